@@ -1,0 +1,27 @@
+import { litMarks } from '../formats/rating'
+
+/** Ratings added up. `average` is in hundredths of five, null when there is none; `byMark` counts 1 to 5. */
+export interface RatingTally {
+  count: number
+  average: number | null
+  byMark: [number, number, number, number, number]
+}
+
+/** Adds up ratings in hundredths of five, each with how often it was given; unrated ones are left out. */
+export function tallyOf(ratings: { rating: number | null; times?: number }[]): RatingTally {
+  const byMark: RatingTally['byMark'] = [0, 0, 0, 0, 0]
+  let count = 0
+  let sum = 0
+  for (const { rating, times = 1 } of ratings) {
+    if (rating === null) continue
+    byMark[litMarks(rating) - 1]! += times
+    count += times
+    sum += rating * times
+  }
+  return { count, average: count === 0 ? null : sum / count, byMark }
+}
+
+/** How many were rated 3 or lower. */
+export function lowOnes({ byMark }: RatingTally): number {
+  return byMark[0] + byMark[1] + byMark[2]
+}

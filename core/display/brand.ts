@@ -1,0 +1,40 @@
+import { converter, formatHex, parse, wcagContrast, type Oklch } from 'culori'
+
+/** Shades that a page of the shop is dressed in, all worked out from its one brand colour, as hex. */
+export interface BrandShades {
+  fill: string
+  /** Borders on white, 3:1 or better. */
+  edge: string
+  /** Buttons that carry white text, 4.5:1 or better. */
+  button: string
+  /** A ground that dark text reads on. */
+  ground: string
+  /** Text on `fill`, 4.5:1 or better. */
+  onFill: string
+}
+
+const toOklch = converter('oklch')
+const INK = '#1b1a17'
+
+function darkened(colour: Oklch, ratio: number): string {
+  let shade: Oklch = colour
+  while (wcagContrast(formatHex(shade), '#ffffff') < ratio && shade.l > 0) shade = { ...shade, l: shade.l - 0.01 }
+  return formatHex(shade)
+}
+
+/**
+ * The shades of a brand colour, by WCAG 2 contrast, darkened along the lightness of OKLCH until they hold.
+ * @throws RangeError when it is not a CSS colour
+ */
+export function brandShades(brand: string): BrandShades {
+  const parsed = parse(brand)
+  if (!parsed) throw new RangeError(`${brand} is not a colour`)
+  const colour = toOklch(parsed)
+  return {
+    fill: formatHex(colour),
+    edge: darkened(colour, 3.2),
+    button: darkened(colour, 7),
+    ground: formatHex({ ...colour, l: 0.976, c: Math.min(colour.c, 0.018) }),
+    onFill: wcagContrast(INK, formatHex(colour)) >= 4.5 ? INK : '#ffffff',
+  }
+}

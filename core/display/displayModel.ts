@@ -1,0 +1,97 @@
+import { pick, type Pickable, type Selection } from '../curation/selection'
+import { tallyOf, type RatingTally } from '../curation/ratingTally'
+import { spokenMonth } from '../formats/dates'
+import { litMarks } from '../formats/rating'
+import { say } from '../words/say'
+import type { Configuration, Layout } from './configuration'
+import { publicName } from './publicName'
+
+/** A review that may be shown: approved, and its writer agreed. */
+export interface ShowableReview extends Pickable {
+  publicId: string
+  title: string
+  body: string
+  authorName: string
+  language: string | null
+  productTitle: string | null
+  /** When the order that proves the purchase was placed; null when unproven. */
+  boughtAt: string | null
+}
+
+/** The shop as its displays need it. */
+export interface DisplayShop {
+  name: string
+  shortName: string
+  locale: string
+  timeZone: string
+}
+
+/** A review as visitors read it. */
+export interface Quotation {
+  publicId: string
+  marks: number | null
+  title: string
+  paragraphs: string[]
+  name: string
+  language: string | null
+  product: string | null
+  proof: string | null
+}
+
+/** All that a display's output is made from. */
+export interface DisplayModel {
+  shopName: string
+  shortName: string
+  locale: string
+  heading: string
+  layout: Layout
+  /** Of all that may be shown, not only of those picked. */
+  tally: RatingTally
+  /** How many may be shown in all. */
+  stock: number
+  quotations: Quotation[]
+  writeUrl: string | null
+}
+
+/** Picks, orders and words what a display shows. */
+export function displayModel({
+  configuration,
+  shop,
+  reviews,
+  writeUrl,
+  now,
+}: {
+  configuration: Configuration
+  shop: DisplayShop
+  reviews: ShowableReview[]
+  writeUrl: string | null
+  now: string
+}): { model: DisplayModel; picked: ShowableReview[] } {
+  const picked = pick(reviews, configuration.selection satisfies Selection)
+  const model = {
+    shopName: shop.name,
+    shortName: shop.shortName,
+    locale: shop.locale,
+    heading: configuration.title.trim(),
+    layout: configuration.layout,
+    tally: tallyOf(reviews),
+    stock: reviews.length,
+    quotations: picked.map((review) => quotation(review, shop, now)),
+    writeUrl,
+  }
+  return { model, picked }
+}
+
+function quotation(review: ShowableReview, shop: DisplayShop, now: string): Quotation {
+  const when = review.boughtAt && spokenMonth(review.boughtAt, { now, timeZone: shop.timeZone, locale: shop.locale })
+  return {
+    publicId: review.publicId,
+    marks: review.rating === null ? null : litMarks(review.rating),
+    title: review.title.trim(),
+    paragraphs: review.body.split(/\n\s*\n/u).map((part) => part.trim()).filter(Boolean),
+    name: publicName(review.authorName),
+    language: review.language,
+    product: review.productTitle,
+    proof: when ? say('display.boughtHere', { when }) : null,
+  }
+}

@@ -1,0 +1,48 @@
+/** Dates as people read them. Time comes in as UTC ISO-8601 text; "day" means the shop's time zone. */
+
+const DAY_MS = 86_400_000
+
+/** The calendar day (`YYYY-MM-DD`) of a moment in a time zone. */
+export function dayIn(timeZone: string, moment: string): string {
+  return new Intl.DateTimeFormat('en-CA', {
+    timeZone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).format(new Date(moment))
+}
+
+function daysBetween(earlier: string, later: string): number {
+  return Math.round((Date.parse(later) - Date.parse(earlier)) / DAY_MS)
+}
+
+/** "today 09:14", a weekday for the six days before, else "3 May 2026". */
+export function spokenMoment(
+  moment: string,
+  { now, timeZone, locale, today }: { now: string; timeZone: string; locale: string; today: string },
+): string {
+  const date = new Date(moment)
+  const age = daysBetween(dayIn(timeZone, moment), dayIn(timeZone, now))
+  if (age === 0) {
+    const time = new Intl.DateTimeFormat(locale, { timeZone, hour: '2-digit', minute: '2-digit' }).format(date)
+    return `${today} ${time}`
+  }
+  if (age > 0 && age < 7) return new Intl.DateTimeFormat(locale, { timeZone, weekday: 'long' }).format(date)
+  return new Intl.DateTimeFormat(locale, { timeZone, day: 'numeric', month: 'long', year: 'numeric' }).format(date)
+}
+
+/** "March 2026" for this year and last, only the year when it is before last year: how long ago somebody bought. */
+export function spokenMonth(
+  moment: string,
+  { now, timeZone, locale }: { now: string; timeZone: string; locale: string },
+): string {
+  const year = Number(dayIn(timeZone, moment).slice(0, 4))
+  const thisYear = Number(dayIn(timeZone, now).slice(0, 4))
+  if (year < thisYear - 1) return String(year)
+  return new Intl.DateTimeFormat(locale, { timeZone, month: 'long', year: 'numeric' }).format(new Date(moment))
+}
+
+/** Whole days from one moment to another, counted by the clock; 0 when less than a day or in the future. */
+export function wholeDays(from: string, to: string): number {
+  return Math.max(0, Math.floor((Date.parse(to) - Date.parse(from)) / DAY_MS))
+}

@@ -1,0 +1,12 @@
+const barred: Record<string, string> = {
+  ł: 'l', ø: 'o', đ: 'd', ħ: 'h', ß: 'ss', æ: 'ae', œ: 'oe', þ: 'th', ð: 'd', ı: 'i',
+}
+
+/** Text for comparing: compatibility forms, lower case, accents and bars taken off. */
+export function fold(text: string): string {
+  return text
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[łøđħßæœþðı]/g, (letter) => barred[letter] ?? letter)
+}

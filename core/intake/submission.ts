@@ -1,0 +1,71 @@
+import { z } from 'zod'
+import { say } from '../words/say'
+
+export const TITLE_LIMIT = 120
+export const BODY_LIMIT = 3000
+export const NAME_LIMIT = 120
+const ORDER_NUMBER_LIMIT = 60
+
+/** The field that people never see; whoever fills it in is a script. */
+export const TRAP_FIELD = 'website'
+
+/** Browsers send line ends as CRLF whatever was typed; the count beside the field knows one. */
+const typedText = z.string().transform((text) => text.replace(/\r\n?/g, '\n'))
+
+const filled = (missing: string, limit: number) =>
+  z
+    .string({ error: missing })
+    .refine((text) => text.trim().length > 0, { error: missing })
+    .refine((text) => text.length <= limit, { error: say('form.error.long', { limit }) })
+
+const optional = (limit: number) =>
+  typedText
+    .refine((text) => text.length <= limit, {
+      error: (issue) => say('form.error.longText', { limit, over: String(issue.input).length - limit }),
+    })
+    .optional()
+    .transform((text) => text ?? '')
+
+/** What a form takes, by the field names used everywhere. Products are given by SKU. */
+export function submissionSchema(productSkus: string[]) {
+  return z.object({
+    rating: z
+      .string({ error: say('form.error.rating') })
+      .regex(/^[1-5]$/, { error: say('form.error.ratingScale') })
+      .transform(Number),
+    title: optional(TITLE_LIMIT),
+    body: optional(BODY_LIMIT),
+    author_name: filled(say('form.error.name'), NAME_LIMIT),
+    author_email: z
+      .string({ error: say('form.error.email') })
+      .trim()
+      .max(254, { error: say('form.error.long', { limit: 254 }) })
+      .pipe(z.email({ error: say('form.error.emailShape') })),
+    order_number: optional(ORDER_NUMBER_LIMIT),
+    product: z
+      .enum(['', ...productSkus], { error: say('form.error.product') })
+      .optional()
+      .transform((sku) => sku ?? ''),
+    consent: z
+      .string()
+      .optional()
+      .transform((answer) => ['on', 'yes', 'true', '1'].includes((answer ?? '').toLowerCase())),
+    token: z.string().max(500).optional(),
+    [TRAP_FIELD]: z.string().optional(),
+  })
+}
+
+export type Submission = z.infer<ReturnType<typeof submissionSchema>>
+export type SubmissionErrors = Record<string, string[]>
+
+/** A form's fields as the JSON answer describes them. */
+export const submissionFields = [
+  { name: 'rating', required: true, minimum: 1, maximum: 5 },
+  { name: 'title', required: false, maxLength: TITLE_LIMIT },
+  { name: 'body', required: false, maxLength: BODY_LIMIT },
+  { name: 'author_name', required: true, maxLength: NAME_LIMIT },
+  { name: 'author_email', required: true, maxLength: 254 },
+  { name: 'order_number', required: false, maxLength: ORDER_NUMBER_LIMIT },
+  { name: 'product', required: false },
+  { name: 'consent', required: false },
+] as const

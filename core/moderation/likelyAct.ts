@@ -1,0 +1,23 @@
+import { HELD_FROM, type ReviewState } from './rules'
+import type { SignalKind } from './signal'
+
+export const acts = ['approve', 'decline', 'spam'] as const
+export type Act = (typeof acts)[number]
+
+/** The state that an act leads to. */
+export const stateAfter: Record<Act, ReviewState> = { approve: 'approved', decline: 'declined', spam: 'spam' }
+
+/** The act that most owners will want next, or none where the review is decided already. */
+export function likelyAct(review: {
+  state: ReviewState
+  score: number
+  kinds: SignalKind[]
+  verified: boolean
+}): Act | null {
+  if (review.state !== 'waiting' && review.state !== 'held') return null
+  if (review.score >= HELD_FROM || review.kinds.includes('trap')) return 'spam'
+  // Approving would put somebody's number on the shop's page.
+  if (review.kinds.includes('personal')) return 'decline'
+  if (review.kinds.includes('notoken') && !review.verified) return 'spam'
+  return 'approve'
+}

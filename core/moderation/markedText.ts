@@ -1,0 +1,23 @@
+import type { Place, Words } from './signal'
+
+/** A run of text and the numbers of the signals that mean it. */
+export interface Run {
+  text: string
+  marks: number[]
+}
+
+/**
+ * Cuts a text into runs so that every place is a run of its own, numbered by the signal it belongs to.
+ * @param places each with the number of its signal, from 1
+ */
+export function markedText(text: string, field: keyof Words, places: (Place & { mark: number })[]): Run[] {
+  const here = places.filter((place) => place.field === field && place.start < place.end)
+  const cuts = [...new Set([0, text.length, ...here.flatMap(({ start, end }) => [start, end])])]
+    .filter((cut) => cut >= 0 && cut <= text.length)
+    .sort((a, b) => a - b)
+  return cuts.slice(1).map((end, i) => {
+    const start = cuts[i]!
+    const marks = here.filter((place) => place.start <= start && end <= place.end).map((place) => place.mark)
+    return { text: text.slice(start, end), marks: [...new Set(marks)] }
+  })
+}

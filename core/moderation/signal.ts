@@ -1,0 +1,51 @@
+/** What a customer wrote, as far as signals read it. */
+export interface Words {
+  title: string
+  body: string
+}
+
+/** A stretch of the words, in UTF-16 units of the text as given; `end` is exclusive. */
+export interface Place {
+  field: keyof Words
+  start: number
+  end: number
+}
+
+export const pointedKinds = ['link', 'contact', 'filltime'] as const
+export const pointlessKinds = ['personal', 'notoken', 'trap'] as const
+export type SignalKind = (typeof pointedKinds)[number] | (typeof pointlessKinds)[number]
+
+/** A reason that weighs on a review. `points` add up to the spam score; a holding reason has none. */
+export interface Signal {
+  kind: SignalKind
+  points: number
+  /** For a person, in our own plain words. */
+  headline: string
+  /** What exactly was found; may be empty. */
+  detail: string
+  places: Place[]
+}
+
+/** Names the rules that gave a signal, so that a later model's signals can be told apart. */
+export const MODEL = 'signs-1'
+
+/** Every place where a finder matches in the title or the body. */
+export function placesOf(words: Words, find: (text: string) => { start: number; end: number }[]): Place[] {
+  return (['title', 'body'] as const).flatMap((field) =>
+    find(words[field]).map(({ start, end }) => ({ field, start, end })),
+  )
+}
+
+/** The stretch of text that a place means. */
+export function textAt(words: Words, { field, start, end }: Place): string {
+  return words[field].slice(start, end)
+}
+
+/** All matches of a global pattern as stretches; a group named `at` narrows the stretch to that group. */
+export function stretches(text: string, pattern: RegExp): { start: number; end: number }[] {
+  return [...text.matchAll(pattern)].map((match) => {
+    const inner = match.groups?.at
+    const start = match.index + (inner ? match[0].indexOf(inner) : 0)
+    return { start, end: start + (inner ?? match[0]).length }
+  })
+}

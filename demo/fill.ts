@@ -1,0 +1,177 @@
+import { existsSync, rmSync } from 'node:fs'
+import { fold } from '../core/formats/fold'
+import { TRAP_FIELD } from '../core/intake/submission'
+import { orderNumberKey } from '../core/proof/orderNumber'
+import { hashPassword } from '../server/account/password'
+import { openForm, submitForm } from '../server/collection/customerForm'
+import { issueFormToken } from '../server/collection/formToken'
+import { databaseFile, signingKey } from '../server/dataFolder'
+import { openDatabase } from '../server/data/database'
+import { insertDisplay } from '../server/data/displays'
+import type { Member } from '../server/data/members'
+import { findReview } from '../server/data/reviewReading'
+import { findShop, type Shop } from '../server/data/shops'
+import { jobKinds } from '../server/elogio'
+import { startJobRunner } from '../server/jobs/runner'
+import { decide } from '../server/moderation/decide'
+import { makeLive } from '../server/publishing/editDisplay'
+import { loadLiveDisplays } from '../server/publishing/liveDisplays'
+import { buildServices, type Services } from '../server/services'
+import { helper, owner, type MemberStory } from './members'
+import { saltmarsh } from './saltmarsh/shop'
+import type { ReviewStory, ShopStory } from './story'
+import { wrenfield } from './wrenfield/shop'
+
+const DAY_MS = 86_400_000
+
+/**
+ * Fills a data folder with the made-up shops. Every review goes through the form's own way in and every decision
+ * through the owner's, at its own time, so that signals, proof, counts and log are real.
+ */
+export async function fillDemo(
+  folder: string,
+  { publicUrl, secret }: { publicUrl: string; secret: string | null },
+): Promise<void> {
+  const file = databaseFile(folder)
+  for (const part of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(part)) rmSync(part)
+  const end = Date.now()
+  let clock = end - 800 * DAY_MS
+  const db = await openDatabase(file)
+  const services = buildServices({
+    db,
+    publicUrl,
+    signingKey: signingKey(folder, secret),
+    now: () => new Date(clock),
+  })
+  const at = (daysAgo: number) => {
+    clock = Math.max(clock, end - daysAgo * DAY_MS)
+  }
+
+  const mara = await addMember(services, owner)
+  const ned = await addMember(services, helper)
+  for (const [story, members] of [
+    [wrenfield, [mara]],
+    [saltmarsh, [mara, ned]],
+  ] as const) {
+    clock = end - 800 * DAY_MS
+    const shop = await addShop(services, story, members)
+    for (const review of story.reviews.toSorted((a, b) => b.came - a.came)) {
+      at(review.came)
+      await tell(services, shop, mara, story, review, at)
+    }
+    clock = end
+    if (story.display.live) await makeLive(services, shop, mara, story.display.key)
+  }
+
+  clock = end
+  const jobs = startJobRunner(services, jobKinds(services, await loadLiveDisplays(db)))
+  await jobs.drain()
+  await jobs.stop()
+  await db.destroy()
+}
+
+async function addMember(services: Services, { name, email, password }: MemberStory): Promise<Member> {
+  const [id] = await services.db('member').insert({
+    public_id: services.newId(),
+    name,
+    email,
+    password_hash: await hashPassword(services, password),
+    created_at: services.now().toISOString(),
+  })
+  return { id: id!, name, email }
+}
+
+async function addShop(services: Services, story: ShopStory, members: readonly Member[]): Promise<Shop> {
+  const { db, newId } = services
+  const now = services.now()
+  const { slug, name, shortName, ownDomains, brand, logo, locale, timeZone } = story.shop
+  const [shopId] = await db('shop').insert({
+    public_id: newId(),
+    slug,
+    name,
+    short_name: shortName,
+    own_domains: JSON.stringify(ownDomains),
+    brand,
+    logo,
+    locale,
+    time_zone: timeZone,
+    created_at: now.toISOString(),
+  })
+  for (const member of members) await db('membership').insert({ member_id: member.id, shop_id: shopId, role: 'owner' })
+  await db('form').insert({ shop_id: shopId, public_id: newId(), ...story.form, open: true })
+  const productIds = new Map<string, number>()
+  for (const [sku, title] of Object.entries(story.products)) {
+    const [id] = await db('product').insert({ shop_id: shopId, public_id: newId(), sku, title })
+    productIds.set(sku, id!)
+  }
+  for (const order of story.orders) {
+    const placedAt = new Date(Date.now() - order.placed * DAY_MS)
+    const [purchaseId] = await db('purchase').insert({
+      shop_id: shopId,
+      public_id: newId(),
+      number: order.number,
+      number_key: orderNumberKey(order.number),
+      email: mailboxOf(order.name),
+      name: order.name,
+      placed_at: placedAt.toISOString(),
+    })
+    const deliveredAt =
+      order.arrivedAfter === undefined ? null : new Date(placedAt.getTime() + order.arrivedAfter * DAY_MS)
+    await db('purchase_line').insert(
+      order.skus.map((sku) => ({
+        shop_id: shopId,
+        purchase_id: purchaseId,
+        product_id: productIds.get(sku),
+        status: order.status,
+        delivered_at: deliveredAt?.toISOString() ?? null,
+      })),
+    )
+  }
+  const { key, name: displayName, configuration } = story.display
+  await db.transaction((trx) =>
+    insertDisplay(trx, {
+      shopId: shopId!,
+      publicId: newId(),
+      key,
+      name: displayName,
+      configuration,
+      now: now.toISOString(),
+    }),
+  )
+  return findShop(db, shopId!)
+}
+
+async function tell(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  story: ShopStory,
+  review: ReviewStory,
+  at: (daysAgo: number) => void,
+): Promise<void> {
+  const form = await openForm(services, story.form.slug)
+  if (!form) throw new Error(`the form ${story.form.slug} is missing`)
+  const opened = new Date(services.now().getTime() - review.took * 1000)
+  const token = issueFormToken(services.signingKey, form.form.publicId, services.newId(), opened)
+  const { publicId } = await submitForm(services, form, {
+    rating: review.rating,
+    title: review.title ?? '',
+    body: review.body,
+    author_name: review.name,
+    author_email: review.email ?? mailboxOf(review.name),
+    order_number: review.order ?? '',
+    product: review.product ?? '',
+    consent: review.mayShow !== false,
+    token: review.odd === 'noToken' ? undefined : token,
+    [TRAP_FIELD]: review.odd === 'trap' ? review.email : '',
+  })
+  if (!review.then) return
+  at(Math.max(0.01, review.came - 0.3))
+  const found = await findReview(services.db, shop.id, { publicId })
+  await decide(services, shop, member, publicId, review.then, found!.revision)
+}
+
+function mailboxOf(name: string): string {
+  const parts = fold(name).replace(/[^a-z\s]/g, '').split(/\s+/).filter(Boolean)
+  return `${parts[0]}@${parts.slice(1).join('') || 'post'}.example`
+}

@@ -1,0 +1,5 @@
+import { readConfig } from '../server/config'
+import { fillDemo } from './fill'
+
+const config = readConfig(process.env)
+await fillDemo(config.dataFolder, config)

@@ -1,0 +1,19 @@
+export interface MemberStory {
+  name: string
+  email: string
+  password: string
+}
+
+/** Has both shops. */
+export const owner: MemberStory = {
+  name: 'Mara Oduya',
+  email: 'mara@wrenfield.example',
+  password: 'wax-and-twine-44',
+}
+
+/** Has only the smaller one. */
+export const helper: MemberStory = {
+  name: 'Ned Pellow',
+  email: 'ned@saltmarshlane.example',
+  password: 'ink-and-brass-71',
+}

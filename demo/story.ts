@@ -1,0 +1,51 @@
+import type { Act } from '../core/moderation/likelyAct'
+import type { Configuration } from '../core/display/configuration'
+
+/** A made-up shop as the demo tells it. Times are days before the moment of filling, so that it never grows old. */
+export interface ShopStory {
+  shop: {
+    slug: string
+    name: string
+    shortName: string
+    ownDomains: string[]
+    brand: string
+    logo: string | null
+    locale: string
+    timeZone: string
+  }
+  form: { slug: string; heading: string; intro: string }
+  products: Record<string, string>
+  orders: OrderStory[]
+  reviews: ReviewStory[]
+  display: { key: string; name: string; configuration: Configuration; live: boolean }
+}
+
+export interface OrderStory {
+  number: string
+  name: string
+  /** Days ago. */
+  placed: number
+  /** Days after it was placed; absent when it has not arrived. */
+  arrivedAfter?: number
+  status: 'delivered' | 'refunded' | 'returned' | 'shipped' | 'placed' | 'cancelled'
+  skus: string[]
+}
+
+export interface ReviewStory {
+  /** Days ago. */
+  came: number
+  rating: 1 | 2 | 3 | 4 | 5
+  name: string
+  /** Left out, it is made from the name. */
+  email?: string
+  product?: string
+  order?: string
+  title?: string
+  body: string
+  /** Seconds between opening the form and sending it. */
+  took: number
+  mayShow?: false
+  /** Sent past the form's page, or with the hidden field filled in. */
+  odd?: 'noToken' | 'trap'
+  then?: Act
+}

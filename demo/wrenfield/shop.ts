@@ -1,0 +1,35 @@
+import type { ShopStory } from '../story'
+import { orders } from './orders'
+import { products } from './products'
+import { reviews } from './reviews'
+
+const hexagon =
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><path fill="#e9b949" d="M16 1 29 8.5v15L16 31 3 23.500V8.500z"/><path fill="#fff" d="M16 10l5.200 3v6L16 22l-5.200-3v-6z"/></svg>'
+
+export const wrenfield: ShopStory = {
+  shop: {
+    slug: 'wrenfield',
+    name: 'Wrenfield Bee Supply',
+    shortName: 'Wrenfield',
+    ownDomains: ['wrenfield.example'],
+    brand: '#e9b949',
+    logo: `data:image/svg+xml;base64,${Buffer.from(hexagon).toString('base64')}`,
+    locale: 'en-GB',
+    timeZone: 'Europe/London',
+  },
+  form: { slug: 'tell-us', heading: 'How has it been?', intro: 'Good or bad, it helps the next beginner.' },
+  products,
+  orders,
+  reviews,
+  display: {
+    key: 'front-page',
+    name: 'Front page',
+    configuration: {
+      schema: 1,
+      title: 'Kept bees a year longer',
+      selection: { limit: 6, lowestRating: 1, order: 'newest' },
+      layout: 'grid',
+    },
+    live: true,
+  },
+}

@@ -1,0 +1,74 @@
+import type { DisplayModel, Quotation } from '../core/display/displayModel'
+import { oneDecimal } from '../core/formats/rating'
+import { say } from '../core/words/say'
+
+/** A display as visitors get it; rendered to static HTML, nothing of it runs on their side. */
+export function DisplayView({ model }: { model: DisplayModel }) {
+  return (
+    <section className="eg" aria-label={say('display.region', { shop: model.shopName })}>
+      {model.heading && <h2>{model.heading}</h2>}
+      <Summary model={model} />
+      <ol>
+        {model.quotations.map((quotation) => (
+          <li key={quotation.publicId}>
+            <QuotationView quotation={quotation} />
+          </li>
+        ))}
+      </ol>
+    </section>
+  )
+}
+
+function Summary({ model }: { model: DisplayModel }) {
+  const { tally, stock, quotations, writeUrl, locale, shortName } = model
+  const pickedFew = quotations.length > 0 && quotations.length < stock
+  return (
+    <p className="eg-sum">
+      {tally.average === null ? (
+        say('display.none')
+      ) : (
+        <>
+          <b>{oneDecimal(tally.average, locale)}</b> {say('display.from', { count: tally.count })}
+        </>
+      )}
+      {pickedFew && ` ${say('display.picked', { count: quotations.length, shop: shortName })}`}{' '}
+      {writeUrl && (
+        <a className="eg-write" href={writeUrl}>
+          {say('display.write')}
+        </a>
+      )}
+    </p>
+  )
+}
+
+function QuotationView({ quotation }: { quotation: Quotation }) {
+  const { marks, title, paragraphs, name, language, product, proof } = quotation
+  const lang = language ?? undefined
+  return (
+    <figure>
+      {marks !== null && <Stars marks={marks} />}
+      {title && <h3 lang={lang}>{title}</h3>}
+      {paragraphs.length > 0 && (
+        <blockquote lang={lang}>
+          {paragraphs.map((paragraph, i) => (
+            <p key={i}>{paragraph}</p>
+          ))}
+        </blockquote>
+      )}
+      <figcaption>
+        <b>{name}</b>
+        {product && ` ${say('display.on', { product })}`}
+        {proof && <span className="eg-proof">{proof}</span>}
+      </figcaption>
+    </figure>
+  )
+}
+
+function Stars({ marks }: { marks: number }) {
+  return (
+    <p className="eg-stars" role="img" aria-label={say('display.stars', { marks })}>
+      {'★'.repeat(marks)}
+      {marks < 5 && <i>{'★'.repeat(5 - marks)}</i>}
+    </p>
+  )
+}

@@ -1,0 +1,42 @@
+import { renderToStaticMarkup } from 'react-dom/server'
+import type { DisplayModel } from '../core/display/displayModel'
+import { say } from '../core/words/say'
+import { DisplayView } from './DisplayView'
+import { layoutStyles, shadowStyles } from './styles'
+
+/** What a shadow root on somebody else's page is filled with. */
+export interface RenderedDisplay {
+  html: string
+  css: string
+}
+
+export function renderDisplay(model: DisplayModel): RenderedDisplay {
+  return { html: renderToStaticMarkup(<DisplayView model={model} />), css: shadowStyles(model.layout) }
+}
+
+const pageStyles = `@font-face{font-family:Literata;src:url(/fonts/literata.woff2) format("woff2");font-weight:200 900}
+body{margin:0;background:#f6f9f9;color:#13262c;font:17px/1.5 Literata,Georgia,serif}
+main{max-width:1080px;margin:0 auto;padding:32px 24px 64px}
+header{font-weight:700;font-size:1.1em;margin-bottom:2em}`.replace(/\n/g, '')
+
+/** A display as a whole page of its own, with the one style element that it needs. */
+export function renderPage(model: DisplayModel): { html: string; style: string } {
+  const style = pageStyles + layoutStyles(model.layout)
+  const html = renderToStaticMarkup(
+    <html lang={model.locale}>
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <title>{say('display.page', { shop: model.shopName })}</title>
+        <style dangerouslySetInnerHTML={{ __html: style }} />
+      </head>
+      <body>
+        <main>
+          <header>{model.heading ? model.shopName : <h1>{say('display.page', { shop: model.shopName })}</h1>}</header>
+          <DisplayView model={model} />
+        </main>
+      </body>
+    </html>,
+  )
+  return { html: `<!doctype html>${html}`, style }
+}

@@ -1,0 +1,52 @@
+import type { Layout } from '../core/display/configuration'
+
+/** Widths of the box, in CSS pixels, from which side by side has two and three columns. */
+export const COLUMN_MARKS = [430, 760] as const
+
+/**
+ * Inside a shadow root the page's rules do not reach the reviews, but they do reach the host and what is inherited.
+ * Type and colour are taken from the page on purpose; everything else starts over.
+ */
+const host = `:host{all:initial!important;display:block!important;font-family:inherit!important;font-size:inherit!important;color:inherit!important;direction:inherit!important;contain:content}`
+
+const common = `
+.eg{container-type:inline-size;text-align:start;line-height:1.5;overflow-wrap:anywhere}
+.eg *{box-sizing:border-box}
+.eg h2,.eg h3,.eg p,.eg ol,.eg figure,.eg blockquote{margin:0;padding:0;font-size:1em}
+.eg ol{list-style:none}
+.eg h2{font-size:1.5em;line-height:1.25;font-weight:650;margin-bottom:.15em}
+.eg-sum{font-size:.9em;margin-bottom:1.2em;color:color-mix(in srgb,currentColor 82%,transparent)}
+.eg-sum b{font-weight:700}
+.eg-write{display:inline-block;margin-inline-start:.5em;padding:.2em .8em;border:1px solid currentColor;border-radius:.6em;color:inherit;text-decoration:none;white-space:nowrap}
+.eg-write:hover{text-decoration:underline}
+.eg-write:focus-visible{outline:2px solid currentColor;outline-offset:2px}
+.eg figure{border-top:2px solid currentColor;padding-top:.8em}
+.eg-stars{font:1.05em/1.2 "Segoe UI Symbol","Apple Symbols","Noto Sans Symbols 2","DejaVu Sans",sans-serif;letter-spacing:.12em;color:color-mix(in srgb,currentColor 22%,#c4500c)}
+.eg-stars i{font-style:normal;color:color-mix(in srgb,currentColor 34%,transparent)}
+.eg h3{font-weight:650;margin-top:.3em}
+.eg blockquote p{margin-top:.3em;line-height:1.45;white-space:pre-line}
+.eg figcaption{margin-top:.45em;font-size:.85em;line-height:1.45;color:color-mix(in srgb,currentColor 82%,transparent)}
+.eg figcaption b{font-weight:700}
+.eg-proof{display:block;color:color-mix(in srgb,currentColor 45%,#1f7a36)}
+.eg-proof::before{content:"✓ ";font-family:"Segoe UI Symbol","Apple Symbols","DejaVu Sans",sans-serif}`
+
+const perLayout: Record<Layout, string> = {
+  list: `
+.eg ol{display:grid;gap:1.6em;max-width:44em}`,
+  grid: `
+.eg ol{display:grid;gap:1.8em 1.4em;grid-template-columns:minmax(0,1fr)}
+@container (min-width:${COLUMN_MARKS[0]}px){.eg ol{grid-template-columns:repeat(2,minmax(0,1fr))}}
+@container (min-width:${COLUMN_MARKS[1]}px){.eg ol{grid-template-columns:repeat(3,minmax(0,1fr))}}`,
+}
+
+const squeeze = (css: string) => css.replace(/\n/g, '')
+
+/** The styles of one layout, without what only a shadow root needs. */
+export function layoutStyles(layout: Layout): string {
+  return squeeze(common + perLayout[layout])
+}
+
+/** The styles of one layout for a shadow root on somebody else's page. */
+export function shadowStyles(layout: Layout): string {
+  return host + layoutStyles(layout)
+}

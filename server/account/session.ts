@@ -1,0 +1,42 @@
+import { createHash } from 'node:crypto'
+import { findMemberByEmail, findMemberBySession, type Member } from '../data/members'
+import { shopsOfMember, type Shop } from '../data/shops'
+import type { Services } from '../services'
+import { checkPassword, hashPassword } from './password'
+
+export const SESSION_DAYS = 30
+
+const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
+
+let decoyHash: Promise<string> | undefined
+
+/** Signs a member in with a new session; answers its token, or null when address and password do not go together. */
+export async function signIn(services: Services, email: string, password: string): Promise<string | null> {
+  const { db, now, newSecret } = services
+  const member = await findMemberByEmail(db, email)
+  // As much work for an unknown address, so that the time taken tells nobody who is a member.
+  const expected = member?.passwordHash ?? (await (decoyHash ??= hashPassword(services, newSecret())))
+  const right = await checkPassword(expected, password)
+  if (!member || !right) return null
+  const token = newSecret()
+  await db('session').insert({
+    token_hash: hashOf(token),
+    member_id: member.id,
+    created_at: now().toISOString(),
+    expires_at: new Date(now().getTime() + SESSION_DAYS * 86_400_000).toISOString(),
+  })
+  return token
+}
+
+export async function signOut({ db }: Services, token: string): Promise<void> {
+  await db('session').where({ token_hash: hashOf(token) }).delete()
+}
+
+/** The member a session belongs to and the shops open to her, or null when there is no such session any more. */
+export async function whoIs(
+  { db, now }: Services,
+  token: string,
+): Promise<{ member: Member; shops: Shop[] } | null> {
+  const member = await findMemberBySession(db, hashOf(token), now().toISOString())
+  return member ? { member, shops: await shopsOfMember(db, member.id) } : null
+}

@@ -1,0 +1,69 @@
+import { TRAP_FIELD, type Submission } from '../../core/intake/submission'
+import { say } from '../../core/words/say'
+import type { ArrivalState } from '../../core/moderation/rules'
+import { findFormBySlug, type Form } from '../data/forms'
+import { findShop, productsOfShop, type Product, type Shop } from '../data/shops'
+import type { Services } from '../services'
+import { issueFormToken, readFormToken } from './formToken'
+import { receive, type Receipt } from './receive'
+
+/** A form as its customers find it. */
+export interface CustomerForm {
+  form: Form
+  shop: Shop
+  products: Product[]
+}
+
+export async function openForm({ db }: Services, slug: string): Promise<CustomerForm | null> {
+  const form = await findFormBySlug(db, slug)
+  if (!form) return null
+  return { form, shop: await findShop(db, form.shopId), products: await productsOfShop(db, form.shopId) }
+}
+
+/** A fresh token, stamped now. */
+export function handOutToken({ signingKey, newId, now }: Services, { form }: CustomerForm): string {
+  return issueFormToken(signingKey, form.publicId, newId(), now())
+}
+
+/** The words beside the box that a customer ticks; kept with her answer. */
+export function consentText(shop: Shop): string {
+  return say('form.consent', { shop: shop.shortName })
+}
+
+/** Takes what a customer sent, already checked for its shape. */
+export async function submitForm(
+  services: Services,
+  { form, shop }: CustomerForm,
+  submission: Submission,
+): Promise<Receipt> {
+  const token = submission.token ?? ''
+  const fillSeconds = readFormToken(services.signingKey, form.publicId, token, services.now())
+  return receive(services, shop, {
+    source: 'form',
+    formId: form.id,
+    token: fillSeconds === null ? null : token,
+    tokenGood: fillSeconds !== null,
+    trapSprung: (submission[TRAP_FIELD] ?? '') !== '',
+    fillSeconds,
+    rating: { value: submission.rating, scale: 5 },
+    title: submission.title,
+    body: submission.body,
+    authorName: submission.author_name,
+    authorEmail: submission.author_email,
+    orderNumber: submission.order_number,
+    productSku: submission.product,
+    consent: { answer: submission.consent ? 'given' : 'refused', text: consentText(shop) },
+  })
+}
+
+/** What the thanks page may say of a review that came through this form: nothing but what became of it on arrival. */
+export async function thanksFor(
+  { db }: Services,
+  { form }: CustomerForm,
+  publicId: string,
+): Promise<{ state: ArrivalState; showable: boolean } | null> {
+  const row: { state: ArrivalState; showable: 0 | 1 } | undefined = await db('review')
+    .where({ form_id: form.id, public_id: publicId })
+    .first({ state: 'arrival_state', showable: 'showable' })
+  return row ? { state: row.state, showable: row.showable === 1 } : null
+}

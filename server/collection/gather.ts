@@ -1,0 +1,33 @@
+import { arrivalsOfForm, formsOfShop, type Form } from '../data/forms'
+import { arrivalsSince, latestReviews, type ReviewLine } from '../data/reviewLists'
+import type { Shop } from '../data/shops'
+import type { Services } from '../services'
+
+const WINDOW_MS = 30 * 86_400_000
+const LATEST = 8
+
+/** What Gather shows: how much came in these 30 days, the ways in, the latest arrivals. */
+export interface GatherView {
+  arrivals: { count: number; verified: number }
+  forms: (Pick<Form, 'publicId' | 'slug' | 'heading' | 'open'> & { address: string; arrivals: number })[]
+  latest: ReviewLine[]
+}
+
+export async function gatherView({ db, now, publicUrl }: Services, shop: Shop): Promise<GatherView> {
+  const since = new Date(now().getTime() - WINDOW_MS).toISOString()
+  const forms = await formsOfShop(db, shop.id)
+  return {
+    arrivals: await arrivalsSince(db, shop.id, since),
+    forms: await Promise.all(
+      forms.map(async ({ id, publicId, slug, heading, open }) => ({
+        publicId,
+        slug,
+        heading,
+        open,
+        address: `${publicUrl}/f/${slug}`,
+        arrivals: await arrivalsOfForm(db, shop.id, id, since),
+      })),
+    ),
+    latest: await latestReviews(db, shop.id, LATEST),
+  }
+}

@@ -1,0 +1,110 @@
+import type { Knex } from 'knex'
+import type { Candidate } from '../../core/intake/candidate'
+import { languageOf } from '../../core/intake/language'
+import { hundredthsOfFive } from '../../core/formats/rating'
+import { orderNumberCandidates } from '../../core/moderation/personal'
+import { arrivalState, type ArrivalState } from '../../core/moderation/rules'
+import { spamScore, weigh, type Circumstances } from '../../core/moderation/weigh'
+import { appendDecision } from '../data/decisions'
+import { knownOrderKeys } from '../data/orders'
+import { insertReview, type NewReview } from '../data/reviewWriting'
+import { productsOfShop, type Shop } from '../data/shops'
+import { writing } from '../data/writing'
+import { digestOfVersion } from '../moderation/digest'
+import { proveBuyer } from '../proof/proveBuyer'
+import type { Services } from '../services'
+import { hashToken } from './formToken'
+
+export interface Receipt {
+  publicId: string
+  state: ArrivalState
+}
+
+/** The one way in: every review, whichever way it comes, passes here and is kept once. */
+export async function receive(services: Services, shop: Shop, candidate: Candidate): Promise<Receipt> {
+  const { db } = services
+  const tokenHash = candidate.token === null ? null : hashToken(candidate.token)
+  const earlier = await receiptByToken(db, shop, tokenHash)
+  if (earlier) return earlier
+
+  const receivedAt = services.now().toISOString()
+  const { line, failure } = await proveBuyer(db, shop, { ...candidate, writtenAt: receivedAt })
+  const signals = weigh(candidate, await circumstances(db, shop, candidate))
+  const score = spamScore(signals)
+  const state = arrivalState({ score, kinds: signals.map(({ kind }) => kind) })
+  const products = await productsOfShop(db, shop.id)
+  const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
+
+  const review: NewReview = {
+    publicId: services.newId(),
+    shopId: shop.id,
+    source: candidate.source,
+    formId: candidate.formId,
+    tokenHash,
+    productId: products.find(({ sku }) => sku === candidate.productSku)?.id ?? null,
+    state,
+    showable: candidate.consent.answer === 'given',
+    purchaseLineId: line?.id ?? null,
+    proofFailure: failure,
+    claimedOrder: candidate.orderNumber,
+    score,
+    receivedAt,
+    customer: {
+      publicId: services.newId(),
+      mailbox: candidate.authorEmail.trim().toLowerCase(),
+      address: candidate.authorEmail,
+    },
+    version: {
+      title: candidate.title,
+      body: candidate.body,
+      authorName: candidate.authorName,
+      ratingValue: candidate.rating?.value ?? null,
+      ratingScale: candidate.rating?.scale ?? null,
+      rating,
+      language: languageOf(`${candidate.title}\n${candidate.body}`),
+      consentText: candidate.consent.text,
+      consentAnswer: candidate.consent.answer,
+      salt: services.newSecret(),
+    },
+    signals,
+  }
+  try {
+    await writing(db, (trx) => storeAndLog(trx, review))
+  } catch (error) {
+    // The same token twice at once: the second finds the first one's row in its way.
+    const first = await receiptByToken(db, shop, tokenHash)
+    if (first) return first
+    throw error
+  }
+  return { publicId: review.publicId, state }
+}
+
+async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): Promise<Receipt | undefined> {
+  if (tokenHash === null) return undefined
+  return db('review')
+    .where({ shop_id: shop.id, token_hash: tokenHash })
+    .first({ publicId: 'public_id', state: 'arrival_state' })
+}
+
+async function circumstances(db: Knex, shop: Shop, candidate: Candidate): Promise<Circumstances> {
+  return {
+    ownDomains: shop.ownDomains,
+    knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate)),
+    fillSeconds: candidate.fillSeconds,
+    tokenGood: candidate.tokenGood,
+    trapSprung: candidate.trapSprung,
+  }
+}
+
+async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<void> {
+  const { reviewId } = await insertReview(trx, review)
+  await appendDecision(trx, {
+    shopId: review.shopId,
+    act: 'arrive',
+    reviewId,
+    before: {},
+    after: { state: review.state, publishedVersionId: null, publishedAt: null },
+    digest: digestOfVersion(review.version),
+    at: review.receivedAt,
+  })
+}

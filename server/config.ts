@@ -1,0 +1,45 @@
+import { z } from 'zod'
+
+const port = (fallback: number) => z.coerce.number().int().min(0).max(65_535).default(fallback)
+
+const environment = z.object({
+  PORT: port(4310),
+  ELOGIO_DATA: z.string().min(1).default('./data'),
+  PUBLIC_URL: z.url({ protocol: /^https?$/ }).optional(),
+  ELOGIO_SECRET: z.string().min(32, { error: 'must have 32 characters or more' }).optional(),
+  ELOGIO_DEMO_SIGN_IN: z.string().regex(/^[^:]+:.+$/, { error: 'must look like MAILBOX:PASSWORD' }).optional(),
+  NODE_ENV: z.enum(['production', 'development', 'test']).default('production'),
+})
+
+export interface Config {
+  port: number
+  dataFolder: string
+  /** Without a trailing slash. */
+  publicUrl: string
+  secret: string | null
+  /** What the sign-in page of the demo fills in. */
+  demoSignIn: { email: string; password: string } | null
+  development: boolean
+}
+
+/**
+ * The configuration from environment variables.
+ * @throws Error that names the variable and what is wrong with it
+ */
+export function readConfig(env: Record<string, string | undefined>): Config {
+  const result = environment.safeParse(env)
+  if (!result.success) {
+    const wrong = result.error.issues.map((issue) => `${issue.path.join('.')} ${issue.message}`)
+    throw new Error(`The environment is not right: ${wrong.join('; ')}.`)
+  }
+  const read = result.data
+  const [email, ...password] = read.ELOGIO_DEMO_SIGN_IN?.split(':') ?? []
+  return {
+    port: read.PORT,
+    dataFolder: read.ELOGIO_DATA,
+    publicUrl: (read.PUBLIC_URL ?? `http://localhost:${read.PORT}`).replace(/\/+$/, ''),
+    secret: read.ELOGIO_SECRET ?? null,
+    demoSignIn: email ? { email, password: password.join(':') } : null,
+    development: read.NODE_ENV === 'development',
+  }
+}

@@ -1,0 +1,17 @@
+import { randomBytes } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+
+/** The database file of a data folder, which is made when it is missing. */
+export function databaseFile(folder: string): string {
+  mkdirSync(folder, { recursive: true })
+  return path.join(folder, 'elogio.db')
+}
+
+/** The secret that signs what the application hands out: given, or made at the first start and kept (0600). */
+export function signingKey(folder: string, given: string | null): Buffer {
+  if (given) return Buffer.from(given)
+  const file = path.join(folder, 'secret')
+  if (!existsSync(file)) writeFileSync(file, randomBytes(48).toString('base64url'), { mode: 0o600, flag: 'wx' })
+  return Buffer.from(readFileSync(file, 'utf8').trim())
+}

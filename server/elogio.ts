@@ -1,0 +1,74 @@
+import { z } from 'zod'
+import { signIn, signOut, whoIs } from './account/session'
+import { handOutToken, openForm, submitForm, thanksFor } from './collection/customerForm'
+import { gatherView } from './collection/gather'
+import { countDisplays } from './data/displays'
+import { laneCounts } from './data/reviewCounts'
+import { arrivalsSince } from './data/reviewLists'
+import type { Shop } from './data/shops'
+import { latestOwnAct } from './moderation/latestOwnAct'
+import { decide } from './moderation/decide'
+import { neighbours, queueView, reviewView } from './moderation/queue'
+import { undo } from './moderation/undo'
+import { discardDraft, editorView, listDisplays, makeLive, saveDraft } from './publishing/editDisplay'
+import type { LiveDisplays } from './publishing/liveDisplays'
+import { publish } from './publishing/publish'
+import { REBUILD } from './publishing/staleDisplays'
+import type { Work } from './jobs/runner'
+import type { Services } from './services'
+
+type UseCase<A extends unknown[], R> = (services: Services, ...given: A) => R
+
+/** All use cases, bound to one set of services: what a route may call. */
+export function buildElogio(services: Services) {
+  const bound =
+    <A extends unknown[], R>(useCase: UseCase<A, R>) =>
+    (...given: A): R =>
+      useCase(services, ...given)
+  return {
+    now: () => services.now().toISOString(),
+    publicUrl: services.publicUrl,
+    signIn: bound(signIn),
+    signOut: bound(signOut),
+    whoIs: bound(whoIs),
+    openForm: bound(openForm),
+    handOutToken: (form: Parameters<typeof handOutToken>[1]) => handOutToken(services, form),
+    submitForm: bound(submitForm),
+    thanksFor: bound(thanksFor),
+    stepCounts: bound(stepCounts),
+    gatherView: bound(gatherView),
+    queueView: bound(queueView),
+    reviewView: bound(reviewView),
+    neighbours: bound(neighbours),
+    latestOwnAct: bound(latestOwnAct),
+    decide: bound(decide),
+    undo: bound(undo),
+    listDisplays: bound(listDisplays),
+    editorView: bound(editorView),
+    saveDraft: bound(saveDraft),
+    makeLive: bound(makeLive),
+    discardDraft: bound(discardDraft),
+  }
+}
+export type Elogio = ReturnType<typeof buildElogio>
+
+const MONTH_MS = 30 * 86_400_000
+
+/** The live counts on the thread: came in these 30 days, need a person, displays. */
+async function stepCounts({ db, now }: Services, shop: Shop) {
+  const lanes = await laneCounts(db, shop.id)
+  const since = new Date(now().getTime() - MONTH_MS).toISOString()
+  return {
+    gather: (await arrivalsSince(db, shop.id, since)).count,
+    decide: lanes.waiting + lanes.held,
+    show: await countDisplays(db, shop.id),
+  }
+}
+
+/** What the job runner does, by the kind of job. */
+export function jobKinds(services: Services, live: LiveDisplays): Record<string, Work> {
+  const target = z.object({ displayId: z.number() })
+  return {
+    [REBUILD]: (job) => publish(services, live, job.shopId, target.parse(JSON.parse(job.payload)).displayId),
+  }
+}

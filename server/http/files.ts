@@ -1,0 +1,59 @@
+import { readFileSync, readdirSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import path from 'node:path'
+import { prepare, type Prepared } from './prepared'
+
+const types: Record<string, string> = {
+  '.js': 'text/javascript; charset=utf-8',
+  '.css': 'text/css; charset=utf-8',
+  '.svg': 'image/svg+xml',
+  '.woff2': 'font/woff2',
+  '.png': 'image/png',
+  '.ico': 'image/x-icon',
+  '.txt': 'text/plain; charset=utf-8',
+  '.json': 'application/json; charset=utf-8',
+}
+const compressed = new Set(['.woff2', '.png', '.ico'])
+
+const FOREVER = 'public, max-age=31536000, immutable'
+const ALWAYS_ASK = 'no-cache, s-maxage=1'
+
+const serif = createRequire(import.meta.url).resolve(
+  '@fontsource-variable/literata/files/literata-latin-wght-normal.woff2',
+)
+
+/** The loader for other people's pages and the font of a display's own page, by address. */
+export function onsiteFiles(): Map<string, Prepared> {
+  return new Map([
+    [
+      '/embed.js',
+      file('build/onsite/embed.js', {
+        'Cache-Control': ALWAYS_ASK,
+        'Access-Control-Allow-Origin': '*',
+        'Cross-Origin-Resource-Policy': 'cross-origin',
+      }),
+    ],
+    ['/fonts/literata.woff2', file(serif, { 'Cache-Control': 'public, max-age=604800' })],
+  ])
+}
+
+/** Everything that the build made for browsers, by address; what is named by its content may be kept for ever. */
+export function builtFiles(folder: string): Map<string, Prepared> {
+  const files = readdirSync(folder, { recursive: true, withFileTypes: true }).filter((entry) => entry.isFile())
+  return new Map(
+    files.map((entry) => {
+      const full = path.join(entry.parentPath, entry.name)
+      const address = `/${path.relative(folder, full).split(path.sep).join('/')}`
+      return [address, file(full, { 'Cache-Control': address.startsWith('/assets/') ? FOREVER : ALWAYS_ASK })]
+    }),
+  )
+}
+
+function file(name: string, headers: Record<string, string>): Prepared {
+  const ending = path.extname(name)
+  return prepare(
+    readFileSync(name),
+    { 'Content-Type': types[ending] ?? 'application/octet-stream', ...headers },
+    !compressed.has(ending),
+  )
+}

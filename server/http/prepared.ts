@@ -1,0 +1,39 @@
+import { createHash } from 'node:crypto'
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib'
+
+/** An answer made once and given many times: its bytes plain and compressed, with its headers ready. */
+export interface Prepared {
+  etag: string
+  headers: Record<string, string>
+  plain: Buffer
+  gzip: Buffer | null
+  brotli: Buffer | null
+}
+
+const WORTH_COMPRESSING = 600
+
+export function strongEtag(body: string | Buffer): string {
+  return `"${createHash('sha256').update(body).digest('base64url').slice(0, 22)}"`
+}
+
+/** @param compress false for what is compressed already, such as fonts and pictures */
+export function prepare(body: string | Buffer, headers: Record<string, string>, compress = true): Prepared {
+  const plain = Buffer.from(body)
+  const worth = compress && plain.length >= WORTH_COMPRESSING
+  const etag = strongEtag(plain)
+  return {
+    etag,
+    headers: {
+      'X-Content-Type-Options': 'nosniff',
+      'Referrer-Policy': 'strict-origin-when-cross-origin',
+      ...headers,
+      ...(worth ? { Vary: 'Accept-Encoding' } : {}),
+      ETag: etag,
+    },
+    plain,
+    gzip: worth ? gzipSync(plain, { level: 9 }) : null,
+    brotli: worth
+      ? brotliCompressSync(plain, { params: { [constants.BROTLI_PARAM_SIZE_HINT]: plain.length } })
+      : null,
+  }
+}

@@ -1,0 +1,112 @@
+import { createRequestListener } from '@react-router/node'
+import { randomBytes } from 'node:crypto'
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
+import path from 'node:path'
+import { pathToFileURL } from 'node:url'
+import type { ServerBuild } from 'react-router'
+import packageJson from '../package.json' with { type: 'json' }
+import { readConfig, type Config } from './config'
+import { databaseFile, signingKey } from './dataFolder'
+import { openDatabase } from './data/database'
+import { buildElogio, jobKinds } from './elogio'
+import { builtFiles, onsiteFiles } from './http/files'
+import { refuse } from './http/guard'
+import { answerHealth } from './http/health'
+import { answerPublic } from './http/publicPaths'
+import { wantsFormJson } from './http/formJson'
+import { setSecurityHeaders } from './http/securityHeaders'
+import { startJobRunner } from './jobs/runner'
+import { loadLiveDisplays } from './publishing/liveDisplays'
+import { buildServices } from './services'
+
+async function start(config: Config): Promise<void> {
+  const db = await openDatabase(databaseFile(config.dataFolder))
+  const services = buildServices({
+    db,
+    signingKey: signingKey(config.dataFolder, config.secret),
+    publicUrl: config.publicUrl,
+    wakeJobs: () => jobs.wake(),
+  })
+  const live = await loadLiveDisplays(db)
+  const jobs = startJobRunner(services, jobKinds(services, live))
+  const elogio = buildElogio(services)
+  const secure = config.publicUrl.startsWith('https:')
+
+  const server = createServer()
+  const { build, files, vite } = config.development ? await developing(server) : await producing()
+  const route = createRequestListener({
+    build,
+    mode: config.development ? 'development' : 'production',
+    getLoadContext: () => ({
+      elogio,
+      demoSignIn: config.demoSignIn,
+      secureCookies: secure,
+      nonce: randomBytes(18).toString('base64url'),
+    }),
+  })
+
+  server.on('request', (req, res) => {
+    if (answerPublic(req, res, { live, files })) return
+    if (answerHealth(req, res, { db, jobs, now: services.now, version: packageJson.version })) return
+    if (refuse(req, res, config.publicUrl)) return
+    if (wantsFormJson(req)) req.url = `/api${req.url}`
+    setSecurityHeaders(res, secure)
+    const pass = () => void route(req, res)
+    if (vite) vite(req, res, pass)
+    else pass()
+  })
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    console.error(
+      error.code === 'EADDRINUSE'
+        ? `Port ${config.port} is taken. Set PORT to a free one.`
+        : `The server could not start: ${error.message}`,
+    )
+    process.exit(1)
+  })
+  server.listen(config.port, () => {
+    const address = server.address()
+    const port = typeof address === 'object' && address ? address.port : config.port
+    console.log(`Elogio listens on port ${port}`)
+  })
+
+  let stopping = false
+  const stop = async () => {
+    if (stopping) return
+    stopping = true
+    server.close()
+    server.closeAllConnections()
+    await jobs.stop()
+    await db.destroy()
+    process.exit(0)
+  }
+  process.on('SIGINT', () => void stop())
+  process.on('SIGTERM', () => void stop())
+}
+
+type Middleware = (req: IncomingMessage, res: ServerResponse, next: () => void) => void
+
+async function producing() {
+  const entry = pathToFileURL(path.resolve('build/server/index.js')).href
+  return {
+    build: (await import(entry)) as ServerBuild,
+    files: new Map([...builtFiles('build/client'), ...onsiteFiles()]),
+    vite: null as Middleware | null,
+  }
+}
+
+async function developing(server: Server) {
+  const { createServer: createVite } = await import('vite')
+  const vite = await createVite({ appType: 'custom', server: { middlewareMode: true, hmr: { server } } })
+  return {
+    build: () => vite.ssrLoadModule('virtual:react-router/server-build') as Promise<unknown> as Promise<ServerBuild>,
+    files: onsiteFiles(),
+    vite: vite.middlewares as Middleware,
+  }
+}
+
+try {
+  await start(readConfig(process.env))
+} catch (error) {
+  console.error(error instanceof Error ? error.message : error)
+  process.exit(1)
+}

@@ -1,0 +1,13 @@
+import { createHash } from 'node:crypto'
+
+/** A salted digest of what a version says; it proves nothing once the salt is erased with the version. */
+export function digestOfVersion(version: {
+  salt: string
+  title: string
+  body: string
+  authorName: string
+  rating: number | null
+}): string {
+  const said = JSON.stringify([version.title, version.body, version.authorName, version.rating])
+  return createHash('sha256').update(`${version.salt}.${said}`).digest('hex')
+}

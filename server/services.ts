@@ -1,0 +1,36 @@
+import type { Knex } from 'knex'
+import { customAlphabet } from 'nanoid'
+import { randomBytes } from 'node:crypto'
+
+/** What the use cases stand on; a test sets each of them. */
+export interface Services {
+  db: Knex
+  /** The only clock. */
+  now: () => Date
+  /** A random public id, 16 letters and digits. */
+  newId: () => string
+  /** Random bytes as base64url, for tokens and salts. */
+  newSecret: () => string
+  /** Signs form tokens. */
+  signingKey: Buffer
+  /** Where people reach the application, without a trailing slash. */
+  publicUrl: string
+  argon: { memoryCost: number; timeCost: number }
+  /** Tells the job runner that something is due; called after the transaction that wrote the job. */
+  wakeJobs: () => void
+}
+
+const alphabet = '23456789abcdefghjkmnpqrstuvwxyz'
+
+export function buildServices(
+  given: Pick<Services, 'db' | 'signingKey' | 'publicUrl'> & Partial<Services>,
+): Services {
+  return {
+    now: () => new Date(),
+    newId: customAlphabet(alphabet, 16),
+    newSecret: () => randomBytes(32).toString('base64url'),
+    argon: { memoryCost: 19_456, timeCost: 2 },
+    wakeJobs: () => undefined,
+    ...given,
+  }
+}

@@ -1,0 +1,18 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'unit', include: ['{core,onsite,server,app,cli,demo,standins}/**/*.test.{ts,tsx}'] } },
+      {
+        test: {
+          name: 'journey',
+          include: ['tests/**/*.test.ts'],
+          testTimeout: 180_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+        },
+      },
+    ],
+  },
+})
