@@ -8,7 +8,7 @@ import { arrivalsSince } from './data/reviewLists'
 import type { Shop } from './data/shops'
 import { latestOwnAct } from './moderation/latestOwnAct'
 import { decide } from './moderation/decide'
-import { neighbours, queueView, reviewView } from './moderation/queue'
+import { laneToOpen, neighbours, queueView, reviewView } from './moderation/queue'
 import { undo } from './moderation/undo'
 import { discardDraft, editorView, listDisplays, makeLive, saveDraft } from './publishing/editDisplay'
 import type { LiveDisplays } from './publishing/liveDisplays'
@@ -37,6 +37,7 @@ export function buildElogio(services: Services) {
     thanksFor: bound(thanksFor),
     stepCounts: bound(stepCounts),
     gatherView: bound(gatherView),
+    laneToOpen: bound(laneToOpen),
     queueView: bound(queueView),
     reviewView: bound(reviewView),
     neighbours: bound(neighbours),

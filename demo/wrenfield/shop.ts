@@ -4,7 +4,7 @@ import { products } from './products'
 import { reviews } from './reviews'
 
 const hexagon =
-  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><path fill="#e9b949" d="M16 1 29 8.5v15L16 31 3 23.500V8.500z"/><path fill="#fff" d="M16 10l5.200 3v6L16 22l-5.200-3v-6z"/></svg>'
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><path fill="#e9b949" d="M16 1 29 8.5v15L16 31 3 23.500V8.500z"/><path fill="#fff" d="M16 10l5.2 3v6L16 22l-5.2-3v-6z"/></svg>'
 
 export const wrenfield: ShopStory = {
   shop: {

@@ -113,3 +113,11 @@ export async function neighbours(
     before: (await neighbourInLane(db, shop.id, filter, reviewId, 'before')) ?? null,
   }
 }
+
+/** The lane to open when nothing else is asked: the review's own, else waiting or held back, whichever has some. */
+export async function laneToOpen({ db }: Services, shop: Shop, publicId: string | null): Promise<ReviewState> {
+  const review = publicId === null ? null : await findReview(db, shop.id, { publicId })
+  if (review) return review.state
+  const { waiting, held } = await laneCounts(db, shop.id)
+  return waiting === 0 && held > 0 ? 'held' : 'waiting'
+}

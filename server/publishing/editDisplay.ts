@@ -1,5 +1,5 @@
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
-import { ratedAtLeast } from '../../core/curation/selection'
+import { pick, ratedAtLeast, selectionOrders, type SelectionOrder } from '../../core/curation/selection'
 import { changesBetween, type Change } from '../../core/display/changes'
 import { layouts, type Configuration, type Layout } from '../../core/display/configuration'
 import { publicName } from '../../core/display/publicName'
@@ -14,6 +14,8 @@ import { writing } from '../data/writing'
 import type { Services } from '../services'
 import { composeDisplay } from './publish'
 import { markStale } from './staleDisplays'
+
+const FIRST_FEW = 3
 
 /** A picked review as the editor lists it. */
 export interface PickedLine {
@@ -59,6 +61,8 @@ export interface EditorView {
   preview: RenderedDisplay
   miniatures: Record<Layout, RenderedDisplay>
   picked: PickedLine[]
+  /** The first few in each order, with all else as the draft has it. */
+  firstByOrder: Record<SelectionOrder, PickedLine[]>
   stock: number
   /** How many reviews fit each lowest rating from 1 to 5. */
   fitting: number[]
@@ -93,6 +97,12 @@ export async function editorView(services: Services, shop: Shop, key: string): P
       layouts.map((layout) => [layout, renderDisplay({ ...model, layout, heading: '' })]),
     ) as Record<Layout, RenderedDisplay>,
     picked: picked.map(pickedLine),
+    firstByOrder: Object.fromEntries(
+      selectionOrders.map((order) => [
+        order,
+        pick(reviews, { ...draft.configuration.selection, order, limit: FIRST_FEW }).map(pickedLine),
+      ]),
+    ) as Record<SelectionOrder, PickedLine[]>,
     stock: model.stock,
     fitting: [1, 2, 3, 4, 5].map((lowest) => reviews.filter(({ rating }) => ratedAtLeast(rating, lowest)).length),
     chosen: tallyOf(picked),

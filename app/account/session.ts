@@ -1,0 +1,52 @@
+import { createCookie, data, redirect, type AppLoadContext } from 'react-router'
+import type { Member } from '../../server/data/members'
+import type { Shop } from '../../server/data/shops'
+
+const THIRTY_DAYS_S = 30 * 86_400
+
+function sessionCookie({ secureCookies }: AppLoadContext) {
+  return createCookie('elogio_session', {
+    httpOnly: true,
+    sameSite: 'lax',
+    path: '/',
+    secure: secureCookies,
+    maxAge: THIRTY_DAYS_S,
+  })
+}
+
+export async function sessionToken(request: Request, context: AppLoadContext): Promise<string | null> {
+  const token: unknown = await sessionCookie(context).parse(request.headers.get('Cookie'))
+  return typeof token === 'string' && token !== '' ? token : null
+}
+
+export function keepSession(context: AppLoadContext, token: string): Promise<string> {
+  return sessionCookie(context).serialize(token)
+}
+
+export function dropSession(context: AppLoadContext): Promise<string> {
+  return sessionCookie(context).serialize('', { maxAge: 0 })
+}
+
+/** The member who asks, or a way to the sign-in page that leads back here. */
+export async function requireMember(
+  request: Request,
+  context: AppLoadContext,
+): Promise<{ member: Member; shops: Shop[] }> {
+  const token = await sessionToken(request, context)
+  const known = token && (await context.elogio.whoIs(token))
+  if (known) return known
+  const { pathname, search } = new URL(request.url)
+  throw redirect(`/sign-in?to=${encodeURIComponent(pathname + search)}`)
+}
+
+/** The member and the shop of this address; a shop she is not part of is answered like one that does not exist. */
+export async function requireShop(
+  request: Request,
+  context: AppLoadContext,
+  slug: string,
+): Promise<{ member: Member; shop: Shop; shops: Shop[] }> {
+  const { member, shops } = await requireMember(request, context)
+  const shop = shops.find((known) => known.slug === slug)
+  if (!shop) throw data(null, { status: 404 })
+  return { member, shop, shops }
+}

@@ -1,0 +1,29 @@
+import { parseWithZod } from '@conform-to/zod/v4'
+import { submissionFields, submissionSchema } from '../../core/intake/submission'
+import { say } from '../../core/words/say'
+import type { Route } from './+types/form'
+
+/** The JSON side of a form's address. */
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const found = await context.elogio.openForm(params.slug)
+  if (!found?.form.open) return Response.json({ error: say('error.notFound') }, { status: 404 })
+  const products = found.products.map(({ sku, title }) => ({ sku, title }))
+  return Response.json(
+    {
+      token: context.elogio.handOutToken(found),
+      fields: submissionFields.map((field) => (field.name === 'product' ? { ...field, options: products } : field)),
+    },
+    { headers: { 'Cache-Control': 'no-store' } },
+  )
+}
+
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const found = await context.elogio.openForm(params.slug)
+  if (!found?.form.open) return Response.json({ error: say('error.notFound') }, { status: 404 })
+  const form = await request.formData().catch(() => null)
+  if (!form) return Response.json({ error: say('error.wrongType') }, { status: 415 })
+  const submission = parseWithZod(form, { schema: submissionSchema(found.products.map(({ sku }) => sku)) })
+  if (submission.status !== 'success') return Response.json({ errors: submission.error ?? {} }, { status: 422 })
+  const { publicId, state } = await context.elogio.submitForm(found, submission.value)
+  return Response.json({ id: publicId, state, confirm: false }, { status: 201 })
+}

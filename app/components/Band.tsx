@@ -1,0 +1,83 @@
+import { ChevronDown } from 'lucide-react'
+import { Form, Link } from 'react-router'
+import { say } from '../../core/words/say'
+import { Menu } from './Menu'
+import { Thread, type StepCounts } from './Thread'
+import { Wordmark } from './Wordmark'
+
+interface BandShop {
+  slug: string
+  name: string
+}
+
+/** The deep band over every page of the owner: name, thread, shop, account. */
+export function Band({
+  shop,
+  shops,
+  member,
+  counts,
+}: {
+  shop: BandShop
+  shops: BandShop[]
+  member: { name: string; email: string }
+  counts: StepCounts
+}) {
+  return (
+    <header className="flex h-16 shrink-0 items-center gap-x-6 bg-deep px-6 text-white">
+      <Link to={`/s/${shop.slug}/gather`} className="w-[126px] shrink-0" aria-label="Elogio">
+        <Wordmark />
+      </Link>
+      <Thread shop={shop.slug} counts={counts} />
+      <div className="ml-auto flex items-center gap-6">
+        {shops.length > 1 ? (
+          <Menu
+            name={`${shop.name}, ${say('account.shops')}`}
+            label={
+              <span className="flex items-center gap-1">
+                {shop.name}
+                <ChevronDown className="size-4" aria-hidden="true" />
+              </span>
+            }
+          >
+            <ul>
+              {shops.map(({ slug, name }) => (
+                <li key={slug}>
+                  <Link
+                    to={`/s/${slug}/gather`}
+                    className={`block rounded-lg px-3 py-2 hover:bg-wash ${slug === shop.slug ? 'bg-tint font-semibold' : ''}`}
+                    aria-current={slug === shop.slug || undefined}
+                  >
+                    {name}
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </Menu>
+        ) : (
+          <span>{shop.name}</span>
+        )}
+        <Menu
+          name={say('account.menu', { name: member.name })}
+          label={
+            <span className="grid size-[30px] place-items-center rounded-full border border-[#b4cdd1] text-[11.5px] font-semibold">
+              {initials(member.name)}
+            </span>
+          }
+        >
+          <p className="px-3 py-1 font-semibold">{member.name}</p>
+          <p className="px-3 pb-2 text-soft">{member.email}</p>
+          <Form method="post" action="/sign-out">
+            <button className="w-full cursor-pointer rounded-lg px-3 py-2 text-left hover:bg-wash">
+              {say('account.signOut')}
+            </button>
+          </Form>
+        </Menu>
+      </div>
+    </header>
+  )
+}
+
+function initials(name: string): string {
+  const parts = name.split(/\s+/)
+  return `${parts[0]?.[0] ?? ''}${parts.length > 1 ? (parts.at(-1)?.[0] ?? '') : ''}`.toUpperCase()
+}

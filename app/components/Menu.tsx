@@ -1,0 +1,36 @@
+import { useEffect, useRef, type ReactNode } from 'react'
+
+/** A button that opens a small menu; it closes on Escape, on a click elsewhere and when its page changes. */
+export function Menu({ label, name, children }: { label: ReactNode; name: string; children: ReactNode }) {
+  const details = useRef<HTMLDetailsElement>(null)
+  useEffect(() => {
+    const close = (event: Event) => {
+      const menu = details.current
+      if (!menu?.open) return
+      if (event instanceof KeyboardEvent) {
+        if (event.key !== 'Escape') return
+        menu.open = false
+        menu.querySelector('summary')?.focus()
+      } else if (!(event.target instanceof Node && menu.contains(event.target))) menu.open = false
+    }
+    document.addEventListener('keydown', close)
+    document.addEventListener('pointerdown', close)
+    return () => {
+      document.removeEventListener('keydown', close)
+      document.removeEventListener('pointerdown', close)
+    }
+  }, [])
+  return (
+    <details ref={details} className="relative">
+      <summary className="flex min-h-8 cursor-pointer list-none items-center" aria-label={name}>
+        {label}
+      </summary>
+      <div
+        className="panel absolute right-0 z-20 mt-2 min-w-56 p-2 text-ink"
+        onClick={() => details.current && (details.current.open = false)}
+      >
+        {children}
+      </div>
+    </details>
+  )
+}

@@ -1,0 +1,34 @@
+import { litMarks } from '../../core/formats/rating'
+import { say } from '../../core/words/say'
+
+const heights = [4, 6, 8, 10, 12]
+
+/** A rating in the application: its numeral and five uprights that rise; unlit ones are outlined. */
+export function RatingMark({ rating, large = false }: { rating: number | null; large?: boolean }) {
+  if (rating === null) return null
+  const lit = litMarks(rating)
+  return (
+    <span className="inline-flex items-end gap-1.5" role="img" aria-label={say('rating.of', { given: rating / 100 })}>
+      <b className="leading-none">{rating / 100}</b>
+      <Uprights lit={lit} large={large} />
+    </span>
+  )
+}
+
+export function Uprights({ lit, large = false }: { lit: number; large?: boolean }) {
+  return (
+    <svg viewBox="0 0 34 13" className={large ? 'h-[14px] w-[37px]' : 'h-3 w-8'} aria-hidden="true">
+      {heights.map((height, i) => (
+        <rect
+          key={height}
+          x={i * 7 + 0.5}
+          y={12.5 - height}
+          width="4.5"
+          height={height}
+          rx="1.2"
+          className={i < lit ? 'fill-apricot stroke-apricot' : 'fill-none stroke-apricot'}
+        />
+      ))}
+    </svg>
+  )
+}

@@ -1,0 +1,16 @@
+import { useEffect, useRef } from 'react'
+
+/** Shows a rendered display exactly as a visitor's page does: in a shadow root of its own. */
+export function ShadowHtml({ html, css, className }: { html: string; css: string; className?: string }) {
+  const host = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const box = host.current
+    if (!box) return
+    const root = box.shadowRoot ?? box.attachShadow({ mode: 'open' })
+    const sheet = new CSSStyleSheet()
+    sheet.replaceSync(css)
+    root.adoptedStyleSheets = [sheet]
+    root.innerHTML = html
+  }, [html, css])
+  return <div ref={host} className={className} />
+}

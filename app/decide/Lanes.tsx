@@ -1,0 +1,48 @@
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+import type { ReviewState } from '../../core/moderation/rules'
+import { say } from '../../core/words/say'
+import { StateMark } from '../components/StateMark'
+import { queuePath } from './address'
+
+/** The lanes as one line with their true counts; what narrows them stands at its end. */
+export function Lanes({
+  shop,
+  lanes,
+  open,
+  counts,
+  children,
+}: {
+  shop: string
+  lanes: ReviewState[]
+  open: ReviewState
+  counts: Record<ReviewState, number>
+  children: ReactNode
+}) {
+  return (
+    <div className="flex min-h-[45px] flex-wrap items-stretch border-b border-line bg-wash pr-6 pl-4">
+      <nav aria-label={say('decide.lanes')}>
+        <ul className="flex h-full">
+          {lanes.map((lane) => (
+            <li key={lane} className="flex">
+              <Link
+                to={queuePath(shop, null, { lane })}
+                aria-current={lane === open ? 'page' : undefined}
+                className={`flex items-center gap-2 border-b-[3px] px-3.5 pt-[3px] text-[14.5px] ${
+                  lane === open ? 'border-petrol bg-paper font-semibold' : 'border-transparent text-soft hover:text-ink'
+                }`}
+              >
+                <StateMark state={lane} />
+                {say(`state.${lane}`)}
+                <b className="ml-0.5 font-semibold text-ink" data-lane-count={lane}>
+                  {counts[lane]}
+                </b>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </nav>
+      <p className="ml-auto self-center text-soft">{children}</p>
+    </div>
+  )
+}

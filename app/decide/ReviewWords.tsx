@@ -1,0 +1,93 @@
+import type { RatingTally } from '../../core/curation/ratingTally'
+import { oneDecimal } from '../../core/formats/rating'
+import { markedText } from '../../core/moderation/markedText'
+import type { Signal, Words } from '../../core/moderation/signal'
+import { say } from '../../core/words/say'
+import type { ReviewView } from '../../server/moderation/queue'
+import { RatingMark } from '../components/RatingMark'
+
+type Review = ReviewView['review']
+
+/** What the customer said, large, with every place marked that a reason means. */
+export function ReviewWords({
+  review,
+  signals,
+  productTally,
+  locale,
+  when,
+}: {
+  review: Review
+  signals: Signal[]
+  productTally: RatingTally | null
+  locale: string
+  when: string
+}) {
+  const long = review.body.length > 420
+  return (
+    <>
+      <p className="flex flex-wrap items-center gap-x-2.5 gap-y-1">
+        <RatingMark rating={review.rating} large />
+        <span className="ml-2 text-soft">{say('decide.for')}</span>
+        <b className="font-semibold">{review.productTitle ?? say('decide.shop')}</b>
+        {productTally?.average != null && (
+          <span className="text-soft">
+            {say('decide.productTally', {
+              average: oneDecimal(productTally.average, locale),
+              count: productTally.count,
+            })}
+          </span>
+        )}
+      </p>
+      <div
+        className={`customer-words mt-2 max-w-[46em] break-words whitespace-pre-line ${long ? 'text-[18px] leading-relaxed' : 'text-[23px] leading-[1.5]'}`}
+        lang={review.language ?? undefined}
+      >
+        {review.title && (
+          <p className="font-semibold">
+            <Marked field="title" text={review.title} signals={signals} />
+          </p>
+        )}
+        {review.body ? (
+          <p>
+            <Marked field="body" text={review.body} signals={signals} />
+          </p>
+        ) : (
+          <p className="text-soft">{say('decide.noWords')}</p>
+        )}
+      </div>
+      <p className="mt-3 text-soft">
+        <b id="writer" className="mr-1.5 font-semibold break-words text-ink">
+          {review.authorName}
+        </b>
+        {[review.authorEmail, say('gather.shopForm'), when].filter(Boolean).join(' · ')}
+      </p>
+      {!review.showable && (
+        <p className="mt-3 text-ochre">
+          <b className="font-semibold">{say('decide.onlyYou')}:</b> {say('decide.onlyYouWhy')}
+        </p>
+      )}
+    </>
+  )
+}
+
+function Marked({ field, text, signals }: { field: keyof Words; text: string; signals: Signal[] }) {
+  const places = signals.flatMap((signal, i) => signal.places.map((place) => ({ ...place, mark: i + 1 })))
+  return markedText(text, field, places).map(({ text: run, marks }, i) => {
+    const first = marks[0]
+    if (first === undefined) return <span key={i}>{run}</span>
+    const tone = signals[first - 1]?.points ? 'plum' : 'ochre'
+    return (
+      <mark
+        key={i}
+        className={`rounded-[4px] box-decoration-clone px-0.5 py-px text-inherit underline underline-offset-4 ${
+          tone === 'plum' ? 'bg-plum/12 decoration-plum' : 'bg-ochre/14 decoration-ochre'
+        }`}
+      >
+        {run}
+        <sup className={`ml-0.5 font-sans text-[12px] font-semibold ${tone === 'plum' ? 'text-plum' : 'text-ochre'}`}>
+          {marks.join(' ')}
+        </sup>
+      </mark>
+    )
+  })
+}

@@ -1,0 +1,52 @@
+import { createReadableStreamFromReadable } from '@react-router/node'
+import { PassThrough } from 'node:stream'
+import { renderToPipeableStream } from 'react-dom/server'
+import { ServerRouter, type AppLoadContext, type EntryContext } from 'react-router'
+
+const GIVE_UP_MS = 10_000
+
+export default function handleRequest(
+  request: Request,
+  status: number,
+  headers: Headers,
+  routerContext: EntryContext,
+  { nonce }: AppLoadContext,
+): Promise<Response> {
+  headers.set('Content-Type', 'text/html; charset=utf-8')
+  headers.set('Cache-Control', 'private, no-store')
+  if (import.meta.env.PROD) headers.set('Content-Security-Policy', policyFor(nonce))
+  return new Promise((resolve, reject) => {
+    // Whole pages only: what streams in later never appears for people without scripts.
+    const { pipe, abort } = renderToPipeableStream(
+      <ServerRouter context={routerContext} url={request.url} nonce={nonce} />,
+      {
+        nonce,
+        onAllReady() {
+          const body = new PassThrough()
+          resolve(new Response(createReadableStreamFromReadable(body), { headers, status }))
+          pipe(body)
+        },
+        onShellError: reject,
+        onError(error) {
+          console.error(error)
+        },
+      },
+    )
+    setTimeout(abort, GIVE_UP_MS).unref()
+  })
+}
+
+/** Scripts and styles only with this answer's nonce; framed by nobody. */
+function policyFor(nonce: string): string {
+  return [
+    "default-src 'self'",
+    `script-src 'nonce-${nonce}' 'strict-dynamic'`,
+    `style-src 'self' 'nonce-${nonce}'`,
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self' data:",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ')
+}

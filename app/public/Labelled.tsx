@@ -1,0 +1,44 @@
+import type { ReactNode } from 'react'
+
+interface FieldOfForm {
+  id: string
+  errorId: string
+  errors?: string[]
+}
+
+/** A field with its name, a few words about who sees it, and what is wrong with it. */
+export function Labelled({
+  field,
+  label,
+  hint,
+  light = false,
+  children,
+}: {
+  field: FieldOfForm
+  label: string
+  hint?: ReactNode
+  light?: boolean
+  children: ReactNode
+}) {
+  return (
+    <div className="flex min-w-0 flex-col gap-1">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <label htmlFor={field.id} className={light ? '' : 'font-semibold'}>
+          {label}
+        </label>
+        {hint && <span className="max-w-[60%] truncate text-[12.5px] text-soft">{hint}</span>}
+      </div>
+      {children}
+      <Mistakes field={field} />
+    </div>
+  )
+}
+
+export function Mistakes({ field }: { field: FieldOfForm }) {
+  if (!field.errors) return null
+  return (
+    <p id={field.errorId} className="font-semibold text-plum">
+      {field.errors.join(' ')}
+    </p>
+  )
+}

@@ -1,0 +1,33 @@
+import type { CSSProperties, ReactNode } from 'react'
+import type { BrandShades } from '../../core/display/brand'
+
+/** A sheet on the shop's own ground, under its name: every page that customers see. */
+export function ShopSheet({
+  shop: { name, logo, shades },
+  title,
+  children,
+}: {
+  shop: { name: string; logo: string | null; shades: BrandShades }
+  title: string
+  children: ReactNode
+}) {
+  const dress = {
+    '--shop-fill': shades.fill,
+    '--shop-on-fill': shades.onFill,
+    '--shop-edge': shades.edge,
+    '--shop-button': shades.button,
+    background: shades.ground,
+  } as CSSProperties
+  return (
+    <div className="min-h-dvh sm:py-6" style={dress}>
+      <title>{`${title} · ${name}`}</title>
+      <main className="min-h-dvh bg-paper px-6 py-6 sm:mx-auto sm:min-h-0 sm:max-w-[640px] sm:rounded-[18px] sm:border sm:border-line sm:px-10 sm:pb-9">
+        <header className="mb-5 flex items-center gap-2.5 text-[15px] font-semibold">
+          {logo && <img src={logo} alt="" className="size-7" />}
+          {name}
+        </header>
+        {children}
+      </main>
+    </div>
+  )
+}

@@ -1,0 +1,204 @@
+import { getFormProps, getInputProps, getTextareaProps, useForm } from '@conform-to/react'
+import { parseWithZod } from '@conform-to/zod/v4'
+import { data, Form, redirect } from 'react-router'
+import { publicName } from '../../core/display/publicName'
+import { brandShades } from '../../core/display/brand'
+import { BODY_LIMIT, submissionSchema, TRAP_FIELD } from '../../core/intake/submission'
+import { say } from '../../core/words/say'
+import { Counter } from './Counter'
+import { Labelled, Mistakes } from './Labelled'
+import { RatingChoice } from './RatingChoice'
+import { ShopSheet } from './ShopSheet'
+import type { Route } from './+types/form'
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const found = await context.elogio.openForm(params.slug)
+  if (!found) throw data(null, { status: 404 })
+  const { form, shop, products } = found
+  const asked = new URL(request.url).searchParams.get('product')
+  return {
+    heading: form.heading,
+    intro: form.intro,
+    open: form.open,
+    token: context.elogio.handOutToken(found),
+    shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, shades: brandShades(shop.brand) },
+    products: products.map(({ sku, title }) => ({ sku, title })),
+    fixedProduct: products.find(({ sku }) => sku === asked) ?? null,
+  }
+}
+
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const found = await context.elogio.openForm(params.slug)
+  if (!found?.form.open) throw data(null, { status: 404 })
+  const schema = submissionSchema(found.products.map(({ sku }) => sku))
+  const submission = parseWithZod(await request.formData(), { schema })
+  if (submission.status !== 'success') return data(submission.reply(), { status: 422 })
+  const { publicId } = await context.elogio.submitForm(found, submission.value)
+  return redirect(`/f/${params.slug}/thanks?of=${publicId}`)
+}
+
+export default function CustomerForm({ loaderData, actionData }: Route.ComponentProps) {
+  const { heading, intro, open, shop } = loaderData
+  return (
+    <ShopSheet shop={shop} title={heading}>
+      {open ? (
+        <>
+          <h1 className="text-[26px] leading-tight">{heading}</h1>
+          <p className="mt-1 text-[15px] text-soft">{intro}</p>
+          <Fields loaderData={loaderData} lastResult={actionData} />
+        </>
+      ) : (
+        <>
+          <h1 className="text-[26px]">{say('form.closed')}</h1>
+          <p className="mt-1 text-[15px] text-soft">{say('form.closedHint', { shop: shop.shortName })}</p>
+        </>
+      )}
+    </ShopSheet>
+  )
+}
+
+function Fields({
+  loaderData: { shop, products, fixedProduct, token },
+  lastResult,
+}: {
+  loaderData: Route.ComponentProps['loaderData']
+  lastResult: Route.ComponentProps['actionData']
+}) {
+  const [form, fields] = useForm({
+    lastResult,
+    defaultValue: { token, product: fixedProduct?.sku ?? '' },
+    shouldValidate: 'onBlur',
+    shouldRevalidate: 'onInput',
+    onValidate: ({ formData }) =>
+      parseWithZod(formData, { schema: submissionSchema(products.map(({ sku }) => sku)) }),
+  })
+  const shownName = publicName(fields.author_name.value ?? '')
+  const mistakes = lastResult ? Object.keys(form.allErrors).length : 0
+
+  return (
+    <Form method="post" className="mt-5 flex flex-col gap-4" {...getFormProps(form)}>
+      <input {...getInputProps(fields.token, { type: 'hidden' })} key="token" />
+      <div className="absolute -left-[9999px]" aria-hidden="true">
+        <label>
+          {say('form.trap')}
+          <input name={TRAP_FIELD} tabIndex={-1} autoComplete="off" />
+        </label>
+      </div>
+      {mistakes > 0 && (
+        <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
+          {say('form.mistakes', { count: mistakes })}
+        </p>
+      )}
+
+      <RatingChoice field={fields.rating} />
+
+      {fixedProduct ? (
+        <input type="hidden" name="product" value={fixedProduct.sku} />
+      ) : (
+        <Labelled field={fields.product} label={say('form.product')}>
+          <select
+            {...described(fields.product)}
+            name={fields.product.name}
+            defaultValue={fields.product.initialValue ?? ''}
+            key="product"
+            className="select w-full border-edge text-[15px]"
+          >
+            <option value="">{say('form.productNone')}</option>
+            {products.map(({ sku, title }) => (
+              <option key={sku} value={sku}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </Labelled>
+      )}
+
+      <Labelled field={fields.title} label={say('form.title')} hint={say('form.titleHint')} light>
+        <input
+          {...getInputProps(fields.title, { type: 'text' })}
+          {...described(fields.title)}
+          key="title"
+          className="input customer-words w-full border-edge text-[16px]"
+        />
+      </Labelled>
+
+      <Labelled
+        field={fields.body}
+        label={say('form.words')}
+        hint={<Counter used={(fields.body.value ?? '').length} limit={BODY_LIMIT} />}
+      >
+        <textarea
+          {...getTextareaProps(fields.body)}
+          {...described(fields.body)}
+          key="body"
+          rows={3}
+          className="textarea customer-words field-sizing-content max-h-96 min-h-20 w-full border-edge text-[17px] leading-snug"
+        />
+      </Labelled>
+
+      <div className="grid gap-4 sm:grid-cols-2 sm:gap-5">
+        <Labelled
+          field={fields.author_name}
+          label={say('form.name')}
+          hint={shownName ? say('form.shownAs', { name: shownName }) : say('form.shownAsHint')}
+        >
+          <input
+            {...getInputProps(fields.author_name, { type: 'text' })}
+            {...described(fields.author_name)}
+            key="author_name"
+            autoComplete="name"
+            className="input w-full border-edge text-[15px]"
+          />
+        </Labelled>
+        <Labelled field={fields.author_email} label={say('form.email')} hint={say('form.neverShown')}>
+          <input
+            {...getInputProps(fields.author_email, { type: 'email' })}
+            {...described(fields.author_email)}
+            key="author_email"
+            autoComplete="email"
+            className="input w-full border-edge text-[15px]"
+          />
+        </Labelled>
+        <Labelled field={fields.order_number} label={say('form.orderNumber')} hint={say('form.ifYouHave')} light>
+          <input
+            {...getInputProps(fields.order_number, { type: 'text' })}
+            {...described(fields.order_number)}
+            key="order_number"
+            autoComplete="off"
+            className="input w-full border-edge text-[15px]"
+          />
+        </Labelled>
+      </div>
+
+      <label className="flex items-start gap-3">
+        <input
+          type="checkbox"
+          name={fields.consent.name}
+          defaultChecked={fields.consent.initialValue === 'on'}
+          className="checkbox checkbox-sm mt-0.5 border-edge"
+        />
+        <span>
+          <span className="block text-[15px]">{say('form.consent', { shop: shop.shortName })}</span>
+          <span className="block text-soft">{say('form.consentHint')}</span>
+        </span>
+      </label>
+
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <button className="btn h-12 border-0 bg-(--shop-button) px-6 text-[15px] text-white hover:brightness-110">
+          {say('form.send')}
+        </button>
+        <span className="text-soft">{say('form.next', { shop: shop.shortName })}</span>
+      </div>
+      <Mistakes field={fields.token} />
+    </Form>
+  )
+}
+
+/** Ties an input to the mistake shown under it. */
+function described(field: { id: string; errorId: string; errors?: string[] }) {
+  return {
+    id: field.id,
+    'aria-invalid': field.errors ? true : undefined,
+    'aria-describedby': field.errors ? field.errorId : undefined,
+  } as const
+}

@@ -1,0 +1,37 @@
+import { data } from 'react-router'
+import { brandShades } from '../../core/display/brand'
+import { say, type WordsKey } from '../../core/words/say'
+import { ShopSheet } from './ShopSheet'
+import type { Route } from './+types/thanks'
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const found = await context.elogio.openForm(params.slug)
+  const publicId = new URL(request.url).searchParams.get('of') ?? ''
+  const received = found && (await context.elogio.thanksFor(found, publicId))
+  if (!received) throw data(null, { status: 404 })
+  const { name, shortName, logo, brand } = found.shop
+  return { received, shop: { name, shortName, logo, shades: brandShades(brand) } }
+}
+
+/** What happens next, as the arrival decided it. */
+function nextSteps({ state, showable }: Route.ComponentProps['loaderData']['received']): WordsKey[] {
+  if (state === 'spam') return ['form.thanks.spam']
+  if (!showable) return ['form.thanks.only']
+  const looks: WordsKey[] = state === 'held' ? ['form.thanks.held'] : []
+  return ['form.thanks.next', ...looks, 'form.thanks.shown']
+}
+
+export default function Thanks({ loaderData: { received, shop } }: Route.ComponentProps) {
+  return (
+    <ShopSheet shop={shop} title={say('form.thanks.title')}>
+      <h1 className="text-[26px]">{say('form.thanks.title')}</h1>
+      <p className="mt-2 text-[17px]">{say('form.thanks.kept', { shop: shop.name })}</p>
+      <ul className="mt-4 flex flex-col gap-2 text-[15px]">
+        {nextSteps(received).map((key) => (
+          <li key={key}>{say(key, { shop: shop.shortName })}</li>
+        ))}
+        <li className="text-soft">{say('form.thanks.mail')}</li>
+      </ul>
+    </ShopSheet>
+  )
+}

@@ -1,0 +1,47 @@
+import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration } from 'react-router'
+import type { ReactNode } from 'react'
+import type { Route } from './+types/root'
+import { say } from '../core/words/say'
+import { Wordmark } from './components/Wordmark'
+import './app.css'
+
+export const links: Route.LinksFunction = () => [{ rel: 'icon', href: '/favicon.svg', type: 'image/svg+xml' }]
+
+export function Layout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" data-theme="elogio">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  )
+}
+
+export default function Root() {
+  return <Outlet />
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  const missing = isRouteErrorResponse(error) && error.status === 404
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-xl flex-col justify-center gap-4 p-6">
+      <title>{`${missing ? say('error.notFound') : say('error.title')} · Elogio`}</title>
+      <Wordmark className="text-petrol" />
+      <h1>{missing ? say('error.notFound') : say('error.title')}</h1>
+      <p className="text-soft">{missing ? say('error.notFoundHint') : say('error.unexpected')}</p>
+      <p>
+        <Link to="/" className="btn btn-primary">
+          {say('error.home')}
+        </Link>
+      </p>
+    </main>
+  )
+}

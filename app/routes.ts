@@ -1,0 +1,22 @@
+import { index, route, type RouteConfig } from '@react-router/dev/routes'
+
+export default [
+  index('account/home.tsx'),
+  route('sign-in', 'account/signIn.tsx'),
+  route('sign-out', 'account/signOut.tsx'),
+  route('f/:slug', 'public/form.tsx'),
+  route('f/:slug/thanks', 'public/thanks.tsx'),
+  route('api/f/:slug', 'api/form.ts'),
+  route('s/:shop', 'shop/layout.tsx', [
+    index('shop/start.tsx'),
+    route('gather', 'gather/gather.tsx'),
+    route('decide', 'decide/queue.tsx', [
+      index('decide/none.tsx'),
+      route('undo', 'decide/undo.tsx'),
+      route(':review', 'decide/review.tsx'),
+    ]),
+    route('show', 'show/displays.tsx'),
+    route('show/:key', 'show/editor.tsx'),
+  ]),
+  route('*', 'public/nowhere.tsx'),
+] satisfies RouteConfig

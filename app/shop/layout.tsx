@@ -1,0 +1,41 @@
+import { useEffect } from 'react'
+import { Outlet, useRevalidator } from 'react-router'
+import { requireShop } from '../account/session'
+import { Band } from '../components/Band'
+import type { Route } from './+types/layout'
+
+const LOOK_AGAIN_MS = 20_000
+
+export async function loader({ request, context, params }: Route.LoaderArgs) {
+  const { member, shop, shops } = await requireShop(request, context, params.shop)
+  return {
+    member: { name: member.name, email: member.email },
+    shop: { slug: shop.slug, name: shop.name },
+    shops: shops.map(({ slug, name }) => ({ slug, name })),
+    counts: await context.elogio.stepCounts(shop),
+  }
+}
+
+export default function ShopLayout({ loaderData }: Route.ComponentProps) {
+  useFreshCounts()
+  return (
+    <div className="flex min-h-dvh flex-col lg:h-dvh">
+      <Band {...loaderData} />
+      <Outlet />
+    </div>
+  )
+}
+
+/** Counts and arrivals come in by themselves: every few seconds while the page is looked at, and on coming back. */
+function useFreshCounts(): void {
+  const { revalidate } = useRevalidator()
+  useEffect(() => {
+    const look = () => document.visibilityState === 'visible' && void revalidate()
+    const timer = setInterval(look, LOOK_AGAIN_MS)
+    document.addEventListener('visibilitychange', look)
+    return () => {
+      clearInterval(timer)
+      document.removeEventListener('visibilitychange', look)
+    }
+  }, [revalidate])
+}

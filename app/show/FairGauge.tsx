@@ -1,0 +1,68 @@
+import { max, scaleLinear } from 'd3'
+import { lowOnes, type RatingTally } from '../../core/curation/ratingTally'
+import { oneDecimal } from '../../core/formats/rating'
+import { say } from '../../core/words/say'
+
+const TALLEST = 26
+
+/** The chosen ones beside all that may be shown: average, count and spread. */
+export function FairGauge({ chosen, all, locale }: { chosen: RatingTally; all: RatingTally; locale: string }) {
+  return (
+    <section
+      aria-labelledby="gauge"
+      className="flex min-h-[62px] shrink-0 flex-wrap items-center gap-x-8 gap-y-1 border-t border-line bg-paper px-6 py-2"
+    >
+      <div>
+        <h2 id="gauge" className="font-semibold">
+          {say('show.chosenBesideAll')}
+        </h2>
+        <p className="text-[13px] text-soft">
+          {chosen.average === null || all.average === null
+            ? say('show.gaugeEmpty')
+            : say('show.here', {
+                average: oneDecimal(chosen.average, locale),
+                all: oneDecimal(all.average, locale),
+                count: all.count,
+              })}
+        </p>
+      </div>
+      <Bars tally={all} words={say('show.all')} tone="fill-[#6b8d95]" />
+      <Bars tally={chosen} words={say('show.these')} tone="fill-apricot" />
+      <p className="ml-auto text-[13px] text-soft">
+        {chosen.count > 0 &&
+          say('show.lowShare', {
+            here: lowOnes(chosen),
+            hereCount: chosen.count,
+            all: lowOnes(all),
+            count: all.count,
+          })}
+      </p>
+    </section>
+  )
+}
+
+function Bars({ tally, words, tone }: { tally: RatingTally; words: string; tone: string }) {
+  const height = scaleLinear([0, Math.max(1, max(tally.byMark) ?? 1)], [0, TALLEST])
+  const spoken = tally.byMark.map((count, i) => `${i + 1}: ${count}`).join(', ')
+  return (
+    <div className="flex items-center gap-2">
+      <svg viewBox="0 0 160 52" className="h-[52px] w-40" role="img" aria-label={`${words}, ${spoken}`}>
+        {tally.byMark.map((count, i) => (
+          <g key={i} transform={`translate(${i * 32}, 0)`} textAnchor="middle" className="text-[11px]">
+            <rect x="4" y={39 - height(count)} width="22" height={height(count)} rx="1.5" className={tone} />
+            <path d="M4 39.5h22" className="stroke-edge" />
+            <text x="15" y={36 - height(count)} className="fill-ink">
+              {count}
+            </text>
+            <text x="15" y="51" className="fill-soft">
+              {i + 1}
+            </text>
+          </g>
+        ))}
+      </svg>
+      <span className="text-[13px] text-soft" aria-hidden="true">
+        {words}
+      </span>
+    </div>
+  )
+}

@@ -1,0 +1,80 @@
+import { useFetcher } from 'react-router'
+import { say } from '../../core/words/say'
+import type { EditorView, PickedLine } from '../../server/publishing/editDisplay'
+import { Panel } from './Panel'
+
+/** Makes the draft what visitors see, after listing what will change. */
+export function MakeLive({
+  view,
+  open,
+  setOpen,
+}: {
+  view: EditorView & { liveAt: string | null }
+  open: boolean
+  setOpen: (on: boolean) => void
+}) {
+  const live = useFetcher()
+  const discard = useFetcher()
+  const first = view.live === null
+  const count = view.changes.length
+  const nothing = !first && count === 0
+  return (
+    <>
+      {!first && count > 0 && (
+        <discard.Form method="post">
+          <input type="hidden" name="intent" value="discard" />
+          <button className="btn btn-quiet">{say('show.back')}</button>
+        </discard.Form>
+      )}
+      {nothing ? (
+        <span className="px-1 font-semibold text-moss" role="status">
+          {view.liveAt ? say('show.madeLive', { at: view.liveAt }) : say('show.allLive')}
+        </span>
+      ) : (
+        <button type="button" className="btn btn-primary order-last" onClick={() => setOpen(true)}>
+          {first ? say('show.makeFirstLive') : say('show.makeLive', { count })}
+        </button>
+      )}
+      {open && !nothing && (
+        <Panel title={say('show.willChange')} close={() => setOpen(false)}>
+          {first ? <p>{say('show.firstTime')}</p> : <Changes view={view} />}
+          <live.Form method="post" className="mt-5 flex gap-2" onSubmit={() => setOpen(false)}>
+            <input type="hidden" name="intent" value="live" />
+            <button className="btn btn-primary">{say('show.confirm')}</button>
+            <button type="button" className="btn btn-quiet" onClick={() => setOpen(false)}>
+              {say('show.cancel')}
+            </button>
+          </live.Form>
+        </Panel>
+      )}
+    </>
+  )
+}
+
+function Changes({ view: { changes, comes, goes } }: { view: EditorView }) {
+  return (
+    <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-5 gap-y-2">
+      {changes.map(({ part, name, before, after }) => (
+        <div key={part} className="contents">
+          <dt className="text-soft">{name}</dt>
+          <dd className="break-words">
+            <s className="text-soft">{before}</s> <b className="font-semibold">{after}</b>
+          </dd>
+        </div>
+      ))}
+      <Moving name={say('show.comes')} lines={comes} />
+      <Moving name={say('show.goes')} lines={goes} />
+    </dl>
+  )
+}
+
+function Moving({ name, lines }: { name: string; lines: PickedLine[] }) {
+  if (lines.length === 0) return null
+  const shown = lines.map(({ name, rating }) => (rating === null ? name : `${name} (${rating / 100})`))
+  return (
+    <>
+      <dt className="text-soft">{name}</dt>
+      <dd className="break-words">{shown.join(', ')}</dd>
+    </>
+  )
+}

@@ -1,0 +1,31 @@
+import { useEffect, useRef, type ReactNode } from 'react'
+import { say } from '../../core/words/say'
+
+/** A dialog over the page; Escape and a click beside it close it. */
+export function Panel({ title, close, children }: { title: string; close: () => void; children: ReactNode }) {
+  const dialog = useRef<HTMLDialogElement>(null)
+  useEffect(() => {
+    dialog.current?.showModal()
+  }, [])
+  return (
+    <dialog
+      ref={dialog}
+      aria-labelledby="panel-title"
+      onClose={close}
+      onClick={(event) => event.target === dialog.current && close()}
+      className="m-auto w-full max-w-[620px] rounded-[14px] border border-line bg-paper p-0 text-ink backdrop:bg-deep/40"
+    >
+      <div className="p-6">
+        <div className="mb-4 flex items-start justify-between gap-4">
+          <h2 id="panel-title" className="text-[18px] font-semibold">
+            {title}
+          </h2>
+          <button type="button" className="btn btn-quiet btn-sm" onClick={close}>
+            {say('show.close')}
+          </button>
+        </div>
+        {children}
+      </div>
+    </dialog>
+  )
+}

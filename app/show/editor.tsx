@@ -1,0 +1,123 @@
+import { useEffect, useState } from 'react'
+import { data, Link, useFetcher } from 'react-router'
+import { z } from 'zod'
+import { configurationSchema, type Configuration } from '../../core/display/configuration'
+import type { SentencePart } from '../../core/display/sentence'
+import { say } from '../../core/words/say'
+import { requireShop } from '../account/session'
+import { FairGauge } from './FairGauge'
+import { MakeLive } from './MakeLive'
+import { PickedList } from './PickedList'
+import { PlaceCode } from './PlaceCode'
+import { Sentence } from './Sentence'
+import { Strip } from './Strip'
+import { TruePreview } from './TruePreview'
+import type { Route } from './+types/editor'
+
+export async function loader({ request, context, params }: Route.LoaderArgs) {
+  const { shop } = await requireShop(request, context, params.shop)
+  const view = await context.elogio.editorView(shop, params.key)
+  if (!view) throw data(null, { status: 404 })
+  const time = new Intl.DateTimeFormat(shop.locale, { timeZone: shop.timeZone, hour: '2-digit', minute: '2-digit' })
+  return {
+    ...view,
+    locale: shop.locale,
+    keptAt: time.format(new Date(view.savedAt)),
+    liveAt: view.live?.publishedAt ? time.format(new Date(view.live.publishedAt)) : null,
+    localOnly: /^https?:\/\/(localhost|127\.|\[::1\])/.test(view.pageUrl),
+  }
+}
+
+const asked = z.discriminatedUnion('intent', [
+  z.object({ intent: z.literal('save'), configuration: z.string() }),
+  z.object({ intent: z.literal('live') }),
+  z.object({ intent: z.literal('discard') }),
+])
+
+export async function action({ request, context, params }: Route.ActionArgs) {
+  const { shop, member } = await requireShop(request, context, params.shop)
+  const wish = asked.parse(Object.fromEntries(await request.formData()))
+  switch (wish.intent) {
+    case 'save': {
+      const read = configurationSchema.safeParse(JSON.parse(wish.configuration))
+      if (!read.success) return data({ problem: read.error.issues[0]?.message ?? '' }, { status: 422 })
+      if (!(await context.elogio.saveDraft(shop, params.key, read.data))) throw data(null, { status: 404 })
+      return { problem: null }
+    }
+    case 'live':
+      if (!(await context.elogio.makeLive(shop, member, params.key))) throw data(null, { status: 404 })
+      return { problem: null }
+    case 'discard':
+      if (!(await context.elogio.discardDraft(shop, params.key))) throw data(null, { status: 404 })
+      return { problem: null }
+  }
+}
+
+const TYPING_PAUSE_MS = 250
+
+export default function Editor({ loaderData: view, params }: Route.ComponentProps) {
+  const [open, setOpen] = useState<SentencePart | null>(null)
+  const [panel, setPanel] = useState<'live' | 'code' | null>(null)
+  const { draft, change, saving, problem } = useDraft(view.draft)
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <title>{`${view.name} · ${say('show.title')} · Elogio`}</title>
+      <div className="border-b border-line bg-paper px-6 pt-3 pb-3">
+        <div className="flex flex-wrap items-center gap-2">
+          <p className="text-[13px] text-soft">
+            <Link to={`/s/${params.shop}/show`} className="underline-offset-2 hover:underline">
+              {say('show.displays')}
+            </Link>{' '}
+            / <b className="font-semibold text-ink">{view.name}</b>, {say('show.onlyYou')}
+          </p>
+          <span className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft'}`} role="status">
+            {problem
+              ? say('show.notKept', { why: problem })
+              : saving
+                ? say('show.keeping')
+                : say('show.kept', { at: view.keptAt })}
+          </span>
+          <MakeLive view={view} open={panel === 'live'} setOpen={(on) => setPanel(on ? 'live' : null)} />
+          <PlaceCode view={view} open={panel === 'code'} setOpen={(on) => setPanel(on ? 'code' : null)} />
+        </div>
+        <Sentence configuration={draft} open={open} setOpen={setOpen} />
+        {open && <Strip part={open} draft={draft} view={view} change={change} close={() => setOpen(null)} />}
+      </div>
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_276px]">
+        <div className="flex min-h-0 flex-col">
+          <TruePreview preview={view.preview} layout={view.draft.layout} empty={view.picked.length === 0} />
+          <FairGauge chosen={view.chosen} all={view.all} locale={view.locale} />
+        </div>
+        <PickedList shop={params.shop} picked={view.picked} stock={view.stock} />
+      </div>
+    </main>
+  )
+}
+
+/** The draft as it stands on the screen; every change is kept by itself after a short pause. */
+function useDraft(kept: Configuration) {
+  const fetcher = useFetcher<{ problem: string | null }>()
+  const { submit } = fetcher
+  const [draft, setDraft] = useState(kept)
+  const [unsent, setUnsent] = useState(false)
+  const keptText = JSON.stringify(kept)
+  const [seen, setSeen] = useState(keptText)
+  // What comes back from the server wins once nothing typed is still on its way there.
+  if (seen !== keptText && !unsent && fetcher.state === 'idle') {
+    setSeen(keptText)
+    setDraft(kept)
+  }
+  useEffect(() => {
+    if (!unsent) return
+    const timer = setTimeout(() => {
+      setUnsent(false)
+      void submit({ intent: 'save', configuration: JSON.stringify(draft) }, { method: 'post' })
+    }, TYPING_PAUSE_MS)
+    return () => clearTimeout(timer)
+  }, [unsent, draft, submit])
+  const change = (changed: Configuration) => {
+    setDraft(changed)
+    setUnsent(true)
+  }
+  return { draft, change, saving: unsent || fetcher.state !== 'idle', problem: fetcher.data?.problem ?? null }
+}

@@ -1,0 +1,50 @@
+import { expect, test } from 'vitest'
+import { languageOf } from './language'
+import { submissionSchema } from './submission'
+
+const good = { rating: '4', author_name: 'Piotr Lis', author_email: ' piotr@lis.example ' }
+const read = (fields: Record<string, unknown>) => submissionSchema(['HK-2']).safeParse({ ...good, ...fields })
+const mistake = (fields: Record<string, unknown>) => {
+  const result = read(fields)
+  return result.success ? null : [result.error.issues[0]!.path[0], result.error.issues[0]!.message]
+}
+
+test('little is enough, and blanks are blanks', () => {
+  expect(read({}).data).toMatchObject({
+    rating: 4, title: '', body: '', author_email: 'piotr@lis.example', product: '', order_number: '', consent: false,
+  })
+})
+
+test('words stay as they were typed', () => {
+  const body = '  <script>alert(1)</script>\n\n two  spaces '
+  expect(read({ body: body.replace(/\n/g, '\r\n') }).data?.body).toBe(body)
+  expect(read({ author_name: ' O’Neill <b> ' }).data?.author_name).toBe(' O’Neill <b> ')
+})
+
+test.each([
+  [{ rating: '9' }, 'rating', 'A rating is a whole number from 1 to 5.'],
+  [{ rating: '4.5' }, 'rating', 'A rating is a whole number from 1 to 5.'],
+  [{ rating: undefined }, 'rating', 'Please choose a rating.'],
+  [{ author_name: '   ' }, 'author_name', 'Please give a name.'],
+  [{ author_name: 'x'.repeat(10_000) }, 'author_name', 'That is longer than 120 characters.'],
+  [{ author_email: 'anna@' }, 'author_email', 'That is not a whole e-mail address, like anna@post.example.'],
+  [{ body: 'x'.repeat(3010) }, 'body', 'That is 10 characters over the 3000 that fit.'],
+  [{ product: 'XX' }, 'product', 'Please choose one from the list.'],
+])('%j is a mistake in %s', (fields, field, message) => {
+  expect(mistake(fields)).toEqual([field, message])
+})
+
+test('three thousand characters fit, line ends counted once', () => {
+  expect(read({ body: `${'x'.repeat(2998)}\r\ny` }).success).toBe(true)
+})
+
+test('consent is given only by its box', () => {
+  expect([read({ consent: 'on' }).data?.consent, read({ consent: 'no' }).data?.consent]).toEqual([true, false])
+})
+
+test('a language is told only where the text tells it', () => {
+  expect(languageOf('Die Schleuder läuft ruhig und lässt sich leicht reinigen.')).toBe('de')
+  expect(languageOf('Por fin un traje con las mangas largas. Ligero, se lava bien.')).toBe('es')
+  expect(languageOf('Superb!')).toBeNull()
+  expect(languageOf('nice gloves nice shop, more gloves at glovebarn.example')).toBeNull()
+})

@@ -1,0 +1,45 @@
+import { existsSync, rmSync } from 'node:fs'
+import path from 'node:path'
+import { answers, portFree, runProgram, startProgram, tieTogether } from './children.mjs'
+import { build, fail, installPackages, root } from './install.mjs'
+
+const port = process.env.PORT ?? '4310'
+const standinPort = process.env.STANDIN_PORT ?? '4311'
+const publicUrl = process.env.PUBLIC_URL ?? `http://localhost:${port}`
+const data = path.resolve(root, process.env.ELOGIO_DATA ?? './data')
+
+installPackages()
+build()
+try {
+  await portFree(port, 'PORT')
+  await portFree(standinPort, 'STANDIN_PORT')
+  const env = { PORT: port, PUBLIC_URL: publicUrl, ELOGIO_DATA: data }
+  if (process.argv.includes('--fresh')) rmSync(path.join(data, 'elogio.db'), { force: true })
+  if (!existsSync(path.join(data, 'elogio.db'))) {
+    console.log('Filling a new data folder with the made-up shops.')
+    await runProgram('demo/main.ts', env)
+  }
+  const { owner } = await readMembers()
+  const application = startProgram('server/main.ts', {
+    ...env,
+    ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
+  })
+  const outside = startProgram('standins/main.ts', { STANDIN_PORT: standinPort, ELOGIO_URL: publicUrl })
+  tieTogether([application, outside])
+  await answers(`http://localhost:${port}/healthz`, application)
+  await answers(`http://localhost:${standinPort}/`, outside)
+  console.log(
+    `Elogio is ready at ${publicUrl} (sign in as ${owner.email} with ${owner.password}; it is filled in). ` +
+      `The shop's own page is at http://localhost:${standinPort}, its form at ${publicUrl}/f/tell-us.`,
+  )
+} catch (error) {
+  fail(error instanceof Error ? error.message : String(error))
+}
+
+async function readMembers() {
+  const { register } = await import('tsx/esm/api')
+  const unregister = register()
+  const members = await import('../demo/members.ts')
+  await unregister()
+  return members
+}

@@ -1,0 +1,6 @@
+import { startProgram, tieTogether } from './children.mjs'
+import { build, installPackages } from './install.mjs'
+
+installPackages()
+build()
+tieTogether([startProgram('server/main.ts', {})])
