@@ -30,7 +30,7 @@ const DAY_MS = 86_400_000
  */
 export async function fillDemo(
   folder: string,
-  { publicUrl, secret }: { publicUrl: string; secret: string | null },
+  { publicUrl, secret, argon }: { publicUrl: string; secret: string | null; argon?: Services['argon'] },
 ): Promise<void> {
   const file = databaseFile(folder)
   for (const part of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(part)) rmSync(part)
@@ -42,6 +42,7 @@ export async function fillDemo(
     publicUrl,
     signingKey: signingKey(folder, secret),
     now: () => new Date(clock),
+    ...(argon && { argon }),
   })
   const at = (daysAgo: number) => {
     clock = Math.max(clock, end - daysAgo * DAY_MS)
@@ -60,6 +61,7 @@ export async function fillDemo(
       await tell(services, shop, mara, story, review, at)
     }
     clock = end
+    await addDisplay(services, shop, story)
     if (story.display.live) await makeLive(services, shop, mara, story.display.key)
   }
 
@@ -97,7 +99,8 @@ async function addShop(services: Services, story: ShopStory, members: readonly M
     time_zone: timeZone,
     created_at: now.toISOString(),
   })
-  for (const member of members) await db('membership').insert({ member_id: member.id, shop_id: shopId, role: 'owner' })
+  for (const member of members)
+    await db('membership').insert({ member_id: member.id, shop_id: shopId, role: 'owner' })
   await db('form').insert({ shop_id: shopId, public_id: newId(), ...story.form, open: true })
   const productIds = new Map<string, number>()
   for (const [sku, title] of Object.entries(story.products)) {
@@ -127,18 +130,21 @@ async function addShop(services: Services, story: ShopStory, members: readonly M
       })),
     )
   }
-  const { key, name: displayName, configuration } = story.display
+  return findShop(db, shopId!)
+}
+
+async function addDisplay({ db, newId, now }: Services, shop: Shop, story: ShopStory): Promise<void> {
+  const { key, name, configuration } = story.display
   await db.transaction((trx) =>
     insertDisplay(trx, {
-      shopId: shopId!,
+      shopId: shop.id,
       publicId: newId(),
       key,
-      name: displayName,
+      name,
       configuration,
-      now: now.toISOString(),
+      now: now().toISOString(),
     }),
   )
-  return findShop(db, shopId!)
 }
 
 async function tell(
@@ -172,6 +178,9 @@ async function tell(
 }
 
 function mailboxOf(name: string): string {
-  const parts = fold(name).replace(/[^a-z\s]/g, '').split(/\s+/).filter(Boolean)
+  const parts = fold(name)
+    .replace(/[^a-z\s]/g, '')
+    .split(/\s+/)
+    .filter(Boolean)
   return `${parts[0]}@${parts.slice(1).join('') || 'post'}.example`
 }

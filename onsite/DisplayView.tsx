@@ -24,14 +24,16 @@ function Summary({ model }: { model: DisplayModel }) {
   const pickedFew = quotations.length > 0 && quotations.length < stock
   return (
     <p className="eg-sum">
-      {tally.average === null ? (
-        say('display.none')
-      ) : (
-        <>
-          <b>{oneDecimal(tally.average, locale)}</b> {say('display.from', { count: tally.count })}
-        </>
-      )}
-      {pickedFew && ` ${say('display.picked', { count: quotations.length, shop: shortName })}`}{' '}
+      <span>
+        {tally.average === null ? (
+          say('display.none')
+        ) : (
+          <>
+            <b>{oneDecimal(tally.average, locale)}</b> {say('display.from', { count: tally.count })}
+          </>
+        )}
+        {pickedFew && ` ${say('display.picked', { count: quotations.length, shop: shortName })}`}
+      </span>
       {writeUrl && (
         <a className="eg-write" href={writeUrl}>
           {say('display.write')}

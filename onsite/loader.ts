@@ -2,7 +2,8 @@
 const script = document.currentScript
 if (script instanceof HTMLScriptElement) {
   const origin = new URL(script.src).origin
-  const fillAll = () => document.querySelectorAll<HTMLElement>('[data-elogio]').forEach((box) => void fill(box, origin))
+  const fillAll = () =>
+    document.querySelectorAll<HTMLElement>('[data-elogio]').forEach((box) => void fill(box, origin))
   if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', fillAll)
   else fillAll()
 }
@@ -10,7 +11,9 @@ if (script instanceof HTMLScriptElement) {
 async function fill(box: HTMLElement, origin: string): Promise<void> {
   if (box.shadowRoot) return
   try {
-    const answer = await fetch(`${origin}/d/${encodeURIComponent(box.dataset.elogio ?? '')}.json`, { credentials: 'omit' })
+    const answer = await fetch(`${origin}/d/${encodeURIComponent(box.dataset.elogio ?? '')}.json`, {
+      credentials: 'omit',
+    })
     if (!answer.ok) return
     const { html, css } = (await answer.json()) as { html: string; css: string }
     if (box.shadowRoot) return

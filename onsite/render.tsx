@@ -14,7 +14,8 @@ export function renderDisplay(model: DisplayModel): RenderedDisplay {
   return { html: renderToStaticMarkup(<DisplayView model={model} />), css: shadowStyles(model.layout) }
 }
 
-const pageStyles = `@font-face{font-family:Literata;src:url(/fonts/literata.woff2) format("woff2");font-weight:200 900}
+const pageStyles =
+  `@font-face{font-family:Literata;src:url(/fonts/literata.woff2) format("woff2");font-weight:200 900}
 body{margin:0;background:#f6f9f9;color:#13262c;font:17px/1.5 Literata,Georgia,serif}
 main{max-width:1080px;margin:0 auto;padding:32px 24px 64px}
 header{font-weight:700;font-size:1.1em;margin-bottom:2em}`.replace(/\n/g, '')
@@ -32,7 +33,9 @@ export function renderPage(model: DisplayModel): { html: string; style: string }
       </head>
       <body>
         <main>
-          <header>{model.heading ? model.shopName : <h1>{say('display.page', { shop: model.shopName })}</h1>}</header>
+          <header>
+            {model.heading ? model.shopName : <h1>{say('display.page', { shop: model.shopName })}</h1>}
+          </header>
           <DisplayView model={model} />
         </main>
       </body>

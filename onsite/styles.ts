@@ -12,12 +12,12 @@ const host = `:host{all:initial!important;display:block!important;font-family:in
 const common = `
 .eg{container-type:inline-size;text-align:start;line-height:1.5;overflow-wrap:anywhere}
 .eg *{box-sizing:border-box}
-.eg h2,.eg h3,.eg p,.eg ol,.eg figure,.eg blockquote{margin:0;padding:0;font-size:1em}
+:where(.eg) :where(h2,h3,p,ol,figure,blockquote){margin:0;padding:0;font-size:1em}
 .eg ol{list-style:none}
 .eg h2{font-size:1.5em;line-height:1.25;font-weight:650;margin-bottom:.15em}
-.eg-sum{font-size:.9em;margin-bottom:1.2em;color:color-mix(in srgb,currentColor 82%,transparent)}
+.eg-sum{display:flex;flex-wrap:wrap;align-items:center;gap:.5em .9em;font-size:.9em;margin-bottom:1.3em;color:color-mix(in srgb,currentColor 82%,transparent)}
 .eg-sum b{font-weight:700}
-.eg-write{display:inline-block;margin-inline-start:.5em;padding:.2em .8em;border:1px solid currentColor;border-radius:.6em;color:inherit;text-decoration:none;white-space:nowrap}
+.eg-write{padding:.2em .8em;border:1px solid currentColor;border-radius:.6em;color:inherit;text-decoration:none;white-space:nowrap}
 .eg-write:hover{text-decoration:underline}
 .eg-write:focus-visible{outline:2px solid currentColor;outline-offset:2px}
 .eg figure{border-top:2px solid currentColor;padding-top:.8em}

@@ -13,7 +13,9 @@ export function startProgram(file, env) {
 /** Runs a program to its end; rejects when it does not go well. */
 export function runProgram(file, env) {
   return new Promise((resolve, reject) => {
-    startProgram(file, env).on('exit', (code) => (code === 0 ? resolve() : reject(new Error(`${file} ended with ${code}`))))
+    startProgram(file, env).on('exit', (code) =>
+      code === 0 ? resolve() : reject(new Error(`${file} ended with ${code}`)),
+    )
   })
 }
 

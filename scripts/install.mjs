@@ -55,14 +55,15 @@ export function installPackages() {
 export function build() {
   const sources = [
     ...['app', 'core', 'onsite', 'public'].flatMap(filesBelow),
-    ...['package-lock.json', 'vite.config.ts', 'vite.loader.config.ts', 'react-router.config.ts'].map((name) =>
-      path.join(root, name),
+    ...['package-lock.json', 'vite.config.ts', 'vite.loader.config.ts', 'react-router.config.ts'].map(
+      (name) => path.join(root, name),
     ),
   ]
   const now = digest(sources)
   if (existsSync(path.join(root, 'build', 'onsite', 'embed.js')) && stampIs('build', now)) return
   console.log('Building.')
-  if (!run('npm', ['run', '--silent', 'build'], { NODE_ENV: 'production' })) fail('the build did not work; see above.')
+  if (!run('npm', ['run', '--silent', 'build'], { NODE_ENV: 'production' }))
+    fail('the build did not work; see above.')
   stamp('build', now)
 }
 

@@ -7,7 +7,10 @@ const environment = z.object({
   ELOGIO_DATA: z.string().min(1).default('./data'),
   PUBLIC_URL: z.url({ protocol: /^https?$/ }).optional(),
   ELOGIO_SECRET: z.string().min(32, { error: 'must have 32 characters or more' }).optional(),
-  ELOGIO_DEMO_SIGN_IN: z.string().regex(/^[^:]+:.+$/, { error: 'must look like MAILBOX:PASSWORD' }).optional(),
+  ELOGIO_DEMO_SIGN_IN: z
+    .string()
+    .regex(/^[^:]+:.+$/, { error: 'must look like MAILBOX:PASSWORD' })
+    .optional(),
   NODE_ENV: z.enum(['production', 'development', 'test']).default('production'),
 })
 

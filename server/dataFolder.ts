@@ -12,6 +12,7 @@ export function databaseFile(folder: string): string {
 export function signingKey(folder: string, given: string | null): Buffer {
   if (given) return Buffer.from(given)
   const file = path.join(folder, 'secret')
-  if (!existsSync(file)) writeFileSync(file, randomBytes(48).toString('base64url'), { mode: 0o600, flag: 'wx' })
+  if (!existsSync(file))
+    writeFileSync(file, randomBytes(48).toString('base64url'), { mode: 0o600, flag: 'wx' })
   return Buffer.from(readFileSync(file, 'utf8').trim())
 }

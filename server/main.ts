@@ -98,7 +98,8 @@ async function developing(server: Server) {
   const { createServer: createVite } = await import('vite')
   const vite = await createVite({ appType: 'custom', server: { middlewareMode: true, hmr: { server } } })
   return {
-    build: () => vite.ssrLoadModule('virtual:react-router/server-build') as Promise<unknown> as Promise<ServerBuild>,
+    build: () =>
+      vite.ssrLoadModule('virtual:react-router/server-build') as Promise<unknown> as Promise<ServerBuild>,
     files: onsiteFiles(),
     vite: vite.middlewares as Middleware,
   }

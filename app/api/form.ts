@@ -11,7 +11,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   return Response.json(
     {
       token: context.elogio.handOutToken(found),
-      fields: submissionFields.map((field) => (field.name === 'product' ? { ...field, options: products } : field)),
+      fields: submissionFields.map((field) =>
+        field.name === 'product' ? { ...field, options: products } : field,
+      ),
     },
     { headers: { 'Cache-Control': 'no-store' } },
   )
@@ -23,7 +25,8 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const form = await request.formData().catch(() => null)
   if (!form) return Response.json({ error: say('error.wrongType') }, { status: 415 })
   const submission = parseWithZod(form, { schema: submissionSchema(found.products.map(({ sku }) => sku)) })
-  if (submission.status !== 'success') return Response.json({ errors: submission.error ?? {} }, { status: 422 })
+  if (submission.status !== 'success')
+    return Response.json({ errors: submission.error ?? {} }, { status: 422 })
   const { publicId, state } = await context.elogio.submitForm(found, submission.value)
   return Response.json({ id: publicId, state, confirm: false }, { status: 201 })
 }

@@ -31,7 +31,7 @@ export function Band({
       <div className="ml-auto flex items-center gap-6">
         {shops.length > 1 ? (
           <Menu
-            name={`${shop.name}, ${say('account.shops')}`}
+            name={say('account.shops')}
             label={
               <span className="flex items-center gap-1">
                 {shop.name}

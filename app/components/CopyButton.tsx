@@ -5,7 +5,15 @@ import { say } from '../../core/words/say'
 const SHOWN_MS = 2500
 
 /** Copies a text and says so; where copying is not allowed, the text is marked for the person to copy. */
-export function CopyButton({ text, label, primary = false }: { text: string; label: string; primary?: boolean }) {
+export function CopyButton({
+  text,
+  label,
+  primary = false,
+}: {
+  text: string
+  label: string
+  primary?: boolean
+}) {
   const [outcome, setOutcome] = useState<'copied' | 'refused' | null>(null)
   const copy = async () => {
     try {
@@ -17,8 +25,16 @@ export function CopyButton({ text, label, primary = false }: { text: string; lab
     setTimeout(() => setOutcome(null), SHOWN_MS)
   }
   return (
-    <button type="button" className={`btn ${primary ? 'btn-primary' : 'btn-quiet'}`} onClick={() => void copy()}>
-      {outcome === 'copied' ? <Check className="size-4" aria-hidden="true" /> : <Copy className="size-4" aria-hidden="true" />}
+    <button
+      type="button"
+      className={`btn ${primary ? 'btn-primary' : 'btn-quiet'}`}
+      onClick={() => void copy()}
+    >
+      {outcome === 'copied' ? (
+        <Check className="size-4" aria-hidden="true" />
+      ) : (
+        <Copy className="size-4" aria-hidden="true" />
+      )}
       <span role="status">
         {outcome === null ? label : say(outcome === 'copied' ? 'gather.copied' : 'gather.notCopied')}
       </span>

@@ -1,7 +1,10 @@
 /** The letter that does the same as the button it stands on. */
 export function Key({ children }: { children: string }) {
   return (
-    <kbd className="ml-1 rounded-[5px] border border-current px-1.5 font-sans text-[11px] leading-4 font-semibold" aria-hidden="true">
+    <kbd
+      className="ml-1 rounded-[5px] border border-current px-1.5 font-sans text-[11px] leading-4 font-semibold"
+      aria-hidden="true"
+    >
       {children}
     </kbd>
   )

@@ -1,6 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react'
 
-/** A button that opens a small menu; it closes on Escape, on a click elsewhere and when its page changes. */
+/** A button that opens a small menu, named in full for those who do not see it; it closes on Escape, on a click elsewhere and when its page changes. */
 export function Menu({ label, name, children }: { label: ReactNode; name: string; children: ReactNode }) {
   const details = useRef<HTMLDetailsElement>(null)
   useEffect(() => {
@@ -22,8 +22,9 @@ export function Menu({ label, name, children }: { label: ReactNode; name: string
   }, [])
   return (
     <details ref={details} className="relative">
-      <summary className="flex min-h-8 cursor-pointer list-none items-center" aria-label={name}>
+      <summary className="flex min-h-8 cursor-pointer list-none items-center">
         {label}
+        <span className="sr-only">{name}</span>
       </summary>
       <div
         className="panel absolute right-0 z-20 mt-2 min-w-56 p-2 text-ink"

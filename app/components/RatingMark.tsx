@@ -8,7 +8,11 @@ export function RatingMark({ rating, large = false }: { rating: number | null; l
   if (rating === null) return null
   const lit = litMarks(rating)
   return (
-    <span className="inline-flex items-end gap-1.5" role="img" aria-label={say('rating.of', { given: rating / 100 })}>
+    <span
+      className="inline-flex items-end gap-1.5"
+      role="img"
+      aria-label={say('rating.of', { given: rating / 100 })}
+    >
       <b className="leading-none">{rating / 100}</b>
       <Uprights lit={lit} large={large} />
     </span>

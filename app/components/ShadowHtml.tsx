@@ -12,5 +12,10 @@ export function ShadowHtml({ html, css, className }: { html: string; css: string
     root.adoptedStyleSheets = [sheet]
     root.innerHTML = html
   }, [html, css])
-  return <div ref={host} className={className} />
+  // The host takes nothing but type and colour from around it, so size and place belong to the box about it.
+  return (
+    <div className={className}>
+      <div ref={host} />
+    </div>
+  )
 }

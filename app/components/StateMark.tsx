@@ -12,7 +12,14 @@ const tones: Record<ReviewState, string> = {
 /** A state as shape and colour; the words beside it name it. */
 export function StateMark({ state }: { state: ReviewState }) {
   return (
-    <svg viewBox="0 0 16 16" className={`size-3.5 shrink-0 ${tones[state]}`} fill="none" stroke="currentColor" strokeWidth="1.8" aria-hidden="true">
+    <svg
+      viewBox="0 0 16 16"
+      className={`size-3.5 shrink-0 ${tones[state]}`}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.8"
+      aria-hidden="true"
+    >
       <Shape state={state} />
     </svg>
   )
@@ -34,7 +41,12 @@ function Shape({ state }: { state: ReviewState }) {
       return (
         <>
           <circle cx="8" cy="8" r="7.5" fill="currentColor" stroke="none" />
-          <path d="M4.8 8.3 7 10.500l4.3-4.7" className="stroke-paper" strokeLinecap="round" strokeLinejoin="round" />
+          <path
+            d="M4.8 8.3 7 10.500l4.3-4.7"
+            className="stroke-paper"
+            strokeLinecap="round"
+            strokeLinejoin="round"
+          />
         </>
       )
     case 'declined':

@@ -11,11 +11,18 @@ export function Thread({ shop, counts }: { shop: string; counts: StepCounts }) {
       <span className="absolute right-0 bottom-[17px] left-2 h-px bg-[#4d7f89]" aria-hidden="true" />
       <ol className="flex">
         {steps.map((step) => (
-          <li key={step} className="w-[120px] lg:w-[165px]">
-            <NavLink to={`/s/${shop}/${step}`} className="group flex h-16 flex-col justify-between py-2.5 text-[15px]">
+          <li key={step} className="w-[120px] last:w-[70px] lg:w-[165px] lg:last:w-[96px]">
+            <NavLink
+              to={`/s/${shop}/${step}`}
+              className="group flex h-16 flex-col justify-between py-2.5 text-[15px]"
+            >
               {({ isActive }) => (
                 <>
-                  <span className={isActive ? 'font-semibold text-white' : 'text-[#d5e3e5] group-hover:text-white'}>
+                  <span
+                    className={
+                      isActive ? 'font-semibold text-white' : 'text-[#d5e3e5] group-hover:text-white'
+                    }
+                  >
                     {say(`step.${step}`)}{' '}
                     <span className={`ml-0.5 text-[13.5px] ${isActive ? 'text-knot' : 'text-[#b4cdd1]'}`}>
                       {counts[step]}

@@ -59,8 +59,8 @@ export function ActBar({
   useHotkeys('d', () => act('decline'))
   useHotkeys('s', () => act('spam'))
   useHotkeys('u', undo)
-  useHotkeys('j, down', () => go(after), { preventDefault: true })
-  useHotkeys('k, up', () => go(before), { preventDefault: true })
+  useHotkeys('j', () => go(after))
+  useHotkeys('k', () => go(before))
 
   const problem = decideFetcher.data?.problem ?? undoFetcher.data?.problem
   return (
@@ -80,7 +80,10 @@ export function ActBar({
         {after?.authorName ? say('decide.next', { name: after.authorName }) : say('decide.last')}
       </span>
       <span className="ml-auto flex min-w-0 items-center gap-3">
-        <span role="status" className={`min-w-0 text-right ${problem ? 'font-semibold text-plum' : 'text-soft'}`}>
+        <span
+          role="status"
+          className={`min-w-0 text-right ${problem ? 'font-semibold text-plum' : 'text-soft'}`}
+        >
           {problem ?? (lastAct && doneWords(lastAct))}
         </span>
         <button type="button" className="btn btn-quiet" aria-keyshortcuts="u" onClick={undo}>
@@ -91,7 +94,17 @@ export function ActBar({
   )
 }
 
-function doneWords({ act, authorName, state }: { act: string; authorName: string; state: ReviewState }): string {
+function doneWords({
+  act,
+  authorName,
+  state,
+}: {
+  act: string
+  authorName: string
+  state: ReviewState
+}): string {
   const words = { name: authorName, state: say(`state.${state}`).toLowerCase() }
-  return act === 'approve' || act === 'decline' || act === 'spam' || act === 'undo' ? say(`decide.done.${act}`, words) : ''
+  return act === 'approve' || act === 'decline' || act === 'spam' || act === 'undo'
+    ? say(`decide.done.${act}`, words)
+    : ''
 }

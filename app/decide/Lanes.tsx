@@ -29,7 +29,9 @@ export function Lanes({
                 to={queuePath(shop, null, { lane })}
                 aria-current={lane === open ? 'page' : undefined}
                 className={`flex items-center gap-2 border-b-[3px] px-3.5 pt-[3px] text-[14.5px] ${
-                  lane === open ? 'border-petrol bg-paper font-semibold' : 'border-transparent text-soft hover:text-ink'
+                  lane === open
+                    ? 'border-petrol bg-paper font-semibold'
+                    : 'border-transparent text-soft hover:text-ink'
                 }`}
               >
                 <StateMark state={lane} />

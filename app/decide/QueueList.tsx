@@ -29,7 +29,10 @@ export function QueueList({
         <p className="p-6 text-soft">
           {search.rating === undefined
             ? say('decide.emptyLane', { lane })
-            : say('decide.emptyFiltered', { lane, filter: say('decide.rating', { rating: search.rating }) })}{' '}
+            : say('decide.emptyFiltered', {
+                lane,
+                filter: say('decide.rating', { rating: search.rating }),
+              })}{' '}
           {search.rating !== undefined && (
             <Link className="part" to={queuePath(shop, null, { lane: search.lane })}>
               {say('decide.anyAgain')}

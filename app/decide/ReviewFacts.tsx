@@ -30,7 +30,10 @@ export function ReviewFacts({
             <b className="font-semibold">{say('proof.no')}</b>
             {review.proofFailure && (
               <Small>
-                {say(`proof.${review.proofFailure}`, { number: review.claimedOrder, product: review.productTitle ?? '' })}
+                {say(`proof.${review.proofFailure}`, {
+                  number: review.claimedOrder,
+                  product: review.productTitle ?? '',
+                })}
               </Small>
             )}
           </>

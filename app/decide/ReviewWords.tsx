@@ -84,7 +84,9 @@ function Marked({ field, text, signals }: { field: keyof Words; text: string; si
         }`}
       >
         {run}
-        <sup className={`ml-0.5 font-sans text-[12px] font-semibold ${tone === 'plum' ? 'text-plum' : 'text-ochre'}`}>
+        <sup
+          className={`ml-0.5 font-sans text-[12px] font-semibold ${tone === 'plum' ? 'text-plum' : 'text-ochre'}`}
+        >
           {marks.join(' ')}
         </sup>
       </mark>

@@ -4,14 +4,17 @@ import { say } from '../../core/words/say'
 
 /** The reasons with their points, numbered to the marked places. */
 export function Why({ state, score, signals }: { state: ReviewState; score: number; signals: Signal[] }) {
-  const heading = state === 'held' ? 'decide.whyHeld' : state === 'spam' ? 'decide.whySpam' : 'decide.whyFound'
+  const heading =
+    state === 'held' ? 'decide.whyHeld' : state === 'spam' ? 'decide.whySpam' : 'decide.whyFound'
   return (
     <section className="panel px-5 py-4" aria-labelledby="why">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 id="why" className="font-semibold">
           {say(heading)}
         </h2>
-        <p className="text-[13px] text-soft">{say('decide.scale', { score, held: HELD_FROM, spam: SPAM_FROM })}</p>
+        <p className="text-[13px] text-soft">
+          {say('decide.scale', { score, held: HELD_FROM, spam: SPAM_FROM })}
+        </p>
       </div>
       {signals.length === 0 && (
         <p className="mt-1 text-soft">
@@ -39,6 +42,10 @@ function Number({ number, signal }: { number: number; signal: Signal }) {
   if (signal.places.length === 0) return <span className="w-[18px]" />
   const tone = signal.points > 0 ? 'bg-plum/12 text-plum' : 'bg-ochre/14 text-ochre'
   return (
-    <span className={`grid size-[18px] shrink-0 place-items-center rounded-full text-[11px] font-bold ${tone}`}>{number}</span>
+    <span
+      className={`grid size-[18px] shrink-0 place-items-center rounded-full text-[11px] font-bold ${tone}`}
+    >
+      {number}
+    </span>
   )
 }

@@ -22,7 +22,11 @@ export function readQueueSearch(request: Request): QueueSearch {
 }
 
 /** The address of a lane, or of a review in it. */
-export function queuePath(shop: string, review: string | null, { lane, rating, show = FIRST_SHOWN }: Partial<QueueSearch>): string {
+export function queuePath(
+  shop: string,
+  review: string | null,
+  { lane, rating, show = FIRST_SHOWN }: Partial<QueueSearch>,
+): string {
   const query = new URLSearchParams()
   if (lane) query.set('lane', lane)
   if (rating) query.set('rating', String(rating))

@@ -44,10 +44,18 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
             <h1>
               {undecided === 1
                 ? say('decide.need', { count: 1 })
-                : say('decide.need', { count: undecided, replace: { count: countWordFirst(undecided) } })}{' '}
-              {oldest.days === 0 ? say('decide.oldest.now') : say('decide.oldest.days', { count: oldest.days })}
+                : say('decide.need', {
+                    count: undecided,
+                    replace: { count: countWordFirst(undecided) },
+                  })}{' '}
+              {oldest.days === 0
+                ? say('decide.oldest.now')
+                : say('decide.oldest.days', { count: oldest.days })}
             </h1>
-            <Link className="btn btn-quiet" to={queuePath(params.shop, oldest.publicId, { lane: oldest.state })}>
+            <Link
+              className="btn btn-quiet"
+              to={queuePath(params.shop, oldest.publicId, { lane: oldest.state })}
+            >
               {say('decide.openOldest')}
             </Link>
           </>
@@ -71,7 +79,9 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
           aria-controls="rating-strip"
           onClick={() => setChoosing(!choosing)}
         >
-          {search.rating === undefined ? say('decide.anyRating') : say('decide.rating', { rating: search.rating })}
+          {search.rating === undefined
+            ? say('decide.anyRating')
+            : say('decide.rating', { rating: search.rating })}
         </button>
         , {say('decide.newestFirst')}
       </Lanes>
@@ -84,7 +94,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
           close={() => setChoosing(false)}
         />
       )}
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[402px_minmax(0,1fr)]">
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[402px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
         <QueueList
           shop={params.shop}
           search={search}

@@ -18,7 +18,12 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const view = await context.elogio.reviewView(shop, params.review)
   if (!view) throw data(null, { status: 404 })
   const { lane, rating, show, filter } = await openLane(request, context, shop, params.review)
-  const spoken = { now: context.elogio.now(), timeZone: shop.timeZone, locale: shop.locale, today: say('today') }
+  const spoken = {
+    now: context.elogio.now(),
+    timeZone: shop.timeZone,
+    locale: shop.locale,
+    today: say('today'),
+  }
   const { review, signals, proof } = view
   return {
     ...view,
@@ -57,11 +62,23 @@ export default function Review({ loaderData, params }: Route.ComponentProps) {
   const { review, signals, proof, productTally, earlier, standsIn, history, locale, when } = loaderData
   return (
     <article className="flex min-h-0 min-w-0 flex-col" aria-labelledby="writer" key={review.publicId}>
-      <div className="min-h-0 flex-1 overflow-y-auto px-9 py-6">
-        <ReviewWords review={review} signals={signals} productTally={productTally} locale={locale} when={when} />
+      <div className="min-h-0 flex-1 overflow-y-auto px-9 py-6 -outline-offset-2" tabIndex={0}>
+        <ReviewWords
+          review={review}
+          signals={signals}
+          productTally={productTally}
+          locale={locale}
+          when={when}
+        />
         <div className="mt-4 flex flex-col gap-4">
           <Why state={review.state} score={review.score} signals={signals} />
-          <ReviewFacts shop={params.shop} review={review} proof={proof} earlier={earlier} standsIn={standsIn} />
+          <ReviewFacts
+            shop={params.shop}
+            review={review}
+            proof={proof}
+            earlier={earlier}
+            standsIn={standsIn}
+          />
           <History entries={history} />
         </div>
       </div>

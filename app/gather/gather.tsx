@@ -31,7 +31,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 export default function Gather({ loaderData, params }: Route.ComponentProps) {
   const { arrivals, forms, latest, toDecide } = loaderData
   return (
-    <main className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_372px]">
+    <main className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_372px] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('gather.title')} · Elogio`}</title>
       <div className="overflow-y-auto px-6 py-6">
         <h1>{sentence(arrivals, latest.length > 0)}</h1>
@@ -63,7 +63,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
           ))}
         </ul>
       </div>
-      <aside className="overflow-y-auto border-l border-line bg-paper px-6 py-6" aria-labelledby="latest">
+      <aside className="relative overflow-y-auto border-l border-line bg-paper px-6 py-6" aria-labelledby="latest">
         <div className="flex items-baseline justify-between pb-3">
           <h2 id="latest" className="text-[16px] font-semibold">
             {say('gather.latest')}
@@ -74,11 +74,16 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             </Link>
           )}
         </div>
-        {latest.length === 0 && <p className="border-t border-line py-4 text-soft">{say('gather.noArrivals')}</p>}
+        {latest.length === 0 && (
+          <p className="border-t border-line py-4 text-soft">{say('gather.noArrivals')}</p>
+        )}
         <ol>
           {latest.map((review) => (
             <li key={review.publicId} className="border-t border-line">
-              <Link to={`/s/${params.shop}/decide/${review.publicId}`} className="-mx-2 flex gap-2.5 rounded-lg px-2 py-3 hover:bg-wash">
+              <Link
+                to={`/s/${params.shop}/decide/${review.publicId}`}
+                className="-mx-2 flex gap-2.5 rounded-lg px-2 py-3 hover:bg-wash"
+              >
                 <span className="pt-[3px]">
                   <StateMark state={review.state} />
                   <span className="sr-only">{say(`state.${review.state}`)}</span>

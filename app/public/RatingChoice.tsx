@@ -7,7 +7,11 @@ const ratings = [1, 2, 3, 4, 5] as const
 const heights = { 1: 'h-11', 2: 'h-[54px]', 3: 'h-16', 4: 'h-[74px]', 5: 'h-[84px]' }
 
 /** The rating itself as five steps that rise; by pointer, touch, arrows or the digit. Works without scripts. */
-export function RatingChoice({ field }: { field: Pick<FieldMetadata<string>, 'id' | 'name' | 'errors' | 'errorId' | 'initialValue'> }) {
+export function RatingChoice({
+  field,
+}: {
+  field: Pick<FieldMetadata<string>, 'id' | 'name' | 'errors' | 'errorId' | 'initialValue'>
+}) {
   const group = useRef<HTMLFieldSetElement>(null)
   const byDigit = (event: KeyboardEvent) => {
     if (!/^[1-5]$/.test(event.key) || event.ctrlKey || event.metaKey || event.altKey) return
@@ -39,7 +43,9 @@ export function RatingChoice({ field }: { field: Pick<FieldMetadata<string>, 'id
               >
                 {rating}
               </span>
-              <span className="text-center text-[13px] leading-tight peer-checked:font-bold">{say(`rating.r${rating}`)}</span>
+              <span className="text-center text-[13px] leading-tight peer-checked:font-bold">
+                {say(`rating.r${rating}`)}
+              </span>
             </label>
           ))}
         </div>

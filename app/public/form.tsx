@@ -92,26 +92,42 @@ function Fields({
 
       <RatingChoice field={fields.rating} />
 
-      {fixedProduct ? (
-        <input type="hidden" name="product" value={fixedProduct.sku} />
-      ) : (
-        <Labelled field={fields.product} label={say('form.product')}>
-          <select
-            {...described(fields.product)}
-            name={fields.product.name}
-            defaultValue={fields.product.initialValue ?? ''}
-            key="product"
-            className="select w-full border-edge text-[15px]"
-          >
-            <option value="">{say('form.productNone')}</option>
-            {products.map(({ sku, title }) => (
-              <option key={sku} value={sku}>
-                {title}
-              </option>
-            ))}
-          </select>
+      <div className="grid gap-4 sm:grid-cols-2 sm:gap-5">
+        {fixedProduct ? (
+          <input type="hidden" name="product" value={fixedProduct.sku} />
+        ) : (
+          <Labelled field={fields.product} label={say('form.product')}>
+            <select
+              {...described(fields.product)}
+              name={fields.product.name}
+              defaultValue={fields.product.initialValue ?? ''}
+              key="product"
+              className="select w-full border-edge text-[15px]"
+            >
+              <option value="">{say('form.productNone')}</option>
+              {products.map(({ sku, title }) => (
+                <option key={sku} value={sku}>
+                  {title}
+                </option>
+              ))}
+            </select>
+          </Labelled>
+        )}
+        <Labelled
+          field={fields.order_number}
+          label={say('form.orderNumber')}
+          hint={say('form.ifYouHave')}
+          light
+        >
+          <input
+            {...getInputProps(fields.order_number, { type: 'text' })}
+            {...described(fields.order_number)}
+            key="order_number"
+            autoComplete="off"
+            className="input w-full border-edge text-[15px]"
+          />
         </Labelled>
-      )}
+      </div>
 
       <Labelled field={fields.title} label={say('form.title')} hint={say('form.titleHint')} light>
         <input
@@ -159,15 +175,6 @@ function Fields({
             className="input w-full border-edge text-[15px]"
           />
         </Labelled>
-        <Labelled field={fields.order_number} label={say('form.orderNumber')} hint={say('form.ifYouHave')} light>
-          <input
-            {...getInputProps(fields.order_number, { type: 'text' })}
-            {...described(fields.order_number)}
-            key="order_number"
-            autoComplete="off"
-            className="input w-full border-edge text-[15px]"
-          />
-        </Labelled>
       </div>
 
       <label className="flex items-start gap-3">
@@ -175,7 +182,7 @@ function Fields({
           type="checkbox"
           name={fields.consent.name}
           defaultChecked={fields.consent.initialValue === 'on'}
-          className="checkbox checkbox-sm mt-0.5 border-edge"
+          className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
         />
         <span>
           <span className="block text-[15px]">{say('form.consent', { shop: shop.shortName })}</span>

@@ -6,7 +6,15 @@ import { say } from '../../core/words/say'
 const TALLEST = 26
 
 /** The chosen ones beside all that may be shown: average, count and spread. */
-export function FairGauge({ chosen, all, locale }: { chosen: RatingTally; all: RatingTally; locale: string }) {
+export function FairGauge({
+  chosen,
+  all,
+  locale,
+}: {
+  chosen: RatingTally
+  all: RatingTally
+  locale: string
+}) {
   return (
     <section
       aria-labelledby="gauge"

@@ -21,7 +21,11 @@ export function PlaceCode({
       {open && (
         <Panel title={say('show.code')} close={() => setOpen(false)}>
           <p>{say('show.codeHelp')}</p>
-          <pre className="mt-3 rounded-lg border border-line bg-wash p-3 text-[13px] break-all whitespace-pre-wrap select-all" tabIndex={0} data-code>
+          <pre
+            className="mt-3 rounded-lg border border-line bg-wash p-3 text-[13px] break-all whitespace-pre-wrap select-all"
+            tabIndex={0}
+            data-code
+          >
             {view.code}
           </pre>
           {view.localOnly && <p className="mt-3 font-semibold text-ochre">{say('show.codeLocal')}</p>}

@@ -134,7 +134,10 @@ function LayoutStrip({ draft, view, change }: StripProps) {
         value: layout,
         words: say(`display.layout.${layout}`),
         picture: (
-          <span className="block h-[74px] w-[168px] overflow-hidden rounded-md border border-line bg-white" inert>
+          <span
+            className="block h-[74px] w-[168px] overflow-hidden rounded-md border border-line bg-white"
+            inert
+          >
             <ShadowHtml
               {...view.miniatures[layout]}
               className="w-[800px] origin-top-left scale-[0.21] p-6 font-serif text-[22px] text-[#13262c]"

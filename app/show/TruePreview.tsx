@@ -9,12 +9,20 @@ const NARROWEST = 300
 const STEP = 10
 
 /** The very output that visitors get, in a box whose width can be drawn; above it, where the columns change. */
-export function TruePreview({ preview, layout, empty }: { preview: RenderedDisplay; layout: Layout; empty: boolean }) {
-  const ground = useRef<HTMLDivElement>(null)
+export function TruePreview({
+  preview,
+  layout,
+  empty,
+}: {
+  preview: RenderedDisplay
+  layout: Layout
+  empty: boolean
+}) {
+  const scroller = useRef<HTMLDivElement>(null)
   const [room, setRoom] = useState(900)
   const [wanted, setWanted] = useState<number | null>(null)
   useEffect(() => {
-    const box = ground.current
+    const box = scroller.current
     if (!box) return
     const watch = new ResizeObserver(() => setRoom(box.clientWidth))
     watch.observe(box)
@@ -23,11 +31,15 @@ export function TruePreview({ preview, layout, empty }: { preview: RenderedDispl
   const width = Math.max(NARROWEST, Math.min(wanted ?? room, room))
   return (
     <section aria-label={say('show.preview')} className="flex min-h-0 flex-1 flex-col px-6 pt-2">
-      <div ref={ground} className="relative h-7 shrink-0">
+      <div className="relative h-7 shrink-0">
         <Mark at={0} words={say('show.onePerRow')} />
         {layout === 'grid' &&
           COLUMN_MARKS.filter((mark) => mark < room - 90).map((mark, i) => (
-            <Mark key={mark} at={mark} words={say('show.columnsFrom', { columns: columns[i]!, width: mark })} />
+            <Mark
+              key={mark}
+              at={mark}
+              words={say('show.columnsFrom', { columns: columns[i]!, width: mark })}
+            />
           ))}
         <label className="absolute inset-x-0 -bottom-[13px] z-10">
           <span className="sr-only">{say('show.width')}</span>
@@ -43,13 +55,17 @@ export function TruePreview({ preview, layout, empty }: { preview: RenderedDispl
           />
         </label>
         <output
-          className="absolute -top-0.5 z-10 -translate-x-full rounded-md bg-deep px-2 py-0.5 text-[12px] font-semibold text-white"
+          className="absolute -top-0.5 z-10 -translate-x-full rounded-md bg-deep px-2 py-0.5 text-[12px] font-semibold whitespace-nowrap text-white"
           style={{ left: width }}
         >
-          {width} px
+          {width} ⇔
         </output>
       </div>
-      <div className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
+      <div
+        ref={scroller}
+        className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto [scrollbar-gutter:stable]"
+        tabIndex={0}
+      >
         <div
           className="mb-4 rounded-b-lg border-t-[3px] border-r-[3px] border-petrol bg-white px-6 py-6 text-[#13262c]"
           style={{ width }}
@@ -66,7 +82,10 @@ const columns = [say('show.two'), say('show.three')]
 
 function Mark({ at, words }: { at: number; words: string }) {
   return (
-    <span className="absolute top-0 border-l-2 border-petrol pl-2 text-[13px] whitespace-nowrap text-soft" style={{ left: at }}>
+    <span
+      className="absolute top-0 border-l-2 border-petrol pl-2 text-[13px] whitespace-nowrap text-soft"
+      style={{ left: at }}
+    >
       {words}
     </span>
   )

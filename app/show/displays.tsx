@@ -12,7 +12,8 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     key,
     name,
     sentence: sentenceText(draft),
-    state: live === null ? ('draft' as const) : changes.length > 0 ? ('draftDiffers' as const) : ('live' as const),
+    state:
+      live === null ? ('draft' as const) : changes.length > 0 ? ('draftDiffers' as const) : ('live' as const),
     preview,
   }))
 }
@@ -32,7 +33,10 @@ export default function Displays({ loaderData: displays, params }: Route.Compone
       </h1>
       <ul className="mt-5 grid gap-5 md:grid-cols-2 xl:grid-cols-3">
         {displays.map(({ key, name, sentence, state, preview }) => (
-          <li key={key} className="panel group relative flex flex-col overflow-hidden focus-within:border-petrol hover:border-petrol">
+          <li
+            key={key}
+            className="panel group relative flex flex-col overflow-hidden focus-within:border-petrol hover:border-petrol"
+          >
             <div className="relative h-60 overflow-hidden border-b border-line bg-white" inert>
               <ShadowHtml
                 {...preview}

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { data, Link, useFetcher } from 'react-router'
 import { z } from 'zod'
 import { configurationSchema, type Configuration } from '../../core/display/configuration'
+import { spokenMoment } from '../../core/formats/dates'
 import type { SentencePart } from '../../core/display/sentence'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
@@ -18,12 +19,17 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const view = await context.elogio.editorView(shop, params.key)
   if (!view) throw data(null, { status: 404 })
-  const time = new Intl.DateTimeFormat(shop.locale, { timeZone: shop.timeZone, hour: '2-digit', minute: '2-digit' })
+  const spoken = {
+    now: context.elogio.now(),
+    timeZone: shop.timeZone,
+    locale: shop.locale,
+    today: say('today'),
+  }
   return {
     ...view,
     locale: shop.locale,
-    keptAt: time.format(new Date(view.savedAt)),
-    liveAt: view.live?.publishedAt ? time.format(new Date(view.live.publishedAt)) : null,
+    keptAt: spokenMoment(view.savedAt, spoken),
+    liveAt: view.live?.publishedAt ? spokenMoment(view.live.publishedAt, spoken) : null,
     localOnly: /^https?:\/\/(localhost|127\.|\[::1\])/.test(view.pageUrl),
   }
 }
@@ -64,13 +70,18 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
       <title>{`${view.name} · ${say('show.title')} · Elogio`}</title>
       <div className="border-b border-line bg-paper px-6 pt-3 pb-3">
         <div className="flex flex-wrap items-center gap-2">
-          <p className="text-[13px] text-soft">
+          <div className="flex items-baseline gap-1.5 text-[13px] text-soft">
             <Link to={`/s/${params.shop}/show`} className="underline-offset-2 hover:underline">
               {say('show.displays')}
-            </Link>{' '}
-            / <b className="font-semibold text-ink">{view.name}</b>, {say('show.onlyYou')}
-          </p>
-          <span className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft'}`} role="status">
+            </Link>
+            <span aria-hidden="true">/</span>
+            <h1 className="text-[13px] font-semibold text-ink">{view.name}</h1>
+            <span>({say('show.onlyYou')})</span>
+          </div>
+          <span
+            className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft'}`}
+            role="status"
+          >
             {problem
               ? say('show.notKept', { why: problem })
               : saving
@@ -83,7 +94,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
         <Sentence configuration={draft} open={open} setOpen={setOpen} />
         {open && <Strip part={open} draft={draft} view={view} change={change} close={() => setOpen(null)} />}
       </div>
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_276px]">
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_276px] lg:grid-rows-[minmax(0,1fr)]">
         <div className="flex min-h-0 flex-col">
           <TruePreview preview={view.preview} layout={view.draft.layout} empty={view.picked.length === 0} />
           <FairGauge chosen={view.chosen} all={view.all} locale={view.locale} />

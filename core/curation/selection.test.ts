@@ -32,22 +32,35 @@ test('the average is that of all, whatever is picked', () => {
   expect(all).toEqual({ count: 4, average: 400, byMark: [0, 1, 0, 1, 2] })
   expect(lowOnes(all)).toBe(1)
   expect(tallyOf([])).toEqual({ count: 0, average: null, byMark: [0, 0, 0, 0, 0] })
-  expect(tallyOf([{ rating: 500, times: 3 }, { rating: 100, times: 1 }]).average).toBe(400)
+  expect(
+    tallyOf([
+      { rating: 500, times: 3 },
+      { rating: 100, times: 1 },
+    ]).average,
+  ).toBe(400)
 })
 
 test('picking never invents, doubles or reorders against its order', () => {
   const review = fc.record({
     id: fc.nat(),
     rating: fc.option(fc.integer({ min: 100, max: 500 })),
-    writtenAt: fc.date({ min: new Date('2020-01-01'), max: new Date('2026-12-31'), noInvalidDate: true }).map((d) => d.toISOString()),
+    writtenAt: fc
+      .date({ min: new Date('2020-01-01'), max: new Date('2026-12-31'), noInvalidDate: true })
+      .map((d) => d.toISOString()),
   })
   const reviews = fc.uniqueArray(review, { selector: ({ id }) => id, maxLength: 40 })
   fc.assert(
-    fc.property(reviews, fc.integer({ min: 1, max: 5 }), fc.integer({ min: 1, max: 50 }), (all, lowestRating, limit) => {
-      const chosen = pick(all, { lowestRating, limit, order: 'newest' })
-      expect(new Set(chosen).size).toBe(chosen.length)
-      expect(chosen.every((one) => all.includes(one))).toBe(true)
-      for (let i = 1; i < chosen.length; i++) expect(chosen[i - 1]!.writtenAt >= chosen[i]!.writtenAt).toBe(true)
-    }),
+    fc.property(
+      reviews,
+      fc.integer({ min: 1, max: 5 }),
+      fc.integer({ min: 1, max: 50 }),
+      (all, lowestRating, limit) => {
+        const chosen = pick(all, { lowestRating, limit, order: 'newest' })
+        expect(new Set(chosen).size).toBe(chosen.length)
+        expect(chosen.every((one) => all.includes(one))).toBe(true)
+        for (let i = 1; i < chosen.length; i++)
+          expect(chosen[i - 1]!.writtenAt >= chosen[i]!.writtenAt).toBe(true)
+      },
+    ),
   )
 })

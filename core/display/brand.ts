@@ -18,7 +18,8 @@ const INK = '#1b1a17'
 
 function darkened(colour: Oklch, ratio: number): string {
   let shade: Oklch = colour
-  while (wcagContrast(formatHex(shade), '#ffffff') < ratio && shade.l > 0) shade = { ...shade, l: shade.l - 0.01 }
+  while (wcagContrast(formatHex(shade), '#ffffff') < ratio && shade.l > 0)
+    shade = { ...shade, l: shade.l - 0.01 }
   return formatHex(shade)
 }
 

@@ -32,12 +32,14 @@ describe('the sentence', () => {
     expect(sentenceText(draft)).toBe(
       'Show 8 reviews of 4 and up, highest first, side by side, under the title “Kept bees a year longer”.',
     )
-    expect(sentenceText({ ...startingConfiguration, selection: { limit: 1, lowestRating: 1, order: 'newest' } })).toBe(
-      'Show 1 review of any rating, newest first, side by side, without a title.',
-    )
+    expect(
+      sentenceText({ ...startingConfiguration, selection: { limit: 1, lowestRating: 1, order: 'newest' } }),
+    ).toBe('Show 1 review of any rating, newest first, side by side, without a title.')
   })
   test('and so do the changes, one for each part that differs', () => {
-    expect(changesBetween(startingConfiguration, draft).map(({ part, before, after }) => [part, before, after])).toEqual([
+    expect(
+      changesBetween(startingConfiguration, draft).map(({ part, before, after }) => [part, before, after]),
+    ).toEqual([
       ['limit', '6', '8'],
       ['lowestRating', 'any rating', '4 and up'],
       ['order', 'newest first', 'highest first'],
@@ -46,7 +48,9 @@ describe('the sentence', () => {
     expect(changesBetween(draft, draft)).toEqual([])
   })
   test('a configuration that makes no sense is refused', () => {
-    expect(configurationSchema.safeParse({ ...draft, selection: { ...draft.selection, limit: 0 } }).success).toBe(false)
+    expect(
+      configurationSchema.safeParse({ ...draft, selection: { ...draft.selection, limit: 0 } }).success,
+    ).toBe(false)
     expect(configurationSchema.safeParse({ ...draft, layout: 'spiral' }).success).toBe(false)
   })
 })
@@ -64,7 +68,12 @@ const review = (id: number, rating: number | null, more: Partial<ShowableReview>
   boughtAt: null,
   ...more,
 })
-const shop = { name: 'Wrenfield Bee Supply', shortName: 'Wrenfield', locale: 'en-GB', timeZone: 'Europe/London' }
+const shop = {
+  name: 'Wrenfield Bee Supply',
+  shortName: 'Wrenfield',
+  locale: 'en-GB',
+  timeZone: 'Europe/London',
+}
 const modelOf = (reviews: ShowableReview[]) =>
   displayModel({ configuration: draft, shop, reviews, writeUrl: null, now: '2026-11-25T00:00:00Z' }).model
 

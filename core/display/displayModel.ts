@@ -83,12 +83,16 @@ export function displayModel({
 }
 
 function quotation(review: ShowableReview, shop: DisplayShop, now: string): Quotation {
-  const when = review.boughtAt && spokenMonth(review.boughtAt, { now, timeZone: shop.timeZone, locale: shop.locale })
+  const when =
+    review.boughtAt && spokenMonth(review.boughtAt, { now, timeZone: shop.timeZone, locale: shop.locale })
   return {
     publicId: review.publicId,
     marks: review.rating === null ? null : litMarks(review.rating),
     title: review.title.trim(),
-    paragraphs: review.body.split(/\n\s*\n/u).map((part) => part.trim()).filter(Boolean),
+    paragraphs: review.body
+      .split(/\n\s*\n/u)
+      .map((part) => part.trim())
+      .filter(Boolean),
     name: publicName(review.authorName),
     language: review.language,
     product: review.productTitle,

@@ -21,7 +21,9 @@ export function ratingWords(lowestRating: number): string {
 }
 
 /** The sentence cut where its parts stand: plain words and parts in turn. */
-export function sentencePieces(configuration: Configuration): (string | { part: SentencePart; words: string })[] {
+export function sentencePieces(
+  configuration: Configuration,
+): (string | { part: SentencePart; words: string })[] {
   const words = partWords(configuration)
   return say('display.sentence', { count: configuration.selection.limit })
     .split(/\[(\w+)\]/)

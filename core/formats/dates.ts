@@ -24,11 +24,15 @@ export function spokenMoment(
   const date = new Date(moment)
   const age = daysBetween(dayIn(timeZone, moment), dayIn(timeZone, now))
   if (age === 0) {
-    const time = new Intl.DateTimeFormat(locale, { timeZone, hour: '2-digit', minute: '2-digit' }).format(date)
+    const time = new Intl.DateTimeFormat(locale, { timeZone, hour: '2-digit', minute: '2-digit' }).format(
+      date,
+    )
     return `${today} ${time}`
   }
   if (age > 0 && age < 7) return new Intl.DateTimeFormat(locale, { timeZone, weekday: 'long' }).format(date)
-  return new Intl.DateTimeFormat(locale, { timeZone, day: 'numeric', month: 'long', year: 'numeric' }).format(date)
+  return new Intl.DateTimeFormat(locale, { timeZone, day: 'numeric', month: 'long', year: 'numeric' }).format(
+    date,
+  )
 }
 
 /** "March 2026" for this year and last, only the year when it is before last year: how long ago somebody bought. */
@@ -39,7 +43,9 @@ export function spokenMonth(
   const year = Number(dayIn(timeZone, moment).slice(0, 4))
   const thisYear = Number(dayIn(timeZone, now).slice(0, 4))
   if (year < thisYear - 1) return String(year)
-  return new Intl.DateTimeFormat(locale, { timeZone, month: 'long', year: 'numeric' }).format(new Date(moment))
+  return new Intl.DateTimeFormat(locale, { timeZone, month: 'long', year: 'numeric' }).format(
+    new Date(moment),
+  )
 }
 
 /** Whole days from one moment to another, counted by the clock; 0 when less than a day or in the future. */

@@ -1,5 +1,14 @@
 const barred: Record<string, string> = {
-  ł: 'l', ø: 'o', đ: 'd', ħ: 'h', ß: 'ss', æ: 'ae', œ: 'oe', þ: 'th', ð: 'd', ı: 'i',
+  ł: 'l',
+  ø: 'o',
+  đ: 'd',
+  ħ: 'h',
+  ß: 'ss',
+  æ: 'ae',
+  œ: 'oe',
+  þ: 'th',
+  ð: 'd',
+  ı: 'i',
 }
 
 /** Text for comparing: compatibility forms, lower case, accents and bars taken off. */

@@ -3,7 +3,12 @@ import { dayIn, spokenMoment, wholeDays } from './dates'
 import { hundredthsOfFive, litMarks, oneDecimal } from './rating'
 
 test('ratings are brought to hundredths of five, never under one', () => {
-  expect([hundredthsOfFive(4, 5), hundredthsOfFive(8, 10), hundredthsOfFive(80, 100), hundredthsOfFive(0, 10)]).toEqual([400, 400, 400, 100])
+  expect([
+    hundredthsOfFive(4, 5),
+    hundredthsOfFive(8, 10),
+    hundredthsOfFive(80, 100),
+    hundredthsOfFive(0, 10),
+  ]).toEqual([400, 400, 400, 100])
   expect(() => hundredthsOfFive(9, 5)).toThrow(RangeError)
   expect(() => hundredthsOfFive(NaN, 5)).toThrow(RangeError)
   expect([litMarks(449), litMarks(450), litMarks(0)]).toEqual([4, 5, 1])
@@ -17,7 +22,12 @@ test('a day is a day in the shop’s time zone', () => {
 
 test('moments are said as people say them', () => {
   const say = (moment: string) =>
-    spokenMoment(moment, { now: '2026-11-25T12:00:00Z', timeZone: 'Europe/London', locale: 'en-GB', today: 'today' })
+    spokenMoment(moment, {
+      now: '2026-11-25T12:00:00Z',
+      timeZone: 'Europe/London',
+      locale: 'en-GB',
+      today: 'today',
+    })
   expect(say('2026-11-25T09:14:00Z')).toBe('today 09:14')
   expect(say('2026-11-22T09:14:00Z')).toBe('Sunday')
   expect(say('2026-05-03T09:14:00Z')).toBe('3 May 2026')

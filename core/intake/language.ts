@@ -1,7 +1,15 @@
 import { francAll } from 'franc'
 
 const known: Record<string, string> = {
-  eng: 'en', deu: 'de', spa: 'es', fra: 'fr', pol: 'pl', ita: 'it', nld: 'nl', por: 'pt', swe: 'sv',
+  eng: 'en',
+  deu: 'de',
+  spa: 'es',
+  fra: 'fr',
+  pol: 'pl',
+  ita: 'it',
+  nld: 'nl',
+  por: 'pt',
+  swe: 'sv',
 }
 
 /** Shorter texts than this, in UTF-16 units, are too little to tell by. */

@@ -11,7 +11,13 @@ const mistake = (fields: Record<string, unknown>) => {
 
 test('little is enough, and blanks are blanks', () => {
   expect(read({}).data).toMatchObject({
-    rating: 4, title: '', body: '', author_email: 'piotr@lis.example', product: '', order_number: '', consent: false,
+    rating: 4,
+    title: '',
+    body: '',
+    author_email: 'piotr@lis.example',
+    product: '',
+    order_number: '',
+    consent: false,
   })
 })
 
@@ -39,7 +45,10 @@ test('three thousand characters fit, line ends counted once', () => {
 })
 
 test('consent is given only by its box', () => {
-  expect([read({ consent: 'on' }).data?.consent, read({ consent: 'no' }).data?.consent]).toEqual([true, false])
+  expect([read({ consent: 'on' }).data?.consent, read({ consent: 'no' }).data?.consent]).toEqual([
+    true,
+    false,
+  ])
 })
 
 test('a language is told only where the text tells it', () => {

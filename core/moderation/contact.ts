@@ -21,7 +21,9 @@ const others = [
 
 function findRequests(text: string): { start: number; end: number }[] {
   const asked = stretches(text, english).filter(({ start }) => !notTold.test(text.slice(0, start)))
-  return [...asked, ...others.flatMap((pattern) => stretches(text, pattern))].sort((a, b) => a.start - b.start)
+  return [...asked, ...others.flatMap((pattern) => stretches(text, pattern))].sort(
+    (a, b) => a.start - b.start,
+  )
 }
 
 /** The words ask readers to get in touch with the writer. */

@@ -8,7 +8,9 @@ export const LINK_POINTS = 36
 
 const linkify = new LinkifyIt({ fuzzyLink: true, fuzzyEmail: true })
 linkify.tlds(
-  'example online store site xyz club top live vip app dev blog deals sale market buzz click link space website tech'.split(' '),
+  'example online store site xyz club top live vip app dev blog deals sale market buzz click link space website tech'.split(
+    ' ',
+  ),
   true,
 )
 
@@ -21,7 +23,8 @@ export interface FoundLink {
   host: string
 }
 
-const spokenDot = /\b([a-z0-9][a-z0-9-]{1,60})\s*(?:\(dot\)|\[dot\]|\s+dot\s+|\[\.\]|\(\.\))\s*([a-z]{2,12})\b/giu
+const spokenDot =
+  /\b([a-z0-9][a-z0-9-]{1,60})\s*(?:\(dot\)|\[dot\]|\s+dot\s+|\[\.\]|\(\.\))\s*([a-z]{2,12})\b/giu
 
 /** Web addresses in a text, also bare domains and "shop dot example"; mailboxes are not links. */
 export function findLinks(text: string): FoundLink[] {
@@ -50,7 +53,11 @@ function isMissingSpace(found: string, before: string): boolean {
   const parts = found.split('.')
   const ending = parts.at(-1) ?? ''
   if (/^\p{Lu}/u.test(ending) && ending !== ending.toUpperCase()) return true
-  return parts.length === 2 && wordEndings.has(ending.toLowerCase()) && !/\b(at|on|visit|see|via|bei|auf|sur|en)\s+$/iu.test(before)
+  return (
+    parts.length === 2 &&
+    wordEndings.has(ending.toLowerCase()) &&
+    !/\b(at|on|visit|see|via|bei|auf|sur|en)\s+$/iu.test(before)
+  )
 }
 
 /** Whether a host is one of the shop's own domains or lies below one. */

@@ -19,11 +19,24 @@ test('cuts at every place and numbers it by its signal', () => {
 })
 
 test('never loses or doubles a character', () => {
-  const place = fc.record({ field: fc.constant('body' as const), start: fc.nat(40), end: fc.nat(40), mark: fc.integer({ min: 1, max: 4 }) })
+  const place = fc.record({
+    field: fc.constant('body' as const),
+    start: fc.nat(40),
+    end: fc.nat(40),
+    mark: fc.integer({ min: 1, max: 4 }),
+  })
   fc.assert(
-    fc.property(fc.string({ minLength: 1, maxLength: 40 }), fc.array(place, { maxLength: 6 }), (text, places) => {
-      expect(markedText(text, 'body', places).map((run) => run.text).join('')).toBe(text)
-    }),
+    fc.property(
+      fc.string({ minLength: 1, maxLength: 40 }),
+      fc.array(place, { maxLength: 6 }),
+      (text, places) => {
+        expect(
+          markedText(text, 'body', places)
+            .map((run) => run.text)
+            .join(''),
+        ).toBe(text)
+      },
+    ),
   )
 })
 

@@ -34,7 +34,9 @@ function phones(text: string): Stretch[] {
 }
 
 function orderNumbers(text: string, known: Set<string>): Stretch[] {
-  const exact = stretches(text, codeLike).filter(({ start, end }) => known.has(orderNumberKey(text.slice(start, end))))
+  const exact = stretches(text, codeLike).filter(({ start, end }) =>
+    known.has(orderNumberKey(text.slice(start, end))),
+  )
   return [...exact, ...stretches(text, namedNumber)]
 }
 
@@ -48,7 +50,10 @@ export function personalSignal(words: Words, knownOrderKeys: string[]): Signal |
   const sorts = [
     { name: say('personal.phone'), find: phones },
     { name: say('personal.mailbox'), find: (text: string) => stretches(text, mailbox) },
-    { name: say('personal.street'), find: (text: string) => streets.flatMap((street) => stretches(text, street)) },
+    {
+      name: say('personal.street'),
+      find: (text: string) => streets.flatMap((street) => stretches(text, street)),
+    },
     { name: say('personal.orderNumber'), find: (text: string) => orderNumbers(text, known) },
   ]
   const found = sorts
@@ -65,13 +70,17 @@ export function personalSignal(words: Words, knownOrderKeys: string[]): Signal |
 }
 
 function joined(names: string[]): string {
-  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${say('and')} ${names.at(-1)}`
+  return names.length < 2
+    ? (names[0] ?? '')
+    : `${names.slice(0, -1).join(', ')} ${say('and')} ${names.at(-1)}`
 }
 
 function withoutOverlaps(places: Place[]): Place[] {
   const kept: Place[] = []
   for (const place of places.toSorted((a, b) => a.start - b.start || b.end - a.end)) {
-    if (!kept.some((other) => other.field === place.field && place.start < other.end && other.start < place.end))
+    if (
+      !kept.some((other) => other.field === place.field && place.start < other.end && other.start < place.end)
+    )
       kept.push(place)
   }
   return kept

@@ -20,7 +20,8 @@ function found(body: string, more: Partial<Circumstances> = {}, title = '') {
     at: signal.places.map((place) => textAt(words, place)),
   }))
 }
-const kinds = (body: string, more: Partial<Circumstances> = {}): SignalKind[] => found(body, more).map(({ kind }) => kind)
+const kinds = (body: string, more: Partial<Circumstances> = {}): SignalKind[] =>
+  found(body, more).map(({ kind }) => kind)
 
 describe('a link to somewhere else', () => {
   test.each([
@@ -42,7 +43,10 @@ describe('a link to somewhere else', () => {
   })
 
   test('one in the headline counts too', () => {
-    expect(found('fine', {}, 'visit hivedeals.example')[0]).toMatchObject({ kind: 'link', at: ['hivedeals.example'] })
+    expect(found('fine', {}, 'visit hivedeals.example')[0]).toMatchObject({
+      kind: 'link',
+      at: ['hivedeals.example'],
+    })
   })
 })
 
@@ -119,10 +123,14 @@ describe('where it lands', () => {
   const fast = { fillSeconds: 2 }
 
   test('nothing, or one sign alone, waits', () => {
-    expect([lands('Good'), lands(link), lands(contact), lands('Good', fast)]).toEqual(Array(4).fill('waiting'))
+    expect([lands('Good'), lands(link), lands(contact), lands('Good', fast)]).toEqual(
+      Array(4).fill('waiting'),
+    )
   })
   test('any two are held', () => {
-    expect([lands(`${link} ${contact}`), lands(link, fast), lands(contact, fast)]).toEqual(Array(3).fill('held'))
+    expect([lands(`${link} ${contact}`), lands(link, fast), lands(contact, fast)]).toEqual(
+      Array(3).fill('held'),
+    )
   })
   test('all three are spam', () => {
     expect(lands(`${link} ${contact}`, fast)).toBe('spam')
@@ -144,18 +152,36 @@ describe('where it lands', () => {
 
 test('places always lie inside the text, and points add up to the score', () => {
   const bits = fc.constantFrom(
-    'hivedeals.example', 'message me', '07700 900417', 'a@b.example', '12 Mill Lane', '\n', '🐝', ' ', 'é', '<script>', 'WB-2207',
+    'hivedeals.example',
+    'message me',
+    '07700 900417',
+    'a@b.example',
+    '12 Mill Lane',
+    '\n',
+    '🐝',
+    ' ',
+    'é',
+    '<script>',
+    'WB-2207',
   )
   fc.assert(
-    fc.property(fc.array(fc.oneof(bits, fc.string({ unit: 'grapheme', maxLength: 12 })), { maxLength: 30 }), (parts) => {
-      const words = { title: parts[0] ?? '', body: parts.join(' ') }
-      const signals = weigh(words, { ...calm, knownOrderKeys: ['WB2207'] })
-      for (const place of signals.flatMap((signal) => signal.places)) {
-        expect(place.start).toBeLessThan(place.end)
-        expect(place.end).toBeLessThanOrEqual(words[place.field].length)
-      }
-      expect(spamScore(signals)).toBe(Math.min(100, signals.reduce((sum, { points }) => sum + points, 0)))
-    }),
+    fc.property(
+      fc.array(fc.oneof(bits, fc.string({ unit: 'grapheme', maxLength: 12 })), { maxLength: 30 }),
+      (parts) => {
+        const words = { title: parts[0] ?? '', body: parts.join(' ') }
+        const signals = weigh(words, { ...calm, knownOrderKeys: ['WB2207'] })
+        for (const place of signals.flatMap((signal) => signal.places)) {
+          expect(place.start).toBeLessThan(place.end)
+          expect(place.end).toBeLessThanOrEqual(words[place.field].length)
+        }
+        expect(spamScore(signals)).toBe(
+          Math.min(
+            100,
+            signals.reduce((sum, { points }) => sum + points, 0),
+          ),
+        )
+      },
+    ),
   )
 })
 

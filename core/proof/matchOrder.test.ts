@@ -13,16 +13,28 @@ const line: OrderLine = {
   deliveredAt: '2026-03-09T10:00:00Z',
   status: 'delivered',
 }
-const claim = { authorName: 'Piotr Lis', orderNumber: 'wb 2091', product: 'HK-2', writtenAt: '2026-04-01T08:00:00Z' }
+const claim = {
+  authorName: 'Piotr Lis',
+  orderNumber: 'wb 2091',
+  product: 'HK-2',
+  writtenAt: '2026-04-01T08:00:00Z',
+}
 const match = (changedClaim: Partial<typeof claim>, ...lines: Partial<OrderLine>[]) => {
-  const result = matchByOrderNumber({ ...claim, ...changedClaim }, (lines.length ? lines : [{}]).map((l) => ({ ...line, ...l })), 'Europe/London')
+  const result = matchByOrderNumber(
+    { ...claim, ...changedClaim },
+    (lines.length ? lines : [{}]).map((l) => ({ ...line, ...l })),
+    'Europe/London',
+  )
   return 'line' in result ? result.line.id : result.failure
 }
 
 describe('order numbers', () => {
-  test.each(['WB-2091', 'wb2091', ' #WB 2091 ', 'Order no. WB-2091', 'Bestellung WB–2091', 'ＷＢ-2091'])('%s is the same', (typed) => {
-    expect(orderNumberKey(typed)).toBe('WB2091')
-  })
+  test.each(['WB-2091', 'wb2091', ' #WB 2091 ', 'Order no. WB-2091', 'Bestellung WB–2091', 'ＷＢ-2091'])(
+    '%s is the same',
+    (typed) => {
+      expect(orderNumberKey(typed)).toBe('WB2091')
+    },
+  )
   test('nothing gives nothing', () => {
     expect(orderNumberKey(' - ')).toBe('')
   })
@@ -81,6 +93,13 @@ describe('matching an order', () => {
     expect(match({ writtenAt: '2026-06-10T23:10:00Z' }, at)).toBe(1)
   })
   test('of several that fit, the latest delivered', () => {
-    expect(match({}, { id: 1 }, { id: 2, deliveredAt: '2026-03-20T10:00:00Z' }, { id: 3, deliveredAt: '2026-03-11T10:00:00Z' })).toBe(2)
+    expect(
+      match(
+        {},
+        { id: 1 },
+        { id: 2, deliveredAt: '2026-03-20T10:00:00Z' },
+        { id: 3, deliveredAt: '2026-03-11T10:00:00Z' },
+      ),
+    ).toBe(2)
   })
 })

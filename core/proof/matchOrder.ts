@@ -27,12 +27,7 @@ export interface Claim {
 }
 
 export type ProofFailure =
-  | 'noNumber'
-  | 'unknownNumber'
-  | 'otherName'
-  | 'otherProduct'
-  | 'cancelled'
-  | 'notDelivered'
+  'noNumber' | 'unknownNumber' | 'otherName' | 'otherProduct' | 'cancelled' | 'notDelivered'
 export type OrderMatch = { line: OrderLine } | { failure: ProofFailure }
 
 const bought = new Set<string>(['delivered', 'refunded', 'returned'] satisfies LineStatus[])
@@ -50,12 +45,17 @@ export function matchByOrderNumber(claim: Claim, lines: OrderLine[], timeZone: s
   const steps: [ProofFailure, (line: OrderLine) => boolean][] = [
     ['unknownNumber', (line) => orderNumberKey(line.orderNumber) === key],
     ['otherName', (line) => namesAgree(claim.authorName, line.name)],
-    ['otherProduct', (line) => !product || [line.productSku, line.productTitle].some((p) => squeezed(p) === product)],
+    [
+      'otherProduct',
+      (line) => !product || [line.productSku, line.productTitle].some((p) => squeezed(p) === product),
+    ],
     ['cancelled', (line) => line.status !== 'cancelled'],
     [
       'notDelivered',
       (line) =>
-        bought.has(line.status) && line.deliveredAt !== null && dayIn(timeZone, line.deliveredAt) <= writtenDay,
+        bought.has(line.status) &&
+        line.deliveredAt !== null &&
+        dayIn(timeZone, line.deliveredAt) <= writtenDay,
     ],
   ]
   let fitting = lines

@@ -6,7 +6,10 @@ import { fold } from '../formats/fold'
  */
 export function orderNumberKey(typed: string): string {
   return fold(typed)
-    .replace(/^[\s#]*(order|bestellung|commande|pedido|zamowienie)?[\s:.#]*(number|nummer|numero|nr|no)?[\s:.#]*/u, '')
+    .replace(
+      /^[\s#]*(order|bestellung|commande|pedido|zamowienie)?[\s:.#]*(number|nummer|numero|nr|no)?[\s:.#]*/u,
+      '',
+    )
     .replace(/[^\p{L}\p{N}]/gu, '')
     .toUpperCase()
 }

@@ -1,9 +1,13 @@
 import { fold } from '../formats/fold'
 
 const titles = new Set(
-  'mr mrs ms miss mx dr prof sir dame herr frau mme mlle m monsieur madame sr sra srta don dona pan pani sig'.split(' '),
+  'mr mrs ms miss mx dr prof sir dame herr frau mme mlle m monsieur madame sr sra srta don dona pan pani sig'.split(
+    ' ',
+  ),
 )
-const particles = new Set('van von der den de del di da du la le los las dos das el al bin ibn zu zum ter ten y e i'.split(' '))
+const particles = new Set(
+  'van von der den de del di da du la le los las dos das el al bin ibn zu zum ter ten y e i'.split(' '),
+)
 
 /** The parts of a name that carry it: accents, titles, particles and punctuation taken off. */
 export function nameParts(name: string): string[] {

@@ -29,7 +29,9 @@ export async function signIn(services: Services, email: string, password: string
 }
 
 export async function signOut({ db }: Services, token: string): Promise<void> {
-  await db('session').where({ token_hash: hashOf(token) }).delete()
+  await db('session')
+    .where({ token_hash: hashOf(token) })
+    .delete()
 }
 
 /** The member a session belongs to and the shops open to her, or null when there is no such session any more. */

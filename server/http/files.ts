@@ -39,7 +39,9 @@ export function onsiteFiles(): Map<string, Prepared> {
 
 /** Everything that the build made for browsers, by address; what is named by its content may be kept for ever. */
 export function builtFiles(folder: string): Map<string, Prepared> {
-  const files = readdirSync(folder, { recursive: true, withFileTypes: true }).filter((entry) => entry.isFile())
+  const files = readdirSync(folder, { recursive: true, withFileTypes: true }).filter((entry) =>
+    entry.isFile(),
+  )
   return new Map(
     files.map((entry) => {
       const full = path.join(entry.parentPath, entry.name)

@@ -8,7 +8,8 @@ const MOST_BYTES = 512 * 1024
 export function refuse(req: IncomingMessage, res: ServerResponse, publicUrl: string): boolean {
   if (req.method === 'GET' || req.method === 'HEAD' || req.method === 'OPTIONS') return false
   const { origin, host } = req.headers
-  if (origin !== undefined && !isOwnOrigin(origin, host, publicUrl)) return answer(req, res, 403, say('error.foreign'))
+  if (origin !== undefined && !isOwnOrigin(origin, host, publicUrl))
+    return answer(req, res, 403, say('error.foreign'))
   const length = Number(req.headers['content-length'] ?? NaN)
   if (Number.isNaN(length) && req.headers['transfer-encoding'] !== undefined)
     return answer(req, res, 411, say('error.tooLarge'))

@@ -8,7 +8,12 @@ const JOBS_ASLEEP_MS = 30_000
 export function answerHealth(
   req: IncomingMessage,
   res: ServerResponse,
-  { db, jobs, now, version }: { db: Knex; jobs: Pick<JobRunner, 'lastTurn'>; now: () => Date; version: string },
+  {
+    db,
+    jobs,
+    now,
+    version,
+  }: { db: Knex; jobs: Pick<JobRunner, 'lastTurn'>; now: () => Date; version: string },
 ): boolean {
   if (req.url?.split('?', 1)[0] !== '/healthz') return false
   const jobsRun = now().getTime() - jobs.lastTurn() < JOBS_ASLEEP_MS

@@ -13,7 +13,11 @@ const noDisplayJson = prepare(JSON.stringify({ error: say('public.noDisplay') })
 })
 const noDisplayPage = prepare(
   `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${say('public.noDisplayTitle')}</title><main><h1>${say('public.noDisplayTitle')}</h1><p>${say('public.noDisplay')}</p></main></html>`,
-  { 'Content-Type': 'text/html; charset=utf-8', 'Cache-Control': 'no-cache', 'Content-Security-Policy': "default-src 'none'" },
+  {
+    'Content-Type': 'text/html; charset=utf-8',
+    'Cache-Control': 'no-cache',
+    'Content-Security-Policy': "default-src 'none'",
+  },
 )
 
 /**
@@ -28,7 +32,13 @@ export function answerPublic(
   const path = (req.url ?? '/').split('?', 1)[0]!
   const display = /^\/d\/([a-z0-9-]{1,80})(\.json)?$/.exec(path)
   if (req.method === 'OPTIONS' && display) {
-    res.writeHead(204, { ...openToAll, 'Access-Control-Allow-Methods': 'GET, HEAD', 'Access-Control-Allow-Headers': '*' }).end()
+    res
+      .writeHead(204, {
+        ...openToAll,
+        'Access-Control-Allow-Methods': 'GET, HEAD',
+        'Access-Control-Allow-Headers': '*',
+      })
+      .end()
     return true
   }
   if (req.method !== 'GET' && req.method !== 'HEAD') return false

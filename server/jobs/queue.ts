@@ -31,13 +31,19 @@ export async function enqueue(
 
 /** Leases the next due job, or answers undefined when nothing is due. */
 export async function leaseNext(db: Knex, now: string, leasedUntil: string): Promise<Job | undefined> {
-  const rows: { id: number; shop_id: number; kind: string; payload: string; generation: number; attempts: number }[] =
-    await db.raw(
-      `UPDATE job SET leased_until = ?, attempts = attempts + 1 WHERE id = (
+  const rows: {
+    id: number
+    shop_id: number
+    kind: string
+    payload: string
+    generation: number
+    attempts: number
+  }[] = await db.raw(
+    `UPDATE job SET leased_until = ?, attempts = attempts + 1 WHERE id = (
          SELECT id FROM job WHERE due_at <= ? AND (leased_until IS NULL OR leased_until <= ?) ORDER BY due_at LIMIT 1
        ) RETURNING id, shop_id, kind, payload, generation, attempts`,
-      [leasedUntil, now, now],
-    )
+    [leasedUntil, now, now],
+  )
   const row = rows[0]
   return row && { ...row, shopId: row.shop_id }
 }

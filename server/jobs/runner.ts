@@ -19,7 +19,10 @@ export interface JobRunner {
 }
 
 /** Works through the job table, one job at a time; what fails is tried again after growing waits. */
-export function startJobRunner({ db, now }: Pick<Services, 'db' | 'now'>, kinds: Record<string, Work>): JobRunner {
+export function startJobRunner(
+  { db, now }: Pick<Services, 'db' | 'now'>,
+  kinds: Record<string, Work>,
+): JobRunner {
   let turn: Promise<void> = Promise.resolve()
   let stopped = false
   let looked = now().getTime()
@@ -43,7 +46,9 @@ export function startJobRunner({ db, now }: Pick<Services, 'db' | 'now'>, kinds:
   }
 
   function wake(): void {
-    turn = turn.then(workThrough).catch((error: unknown) => console.error('the job list could not be read:', error))
+    turn = turn
+      .then(workThrough)
+      .catch((error: unknown) => console.error('the job list could not be read:', error))
   }
 
   const timer = setInterval(wake, POLL_MS)

@@ -12,7 +12,9 @@ export async function latestOwnAct(
   shop: Shop,
   member: Member,
 ): Promise<{ number: number; act: string; authorName: string; state: ReviewState } | null> {
-  const row: { number: number; act: string; after: string; authorName: string } | undefined = await db('decision')
+  const row: { number: number; act: string; after: string; authorName: string } | undefined = await db(
+    'decision',
+  )
     .join('review', 'review.id', 'decision.review_id')
     .join('review_version', 'review_version.id', 'review.current_version_id')
     .where({ 'decision.shop_id': shop.id, 'decision.member_id': member.id })

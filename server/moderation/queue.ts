@@ -11,7 +11,13 @@ import {
   type LaneFilter,
   type ReviewLine,
 } from '../data/reviewLists'
-import { earlierOfCustomer, findReview, proofOfReview, signalsOfVersion, type FullReview } from '../data/reviewReading'
+import {
+  earlierOfCustomer,
+  findReview,
+  proofOfReview,
+  signalsOfVersion,
+  type FullReview,
+} from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { displaysWithReview } from '../data/snapshots'
 import type { Services } from '../services'
@@ -81,7 +87,8 @@ export async function reviewView({ db }: Services, shop: Shop, publicId: string)
     signals: await signalsOfVersion(db, shop.id, review.versionId),
     proof: (await proofOfReview(db, shop.id, review.id)) ?? null,
     productTally: review.productId === null ? null : await approvedTally(db, shop.id, review.productId),
-    earlier: review.customerId === null ? 0 : await earlierOfCustomer(db, shop.id, review.customerId, review.id),
+    earlier:
+      review.customerId === null ? 0 : await earlierOfCustomer(db, shop.id, review.customerId, review.id),
     standsIn: await displaysWithReview(db, shop.id, review.id),
     history: decisions.map((entry) => ({
       number: entry.number,
@@ -115,7 +122,11 @@ export async function neighbours(
 }
 
 /** The lane to open when nothing else is asked: the review's own, else waiting or held back, whichever has some. */
-export async function laneToOpen({ db }: Services, shop: Shop, publicId: string | null): Promise<ReviewState> {
+export async function laneToOpen(
+  { db }: Services,
+  shop: Shop,
+  publicId: string | null,
+): Promise<ReviewState> {
   const review = publicId === null ? null : await findReview(db, shop.id, { publicId })
   if (review) return review.state
   const { waiting, held } = await laneCounts(db, shop.id)

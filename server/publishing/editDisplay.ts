@@ -104,7 +104,9 @@ export async function editorView(services: Services, shop: Shop, key: string): P
       ]),
     ) as Record<SelectionOrder, PickedLine[]>,
     stock: model.stock,
-    fitting: [1, 2, 3, 4, 5].map((lowest) => reviews.filter(({ rating }) => ratedAtLeast(rating, lowest)).length),
+    fitting: [1, 2, 3, 4, 5].map(
+      (lowest) => reviews.filter(({ rating }) => ratedAtLeast(rating, lowest)).length,
+    ),
     chosen: tallyOf(picked),
     all: model.tally,
     code: embedCode(publicUrl, shop, key),
@@ -146,7 +148,12 @@ export async function saveDraft(
 }
 
 /** Makes the draft what visitors see, logs it and has it rendered. */
-export async function makeLive(services: Services, shop: Shop, member: Member, key: string): Promise<Display | null> {
+export async function makeLive(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  key: string,
+): Promise<Display | null> {
   const now = services.now().toISOString()
   const display = await writing(services.db, async (trx) => {
     const display = await findDisplay(trx, shop.id, { key })

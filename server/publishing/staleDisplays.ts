@@ -5,8 +5,19 @@ import { enqueue } from '../jobs/queue'
 export const REBUILD = 'rebuildDisplay'
 
 /** Has a display rendered anew for visitors, as a job of the transaction that made it stale. */
-export async function markStale(trx: Knex.Transaction, shopId: number, displayId: number, now: string): Promise<void> {
-  await enqueue(trx, { shopId, kind: REBUILD, uniqueKey: `${REBUILD}:${displayId}`, payload: { displayId }, dueAt: now })
+export async function markStale(
+  trx: Knex.Transaction,
+  shopId: number,
+  displayId: number,
+  now: string,
+): Promise<void> {
+  await enqueue(trx, {
+    shopId,
+    kind: REBUILD,
+    uniqueKey: `${REBUILD}:${displayId}`,
+    payload: { displayId },
+    dueAt: now,
+  })
 }
 
 /** All live displays of a shop: each shows the average of all, so one more or one fewer changes every one. */

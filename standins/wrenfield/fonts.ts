@@ -3,5 +3,7 @@ import { createRequire } from 'node:module'
 
 /** The type of the shop's own page. */
 export const serif = readFileSync(
-  createRequire(import.meta.url).resolve('@fontsource-variable/literata/files/literata-latin-wght-normal.woff2'),
+  createRequire(import.meta.url).resolve(
+    '@fontsource-variable/literata/files/literata-latin-wght-normal.woff2',
+  ),
 )

@@ -7,6 +7,7 @@ export function frontPage(elogioUrl: string): string {
 <html lang="en">
 <head>
 <meta charset="utf-8">
+<link rel="icon" href="data:,">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>Wrenfield Bee Supply</title>
 <style>${styles}</style>
@@ -17,6 +18,7 @@ export function frontPage(elogioUrl: string): string {
   <nav><a href="#hives">Hives</a><a href="#suits">Suits</a><a href="#feed">Feed</a><a href="#courses">Courses</a></nav>
   <span class="basket">Basket, 0</span>
 </header>
+<main>
 <section class="hero">
   <div>
     <h1>Everything a first colony needs, and someone to ask.</h1>
@@ -29,9 +31,10 @@ export function frontPage(elogioUrl: string): string {
     <path d="M62 44h395M62 60h395M62 76h395M62 92h395M62 108h395" stroke="#dcc382" stroke-width="2"/>
   </svg>
 </section>
-<main id="reviews">
+<div class="reviews" id="reviews">
 <div data-elogio="front-page"><a href="${elogioUrl}/d/front-page">Reviews of Wrenfield Bee Supply</a></div>
 <script async src="${elogioUrl}/embed.js"></script>
+</div>
 </main>
 <footer><p>Wrenfield Bee Supply, Old Dairy Yard. Bees travel better than parcels.</p></footer>
 </body>
@@ -51,11 +54,11 @@ header a, .basket { color: #2a241a; text-decoration: none; font-weight: 600; fon
 .hero h1 { font-size: 36px; line-height: 1.1; margin: 0 0 8px }
 .hero p { margin: 0 }
 .hero svg { width: 100% }
-main { padding: 22px 64px 60px }
+.reviews { padding: 22px 64px 60px }
 footer { padding: 20px 64px; border-top: 1px solid #dccfae }
-main div { padding: 0; text-transform: uppercase; line-height: 2.6; text-align: right; color: #b00020 }
+.reviews div { padding: 0; text-transform: uppercase; line-height: 2.6; text-align: right; color: #b00020 }
 h2, h3 { text-transform: uppercase; color: #b00020 !important; font-size: 44px !important }
-p { margin: 0 0 28px; text-indent: 2em }
+.reviews p { margin: 0 0 28px; text-indent: 2em }
 ol, ul { list-style: square; padding-left: 60px !important }
 li { background: #ffd !important; float: left; width: 33% }
 figure, blockquote { margin: 40px !important; border-left: 8px solid #b00020 !important; font-style: italic }
@@ -63,7 +66,7 @@ section { background: transparent }
 b { color: #b00020; font-weight: 400 !important }
 a { color: #00e }
 @media (max-width: 700px) {
-  header, .hero, main, footer { padding-left: 20px; padding-right: 20px }
+  header, .hero, .reviews, footer { padding-left: 20px; padding-right: 20px }
   header nav, .basket { display: none }
   .hero { grid-template-columns: minmax(0, 1fr) }
   .hero h1 { font-size: 28px }

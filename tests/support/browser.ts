@@ -35,7 +35,7 @@ export async function withBrowser<T>(window: Window, work: (driver: WebDriver) =
     `--window-size=${window.width},${window.height}`,
   )
   if (window.phone)
-    options.setMobileEmulation({ deviceMetrics: { width: window.width, height: window.height, pixelRatio: 1 } })
+    options.setMobileEmulation(mobile(window))
   if (window.scripts === false)
     options.setUserPreferences({ 'profile.managed_default_content_settings.javascript': 2 })
   const driver = await new Builder()
@@ -56,4 +56,10 @@ export async function withBrowser<T>(window: Window, work: (driver: WebDriver) =
     await driver.quit()
     rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
   }
+}
+
+/** The driver takes the metrics one level down, which its types do not know. */
+function mobile({ width, height }: Window): Parameters<Options['setMobileEmulation']>[0] {
+  const emulation: unknown = { deviceMetrics: { width, height, pixelRatio: 1 } }
+  return emulation as Parameters<Options['setMobileEmulation']>[0]
 }

@@ -1,0 +1,90 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { owner } from '../../demo/members'
+import { fillDemo } from '../../demo/fill'
+
+/** The whole thing as people meet it: the application and the outside world, each on a port and in a process of its own. */
+export interface Running {
+  url: string
+  shopUrl: string
+  dataFolder: string
+  /** Kills the application without a word, as a power cut would. */
+  kill: () => Promise<void>
+  restart: () => Promise<void>
+  stop: () => Promise<void>
+}
+
+const filledOnce = mkdtempSync(path.join(tmpdir(), 'elogio-filled-'))
+const SECRET = 'a-secret-for-tests-that-is-long-enough'
+
+/** Starts the demo on free ports with a data folder of its own, a copy of one that is filled once. */
+export async function startDemo(): Promise<Running> {
+  const [port, shopPort] = await Promise.all([freePort(), freePort()])
+  const url = `http://localhost:${port}`
+  const dataFolder = mkdtempSync(path.join(tmpdir(), 'elogio-data-'))
+  if (!existsSync(path.join(filledOnce, 'elogio.db')))
+    await fillDemo(filledOnce, { publicUrl: url, secret: SECRET, argon: { memoryCost: 1024, timeCost: 1 } })
+  cpSync(filledOnce, dataFolder, { recursive: true })
+
+  const startApplication = () =>
+    startProgram('server/main.ts', `${url}/healthz`, {
+      PORT: String(port),
+      PUBLIC_URL: url,
+      ELOGIO_DATA: dataFolder,
+      ELOGIO_SECRET: SECRET,
+      ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
+    })
+  const outside = await startProgram('standins/main.ts', `http://localhost:${shopPort}/`, {
+    STANDIN_PORT: String(shopPort),
+    ELOGIO_URL: url,
+  })
+  let application = await startApplication()
+  return {
+    url,
+    shopUrl: `http://localhost:${shopPort}/`,
+    dataFolder,
+    kill: () => ended(application, 'SIGKILL'),
+    restart: async () => {
+      application = await startApplication()
+    },
+    stop: async () => {
+      await Promise.all([ended(application, 'SIGTERM'), ended(outside, 'SIGTERM')])
+      rmSync(dataFolder, { recursive: true, force: true })
+    },
+  }
+}
+
+async function startProgram(file: string, health: string, env: Record<string, string>): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['--import', 'tsx', file], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, NODE_ENV: 'production', ...env },
+  })
+  while (child.exitCode === null) {
+    const answer = await fetch(health).catch(() => null)
+    if (answer?.ok) return child
+    await new Promise((resolve) => setTimeout(resolve, 50))
+  }
+  throw new Error(`${file} ended with ${child.exitCode} before it answered`)
+}
+
+async function ended(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return
+  const gone = new Promise((resolve) => child.once('exit', resolve))
+  child.kill(signal)
+  await gone
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer()
+    probe.once('error', reject)
+    probe.listen(0, () => {
+      const address = probe.address()
+      const port = typeof address === 'object' && address ? address.port : 0
+      probe.close(() => resolve(port))
+    })
+  })
+}

@@ -1,0 +1,79 @@
+import { createRequire } from 'node:module'
+import { readFileSync } from 'node:fs'
+import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver'
+import { expect } from 'vitest'
+
+const PATIENCE_MS = 8000
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+/** A page as a person uses it: finds by what is seen, waits for what a person would wait for. */
+export function pageOf(driver: WebDriver) {
+  const wait = <T>(condition: () => Promise<T>, what: string): Promise<T> =>
+    driver.wait<T>(
+      async () => {
+        try {
+          return await condition()
+        } catch {
+          return false as T
+        }
+      },
+      PATIENCE_MS,
+      `waited in vain for ${what}`,
+    )
+  const page = {
+    driver,
+    go: (address: string) => driver.get(address),
+    find: (css: string): Promise<WebElement> =>
+      driver.wait(until.elementLocated(By.css(css)), PATIENCE_MS, `no ${css} on the page`),
+    text: async (css: string) => (await page.find(css)).getText(),
+    /** Clicks the button or link that carries these words. */
+    press: async (words: string) => {
+      const xpath = `//*[self::button or self::a or self::summary][contains(normalize-space(.), ${JSON.stringify(words)})]`
+      await wait(async () => {
+        await driver.findElement(By.xpath(xpath)).click()
+        return true
+      }, `something to press that says ${words}`)
+    },
+    click: async (css: string) => {
+      await wait(async () => {
+        await driver.findElement(By.css(css)).click()
+        return true
+      }, `${css} to click`)
+    },
+    type: async (css: string, text: string) => (await page.find(css)).sendKeys(text),
+    keys: async (...keys: string[]) => {
+      await driver.actions().sendKeys(...keys).perform()
+    },
+    sees: (words: string | RegExp, css = 'body') =>
+      wait(async () => {
+        const text = await driver.findElement(By.css(css)).getText()
+        return typeof words === 'string' ? text.includes(words) : words.test(text)
+      }, `${words} in ${css}`),
+    at: (part: string) => wait(async () => (await driver.getCurrentUrl()).includes(part), `an address with ${part}`),
+    /** The text inside the display on somebody else's page. */
+    display: async () => {
+      const host = await page.find('[data-elogio]')
+      return wait(async () => {
+        const root = await host.getShadowRoot()
+        return (await root.findElement(By.css('.eg'))).getText()
+      }, 'the display')
+    },
+    displaySees: (words: RegExp) => wait(async () => words.test(await page.display()), `${words} in the display`),
+    /** axe finds nothing on the page as it stands. */
+    accessible: async () => {
+      await driver.executeScript(axe)
+      const violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] =
+        await driver.executeAsyncScript(
+          'const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations"]}).then(r => done(r.violations), e => done([{id: String(e), nodes: []}]))',
+        )
+      expect(
+        violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
+        await driver.getCurrentUrl(),
+      ).toEqual([])
+    },
+  }
+  return page
+}
+
+export type Page = ReturnType<typeof pageOf>
+export { Key }
