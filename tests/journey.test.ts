@@ -26,7 +26,11 @@ test('one review from a customer’s hands to somebody else’s page', async () 
     await ownerApproves(page)
     await visitorSees(page, /from 15 reviews[\s\S]*Square, solid/)
     await ownerRaisesLowestRating(page)
-    await visitorReads(page, /4\.0 from 15 reviews[\s\S]*These 6 were picked by Wrenfield/, /Square, solid|El traje/)
+    await visitorReads(
+      page,
+      /4\.0 from 15 reviews[\s\S]*These 6 were picked by Wrenfield/,
+      /Square, solid|El traje/,
+    )
     await ownerFightsSpam(page)
     await ownerSignsOut(page)
   })
@@ -41,7 +45,9 @@ async function customerWrites(page: Page): Promise<void> {
 
   await page.click('input[name=rating][value="2"] + span')
   await page.keys(Key.ARROW_RIGHT)
-  expect(await page.driver.executeScript('return document.querySelector("input[name=rating]:checked").value')).toBe('3')
+  expect(
+    await page.driver.executeScript('return document.querySelector("input[name=rating]:checked").value'),
+  ).toBe('3')
   await page.type('select[name=product]', 'Hive kit, one')
   await page.type('[name=order_number]', 'wb 2150')
   await page.type('[name=body]', words)

@@ -4,6 +4,8 @@ import { spokenMoment } from '../../core/formats/dates'
 import { acts, likelyAct } from '../../core/moderation/likelyAct'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
+import { orOffline } from '../offline'
+import { readForm } from '../readForm'
 import { ActBar } from './ActBar'
 import { queuePath } from './address'
 import { History } from './History'
@@ -46,7 +48,7 @@ const decision = z.object({ act: z.enum(acts), revision: z.coerce.number().int()
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const { act, revision } = decision.parse(Object.fromEntries(await request.formData()))
+  const { act, revision } = await readForm(request, decision)
   const { lane, rating, show, filter } = await openLane(request, context, shop, params.review)
   const result = await context.elogio.decide(shop, member, params.review, act, revision)
   if (result.outcome === 'gone') return { problem: say('decide.gone') }
@@ -56,6 +58,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   }
   const { after, before } = await context.elogio.neighbours(shop, filter, result.review.id)
   return redirect(queuePath(shop.slug, (after ?? before)?.publicId ?? null, { lane, rating, show }))
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
 }
 
 export default function Review({ loaderData, params }: Route.ComponentProps) {

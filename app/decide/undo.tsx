@@ -2,6 +2,8 @@ import { redirect } from 'react-router'
 import { z } from 'zod'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
+import { orOffline } from '../offline'
+import { readForm } from '../readForm'
 import { queuePath } from './address'
 import type { Route } from './+types/undo'
 
@@ -9,7 +11,7 @@ const fields = z.object({ passing: z.string().default('') })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const { passing } = fields.parse(Object.fromEntries(await request.formData()))
+  const { passing } = await readForm(request, fields)
   const passed = passing.split(',').map(Number).filter(Number.isInteger)
   const result = await context.elogio.undo(shop, member, passed)
   switch (result.outcome) {
@@ -25,6 +27,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
       }
     }
   }
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
 }
 
 export function loader({ params }: Route.LoaderArgs) {

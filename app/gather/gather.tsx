@@ -63,7 +63,10 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
           ))}
         </ul>
       </div>
-      <aside className="relative overflow-y-auto border-l border-line bg-paper px-6 py-6" aria-labelledby="latest">
+      <aside
+        className="relative overflow-y-auto border-l border-line bg-paper px-6 py-6"
+        aria-labelledby="latest"
+      >
         <div className="flex items-baseline justify-between pb-3">
           <h2 id="latest" className="text-[16px] font-semibold">
             {say('gather.latest')}

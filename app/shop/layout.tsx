@@ -30,12 +30,18 @@ export default function ShopLayout({ loaderData }: Route.ComponentProps) {
 function useFreshCounts(): void {
   const { revalidate } = useRevalidator()
   useEffect(() => {
-    const look = () => document.visibilityState === 'visible' && void revalidate()
-    const timer = setInterval(look, LOOK_AGAIN_MS)
-    document.addEventListener('visibilitychange', look)
+    const look = async () => {
+      if (document.visibilityState !== 'visible') return
+      // A look that fails would put an error in place of the page; while nobody answers, the page stays as it is.
+      const answers = await fetch('/healthz').catch(() => null)
+      if (answers?.ok) await revalidate()
+    }
+    const lookNow = () => void look()
+    const timer = setInterval(lookNow, LOOK_AGAIN_MS)
+    document.addEventListener('visibilitychange', lookNow)
     return () => {
       clearInterval(timer)
-      document.removeEventListener('visibilitychange', look)
+      document.removeEventListener('visibilitychange', lookNow)
     }
   }, [revalidate])
 }

@@ -13,13 +13,19 @@ export function MakeLive({
   open: boolean
   setOpen: (on: boolean) => void
 }) {
-  const live = useFetcher()
-  const discard = useFetcher()
+  const live = useFetcher<{ problem: string } | null>()
+  const discard = useFetcher<{ problem: string } | null>()
+  const problem = live.data?.problem ?? discard.data?.problem
   const first = view.live === null
   const count = view.changes.length
   const nothing = !first && count === 0
   return (
     <>
+      {problem && (
+        <span role="alert" className="font-semibold text-plum">
+          {problem}
+        </span>
+      )}
       {!first && count > 0 && (
         <discard.Form method="post">
           <input type="hidden" name="intent" value="discard" />

@@ -6,6 +6,8 @@ import { spokenMoment } from '../../core/formats/dates'
 import type { SentencePart } from '../../core/display/sentence'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
+import { orOffline } from '../offline'
+import { readForm } from '../readForm'
 import { FairGauge } from './FairGauge'
 import { MakeLive } from './MakeLive'
 import { PickedList } from './PickedList'
@@ -34,29 +36,43 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   }
 }
 
+const configurationText = z
+  .string()
+  .transform((text, context) => {
+    try {
+      return JSON.parse(text) as unknown
+    } catch {
+      context.addIssue('not JSON')
+      return z.NEVER
+    }
+  })
+  .pipe(configurationSchema)
+
 const asked = z.discriminatedUnion('intent', [
-  z.object({ intent: z.literal('save'), configuration: z.string() }),
+  z.object({ intent: z.literal('save'), configuration: configurationText }),
   z.object({ intent: z.literal('live') }),
   z.object({ intent: z.literal('discard') }),
 ])
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const wish = asked.parse(Object.fromEntries(await request.formData()))
+  const wish = await readForm(request, asked)
   switch (wish.intent) {
-    case 'save': {
-      const read = configurationSchema.safeParse(JSON.parse(wish.configuration))
-      if (!read.success) return data({ problem: read.error.issues[0]?.message ?? '' }, { status: 422 })
-      if (!(await context.elogio.saveDraft(shop, params.key, read.data))) throw data(null, { status: 404 })
-      return { problem: null }
-    }
+    case 'save':
+      if (!(await context.elogio.saveDraft(shop, params.key, wish.configuration)))
+        throw data(null, { status: 404 })
+      return null
     case 'live':
       if (!(await context.elogio.makeLive(shop, member, params.key))) throw data(null, { status: 404 })
-      return { problem: null }
+      return null
     case 'discard':
       if (!(await context.elogio.discardDraft(shop, params.key))) throw data(null, { status: 404 })
-      return { problem: null }
+      return null
   }
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
 }
 
 const TYPING_PAUSE_MS = 250
@@ -107,7 +123,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
 
 /** The draft as it stands on the screen; every change is kept by itself after a short pause. */
 function useDraft(kept: Configuration) {
-  const fetcher = useFetcher<{ problem: string | null }>()
+  const fetcher = useFetcher<{ problem: string } | null>()
   const { submit } = fetcher
   const [draft, setDraft] = useState(kept)
   const [unsent, setUnsent] = useState(false)

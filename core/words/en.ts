@@ -331,6 +331,7 @@ export const en = {
     notFoundHint: 'It may have moved, or belong to a shop that you are not part of.',
     home: 'To my shop',
     unexpected: 'Something went wrong on our side. Nothing you had kept is lost; try again in a moment.',
+    offline: 'Elogio cannot be reached just now. Nothing here is lost; try again in a moment.',
     foreign: 'This was sent from another site, so it was not taken.',
     tooLarge: 'That is more than fits here.',
     wrongType: 'Send it as a form: urlencoded or multipart.',

@@ -57,7 +57,11 @@ export async function startDemo(): Promise<Running> {
   }
 }
 
-async function startProgram(file: string, health: string, env: Record<string, string>): Promise<ChildProcess> {
+async function startProgram(
+  file: string,
+  health: string,
+  env: Record<string, string>,
+): Promise<ChildProcess> {
   const child = spawn(process.execPath, ['--import', 'tsx', file], {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, NODE_ENV: 'production', ...env },

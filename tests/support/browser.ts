@@ -34,8 +34,7 @@ export async function withBrowser<T>(window: Window, work: (driver: WebDriver) =
     `--user-data-dir=${profile}`,
     `--window-size=${window.width},${window.height}`,
   )
-  if (window.phone)
-    options.setMobileEmulation(mobile(window))
+  if (window.phone) options.setMobileEmulation(mobile(window))
   if (window.scripts === false)
     options.setUserPreferences({ 'profile.managed_default_content_settings.javascript': 2 })
   const driver = await new Builder()

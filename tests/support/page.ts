@@ -42,14 +42,18 @@ export function pageOf(driver: WebDriver) {
     },
     type: async (css: string, text: string) => (await page.find(css)).sendKeys(text),
     keys: async (...keys: string[]) => {
-      await driver.actions().sendKeys(...keys).perform()
+      await driver
+        .actions()
+        .sendKeys(...keys)
+        .perform()
     },
     sees: (words: string | RegExp, css = 'body') =>
       wait(async () => {
         const text = await driver.findElement(By.css(css)).getText()
         return typeof words === 'string' ? text.includes(words) : words.test(text)
       }, `${words} in ${css}`),
-    at: (part: string) => wait(async () => (await driver.getCurrentUrl()).includes(part), `an address with ${part}`),
+    at: (part: string) =>
+      wait(async () => (await driver.getCurrentUrl()).includes(part), `an address with ${part}`),
     /** The text inside the display on somebody else's page. */
     display: async () => {
       const host = await page.find('[data-elogio]')
@@ -58,7 +62,8 @@ export function pageOf(driver: WebDriver) {
         return (await root.findElement(By.css('.eg'))).getText()
       }, 'the display')
     },
-    displaySees: (words: RegExp) => wait(async () => words.test(await page.display()), `${words} in the display`),
+    displaySees: (words: RegExp) =>
+      wait(async () => words.test(await page.display()), `${words} in the display`),
     /** axe finds nothing on the page as it stands. */
     accessible: async () => {
       await driver.executeScript(axe)
@@ -67,7 +72,9 @@ export function pageOf(driver: WebDriver) {
           'const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations"]}).then(r => done(r.violations), e => done([{id: String(e), nodes: []}]))',
         )
       expect(
-        violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
+        violations.map(
+          ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+        ),
         await driver.getCurrentUrl(),
       ).toEqual([])
     },

@@ -1,0 +1,66 @@
+import js from '@eslint/js'
+import hooks from 'eslint-plugin-react-hooks'
+import tseslint from 'typescript-eslint'
+
+export default tseslint.config(
+  { ignores: ['build', 'data', '.work', '.react-router', 'node_modules', 'tests/*.tmp.ts'] },
+  js.configs.recommended,
+  tseslint.configs.recommended,
+  hooks.configs.flat.recommended,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  {
+    // The clock and chance come in as arguments, so that a test can set them.
+    files: ['core/**/*.ts', 'onsite/**/*.tsx', 'server/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx', 'server/services.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Take the moment as an argument.' },
+        { object: 'Math', property: 'random', message: 'Take chance as an argument.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'Take the moment as an argument.',
+        },
+      ],
+    },
+  },
+  {
+    // A route parses, calls one use case and renders: no SQL lives there.
+    files: ['app/**/*.ts', 'app/**/*.tsx'],
+    rules: {
+      'no-restricted-imports': ['error', { paths: ['knex', 'better-sqlite3'] }],
+    },
+  },
+  // The message catalogue is one list.
+  { files: ['core/words/en.ts'], rules: { 'max-lines': 'off' } },
+  {
+    files: ['**/*.mjs', 'eslint.config.js'],
+    languageOptions: {
+      globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', setTimeout: 'readonly' },
+    },
+  },
+  {
+    files: ['**/*.cjs'],
+    languageOptions: { globals: { module: 'writable' } },
+  },
+)

@@ -1,0 +1,109 @@
+import { openDatabase } from './data/database'
+import { insertDisplay } from './data/displays'
+import type { Member } from './data/members'
+import { findShop, type Shop } from './data/shops'
+import { openForm, submitForm } from './collection/customerForm'
+import { issueFormToken } from './collection/formToken'
+import { hashPassword } from './account/password'
+import { startingConfiguration } from '../core/display/configuration'
+import type { Submission } from '../core/intake/submission'
+import { orderNumberKey } from '../core/proof/orderNumber'
+import { buildServices, type Services } from './services'
+
+/** A database in memory with one clock that a test moves; used by the tests beside the use cases. */
+export async function testServices(): Promise<{ services: Services; clock: { now: Date } }> {
+  const clock = { now: new Date('2026-11-25T12:00:00Z') }
+  const db = await openDatabase(':memory:')
+  const services = buildServices({
+    db,
+    signingKey: Buffer.from('a key for tests'),
+    publicUrl: 'https://reviews.wrenfield.example',
+    now: () => clock.now,
+    argon: { memoryCost: 1024, timeCost: 1 },
+  })
+  return { services, clock }
+}
+
+export async function addMember(services: Services, name: string): Promise<Member> {
+  const email = `${name.toLowerCase()}@elogio.example`
+  const [id] = await services.db('member').insert({
+    public_id: services.newId(),
+    email,
+    name,
+    password_hash: await hashPassword(services, `${name}-secret`),
+    created_at: services.now().toISOString(),
+  })
+  return { id: id!, name, email }
+}
+
+/** A small shop with a form at `/f/SLUG`, one product, one delivered order and one display as a draft. */
+export async function addShop(services: Services, slug: string, members: Member[]): Promise<Shop> {
+  const { db, newId } = services
+  const now = services.now().toISOString()
+  const [id] = await db('shop').insert({
+    public_id: newId(),
+    slug,
+    name: `${slug} & Co`,
+    short_name: slug,
+    own_domains: JSON.stringify([`${slug}.example`]),
+    brand: '#e9b949',
+    locale: 'en-GB',
+    time_zone: 'Europe/London',
+    created_at: now,
+  })
+  for (const member of members)
+    await db('membership').insert({ member_id: member.id, shop_id: id, role: 'owner' })
+  await db('form').insert({ shop_id: id, public_id: newId(), slug, heading: 'How was it?', intro: '' })
+  const [productId] = await db('product').insert({
+    shop_id: id,
+    public_id: newId(),
+    sku: 'HK-2',
+    title: 'Hive kit',
+  })
+  const [purchaseId] = await db('purchase').insert({
+    shop_id: id,
+    public_id: newId(),
+    number: 'WB-2091',
+    number_key: orderNumberKey('WB-2091'),
+    email: 'piotr@lis.example',
+    name: 'Piotr Lis',
+    placed_at: '2026-03-02T10:00:00.000Z',
+  })
+  await db('purchase_line').insert({
+    shop_id: id,
+    purchase_id: purchaseId,
+    product_id: productId,
+    status: 'delivered',
+    delivered_at: '2026-03-09T10:00:00.000Z',
+  })
+  await db.transaction((trx) =>
+    insertDisplay(trx, {
+      shopId: id!,
+      publicId: newId(),
+      key: `${slug}-page`,
+      name: 'Front page',
+      configuration: startingConfiguration,
+      now,
+    }),
+  )
+  return findShop(db, id!)
+}
+
+/** Sends a review through a shop's form a minute after it was opened. */
+export async function send(services: Services, slug: string, given: Partial<Submission> = {}) {
+  const form = await openForm(services, slug)
+  const opened = new Date(services.now().getTime() - 60_000)
+  return submitForm(services, form!, {
+    rating: 4,
+    title: '',
+    body: 'Cut true and easy to put together.',
+    author_name: 'Piotr Lis',
+    author_email: 'piotr@lis.example',
+    order_number: '',
+    product: '',
+    consent: true,
+    token: issueFormToken(services.signingKey, form!.form.publicId, services.newId(), opened),
+    website: '',
+    ...given,
+  })
+}
