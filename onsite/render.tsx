@@ -28,6 +28,7 @@ export function renderPage(model: DisplayModel): { html: string; style: string }
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <link rel="icon" href="/favicon.svg" type="image/svg+xml" />
         <title>{say('display.page', { shop: model.shopName })}</title>
         <style dangerouslySetInnerHTML={{ __html: style }} />
       </head>

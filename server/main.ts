@@ -17,6 +17,7 @@ import { wantsFormJson } from './http/formJson'
 import { setSecurityHeaders } from './http/securityHeaders'
 import { startJobRunner } from './jobs/runner'
 import { loadLiveDisplays } from './publishing/liveDisplays'
+import { markInstallationStale } from './publishing/staleDisplays'
 import { buildServices } from './services'
 
 async function start(config: Config): Promise<void> {
@@ -28,6 +29,7 @@ async function start(config: Config): Promise<void> {
     wakeJobs: () => jobs.wake(),
   })
   const live = await loadLiveDisplays(db)
+  await markInstallationStale(services)
   const jobs = startJobRunner(services, jobKinds(services, live))
   const elogio = buildElogio(services)
   const secure = config.publicUrl.startsWith('https:')

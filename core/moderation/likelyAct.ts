@@ -7,7 +7,7 @@ export type Act = (typeof acts)[number]
 /** The state that an act leads to. */
 export const stateAfter: Record<Act, ReviewState> = { approve: 'approved', decline: 'declined', spam: 'spam' }
 
-/** The act that most owners will want next, or none where the review is decided already. */
+/** The act that most owners will want next, or none where it is decided already or must be weighed by a person. */
 export function likelyAct(review: {
   state: ReviewState
   score: number
@@ -16,8 +16,8 @@ export function likelyAct(review: {
 }): Act | null {
   if (review.state !== 'waiting' && review.state !== 'held') return null
   if (review.score >= HELD_FROM || review.kinds.includes('trap')) return 'spam'
-  // Approving would put somebody's number on the shop's page.
-  if (review.kinds.includes('personal')) return 'decline'
+  // Approving puts somebody's number on the shop's page, declining silences a fair voice: the owner's choice alone.
+  if (review.kinds.includes('personal')) return null
   if (review.kinds.includes('notoken') && !review.verified) return 'spam'
   return 'approve'
 }

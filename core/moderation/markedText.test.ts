@@ -44,7 +44,7 @@ test.each([
   ['waiting', 0, [], true, 'approve'],
   ['waiting', 0, [], false, 'approve'],
   ['held', 66, ['link', 'contact'], false, 'spam'],
-  ['held', 0, ['personal'], true, 'decline'],
+  ['held', 0, ['personal'], true, null],
   ['held', 0, ['trap'], false, 'spam'],
   ['held', 0, ['notoken'], false, 'spam'],
   ['held', 0, ['notoken'], true, 'approve'],

@@ -203,7 +203,7 @@ export const en = {
     standsIn: 'Where visitors see it',
     nowhere: 'Nowhere yet',
     notPicked: 'In no display: none picks it',
-    onlyWhenApproved: 'Once you approve it',
+    onlyWhenApproved: 'only what you approve is shown',
     neverShown: 'Nowhere, ever',
     neverShownWhy: 'the writer did not agree',
     history: 'What happened',

@@ -42,6 +42,6 @@ function preparePage(page: string): Prepared {
   return prepare(page, {
     'Content-Type': 'text/html; charset=utf-8',
     'Cache-Control': ALWAYS_ASK,
-    'Content-Security-Policy': `default-src 'none'; style-src 'sha256-${styleHash}'; font-src 'self'; img-src 'self' data:; base-uri 'none'; form-action 'self'`,
+    'Content-Security-Policy': `default-src 'none'; style-src 'sha256-${styleHash}'; font-src 'self'; img-src 'self'; base-uri 'none'; form-action 'self'`,
   })
 }

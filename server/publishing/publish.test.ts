@@ -12,6 +12,7 @@ import { undo } from '../moderation/undo'
 import type { Services } from '../services'
 import { addMember, addShop, send, testServices } from '../testing'
 import { discardDraft, editorView, embedCode, makeLive, saveDraft } from './editDisplay'
+import { markInstallationStale } from './staleDisplays'
 import { loadLiveDisplays, type LiveDisplays } from './liveDisplays'
 
 let services: Services
@@ -102,6 +103,15 @@ describe('what visitors get', () => {
     await jobs.drain()
     const again = await loadLiveDisplays(services.db)
     expect(again.get(KEY)!.json.plain.equals(live.get(KEY)!.json.plain)).toBe(true)
+  })
+  test('is rendered anew after an update of the application', async () => {
+    await approved({ body: 'Kept' })
+    await makeLive(services, shop, mara, KEY)
+    await jobs.drain()
+    live.put(KEY, { body: '{"html":"as it was rendered before"}', page: '' })
+    await markInstallationStale(services)
+    await jobs.drain()
+    expect(served().html).toContain('Kept')
   })
   test('proof, month and product stand with a proven buyer', async () => {
     await approved({ order_number: 'WB-2091', product: 'HK-2' })
