@@ -3,7 +3,7 @@ import hooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
-  { ignores: ['build', 'data', '.work', '.react-router', 'node_modules', 'tests/*.tmp.ts'] },
+  { ignores: ['build/**', 'data/**', '.work/**', '.react-router', 'node_modules', 'tests/*.tmp.ts'] },
   js.configs.recommended,
   tseslint.configs.recommended,
   hooks.configs.flat.recommended,

@@ -5,5 +5,5 @@ import { defineConfig } from 'vite'
 export default defineConfig({
   plugins: [tailwindcss(), reactRouter()],
   ssr: { noExternal: ['lucide-react'] },
-  server: { watch: { ignored: ['**/data/**', '**/.work/**'] } },
+  server: { watch: { ignored: ['data/**', '.work/**'] } },
 })

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
 import type { DisplayModel } from '../core/display/displayModel'
 import { say } from '../core/words/say'
@@ -21,26 +22,61 @@ main{max-width:1080px;margin:0 auto;padding:32px 24px 64px}
 header{font-weight:700;font-size:1.1em;margin-bottom:2em}`.replace(/\n/g, '')
 
 /** A display as a whole page of its own, with the one style element that it needs. */
-export function renderPage(model: DisplayModel): { html: string; style: string } {
-  const style = pageStyles + layoutStyles(model.layout)
+export function renderPage(model: DisplayModel): string {
+  return wholePage({
+    lang: model.locale,
+    title: say('display.page', { shop: model.shopName }),
+    style: pageStyles + layoutStyles(model.layout),
+    children: (
+      <>
+        <header>
+          {model.heading ? model.shopName : <h1>{say('display.page', { shop: model.shopName })}</h1>}
+        </header>
+        <DisplayView model={model} />
+      </>
+    ),
+  })
+}
+
+/** What stands at a display's address while there is nothing live. */
+export function renderAbsentPage(): string {
+  return wholePage({
+    lang: 'en',
+    title: say('public.noDisplayTitle'),
+    style: pageStyles,
+    children: (
+      <>
+        <h1>{say('public.noDisplayTitle')}</h1>
+        <p>{say('public.noDisplay')}</p>
+      </>
+    ),
+  })
+}
+
+function wholePage({
+  lang,
+  title,
+  style,
+  children,
+}: {
+  lang: string
+  title: string
+  style: string
+  children: ReactNode
+}): string {
   const html = renderToStaticMarkup(
-    <html lang={model.locale}>
+    <html lang={lang}>
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <link rel="icon" href="/favicon.svg" type="image/svg+xml" />
-        <title>{say('display.page', { shop: model.shopName })}</title>
+        <title>{title}</title>
         <style dangerouslySetInnerHTML={{ __html: style }} />
       </head>
       <body>
-        <main>
-          <header>
-            {model.heading ? model.shopName : <h1>{say('display.page', { shop: model.shopName })}</h1>}
-          </header>
-          <DisplayView model={model} />
-        </main>
+        <main>{children}</main>
       </body>
     </html>,
   )
-  return { html: `<!doctype html>${html}`, style }
+  return `<!doctype html>${html}`
 }

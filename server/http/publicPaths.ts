@@ -1,24 +1,16 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import type { LiveDisplays } from '../publishing/liveDisplays'
-import { prepare, type Prepared } from './prepared'
-import { sendPrepared } from './sendPrepared'
 import { say } from '../../core/words/say'
+import { renderAbsentPage } from '../../onsite/render'
+import { displayJson, displayPage } from './displayAnswers'
+import type { Prepared } from './prepared'
+import { sendPrepared } from './sendPrepared'
 
 const openToAll = { 'Access-Control-Allow-Origin': '*' }
-
-const noDisplayJson = prepare(JSON.stringify({ error: say('public.noDisplay') }), {
-  'Content-Type': 'application/json; charset=utf-8',
-  'Cache-Control': 'no-cache',
-  ...openToAll,
-})
-const noDisplayPage = prepare(
-  `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${say('public.noDisplayTitle')}</title><main><h1>${say('public.noDisplayTitle')}</h1><p>${say('public.noDisplay')}</p></main></html>`,
-  {
-    'Content-Type': 'text/html; charset=utf-8',
-    'Cache-Control': 'no-cache',
-    'Content-Security-Policy': "default-src 'none'",
-  },
-)
+const absent = {
+  json: displayJson(JSON.stringify({ error: say('public.noDisplay') })),
+  page: displayPage(renderAbsentPage()),
+}
 
 /**
  * Answers what visitors fetch, from memory: live displays and prepared files. False when the path is none of these,
@@ -45,8 +37,8 @@ export function answerPublic(
   if (display) {
     const found = live.get(display[1]!)
     const json = display[2] !== undefined
-    if (found) sendPrepared(req, res, json ? found.json : found.page)
-    else sendPrepared(req, res, json ? noDisplayJson : noDisplayPage, 404)
+    const answer = found ?? absent
+    sendPrepared(req, res, json ? answer.json : answer.page, found ? 200 : 404)
     return true
   }
   const file = files.get(path)

@@ -51,7 +51,7 @@ export async function publish(
     versionId: display.live.id,
     etag: strongEtag(body),
     body,
-    page: renderPage(model).html,
+    page: renderPage(model),
   }
   await writing(db, (trx) =>
     storeSnapshot(

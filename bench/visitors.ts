@@ -1,0 +1,145 @@
+import { fork, spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { Agent, get } from 'node:http'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { gzipSync } from 'node:zlib'
+import { displayModel, type ShowableReview } from '../core/display/displayModel'
+import { fillDemo } from '../demo/fill'
+import { renderDisplay } from '../onsite/render'
+
+/** What visitors cost: CPU a request against a bare server in the same run, and the bytes they are sent. */
+const REQUESTS = 20_000
+const ROUNDS = 5
+const TICKS_PER_SECOND = 100
+const agent = new Agent({ keepAlive: true, maxSockets: 8 })
+
+const folder = mkdtempSync(path.join(tmpdir(), 'elogio-bench-'))
+const port = 4390
+const url = `http://localhost:${port}`
+await fillDemo(folder, { publicUrl: url, secret: null })
+const application = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  env: { ...process.env, NODE_ENV: 'production', PORT: String(port), PUBLIC_URL: url, ELOGIO_DATA: folder },
+  stdio: 'ignore',
+})
+try {
+  while (!(await fetch(`${url}/healthz`).catch(() => null))?.ok)
+    await new Promise((resolve) => setTimeout(resolve, 50))
+  const answer = await fetch(`${url}/d/front-page.json`, { headers: { 'Accept-Encoding': 'identity' } })
+  const bytesFile = path.join(folder, 'answer')
+  const sent = await wire(`${url}/d/front-page.json`)
+  writeFileSync(bytesFile, sent.body)
+  const bare = fork('bench/bareServer.ts', [bytesFile, JSON.stringify(sent.headers)], {
+    execArgv: ['--import', 'tsx'],
+  })
+  const barePort = await new Promise<number>((resolve) =>
+    bare.once('message', (message) => resolve(Number(message))),
+  )
+
+  const ours: number[] = []
+  const floor: number[] = []
+  await cost(application, `${url}/d/front-page.json`)
+  await cost(bare, `http://localhost:${barePort}/`)
+  for (let round = 0; round < ROUNDS; round++) {
+    floor.push(await cost(bare, `http://localhost:${barePort}/`))
+    ours.push(await cost(application, `${url}/d/front-page.json`))
+  }
+  bare.kill()
+  const [ourCost, floorCost] = [median(ours), median(floor)]
+  console.log(
+    `display served: ${ourCost.toFixed(0)} µs CPU a request, bare server ${floorCost.toFixed(0)} µs, ratio ${(ourCost / floorCost).toFixed(2)} (goal 1.25)`,
+  )
+  console.log(
+    `demo display: ${(await answer.text()).length} bytes of JSON, ${sent.body.length} sent compressed`,
+  )
+  console.log(
+    `loader: ${gzipSync(readFileSync('build/onsite/embed.js'), { level: 9 }).length} bytes gzip (goal 3,000)`,
+  )
+  console.log(
+    `display with 12 reviews of 60 words: ${twelveReviews()} bytes gzip of HTML and CSS (goal 8,000)`,
+  )
+} finally {
+  application.kill()
+  agent.destroy()
+  rmSync(folder, { recursive: true, force: true })
+}
+
+/** Microseconds of CPU that a process spends on a request, user and system time together. */
+async function cost(server: ChildProcess, address: string): Promise<number> {
+  const before = cpuTicks(server)
+  let left = REQUESTS
+  await Promise.all(
+    Array.from({ length: 8 }, async () => {
+      while (left-- > 0) await wire(address)
+    }),
+  )
+  return ((cpuTicks(server) - before) / TICKS_PER_SECOND / REQUESTS) * 1e6
+}
+
+function cpuTicks({ pid }: ChildProcess): number {
+  const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]!.split(' ')
+  return Number(fields[11]) + Number(fields[12])
+}
+
+function wire(address: string): Promise<{ body: Buffer; headers: Record<string, unknown> }> {
+  return new Promise((resolve, reject) => {
+    get(address, { agent, headers: { 'Accept-Encoding': 'br' } }, (res) => {
+      const parts: Buffer[] = []
+      res.on('data', (part: Buffer) => parts.push(part))
+      res.on('end', () => {
+        const {
+          date: _date,
+          connection: _connection,
+          'keep-alive': _keep,
+          'content-length': _length,
+          ...headers
+        } = res.headers
+        resolve({ body: Buffer.concat(parts), headers })
+      })
+    }).on('error', reject)
+  })
+}
+
+function median(values: number[]): number {
+  return values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!
+}
+
+/** Words that do not repeat from review to review, so that compression finds no more than in real ones. */
+function twelveReviews(): number {
+  const syllables = 'ba ne ri to lu ka sem dor vil pan gra hos tim lec mur zen fol wid jas pel'.split(' ')
+  let seed = 1
+  const chance = () => (seed = (seed * 48_271) % 2_147_483_647) / 2_147_483_647
+  const word = () =>
+    Array.from({ length: 1 + Math.floor(chance() * 3) }, () => syllables[Math.floor(chance() * 20)]).join('')
+  const reviews: ShowableReview[] = Array.from({ length: 12 }, (_, i) => ({
+    id: i,
+    publicId: `r${i}`,
+    rating: 300 + 100 * (i % 3),
+    writtenAt: `2026-01-${10 + i}T00:00:00Z`,
+    title: '',
+    body: Array.from({ length: 60 }, word).join(' '),
+    authorName: `${word()} ${word()}`,
+    language: 'en',
+    productTitle: `${word()} ${word()}`,
+    boughtAt: '2026-01-01T00:00:00Z',
+  }))
+  const { model } = displayModel({
+    configuration: {
+      schema: 1,
+      title: 'Praise',
+      selection: { limit: 12, lowestRating: 1, order: 'newest' },
+      layout: 'grid',
+    },
+    shop: {
+      name: 'Wrenfield Bee Supply',
+      shortName: 'Wrenfield',
+      locale: 'en-GB',
+      timeZone: 'Europe/London',
+    },
+    reviews,
+    writeUrl: `${url}/f/tell-us`,
+    now: '2026-11-25T00:00:00Z',
+  })
+  const { html, css } = renderDisplay(model)
+  return gzipSync(html + css, { level: 9 }).length
+}

@@ -1,0 +1,169 @@
+import type { Knex } from 'knex'
+import { createHash } from 'node:crypto'
+import { z } from 'zod'
+import { reviewStates } from '../../core/moderation/rules'
+
+/** The log: append-only, each entry sealed to the one before it. It holds ids and digests, never words. */
+export interface Decision {
+  id: number
+  shopId: number
+  number: number
+  act: string
+  memberId: number | null
+  reviewId: number | null
+  displayId: number | null
+  undoesId: number | null
+  before: string
+  after: string
+  digest: string
+  at: string
+  previousHash: string
+  hash: string
+}
+
+type NewDecision = Pick<Decision, 'shopId' | 'act' | 'digest' | 'at'> &
+  Partial<Pick<Decision, 'memberId' | 'reviewId' | 'displayId' | 'undoesId'>> & {
+    before: Record<string, unknown>
+    after: Record<string, unknown>
+  }
+
+const columns = {
+  id: 'decision.id',
+  shopId: 'decision.shop_id',
+  number: 'decision.number',
+  act: 'decision.act',
+  memberId: 'decision.member_id',
+  reviewId: 'decision.review_id',
+  displayId: 'decision.display_id',
+  undoesId: 'decision.undoes_id',
+  before: 'decision.before',
+  after: 'decision.after',
+  digest: 'decision.digest',
+  at: 'decision.at',
+  previousHash: 'decision.previous_hash',
+  hash: 'decision.hash',
+}
+
+const FIRST_HASH = '0'.repeat(64)
+
+/** What `before` and `after` say of a review: enough to bring it back. */
+export const reviewPointSchema = z.object({
+  state: z.enum(reviewStates),
+  publishedVersionId: z.number().nullable(),
+  publishedAt: z.string().nullable(),
+})
+export type ReviewPoint = z.infer<typeof reviewPointSchema>
+
+export function hashOf(entry: Omit<Decision, 'id' | 'hash'>): string {
+  const sealed = [
+    entry.shopId,
+    entry.number,
+    entry.act,
+    entry.memberId,
+    entry.reviewId,
+    entry.displayId,
+    entry.undoesId,
+    entry.before,
+    entry.after,
+    entry.digest,
+    entry.at,
+    entry.previousHash,
+  ]
+  return createHash('sha256').update(JSON.stringify(sealed)).digest('hex')
+}
+
+/** Appends an entry; call it inside the transaction of the change that it records, after a first write there. */
+export async function appendDecision(trx: Knex.Transaction, entry: NewDecision): Promise<number> {
+  const last = await trx('decision')
+    .where({ shop_id: entry.shopId })
+    .orderBy('number', 'desc')
+    .first<{ number: number; hash: string } | undefined>('number', 'hash')
+  const row = {
+    shopId: entry.shopId,
+    number: (last?.number ?? 0) + 1,
+    act: entry.act,
+    memberId: entry.memberId ?? null,
+    reviewId: entry.reviewId ?? null,
+    displayId: entry.displayId ?? null,
+    undoesId: entry.undoesId ?? null,
+    before: JSON.stringify(entry.before),
+    after: JSON.stringify(entry.after),
+    digest: entry.digest,
+    at: entry.at,
+    previousHash: last?.hash ?? FIRST_HASH,
+  }
+  const [id] = await trx('decision').insert({
+    shop_id: row.shopId,
+    number: row.number,
+    act: row.act,
+    member_id: row.memberId,
+    review_id: row.reviewId,
+    display_id: row.displayId,
+    undoes_id: row.undoesId,
+    before: row.before,
+    after: row.after,
+    digest: row.digest,
+    at: row.at,
+    previous_hash: row.previousHash,
+    hash: hashOf(row),
+  })
+  return id!
+}
+
+export async function decisionsOfReview(
+  db: Knex,
+  shopId: number,
+  reviewId: number,
+): Promise<(Decision & { memberName: string | null })[]> {
+  return db('decision')
+    .leftJoin('member', 'member.id', 'decision.member_id')
+    .where({ 'decision.shop_id': shopId, 'decision.review_id': reviewId })
+    .orderBy('decision.number')
+    .select({ ...columns, memberName: 'member.name' })
+}
+
+/** The member's latest act on a review that has not been taken back; taking back is no such act itself. */
+export async function latestStandingAct(
+  db: Knex,
+  shopId: number,
+  memberId: number,
+  passing: number[],
+): Promise<Decision | undefined> {
+  return db('decision')
+    .where({ 'decision.shop_id': shopId, 'decision.member_id': memberId })
+    .whereNotNull('decision.review_id')
+    .whereNull('decision.undoes_id')
+    .whereNotIn('decision.id', passing)
+    .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
+    .orderBy('decision.id', 'desc')
+    .first(columns)
+}
+
+/** Whether somebody has acted on the same review after an act, and that later act still stands. */
+export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Promise<boolean> {
+  const later = await trx('decision')
+    .where({ shop_id: decision.shopId, review_id: decision.reviewId })
+    .where('decision.id', '>', decision.id)
+    .whereNull('decision.undoes_id')
+    .whereNotExists(trx('decision as undo').whereRaw('undo.undoes_id = decision.id'))
+    .first('id')
+  return later !== undefined
+}
+
+export type ChainCheck =
+  { holds: true; entries: number } | { holds: false; brokenAt: number; entries: number }
+
+/** Walks a shop's log from its first entry and recomputes every hash. */
+export async function verifyChain(db: Knex, shopId: number): Promise<ChainCheck> {
+  const entries: Decision[] = await db('decision')
+    .where({ shop_id: shopId })
+    .orderBy('number')
+    .select(columns)
+  let previousHash = FIRST_HASH
+  for (const [i, entry] of entries.entries()) {
+    if (entry.number !== i + 1 || entry.previousHash !== previousHash || entry.hash !== hashOf(entry))
+      return { holds: false, brokenAt: i + 1, entries: entries.length }
+    previousHash = entry.hash
+  }
+  return { holds: true, entries: entries.length }
+}

@@ -1,0 +1,142 @@
+import type { Knex } from 'knex'
+import { configurationSchema, type Configuration } from '../../core/display/configuration'
+
+export interface Display {
+  id: number
+  shopId: number
+  key: string
+  name: string
+  draft: DisplayVersion
+  live: DisplayVersion | null
+}
+
+export interface DisplayVersion {
+  id: number
+  number: number
+  configuration: Configuration
+  savedAt: string
+  publishedAt: string | null
+}
+
+interface VersionRow {
+  id: number
+  number: number
+  configuration: string
+  savedAt: string
+  publishedAt: string | null
+}
+interface DisplayRow {
+  id: number
+  shopId: number
+  key: string
+  name: string
+  draftVersionId: number
+  liveVersionId: number | null
+}
+
+const displayColumns = {
+  id: 'id',
+  shopId: 'shop_id',
+  key: 'key',
+  name: 'name',
+  draftVersionId: 'draft_version_id',
+  liveVersionId: 'live_version_id',
+}
+
+async function findVersion(db: Knex, shopId: number, id: number): Promise<DisplayVersion> {
+  const row: VersionRow = await db('display_version')
+    .where({ shop_id: shopId, id })
+    .first('id', 'number', 'configuration', { savedAt: 'saved_at' }, { publishedAt: 'published_at' })
+  return { ...row, configuration: configurationSchema.parse(JSON.parse(row.configuration)) }
+}
+
+async function withVersions(db: Knex, row: DisplayRow): Promise<Display> {
+  const { draftVersionId, liveVersionId, ...display } = row
+  return {
+    ...display,
+    draft: await findVersion(db, row.shopId, draftVersionId),
+    live: liveVersionId === null ? null : await findVersion(db, row.shopId, liveVersionId),
+  }
+}
+
+export async function findDisplay(
+  db: Knex,
+  shopId: number,
+  which: { key: string } | { id: number },
+): Promise<Display | null> {
+  const row: DisplayRow | undefined = await db('display')
+    .where({ shop_id: shopId, ...which })
+    .first(displayColumns)
+  return row ? withVersions(db, row) : null
+}
+
+export async function displaysOfShop(db: Knex, shopId: number): Promise<Display[]> {
+  const rows: DisplayRow[] = await db('display')
+    .where({ shop_id: shopId })
+    .orderBy('id')
+    .select(displayColumns)
+  return Promise.all(rows.map((row) => withVersions(db, row)))
+}
+
+export async function countDisplays(db: Knex, shopId: number): Promise<number> {
+  const row = await db('display').where({ shop_id: shopId }).count({ count: '*' }).first()
+  return Number(row?.count ?? 0)
+}
+
+/** Starts a display as a draft. */
+export async function insertDisplay(
+  trx: Knex.Transaction,
+  display: {
+    shopId: number
+    publicId: string
+    key: string
+    name: string
+    configuration: Configuration
+    now: string
+  },
+): Promise<number> {
+  const [id] = await trx('display').insert({
+    shop_id: display.shopId,
+    public_id: display.publicId,
+    key: display.key,
+    name: display.name,
+    created_at: display.now,
+  })
+  await trx('display')
+    .where({ id })
+    .update({
+      draft_version_id: await insertVersion(trx, display.shopId, id!, display.configuration, display.now),
+    })
+  return id!
+}
+
+export async function insertVersion(
+  trx: Knex.Transaction,
+  shopId: number,
+  displayId: number,
+  configuration: Configuration,
+  now: string,
+): Promise<number> {
+  const last = await trx('display_version')
+    .where({ shop_id: shopId, display_id: displayId })
+    .max({ number: 'number' })
+    .first<{ number: number | null }>()
+  const [id] = await trx('display_version').insert({
+    shop_id: shopId,
+    display_id: displayId,
+    number: (last.number ?? 0) + 1,
+    configuration: JSON.stringify(configuration),
+    saved_at: now,
+  })
+  return id!
+}
+
+/** The ids of displays that visitors can see now. */
+export async function liveDisplayIds(db: Knex, shopId: number): Promise<number[]> {
+  return db('display').where({ shop_id: shopId }).whereNotNull('live_version_id').pluck('id')
+}
+
+/** Every display of the installation that visitors can see, for work that is about the installation. */
+export async function allLiveDisplays(db: Knex): Promise<{ id: number; shopId: number }[]> {
+  return db('display').whereNotNull('live_version_id').select('id', { shopId: 'shop_id' })
+}

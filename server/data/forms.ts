@@ -1,0 +1,54 @@
+import type { Knex } from 'knex'
+
+export interface Form {
+  id: number
+  shopId: number
+  publicId: string
+  slug: string
+  heading: string
+  intro: string
+  open: boolean
+}
+
+const columns = [
+  'id',
+  { shopId: 'shop_id' },
+  { publicId: 'public_id' },
+  'slug',
+  'heading',
+  'intro',
+  'open',
+] as const
+type FormRow = Omit<Form, 'open'> & { open: 0 | 1 }
+const read = (row: FormRow): Form => ({ ...row, open: row.open === 1 })
+
+/** A form by its address; slugs are unique in the installation, so this one names its shop. */
+export async function findFormBySlug(db: Knex, slug: string): Promise<Form | null> {
+  const row: FormRow | undefined = await db('form')
+    .where({ slug })
+    .first(...columns)
+  return row ? read(row) : null
+}
+
+export async function formsOfShop(db: Knex, shopId: number): Promise<Form[]> {
+  const rows: FormRow[] = await db('form')
+    .where({ shop_id: shopId })
+    .orderBy('id')
+    .select(...columns)
+  return rows.map(read)
+}
+
+/** How many reviews came through a form since a moment. */
+export async function arrivalsOfForm(
+  db: Knex,
+  shopId: number,
+  formId: number,
+  since: string,
+): Promise<number> {
+  const row = await db('review')
+    .where({ shop_id: shopId, form_id: formId })
+    .where('received_at', '>=', since)
+    .count({ count: '*' })
+    .first()
+  return Number(row?.count ?? 0)
+}

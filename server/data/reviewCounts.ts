@@ -1,0 +1,52 @@
+import type { Knex } from 'knex'
+import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
+import { reviewStates, type ReviewState } from '../../core/moderation/rules'
+
+/** How many reviews each lane holds, from the kept counters. */
+export async function laneCounts(db: Knex, shopId: number): Promise<Record<ReviewState, number>> {
+  const rows: { state: ReviewState; count: number }[] = await db('review_count')
+    .where({ shop_id: shopId })
+    .groupBy('state')
+    .select('state')
+    .sum({ count: 'count' })
+  const counts = Object.fromEntries(reviewStates.map((state) => [state, 0])) as Record<ReviewState, number>
+  for (const { state, count } of rows) counts[state] = count
+  return counts
+}
+
+/** How many of a lane have each rating, in hundredths of five. */
+export async function ratingsInLane(
+  db: Knex,
+  shopId: number,
+  state: ReviewState,
+): Promise<{ rating: number; count: number }[]> {
+  return db('review_count')
+    .where({ shop_id: shopId, state })
+    .groupBy('rating')
+    .having(db.raw('sum(count) > 0'))
+    .orderBy('rating', 'desc')
+    .select('rating')
+    .sum({ count: 'count' })
+}
+
+/** Approved reviews that may be shown, added up: of the shop, or of one product. */
+export async function approvedTally(db: Knex, shopId: number, productId?: number): Promise<RatingTally> {
+  const query = db('review_count')
+    .where({ shop_id: shopId, state: 'approved', showable: 1 })
+    .where('rating', '>', 0)
+  if (productId !== undefined) query.where({ product_id: productId })
+  const rows: { rating: number; times: number }[] = await query
+    .groupBy('rating')
+    .select('rating')
+    .sum({ times: 'count' })
+  return tallyOf(rows)
+}
+
+/** How many approved reviews may be shown, rated or not. */
+export async function showableCount(db: Knex, shopId: number): Promise<number> {
+  const row = await db('review_count')
+    .where({ shop_id: shopId, state: 'approved', showable: 1 })
+    .sum({ count: 'count' })
+    .first<{ count: number | null }>()
+  return row.count ?? 0
+}

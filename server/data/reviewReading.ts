@@ -1,0 +1,159 @@
+import type { Knex } from 'knex'
+import type { ShowableReview } from '../../core/display/displayModel'
+import type { ReviewState } from '../../core/moderation/rules'
+import type { Place, Signal } from '../../core/moderation/signal'
+import type { ProofFailure } from '../../core/proof/matchOrder'
+
+/** Everything the owner may read of one review. */
+export interface FullReview {
+  id: number
+  publicId: string
+  state: ReviewState
+  revision: number
+  rating: number | null
+  showable: boolean
+  verified: boolean
+  proofFailure: ProofFailure | null
+  claimedOrder: string
+  score: number
+  receivedAt: string
+  publishedVersionId: number | null
+  publishedAt: string | null
+  customerId: number | null
+  productId: number | null
+  productTitle: string | null
+  authorEmail: string | null
+  versionId: number
+  title: string
+  body: string
+  authorName: string
+  language: string | null
+  salt: string
+}
+
+const columns = {
+  id: 'review.id',
+  publicId: 'review.public_id',
+  state: 'review.state',
+  revision: 'review.revision',
+  rating: 'review.rating',
+  showable: 'review.showable',
+  verified: 'review.verified',
+  proofFailure: 'review.proof_failure',
+  claimedOrder: 'review.claimed_order',
+  score: 'review.score',
+  receivedAt: 'review.received_at',
+  publishedVersionId: 'review.published_version_id',
+  publishedAt: 'review.published_at',
+  customerId: 'review.customer_id',
+  productId: 'review.product_id',
+  productTitle: 'product.title',
+  authorEmail: 'customer.address',
+  versionId: 'review_version.id',
+  title: 'review_version.title',
+  body: 'review_version.body',
+  authorName: 'review_version.author_name',
+  language: 'review_version.language',
+  salt: 'review_version.salt',
+}
+
+type Row = Omit<FullReview, 'showable' | 'verified'> & { showable: 0 | 1; verified: 0 | 1 }
+
+/** One review of this shop by its inner or public id; another shop's is not found. */
+export async function findReview(
+  db: Knex,
+  shopId: number,
+  which: { id: number } | { publicId: string },
+): Promise<FullReview | null> {
+  const query = db('review')
+    .join('review_version', 'review_version.id', 'review.current_version_id')
+    .leftJoin('product', 'product.id', 'review.product_id')
+    .leftJoin('customer', 'customer.id', 'review.customer_id')
+    .where('review.shop_id', shopId)
+  if ('id' in which) query.where('review.id', which.id)
+  else query.where('review.public_id', which.publicId)
+  const row: Row | undefined = await query.first(columns)
+  return row ? { ...row, showable: row.showable === 1, verified: row.verified === 1 } : null
+}
+
+export async function signalsOfVersion(db: Knex, shopId: number, versionId: number): Promise<Signal[]> {
+  const signals: (Omit<Signal, 'places'> & { id: number })[] = await db('signal')
+    .where({ shop_id: shopId, version_id: versionId })
+    .orderBy([{ column: 'points', order: 'desc' }, { column: 'id' }])
+    .select('id', 'kind', 'points', 'headline', 'detail')
+  const places: (Place & { signalId: number })[] = await db('signal_place')
+    .whereIn(
+      'signal_id',
+      signals.map(({ id }) => id),
+    )
+    .orderBy('id')
+    .select({ signalId: 'signal_id', field: 'field', start: 'start', end: 'end' })
+  return signals.map(({ id, ...signal }) => ({
+    ...signal,
+    places: places
+      .filter((place) => place.signalId === id)
+      .map(({ field, start, end }) => ({ field, start, end })),
+  }))
+}
+
+/** The order that stands behind a review's proof, if any. */
+export async function proofOfReview(
+  db: Knex,
+  shopId: number,
+  reviewId: number,
+): Promise<{ method: string; orderNumber: string; productTitle: string; deliveredAt: string } | undefined> {
+  return db('verification')
+    .join('purchase_line', 'purchase_line.id', 'verification.purchase_line_id')
+    .join('purchase', 'purchase.id', 'purchase_line.purchase_id')
+    .join('product', 'product.id', 'purchase_line.product_id')
+    .where({ 'verification.shop_id': shopId, 'verification.review_id': reviewId })
+    .whereNull('verification.revoked_at')
+    .first({
+      method: 'verification.method',
+      orderNumber: 'purchase.number',
+      productTitle: 'product.title',
+      deliveredAt: 'purchase_line.delivered_at',
+    })
+}
+
+/** How many other reviews this shop has under the same mailbox that came before. */
+export async function earlierOfCustomer(
+  db: Knex,
+  shopId: number,
+  customerId: number,
+  beforeReviewId: number,
+): Promise<number> {
+  const row = await db('review')
+    .where({ shop_id: shopId, customer_id: customerId })
+    .where('id', '<', beforeReviewId)
+    .count({ count: '*' })
+    .first()
+  return Number(row?.count ?? 0)
+}
+
+/** Every review that may be shown: approved, and its writer agreed. */
+export async function showableReviews(db: Knex, shopId: number): Promise<ShowableReview[]> {
+  return db('review')
+    .join('review_version', 'review_version.id', 'review.published_version_id')
+    .leftJoin('product', 'product.id', 'review.product_id')
+    .where({ 'review.shop_id': shopId, 'review.state': 'approved', 'review.showable': 1 })
+    .select({
+      id: 'review.id',
+      publicId: 'review.public_id',
+      rating: 'review_version.rating',
+      writtenAt: 'review.written_at',
+      title: 'review_version.title',
+      body: 'review_version.body',
+      authorName: 'review_version.author_name',
+      language: 'review_version.language',
+      productTitle: 'product.title',
+      boughtAt: db.raw(LATEST_PROOF),
+    })
+}
+
+const LATEST_PROOF = `(
+  SELECT max(purchase.placed_at) FROM verification
+  JOIN purchase_line ON purchase_line.id = verification.purchase_line_id
+  JOIN purchase ON purchase.id = purchase_line.purchase_id
+  WHERE verification.review_id = review.id AND verification.revoked_at IS NULL
+)`

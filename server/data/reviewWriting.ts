@@ -1,0 +1,140 @@
+import type { Knex } from 'knex'
+import { MODEL, type Signal } from '../../core/moderation/signal'
+import type { ArrivalState } from '../../core/moderation/rules'
+import type { ProofFailure } from '../../core/proof/matchOrder'
+
+export interface NewReview {
+  publicId: string
+  shopId: number
+  source: 'form'
+  formId: number
+  tokenHash: string | null
+  productId: number | null
+  state: ArrivalState
+  showable: boolean
+  purchaseLineId: number | null
+  proofFailure: ProofFailure | null
+  claimedOrder: string
+  score: number
+  receivedAt: string
+  customer: { publicId: string; mailbox: string; address: string }
+  version: {
+    title: string
+    body: string
+    authorName: string
+    ratingValue: number | null
+    ratingScale: number | null
+    rating: number | null
+    language: string | null
+    consentText: string
+    consentAnswer: 'given' | 'refused'
+    salt: string
+  }
+  signals: Signal[]
+}
+
+/** Stores a review with its first version, proof and signals; answers its inner ids. */
+export async function insertReview(
+  trx: Knex.Transaction,
+  review: NewReview,
+): Promise<{ reviewId: number; versionId: number }> {
+  const { shopId, version, receivedAt } = review
+  const customerId = await customerByMailbox(trx, shopId, review.customer, receivedAt)
+  const [reviewId] = await trx('review').insert({
+    shop_id: shopId,
+    public_id: review.publicId,
+    source: review.source,
+    form_id: review.formId,
+    token_hash: review.tokenHash,
+    product_id: review.productId,
+    customer_id: customerId,
+    state: review.state,
+    arrival_state: review.state,
+    rating: version.rating,
+    showable: review.showable,
+    verified: review.purchaseLineId !== null,
+    proof_failure: review.proofFailure,
+    claimed_order: review.claimedOrder,
+    score: review.score,
+    received_at: receivedAt,
+    written_at: receivedAt,
+    written_precision: 'moment',
+  })
+  const [versionId] = await trx('review_version').insert({
+    shop_id: shopId,
+    review_id: reviewId,
+    number: 1,
+    title: version.title,
+    body: version.body,
+    author_name: version.authorName,
+    rating_value: version.ratingValue,
+    rating_scale: version.ratingScale,
+    rating: version.rating,
+    language: version.language,
+    consent_text: version.consentText,
+    consent_answer: version.consentAnswer,
+    salt: version.salt,
+    created_at: receivedAt,
+  })
+  await trx('review').where({ id: reviewId }).update({ current_version_id: versionId })
+  if (review.purchaseLineId !== null) {
+    await trx('verification').insert({
+      shop_id: shopId,
+      review_id: reviewId,
+      method: 'orderNumber',
+      purchase_line_id: review.purchaseLineId,
+      created_at: receivedAt,
+    })
+  }
+  for (const signal of review.signals) await insertSignal(trx, shopId, versionId!, signal)
+  return { reviewId: reviewId!, versionId: versionId! }
+}
+
+async function customerByMailbox(
+  trx: Knex.Transaction,
+  shopId: number,
+  customer: NewReview['customer'],
+  now: string,
+): Promise<number> {
+  await trx('customer')
+    .insert({
+      shop_id: shopId,
+      public_id: customer.publicId,
+      mailbox: customer.mailbox,
+      address: customer.address,
+      created_at: now,
+    })
+    .onConflict(['shop_id', 'mailbox'])
+    .ignore()
+  const row = await trx('customer')
+    .where({ shop_id: shopId, mailbox: customer.mailbox })
+    .first<{ id: number }>('id')
+  return row.id
+}
+
+async function insertSignal(
+  trx: Knex.Transaction,
+  shopId: number,
+  versionId: number,
+  signal: Signal,
+): Promise<void> {
+  const [signalId] = await trx('signal').insert({
+    shop_id: shopId,
+    version_id: versionId,
+    model: MODEL,
+    kind: signal.kind,
+    points: signal.points,
+    headline: signal.headline,
+    detail: signal.detail,
+  })
+  if (signal.places.length === 0) return
+  await trx('signal_place').insert(
+    signal.places.map(({ field, start, end }) => ({
+      shop_id: shopId,
+      signal_id: signalId,
+      field,
+      start,
+      end,
+    })),
+  )
+}

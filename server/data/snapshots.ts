@@ -1,0 +1,67 @@
+import type { Knex } from 'knex'
+
+/** The bytes of one live version, as they are served. */
+export interface Snapshot {
+  displayId: number
+  shopId: number
+  versionId: number
+  etag: string
+  body: string
+  page: string
+}
+
+/** The variant without product, language or theme of its own. */
+const PLAIN = ''
+
+/** Replaces a display's snapshot and the list of reviews that stand in it. */
+export async function storeSnapshot(
+  trx: Knex.Transaction,
+  snapshot: Snapshot,
+  reviewIds: number[],
+  now: string,
+): Promise<void> {
+  await trx('snapshot').where({ display_id: snapshot.displayId, variant: PLAIN }).delete()
+  const [id] = await trx('snapshot').insert({
+    shop_id: snapshot.shopId,
+    display_id: snapshot.displayId,
+    variant: PLAIN,
+    version_id: snapshot.versionId,
+    etag: snapshot.etag,
+    body: snapshot.body,
+    page: snapshot.page,
+    rendered_at: now,
+  })
+  if (reviewIds.length === 0) return
+  await trx('snapshot_review').insert(
+    reviewIds.map((review_id) => ({ shop_id: snapshot.shopId, snapshot_id: id, review_id })),
+  )
+}
+
+export async function allSnapshots(db: Knex): Promise<(Snapshot & { key: string })[]> {
+  return db('snapshot')
+    .join('display', 'display.id', 'snapshot.display_id')
+    .where({ variant: PLAIN })
+    .whereRaw('snapshot.version_id = display.live_version_id')
+    .select({
+      displayId: 'snapshot.display_id',
+      shopId: 'snapshot.shop_id',
+      versionId: 'snapshot.version_id',
+      etag: 'snapshot.etag',
+      body: 'snapshot.body',
+      page: 'snapshot.page',
+      key: 'display.key',
+    })
+}
+
+/** The displays in which visitors read a review now. */
+export async function displaysWithReview(
+  db: Knex,
+  shopId: number,
+  reviewId: number,
+): Promise<{ key: string; name: string }[]> {
+  return db('snapshot_review')
+    .join('snapshot', 'snapshot.id', 'snapshot_review.snapshot_id')
+    .join('display', 'display.id', 'snapshot.display_id')
+    .where({ 'snapshot_review.shop_id': shopId, 'snapshot_review.review_id': reviewId })
+    .select({ key: 'display.key', name: 'display.name' })
+}

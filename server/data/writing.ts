@@ -1,0 +1,12 @@
+import type { Knex } from 'knex'
+
+/**
+ * Runs a transaction that takes the write lock first. One that reads before it writes is refused at once when another
+ * connection has written meanwhile; this one waits its turn instead.
+ */
+export function writing<T>(db: Knex, work: (trx: Knex.Transaction) => Promise<T>): Promise<T> {
+  return db.transaction(async (trx) => {
+    await trx.raw('DELETE FROM job WHERE 0')
+    return work(trx)
+  })
+}

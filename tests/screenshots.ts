@@ -1,0 +1,68 @@
+import { mkdirSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { startDemo } from './support/application'
+import { desk, phone, withBrowser } from './support/browser'
+import { pageOf, type Page } from './support/page'
+
+/** One current picture of each main view, from the demo data. */
+const folder = 'docs/screenshots'
+mkdirSync(folder, { recursive: true })
+
+const demo = await startDemo()
+try {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(`${demo.url}/sign-in`)
+    await keep(page, 'sign-in')
+    await page.click('main form button')
+    await page.sees('came in these 30 days')
+    await keep(page, 'gather')
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=held`)
+    await page.sees('Why it was held back')
+    await keep(page, 'decide')
+    await page.go(`${demo.url}/s/wrenfield/show`)
+    await page.sees('One display is live.')
+    await keep(page, 'show')
+    await page.press('Front page')
+    await page.click('[data-part=layout]')
+    await page.sees('one under another')
+    await keep(page, 'editor')
+    await page.go(demo.shopUrl)
+    await page.displaySees(/Kept bees/)
+    await keep(page, 'site')
+    await page.go(`${demo.url}/f/tell-us`)
+    await fillIn(page)
+    await keep(page, 'form')
+  })
+  await withBrowser(phone, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(`${demo.url}/f/tell-us`)
+    await fillIn(page)
+    await keep(page, 'form-phone')
+    await page.go(demo.shopUrl)
+    await page.displaySees(/Kept bees/)
+    await driver.executeScript('document.querySelector("[data-elogio]").scrollIntoView()')
+    await keep(page, 'site-phone')
+  })
+} finally {
+  await demo.stop()
+}
+
+async function fillIn(page: Page): Promise<void> {
+  await page.click('input[name=rating][value="4"] + span')
+  await page.type('select[name=product]', 'Hive kit, two')
+  await page.type('[name=order_number]', 'WB-2091')
+  await page.type(
+    '[name=body]',
+    'Cut true and easy to put together. One bag of nails was short, but they posted it the same day.',
+  )
+  await page.type('[name=author_name]', 'Piotr Lis')
+  await page.type('[name=author_email]', 'piotr@lis.example')
+  await page.driver.executeScript('document.activeElement.blur(); window.scrollTo(0, 0)')
+  await page.sees('shown as “Piotr L.”')
+}
+
+async function keep({ driver }: Page, name: string): Promise<void> {
+  await driver.executeScript('return document.fonts.ready.then(() => true)')
+  writeFileSync(path.join(folder, `${name}.png`), await driver.takeScreenshot(), 'base64')
+}
