@@ -1,18 +1,10 @@
 import type { Act } from '../core/moderation/likelyAct'
 import type { Configuration } from '../core/display/configuration'
+import type { Shop } from '../server/data/shops'
 
 /** A made-up shop as the demo tells it. Times are days before the moment of filling, so that it never grows old. */
 export interface ShopStory {
-  shop: {
-    slug: string
-    name: string
-    shortName: string
-    ownDomains: string[]
-    brand: string
-    logo: string | null
-    locale: string
-    timeZone: string
-  }
+  shop: Omit<Shop, 'id' | 'publicId'>
   form: { slug: string; heading: string; intro: string }
   products: Record<string, string>
   orders: OrderStory[]

@@ -10,9 +10,9 @@ import { latestOwnAct } from './moderation/latestOwnAct'
 import { decide } from './moderation/decide'
 import { laneToOpen, neighbours, queueView, reviewView } from './moderation/queue'
 import { undo } from './moderation/undo'
-import { discardDraft, editorView, listDisplays, makeLive, saveDraft } from './publishing/editDisplay'
-import type { LiveDisplays } from './publishing/liveDisplays'
-import { publish } from './publishing/publish'
+import { discardDraft, makeLive, saveDraft } from './publishing/draft'
+import { editorView, listDisplays } from './publishing/editorView'
+import { publish, type Publication } from './publishing/publish'
 import { REBUILD } from './publishing/staleDisplays'
 import type { Work } from './jobs/runner'
 import type { Services } from './services'
@@ -67,9 +67,10 @@ async function stepCounts({ db, now }: Services, shop: Shop) {
 }
 
 /** What the job runner does, by the kind of job. */
-export function jobKinds(services: Services, live: LiveDisplays): Record<string, Work> {
+export function jobKinds(services: Services, publication: Publication): Record<string, Work> {
   const target = z.object({ displayId: z.number() })
   return {
-    [REBUILD]: (job) => publish(services, live, job.shopId, target.parse(JSON.parse(job.payload)).displayId),
+    [REBUILD]: (job) =>
+      publish(services, publication, job.shopId, target.parse(JSON.parse(job.payload)).displayId),
   }
 }

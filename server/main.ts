@@ -16,7 +16,7 @@ import { answerPublic } from './http/publicPaths'
 import { wantsFormJson } from './http/formJson'
 import { setSecurityHeaders } from './http/securityHeaders'
 import { startJobRunner } from './jobs/runner'
-import { loadLiveDisplays } from './publishing/liveDisplays'
+import { loadLiveDisplays } from './http/liveDisplays'
 import { markInstallationStale } from './publishing/staleDisplays'
 import { buildServices } from './services'
 

@@ -1,6 +1,6 @@
 import { useFetcher } from 'react-router'
 import { say } from '../../core/words/say'
-import type { EditorView, PickedLine } from '../../server/publishing/editDisplay'
+import type { EditorView, PickedLine } from '../../server/publishing/editorView'
 import { Panel } from './Panel'
 
 /** Makes the draft what visitors see, after listing what will change. */

@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import { countWordFirst, say } from '../../core/words/say'
-import type { PickedLine } from '../../server/publishing/editDisplay'
+import type { PickedLine } from '../../server/publishing/editorView'
 import { RatingMark } from '../components/RatingMark'
 
 /** The chosen reviews in their order, each leading to its place in Decide. */

@@ -1,5 +1,5 @@
 import { say } from '../../core/words/say'
-import type { EditorView } from '../../server/publishing/editDisplay'
+import type { EditorView } from '../../server/publishing/editorView'
 import { CopyButton } from '../components/CopyButton'
 import { Panel } from './Panel'
 

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { configurationSchema, type Configuration } from '../../core/display/configuration'
+import { counted } from './counted'
 
 export interface Display {
   id: number
@@ -79,8 +80,7 @@ export async function displaysOfShop(db: Knex, shopId: number): Promise<Display[
 }
 
 export async function countDisplays(db: Knex, shopId: number): Promise<number> {
-  const row = await db('display').where({ shop_id: shopId }).count({ count: '*' }).first()
-  return Number(row?.count ?? 0)
+  return counted(db('display').where({ shop_id: shopId }))
 }
 
 /** Starts a display as a draft. */

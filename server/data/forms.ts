@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { counted } from './counted'
 
 export interface Form {
   id: number
@@ -45,10 +46,5 @@ export async function arrivalsOfForm(
   formId: number,
   since: string,
 ): Promise<number> {
-  const row = await db('review')
-    .where({ shop_id: shopId, form_id: formId })
-    .where('received_at', '>=', since)
-    .count({ count: '*' })
-    .first()
-  return Number(row?.count ?? 0)
+  return counted(db('review').where({ shop_id: shopId, form_id: formId }).where('received_at', '>=', since))
 }

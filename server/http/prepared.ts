@@ -1,5 +1,5 @@
-import { createHash } from 'node:crypto'
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib'
+import { strongEtag } from '../publishing/etag'
 
 /** An answer made once and given many times: its bytes plain and compressed, with its headers ready. */
 export interface Prepared {
@@ -11,10 +11,6 @@ export interface Prepared {
 }
 
 const WORTH_COMPRESSING = 600
-
-export function strongEtag(body: string | Buffer): string {
-  return `"${createHash('sha256').update(body).digest('base64url').slice(0, 22)}"`
-}
 
 /** @param compress false for what is compressed already, such as fonts and pictures */
 export function prepare(body: string | Buffer, headers: Record<string, string>, compress = true): Prepared {

@@ -1,8 +1,8 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
-import type { LiveDisplays } from '../publishing/liveDisplays'
 import { say } from '../../core/words/say'
 import { renderAbsentPage } from '../../onsite/render'
 import { displayJson, displayPage } from './displayAnswers'
+import type { LiveDisplays } from './liveDisplays'
 import type { Prepared } from './prepared'
 import { sendPrepared } from './sendPrepared'
 

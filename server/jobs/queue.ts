@@ -58,8 +58,3 @@ export async function finish(db: Knex, job: Job): Promise<void> {
 export async function postpone(db: Knex, job: Job, dueAt: string, error: string): Promise<void> {
   await db('job').where({ id: job.id }).update({ leased_until: null, due_at: dueAt, error })
 }
-
-export async function jobsWaiting(db: Knex): Promise<number> {
-  const row = await db('job').count({ count: '*' }).first()
-  return Number(row?.count ?? 0)
-}

@@ -11,9 +11,11 @@ import { reviewView } from '../moderation/queue'
 import { undo } from '../moderation/undo'
 import type { Services } from '../services'
 import { addMember, addShop, send, testServices } from '../testing'
-import { discardDraft, editorView, embedCode, makeLive, saveDraft } from './editDisplay'
+import { discardDraft, makeLive, saveDraft } from './draft'
+import { editorView } from './editorView'
+import { embedCode } from './embedCode'
 import { markInstallationStale } from './staleDisplays'
-import { loadLiveDisplays, type LiveDisplays } from './liveDisplays'
+import { loadLiveDisplays, type LiveDisplays } from '../http/liveDisplays'
 
 let services: Services
 let shop: Shop

@@ -3,13 +3,17 @@ import type { Configuration } from '../../core/display/configuration'
 import { renderDisplay, renderPage } from '../../onsite/render'
 import { findDisplay } from '../data/displays'
 import { formsOfShop } from '../data/forms'
-import { showableReviews } from '../data/reviewReading'
+import { showableReviews } from '../data/showableReviews'
 import { findShop, type Shop } from '../data/shops'
-import { storeSnapshot } from '../data/snapshots'
+import { storeSnapshot, type Snapshot } from '../data/snapshots'
 import { writing } from '../data/writing'
-import { strongEtag } from '../http/prepared'
 import type { Services } from '../services'
-import type { LiveDisplays } from './liveDisplays'
+import { strongEtag } from './etag'
+
+/** Where published bytes go: whoever answers visitors. */
+export interface Publication {
+  put: (key: string, snapshot: Pick<Snapshot, 'body' | 'page'>) => void
+}
 
 /** What a configuration shows now: the picked reviews and all that the output is made from. */
 export async function composeDisplay(services: Services, shop: Shop, configuration: Configuration) {
@@ -27,7 +31,7 @@ export async function composeDisplay(services: Services, shop: Shop, configurati
 /** The one way out: renders a display's live version, keeps the bytes and hands them to whoever answers visitors. */
 export async function publish(
   services: Services,
-  live: LiveDisplays,
+  publication: Publication,
   shopId: number,
   displayId: number,
 ): Promise<void> {
@@ -61,5 +65,5 @@ export async function publish(
       now().toISOString(),
     ),
   )
-  live.put(display.key, snapshot)
+  publication.put(display.key, snapshot)
 }

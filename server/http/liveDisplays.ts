@@ -1,7 +1,8 @@
 import type { Knex } from 'knex'
-import { allSnapshots, type Snapshot } from '../data/snapshots'
-import { displayJson, displayPage } from '../http/displayAnswers'
-import type { Prepared } from '../http/prepared'
+import { allSnapshots } from '../data/snapshots'
+import { displayJson, displayPage } from './displayAnswers'
+import type { Publication } from '../publishing/publish'
+import type { Prepared } from './prepared'
 
 /** What visitors fetch of one display, ready to send. */
 interface LiveDisplay {
@@ -10,9 +11,8 @@ interface LiveDisplay {
 }
 
 /** Every live display, in memory, by its key. */
-export interface LiveDisplays {
+export interface LiveDisplays extends Publication {
   get: (key: string) => LiveDisplay | undefined
-  put: (key: string, snapshot: Pick<Snapshot, 'body' | 'page'>) => void
 }
 
 export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {

@@ -1,0 +1,70 @@
+import { changesBetween } from '../../core/display/changes'
+import type { Configuration } from '../../core/display/configuration'
+import { appendDecision } from '../data/decisions'
+import { findDisplay, insertVersion, type Display } from '../data/displays'
+import type { Member } from '../data/members'
+import type { Shop } from '../data/shops'
+import { writing } from '../data/writing'
+import type { Services } from '../services'
+import { markStale } from './staleDisplays'
+
+/** Keeps the draft; visitors see nothing of it. Answers when it was kept, or null when there is no such display. */
+export async function saveDraft(
+  { db, now }: Services,
+  shop: Shop,
+  key: string,
+  configuration: Configuration,
+): Promise<string | null> {
+  const savedAt = now().toISOString()
+  return writing(db, async (trx) => {
+    const display = await findDisplay(trx, shop.id, { key })
+    if (!display) return null
+    if (display.draft.id !== display.live?.id) {
+      await trx('display_version')
+        .where({ shop_id: shop.id, id: display.draft.id })
+        .update({ configuration: JSON.stringify(configuration), saved_at: savedAt })
+      return savedAt
+    }
+    const versionId = await insertVersion(trx, shop.id, display.id, configuration, savedAt)
+    await trx('display').where({ id: display.id }).update({ draft_version_id: versionId })
+    return savedAt
+  })
+}
+
+/** Makes the draft what visitors see, logs it and has it rendered. */
+export async function makeLive(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  key: string,
+): Promise<Display | null> {
+  const now = services.now().toISOString()
+  const display = await writing(services.db, async (trx) => {
+    const display = await findDisplay(trx, shop.id, { key })
+    if (!display) return null
+    const { draft, live } = display
+    if (live && changesBetween(live.configuration, draft.configuration).length === 0) return display
+    await trx('display_version').where({ shop_id: shop.id, id: draft.id }).update({ published_at: now })
+    await trx('display').where({ shop_id: shop.id, id: display.id }).update({ live_version_id: draft.id })
+    await appendDecision(trx, {
+      shopId: shop.id,
+      act: 'publish',
+      memberId: member.id,
+      displayId: display.id,
+      before: { versionId: live?.id ?? null },
+      after: { versionId: draft.id },
+      digest: '',
+      at: now,
+    })
+    await markStale(trx, shop.id, display.id, now)
+    return display
+  })
+  services.wakeJobs()
+  return display
+}
+
+/** Puts the draft back to what visitors see. */
+export async function discardDraft(services: Services, shop: Shop, key: string): Promise<string | null> {
+  const display = await findDisplay(services.db, shop.id, { key })
+  return display?.live ? saveDraft(services, shop, key, display.live.configuration) : null
+}
