@@ -45,6 +45,16 @@ module.exports = {
     },
     { name: 'no-circle', severity: 'error', from: {}, to: { circular: true } },
     {
+      name: 'use-cases-know-no-http',
+      comment: 'what answers requests stands on the use cases, never under them',
+      severity: 'error',
+      from: {
+        path: '^server/(collection|moderation|proof|publishing|account|jobs)/',
+        pathNot: '\\.test\\.ts$',
+      },
+      to: { path: '^server/http/' },
+    },
+    {
       name: 'repositories-call-nobody-up',
       comment: 'data never calls back up the path',
       severity: 'error',

@@ -28,7 +28,7 @@ export default tseslint.config(
   {
     // The clock and chance come in as arguments, so that a test can set them.
     files: ['core/**/*.ts', 'onsite/**/*.tsx', 'server/**/*.ts'],
-    ignores: ['**/*.test.ts', '**/*.test.tsx', 'server/services.ts'],
+    ignores: ['**/*.test.ts', 'server/services.ts'],
     rules: {
       'no-restricted-properties': [
         'error',
@@ -49,6 +49,27 @@ export default tseslint.config(
     files: ['app/**/*.ts', 'app/**/*.tsx'],
     rules: {
       'no-restricted-imports': ['error', { paths: ['knex', 'better-sqlite3'] }],
+    },
+  },
+  {
+    // Tables are known to the repositories and to the job list alone.
+    files: ['server/**/*.ts', 'cli/**/*.ts'],
+    ignores: [
+      'server/services.ts',
+      'server/data/**',
+      'server/jobs/queue.ts',
+      '**/*.test.ts',
+      'server/testing.ts',
+    ],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'CallExpression[callee.name=/^(db|trx)$/]', message: 'Ask a repository in server/data.' },
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'Take the moment as an argument.',
+        },
+      ],
     },
   },
   // The message catalogue is one list.

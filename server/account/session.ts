@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto'
 import { findMemberByEmail, findMemberBySession, type Member } from '../data/members'
+import { deleteSession, insertSession } from '../data/sessions'
 import { shopsOfMember, type Shop } from '../data/shops'
 import type { Services } from '../services'
 import { checkPassword, hashPassword } from './password'
 
-export const SESSION_DAYS = 30
+const SESSION_DAYS = 30
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
 
@@ -19,19 +20,17 @@ export async function signIn(services: Services, email: string, password: string
   const right = await checkPassword(expected, password)
   if (!member || !right) return null
   const token = newSecret()
-  await db('session').insert({
-    token_hash: hashOf(token),
-    member_id: member.id,
-    created_at: now().toISOString(),
-    expires_at: new Date(now().getTime() + SESSION_DAYS * 86_400_000).toISOString(),
+  await insertSession(db, {
+    tokenHash: hashOf(token),
+    memberId: member.id,
+    createdAt: now().toISOString(),
+    expiresAt: new Date(now().getTime() + SESSION_DAYS * 86_400_000).toISOString(),
   })
   return token
 }
 
 export async function signOut({ db }: Services, token: string): Promise<void> {
-  await db('session')
-    .where({ token_hash: hashOf(token) })
-    .delete()
+  await deleteSession(db, hashOf(token))
 }
 
 /** The member a session belongs to and the shops open to her, or null when there is no such session any more. */

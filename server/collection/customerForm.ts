@@ -1,11 +1,11 @@
 import { TRAP_FIELD, type Submission } from '../../core/intake/submission'
 import { say } from '../../core/words/say'
-import type { ArrivalState } from '../../core/moderation/rules'
 import { findFormBySlug, type Form } from '../data/forms'
+import { findReceipt, type Receipt } from '../data/receipts'
 import { findShop, productsOfShop, type Product, type Shop } from '../data/shops'
 import type { Services } from '../services'
 import { issueFormToken, readFormToken } from './formToken'
-import { receive, type Receipt } from './receive'
+import { receive } from './receive'
 
 /** A form as its customers find it. */
 export interface CustomerForm {
@@ -57,13 +57,10 @@ export async function submitForm(
 }
 
 /** What the thanks page may say of a review that came through this form: nothing but what became of it on arrival. */
-export async function thanksFor(
+export function thanksFor(
   { db }: Services,
   { form }: CustomerForm,
   publicId: string,
-): Promise<{ state: ArrivalState; showable: boolean } | null> {
-  const row: { state: ArrivalState; showable: 0 | 1 } | undefined = await db('review')
-    .where({ form_id: form.id, public_id: publicId })
-    .first({ state: 'arrival_state', showable: 'showable' })
-  return row ? { state: row.state, showable: row.showable === 1 } : null
+): Promise<Receipt | null> {
+  return findReceipt(db, form.shopId, { formId: form.id, publicId })
 }

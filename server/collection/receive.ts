@@ -3,10 +3,11 @@ import type { Candidate } from '../../core/intake/candidate'
 import { languageOf } from '../../core/intake/language'
 import { hundredthsOfFive } from '../../core/formats/rating'
 import { orderNumberCandidates } from '../../core/moderation/personal'
-import { arrivalState, type ArrivalState } from '../../core/moderation/rules'
+import { arrivalState } from '../../core/moderation/rules'
 import { spamScore, weigh, type Circumstances } from '../../core/moderation/weigh'
 import { appendDecision } from '../data/decisions'
 import { knownOrderKeys } from '../data/orders'
+import { findReceipt, type Receipt } from '../data/receipts'
 import { insertReview, type NewReview } from '../data/reviewWriting'
 import { productsOfShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -14,11 +15,6 @@ import { digestOfVersion } from '../moderation/digest'
 import { proveBuyer } from '../proof/proveBuyer'
 import type { Services } from '../services'
 import { hashToken } from './formToken'
-
-export interface Receipt {
-  publicId: string
-  state: ArrivalState
-}
 
 /** The one way in: every review, whichever way it comes, passes here and is kept once. */
 export async function receive(services: Services, shop: Shop, candidate: Candidate): Promise<Receipt> {
@@ -76,14 +72,11 @@ export async function receive(services: Services, shop: Shop, candidate: Candida
     if (first) return first
     throw error
   }
-  return { publicId: review.publicId, state }
+  return { publicId: review.publicId, state, showable: review.showable }
 }
 
-async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): Promise<Receipt | undefined> {
-  if (tokenHash === null) return undefined
-  return db('review')
-    .where({ shop_id: shop.id, token_hash: tokenHash })
-    .first({ publicId: 'public_id', state: 'arrival_state' })
+async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): Promise<Receipt | null> {
+  return tokenHash === null ? null : findReceipt(db, shop.id, { tokenHash })
 }
 
 async function circumstances(db: Knex, shop: Shop, candidate: Candidate): Promise<Circumstances> {

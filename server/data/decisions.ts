@@ -139,6 +139,27 @@ export async function latestStandingAct(
     .first(columns)
 }
 
+/** The member's latest entry about a review since a moment, with whose review it is. */
+export async function latestActOfMember(
+  db: Knex,
+  shopId: number,
+  memberId: number,
+  since: string,
+): Promise<{ number: number; act: string; after: string; authorName: string } | undefined> {
+  return db('decision')
+    .join('review', 'review.id', 'decision.review_id')
+    .join('review_version', 'review_version.id', 'review.current_version_id')
+    .where({ 'decision.shop_id': shopId, 'decision.member_id': memberId })
+    .where('decision.at', '>=', since)
+    .orderBy('decision.id', 'desc')
+    .first({
+      number: 'decision.number',
+      act: 'decision.act',
+      after: 'decision.after',
+      authorName: 'review_version.author_name',
+    })
+}
+
 /** Whether somebody has acted on the same review after an act, and that later act still stands. */
 export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Promise<boolean> {
   const later = await trx('decision')

@@ -102,33 +102,51 @@ export async function insertDisplay(
     name: display.name,
     created_at: display.now,
   })
-  await trx('display')
-    .where({ id })
-    .update({
-      draft_version_id: await insertVersion(trx, display.shopId, id!, display.configuration, display.now),
-    })
+  await startDraft(trx, { id: id!, shopId: display.shopId }, display.configuration, display.now)
   return id!
 }
 
-export async function insertVersion(
+/** Gives a display a new version as its draft. */
+export async function startDraft(
   trx: Knex.Transaction,
-  shopId: number,
-  displayId: number,
+  { id, shopId }: Pick<Display, 'id' | 'shopId'>,
   configuration: Configuration,
   now: string,
-): Promise<number> {
+): Promise<void> {
   const last = await trx('display_version')
-    .where({ shop_id: shopId, display_id: displayId })
+    .where({ shop_id: shopId, display_id: id })
     .max({ number: 'number' })
     .first<{ number: number | null }>()
-  const [id] = await trx('display_version').insert({
+  const [versionId] = await trx('display_version').insert({
     shop_id: shopId,
-    display_id: displayId,
+    display_id: id,
     number: (last.number ?? 0) + 1,
     configuration: JSON.stringify(configuration),
     saved_at: now,
   })
-  return id!
+  await trx('display').where({ shop_id: shopId, id }).update({ draft_version_id: versionId })
+}
+
+/** Changes the draft that a display has beside what is live. */
+export async function updateDraft(
+  trx: Knex.Transaction,
+  { shopId, draft }: Display,
+  configuration: Configuration,
+  now: string,
+): Promise<void> {
+  await trx('display_version')
+    .where({ shop_id: shopId, id: draft.id })
+    .update({ configuration: JSON.stringify(configuration), saved_at: now })
+}
+
+/** Makes the draft's version the one that visitors see. */
+export async function putDraftLive(
+  trx: Knex.Transaction,
+  { id, shopId, draft }: Display,
+  now: string,
+): Promise<void> {
+  await trx('display_version').where({ shop_id: shopId, id: draft.id }).update({ published_at: now })
+  await trx('display').where({ shop_id: shopId, id }).update({ live_version_id: draft.id })
 }
 
 /** The ids of displays that visitors can see now. */

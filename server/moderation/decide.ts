@@ -3,6 +3,7 @@ import { stateAfter, type Act } from '../../core/moderation/likelyAct'
 import type { ReviewState } from '../../core/moderation/rules'
 import { appendDecision, type ReviewPoint } from '../data/decisions'
 import type { Member } from '../data/members'
+import { claimReview, putReview } from '../data/reviewMoves'
 import { findReview, type FullReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -29,13 +30,10 @@ export async function decide(
 ): Promise<DecideOutcome> {
   const now = services.now().toISOString()
   const outcome = await writing(services.db, async (trx): Promise<DecideOutcome> => {
-    const moved = await trx('review')
-      .where({ shop_id: shop.id, public_id: publicId, revision })
-      .whereNot({ state: stateAfter[act] })
-      .increment('revision', 1)
+    const claimed = await claimReview(trx, shop.id, publicId, revision, stateAfter[act])
     const review = await findReview(trx, shop.id, { publicId })
     if (!review) return { outcome: 'gone' }
-    if (moved === 0) {
+    if (!claimed) {
       const outcome = review.revision === revision ? 'alreadyThere' : 'conflict'
       return { outcome, authorName: review.authorName, state: review.state }
     }
@@ -72,11 +70,7 @@ export async function moveReview(
   to: ReviewPoint,
   now: string,
 ): Promise<void> {
-  await trx('review').where({ shop_id: shop.id, id: review.id }).update({
-    state: to.state,
-    published_version_id: to.publishedVersionId,
-    published_at: to.publishedAt,
-  })
+  await putReview(trx, shop.id, review.id, to)
   const wasPublic = review.state === 'approved' && review.showable
   const isPublic = to.state === 'approved' && review.showable
   if (wasPublic || isPublic) await markAllStale(trx, shop.id, now)

@@ -1,8 +1,8 @@
 import type { ReviewState } from '../../core/moderation/rules'
+import { latestActOfMember, reviewPointSchema } from '../data/decisions'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { reviewPointSchema } from '../data/decisions'
 
 const RECENT_MS = 3_600_000
 
@@ -12,20 +12,8 @@ export async function latestOwnAct(
   shop: Shop,
   member: Member,
 ): Promise<{ number: number; act: string; authorName: string; state: ReviewState } | null> {
-  const row: { number: number; act: string; after: string; authorName: string } | undefined = await db(
-    'decision',
-  )
-    .join('review', 'review.id', 'decision.review_id')
-    .join('review_version', 'review_version.id', 'review.current_version_id')
-    .where({ 'decision.shop_id': shop.id, 'decision.member_id': member.id })
-    .where('decision.at', '>=', new Date(now().getTime() - RECENT_MS).toISOString())
-    .orderBy('decision.id', 'desc')
-    .first({
-      number: 'decision.number',
-      act: 'decision.act',
-      after: 'decision.after',
-      authorName: 'review_version.author_name',
-    })
+  const since = new Date(now().getTime() - RECENT_MS).toISOString()
+  const row = await latestActOfMember(db, shop.id, member.id, since)
   if (!row) return null
   const { after, ...act } = row
   return { ...act, state: reviewPointSchema.parse(JSON.parse(after)).state }

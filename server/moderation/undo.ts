@@ -1,6 +1,7 @@
 import type { ReviewState } from '../../core/moderation/rules'
 import { appendDecision, isOvertaken, latestStandingAct, reviewPointSchema } from '../data/decisions'
 import type { Member } from '../data/members'
+import { advanceReview } from '../data/reviewMoves'
 import { findReview, type FullReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -30,7 +31,7 @@ export async function undo(
     if (!decision || !review) return { outcome: 'nothing' }
     if (await isOvertaken(trx, decision)) return { outcome: 'overtaken', review, decisionId: decision.id }
     const before = reviewPointSchema.parse(JSON.parse(decision.before))
-    await trx('review').where({ shop_id: shop.id, id: review.id }).increment('revision', 1)
+    await advanceReview(trx, shop.id, review.id)
     await moveReview(trx, shop, review, before, now)
     await appendDecision(trx, {
       shopId: shop.id,

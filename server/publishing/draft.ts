@@ -1,7 +1,7 @@
 import { changesBetween } from '../../core/display/changes'
 import type { Configuration } from '../../core/display/configuration'
 import { appendDecision } from '../data/decisions'
-import { findDisplay, insertVersion, type Display } from '../data/displays'
+import { findDisplay, putDraftLive, startDraft, updateDraft, type Display } from '../data/displays'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -19,14 +19,8 @@ export async function saveDraft(
   return writing(db, async (trx) => {
     const display = await findDisplay(trx, shop.id, { key })
     if (!display) return null
-    if (display.draft.id !== display.live?.id) {
-      await trx('display_version')
-        .where({ shop_id: shop.id, id: display.draft.id })
-        .update({ configuration: JSON.stringify(configuration), saved_at: savedAt })
-      return savedAt
-    }
-    const versionId = await insertVersion(trx, shop.id, display.id, configuration, savedAt)
-    await trx('display').where({ id: display.id }).update({ draft_version_id: versionId })
+    if (display.draft.id === display.live?.id) await startDraft(trx, display, configuration, savedAt)
+    else await updateDraft(trx, display, configuration, savedAt)
     return savedAt
   })
 }
@@ -44,8 +38,7 @@ export async function makeLive(
     if (!display) return null
     const { draft, live } = display
     if (live && changesBetween(live.configuration, draft.configuration).length === 0) return display
-    await trx('display_version').where({ shop_id: shop.id, id: draft.id }).update({ published_at: now })
-    await trx('display').where({ shop_id: shop.id, id: display.id }).update({ live_version_id: draft.id })
+    await putDraftLive(trx, display, now)
     await appendDecision(trx, {
       shopId: shop.id,
       act: 'publish',

@@ -1,0 +1,28 @@
+import type { Knex } from 'knex'
+import type { ArrivalState } from '../../core/moderation/rules'
+
+/** What became of a review on arrival. */
+export interface Receipt {
+  publicId: string
+  state: ArrivalState
+  showable: boolean
+}
+
+type Row = Omit<Receipt, 'showable'> & { showable: 0 | 1 }
+
+/** The receipt of an arrival by its token, or by the public id and the form it came through. */
+export async function findReceipt(
+  db: Knex,
+  shopId: number,
+  which: { tokenHash: string } | { formId: number; publicId: string },
+): Promise<Receipt | null> {
+  const query = db('review').where({ shop_id: shopId })
+  if ('tokenHash' in which) query.where({ token_hash: which.tokenHash })
+  else query.where({ form_id: which.formId, public_id: which.publicId })
+  const row: Row | undefined = await query.first({
+    publicId: 'public_id',
+    state: 'arrival_state',
+    showable: 'showable',
+  })
+  return row ? { ...row, showable: row.showable === 1 } : null
+}
