@@ -49,16 +49,20 @@ function QuotationView({ quotation }: { quotation: Quotation }) {
   return (
     <figure>
       {marks !== null && <Stars marks={marks} />}
-      {title && <h3 lang={lang}>{title}</h3>}
+      {title && (
+        <h3 lang={lang} dir="auto">
+          {title}
+        </h3>
+      )}
       {paragraphs.length > 0 && (
-        <blockquote lang={lang}>
+        <blockquote lang={lang} dir="auto">
           {paragraphs.map((paragraph, i) => (
             <p key={i}>{paragraph}</p>
           ))}
         </blockquote>
       )}
       <figcaption>
-        <b>{name}</b>
+        <b dir="auto">{name}</b>
         {product && ` ${say('display.on', { product })}`}
         {proof && <span className="eg-proof">{proof}</span>}
       </figcaption>

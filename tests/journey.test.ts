@@ -32,6 +32,7 @@ test('one review from a customer’s hands to somebody else’s page', async () 
       /Square, solid|El traje/,
     )
     await ownerFightsSpam(page)
+    await ownerClearsALane(page)
     await ownerSignsOut(page)
   })
 })
@@ -171,6 +172,18 @@ async function ownerFightsSpam(page: Page): Promise<void> {
   await page.click('[aria-controls=rating-strip]')
   await page.accessible()
   await page.keys(Key.ESCAPE)
+}
+
+/** The last one of a lane decided, the way back is still there. */
+async function ownerClearsALane(page: Page): Promise<void> {
+  await page.go(`${demo.url}/s/saltmarsh/decide?lane=held`)
+  await page.sees('Print4Less', 'article')
+  await page.keys('s')
+  await page.sees('Nothing is held back.')
+  await page.sees('Print4Less is spam.', '[role=status]')
+  await page.accessible()
+  await page.keys('u')
+  await page.sees('66 of 100', 'article')
 }
 
 async function ownerSignsOut(page: Page): Promise<void> {

@@ -5,6 +5,7 @@ import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/words/say'
 import { Key } from '../components/Key'
 import { queuePath, type QueueSearch } from './address'
+import { UndoLast, type LastAct } from './UndoLast'
 
 const letters: Record<Act, string> = { approve: 'A', decline: 'D', spam: 'S' }
 const filled: Record<Act, string> = {
@@ -32,25 +33,18 @@ export function ActBar({
   search: QueueSearch
   likely: Act | null
   neighbours: { after: Neighbour | null; before: Neighbour | null }
-  lastAct: { number: number; act: string; authorName: string; state: ReviewState } | null
+  lastAct: LastAct | null
 }) {
-  const decideFetcher = useFetcher<{ problem: string }>()
-  const undoFetcher = useFetcher<{ problem: string; passing: string }>()
+  const fetcher = useFetcher<{ problem: string }>()
   const navigate = useNavigate()
-  const busy = decideFetcher.state !== 'idle' || undoFetcher.state !== 'idle'
   const here = queuePath(shop, review.publicId, search)
 
   const possible = acts.filter((act) => stateAfter[act] !== review.state)
   const ordered = possible.toSorted((a, b) => Number(b === likely) - Number(a === likely))
 
   const act = (chosen: Act) => {
-    if (busy || !possible.includes(chosen)) return
-    void decideFetcher.submit({ act: chosen, revision: review.revision }, { method: 'post', action: here })
-  }
-  const undo = () => {
-    if (busy) return
-    const passing = undoFetcher.data?.passing ?? ''
-    void undoFetcher.submit({ passing }, { method: 'post', action: `/s/${shop}/decide/undo` })
+    if (fetcher.state !== 'idle' || !possible.includes(chosen)) return
+    void fetcher.submit({ act: chosen, revision: review.revision }, { method: 'post', action: here })
   }
   const go = (neighbour: Neighbour | null) => {
     if (neighbour) void navigate(queuePath(shop, neighbour.publicId, search))
@@ -58,11 +52,9 @@ export function ActBar({
   useHotkeys('a', () => act('approve'))
   useHotkeys('d', () => act('decline'))
   useHotkeys('s', () => act('spam'))
-  useHotkeys('u', undo)
   useHotkeys('j', () => go(after))
   useHotkeys('k', () => go(before))
 
-  const problem = decideFetcher.data?.problem ?? undoFetcher.data?.problem
   return (
     <div className="flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-9 py-3">
       {ordered.map((one) => (
@@ -79,32 +71,7 @@ export function ActBar({
       <span className="ml-1 text-[13px] text-soft">
         {after?.authorName ? say('decide.next', { name: after.authorName }) : say('decide.last')}
       </span>
-      <span className="ml-auto flex min-w-0 items-center gap-3">
-        <span
-          role="status"
-          className={`min-w-0 text-right ${problem ? 'font-semibold text-plum' : 'text-soft'}`}
-        >
-          {problem ?? (lastAct && doneWords(lastAct))}
-        </span>
-        <button type="button" className="btn btn-quiet" aria-keyshortcuts="u" onClick={undo}>
-          {say('act.undo')} <Key>U</Key>
-        </button>
-      </span>
+      <UndoLast shop={shop} lastAct={lastAct} problem={fetcher.data?.problem} />
     </div>
   )
-}
-
-function doneWords({
-  act,
-  authorName,
-  state,
-}: {
-  act: string
-  authorName: string
-  state: ReviewState
-}): string {
-  const words = { name: authorName, state: say(`state.${state}`).toLowerCase() }
-  return act === 'approve' || act === 'decline' || act === 'spam' || act === 'undo'
-    ? say(`decide.done.${act}`, words)
-    : ''
 }

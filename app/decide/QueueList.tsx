@@ -87,6 +87,7 @@ function LineWords({ line, open, shopLanguage }: { line: Line; open: boolean; sh
       <span
         className="customer-words mt-0.5 line-clamp-2 text-[16px] leading-[1.45] break-words"
         lang={line.language ?? undefined}
+        dir="auto"
       >
         {line.title && <b className="font-semibold">{line.title}. </b>}
         {line.body || (!line.title && <span className="text-soft">{say('decide.noWords')}</span>)}

@@ -41,6 +41,7 @@ export function ReviewWords({
       <div
         className={`customer-words mt-2 max-w-[46em] break-words whitespace-pre-line ${long ? 'text-[18px] leading-relaxed' : 'text-[23px] leading-[1.5]'}`}
         lang={review.language ?? undefined}
+        dir="auto"
       >
         {review.title && (
           <p className="font-semibold">
@@ -55,7 +56,7 @@ export function ReviewWords({
           <p className="text-soft">{say('decide.noWords')}</p>
         )}
       </div>
-      <p className="mt-3 text-soft">
+      <p className="mt-3 break-words text-soft">
         <b id="writer" className="mr-1.5 font-semibold break-words text-ink">
           {review.authorName}
         </b>

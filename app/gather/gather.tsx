@@ -102,7 +102,9 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
                     </span>
                     <span className="truncate">{review.productTitle ?? say('gather.shopForm')}</span>
                   </span>
-                  <span className="customer-words line-clamp-2 text-[15px] leading-snug">{review.words}</span>
+                  <span className="customer-words line-clamp-2 text-[15px] leading-snug" dir="auto">
+                    {review.words}
+                  </span>
                 </span>
               </Link>
             </li>

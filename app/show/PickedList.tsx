@@ -19,7 +19,9 @@ export function PickedList({ shop, picked, stock }: { shop: string; picked: Pick
                 <b className="truncate font-semibold">{name}</b>
                 <RatingMark rating={rating} />
               </span>
-              <span className="customer-words block truncate text-[14.5px]">{words}</span>
+              <span className="customer-words block truncate text-[14.5px]" dir="auto">
+                {words}
+              </span>
             </Link>
           </li>
         ))}

@@ -120,7 +120,7 @@ describe('what visitors get', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     expect(served().html).toContain(
-      '<b>Piotr L.</b> on Hive kit<span class="eg-proof">bought here, March 2026</span>',
+      '<b dir="auto">Piotr L.</b> on Hive kit<span class="eg-proof">bought here, March 2026</span>',
     )
   })
 })

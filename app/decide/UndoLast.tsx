@@ -1,0 +1,52 @@
+import { useHotkeys } from 'react-hotkeys-hook'
+import { useFetcher } from 'react-router'
+import type { ReviewState } from '../../core/moderation/rules'
+import { say } from '../../core/words/say'
+import { Key } from '../components/Key'
+
+export interface LastAct {
+  number: number
+  act: string
+  authorName: string
+  state: ReviewState
+}
+
+/** What was done last, said aloud, and the way back from it: one act for each press. */
+export function UndoLast({
+  shop,
+  lastAct,
+  problem,
+}: {
+  shop: string
+  lastAct: LastAct | null
+  problem?: string
+}) {
+  const fetcher = useFetcher<{ problem: string; passing?: string }>()
+  const undo = () => {
+    if (fetcher.state !== 'idle') return
+    const passing = fetcher.data?.passing ?? ''
+    void fetcher.submit({ passing }, { method: 'post', action: `/s/${shop}/decide/undo` })
+  }
+  useHotkeys('u', undo)
+  const wrong = problem ?? fetcher.data?.problem
+  return (
+    <span className="ml-auto flex min-w-0 items-center gap-3">
+      <span
+        role="status"
+        className={`min-w-0 text-right break-words ${wrong ? 'font-semibold text-plum' : 'text-soft'}`}
+      >
+        {wrong ?? (lastAct && doneWords(lastAct))}
+      </span>
+      <button type="button" className="btn btn-quiet" aria-keyshortcuts="u" onClick={undo}>
+        {say('act.undo')} <Key>U</Key>
+      </button>
+    </span>
+  )
+}
+
+function doneWords({ act, authorName, state }: LastAct): string {
+  const words = { name: authorName, state: say(`state.${state}`).toLowerCase() }
+  return act === 'approve' || act === 'decline' || act === 'spam' || act === 'undo'
+    ? say(`decide.done.${act}`, words)
+    : ''
+}
