@@ -2,10 +2,6 @@ import { z } from 'zod'
 import { signIn, signOut, whoIs } from './account/session'
 import { handOutToken, openForm, submitForm, thanksFor } from './collection/customerForm'
 import { gatherView } from './collection/gather'
-import { countDisplays } from './data/displays'
-import { laneCounts } from './data/reviewCounts'
-import { arrivalsSince } from './data/reviewLists'
-import type { Shop } from './data/shops'
 import { latestOwnAct } from './moderation/latestOwnAct'
 import { decide } from './moderation/decide'
 import { laneToOpen, neighbours, queueView, reviewView } from './moderation/queue'
@@ -16,6 +12,7 @@ import { publish, type Publication } from './publishing/publish'
 import { REBUILD } from './publishing/staleDisplays'
 import type { Work } from './jobs/runner'
 import type { Services } from './services'
+import { stepCounts } from './stepCounts'
 
 type UseCase<A extends unknown[], R> = (services: Services, ...given: A) => R
 
@@ -27,12 +24,11 @@ export function buildElogio(services: Services) {
       useCase(services, ...given)
   return {
     now: () => services.now().toISOString(),
-    publicUrl: services.publicUrl,
     signIn: bound(signIn),
     signOut: bound(signOut),
     whoIs: bound(whoIs),
     openForm: bound(openForm),
-    handOutToken: (form: Parameters<typeof handOutToken>[1]) => handOutToken(services, form),
+    handOutToken: bound(handOutToken),
     submitForm: bound(submitForm),
     thanksFor: bound(thanksFor),
     stepCounts: bound(stepCounts),
@@ -52,19 +48,6 @@ export function buildElogio(services: Services) {
   }
 }
 export type Elogio = ReturnType<typeof buildElogio>
-
-const MONTH_MS = 30 * 86_400_000
-
-/** The live counts on the thread: came in these 30 days, need a person, displays. */
-async function stepCounts({ db, now }: Services, shop: Shop) {
-  const lanes = await laneCounts(db, shop.id)
-  const since = new Date(now().getTime() - MONTH_MS).toISOString()
-  return {
-    gather: (await arrivalsSince(db, shop.id, since)).count,
-    decide: lanes.waiting + lanes.held,
-    show: await countDisplays(db, shop.id),
-  }
-}
 
 /** What the job runner does, by the kind of job. */
 export function jobKinds(services: Services, publication: Publication): Record<string, Work> {

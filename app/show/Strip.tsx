@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { selectionOrders, MOST_SHOWN } from '../../core/curation/selection'
+import { selectionOrders } from '../../core/curation/selection'
 import { DISPLAY_TITLE_LIMIT, layouts, type Configuration } from '../../core/display/configuration'
 import { ratingWords, type SentencePart } from '../../core/display/sentence'
 import { say } from '../../core/words/say'
@@ -7,6 +7,7 @@ import type { EditorView } from '../../server/publishing/editorView'
 import { Uprights } from '../components/RatingMark'
 import { ShadowHtml } from '../components/ShadowHtml'
 import { Choices } from './Choices'
+import { NumberField } from './NumberField'
 
 const numbers = [3, 4, 6, 8, 9, 12]
 
@@ -64,20 +65,7 @@ function NumberStrip({ draft, change }: StripProps) {
         choices={numbers.map((number) => ({ value: number, words: String(number) }))}
         choose={set}
       />
-      <label className="flex items-center gap-2 text-soft">
-        {say('show.customNumber', { most: MOST_SHOWN })}
-        <input
-          type="number"
-          min={1}
-          max={MOST_SHOWN}
-          className="input input-sm w-20 border-edge text-ink"
-          value={draft.selection.limit}
-          onChange={(event) => {
-            const typed = event.currentTarget.valueAsNumber
-            if (Number.isInteger(typed) && typed >= 1 && typed <= MOST_SHOWN) set(typed)
-          }}
-        />
-      </label>
+      <NumberField value={draft.selection.limit} set={set} />
     </div>
   )
 }

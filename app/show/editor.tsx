@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react'
-import { data, Link, useFetcher } from 'react-router'
+import { useState } from 'react'
+import { data, Link } from 'react-router'
 import { z } from 'zod'
-import { configurationSchema, type Configuration } from '../../core/display/configuration'
+import { configurationSchema } from '../../core/display/configuration'
 import { spokenMoment } from '../../core/formats/dates'
 import type { SentencePart } from '../../core/display/sentence'
 import { say } from '../../core/words/say'
@@ -15,6 +15,7 @@ import { PlaceCode } from './PlaceCode'
 import { Sentence } from './Sentence'
 import { Strip } from './Strip'
 import { TruePreview } from './TruePreview'
+import { useDraft } from './useDraft'
 import type { Route } from './+types/editor'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
@@ -75,12 +76,10 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline(serverAction)
 }
 
-const TYPING_PAUSE_MS = 250
-
 export default function Editor({ loaderData: view, params }: Route.ComponentProps) {
   const [open, setOpen] = useState<SentencePart | null>(null)
   const [panel, setPanel] = useState<'live' | 'code' | null>(null)
-  const { draft, change, saving, problem } = useDraft(view.draft)
+  const { draft, change, saving, problem } = useDraft(view.draft, `/s/${params.shop}/show/${params.key}`)
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <title>{`${view.name} · ${say('show.title')} · Elogio`}</title>
@@ -119,32 +118,4 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
       </div>
     </main>
   )
-}
-
-/** The draft as it stands on the screen; every change is kept by itself after a short pause. */
-function useDraft(kept: Configuration) {
-  const fetcher = useFetcher<{ problem: string } | null>()
-  const { submit } = fetcher
-  const [draft, setDraft] = useState(kept)
-  const [unsent, setUnsent] = useState(false)
-  const keptText = JSON.stringify(kept)
-  const [seen, setSeen] = useState(keptText)
-  // What comes back from the server wins once nothing typed is still on its way there.
-  if (seen !== keptText && !unsent && fetcher.state === 'idle') {
-    setSeen(keptText)
-    setDraft(kept)
-  }
-  useEffect(() => {
-    if (!unsent) return
-    const timer = setTimeout(() => {
-      setUnsent(false)
-      void submit({ intent: 'save', configuration: JSON.stringify(draft) }, { method: 'post' })
-    }, TYPING_PAUSE_MS)
-    return () => clearTimeout(timer)
-  }, [unsent, draft, submit])
-  const change = (changed: Configuration) => {
-    setDraft(changed)
-    setUnsent(true)
-  }
-  return { draft, change, saving: unsent || fetcher.state !== 'idle', problem: fetcher.data?.problem ?? null }
 }

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { addMember, addShop, testServices } from '../testing'
+import { addMember, addShop, testServices } from '../../tests/support/shop'
 import { signIn, signOut, whoIs } from './session'
 
 test('the right password opens a session that knows the member’s shops, until it is closed or too old', async () => {

@@ -3,8 +3,13 @@ import { arrivalsSince, latestReviews, type ReviewLine } from '../data/reviewLis
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 
-const WINDOW_MS = 30 * 86_400_000
+const THIRTY_DAYS_MS = 30 * 86_400_000
 const LATEST = 8
+
+/** The moment from which an arrival is a recent one. */
+export function recently(now: Date): string {
+  return new Date(now.getTime() - THIRTY_DAYS_MS).toISOString()
+}
 
 /** What Gather shows: how much came in these 30 days, the ways in, the latest arrivals. */
 export interface GatherView {
@@ -14,7 +19,7 @@ export interface GatherView {
 }
 
 export async function gatherView({ db, now, publicUrl }: Services, shop: Shop): Promise<GatherView> {
-  const since = new Date(now().getTime() - WINDOW_MS).toISOString()
+  const since = recently(now())
   const forms = await formsOfShop(db, shop.id)
   return {
     arrivals: await arrivalsSince(db, shop.id, since),

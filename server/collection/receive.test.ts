@@ -3,7 +3,7 @@ import { laneCounts } from '../data/reviewCounts'
 import { findReview, proofOfReview, signalsOfVersion } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { addShop, send, testServices } from '../testing'
+import { addShop, send, testServices } from '../../tests/support/shop'
 import { openForm } from './customerForm'
 import { issueFormToken, readFormToken } from './formToken'
 

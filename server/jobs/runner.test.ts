@@ -1,6 +1,6 @@
 import { beforeEach, expect, test, vi } from 'vitest'
 import type { Services } from '../services'
-import { addShop, testServices } from '../testing'
+import { addShop, testServices } from '../../tests/support/shop'
 import { enqueue } from './queue'
 import { startJobRunner, type Work } from './runner'
 

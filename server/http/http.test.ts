@@ -1,0 +1,202 @@
+import { createServer, request, type IncomingHttpHeaders, type RequestListener } from 'node:http'
+import { brotliDecompressSync, gunzipSync } from 'node:zlib'
+import { afterEach, describe, expect, test } from 'vitest'
+import { wantsFormJson } from './formJson'
+import { refuse } from './guard'
+import { answerHealth } from './health'
+import { prepare } from './prepared'
+import { answerPublic } from './publicPaths'
+import { sendPrepared } from './sendPrepared'
+import { displayJson, displayPage } from './displayAnswers'
+
+let close: () => void = () => undefined
+afterEach(() => close())
+
+interface Answer {
+  status: number
+  headers: IncomingHttpHeaders
+  body: Buffer
+}
+
+/** Runs a listener for one request on a real socket. */
+async function ask(
+  listener: RequestListener,
+  headers: Record<string, string> = {},
+  method = 'GET',
+  path = '/',
+  body = '',
+): Promise<Answer> {
+  const server = createServer(listener)
+  await new Promise<void>((resolve) => server.listen(0, resolve))
+  close = () => server.close()
+  const address = server.address()
+  const port = typeof address === 'object' && address ? address.port : 0
+  return new Promise((resolve, reject) => {
+    const req = request({ port, method, path, headers: { Connection: 'close', ...headers } }, (res) => {
+      const parts: Buffer[] = []
+      res.on('data', (part: Buffer) => parts.push(part))
+      res.on('end', () =>
+        resolve({ status: res.statusCode!, headers: res.headers, body: Buffer.concat(parts) }),
+      )
+    })
+    req.on('error', reject)
+    req.end(body)
+  })
+}
+
+describe('prepared bytes', () => {
+  const text = 'bees '.repeat(400)
+  const prepared = prepare(text, { 'Content-Type': 'text/plain' })
+  const get = (headers: Record<string, string> = {}, method = 'GET') =>
+    ask((req, res) => sendPrepared(req, res, prepared), headers, method)
+
+  test.each([
+    ['br, gzip', 'br'],
+    ['gzip;q=1.0', 'gzip'],
+    ['gzip, br;q=0', 'gzip'],
+    ['gzip;q=0.000', undefined],
+    ['zebra', undefined],
+    ['identity', undefined],
+  ])('for "%s" go out as %s', async (accept, encoding) => {
+    const answer = await get({ 'Accept-Encoding': accept })
+    expect(answer.headers['content-encoding']).toBe(encoding)
+    expect(answer.headers.vary).toBe('Accept-Encoding')
+    const plain =
+      encoding === 'br'
+        ? brotliDecompressSync(answer.body)
+        : encoding === 'gzip'
+          ? gunzipSync(answer.body)
+          : answer.body
+    expect(plain.toString()).toBe(text)
+    expect(Number(answer.headers['content-length'])).toBe(answer.body.length)
+  })
+  test('are told unchanged by their tag, weak, listed or any', async () => {
+    const { etag } = (await get()).headers
+    for (const known of [etag!, `W/${etag}`, `"x", ${etag}`, '*']) {
+      const answer = await get({ 'If-None-Match': known })
+      expect([answer.status, answer.body.length, answer.headers.etag]).toEqual([304, 0, etag])
+    }
+    expect((await get({ 'If-None-Match': '"x"' })).status).toBe(200)
+  })
+  test('send only their head when asked for it', async () => {
+    const answer = await get({}, 'HEAD')
+    expect([answer.status, answer.body.length, answer.headers['content-length']]).toEqual([
+      200,
+      0,
+      String(text.length),
+    ])
+  })
+  test('small ones are not worth compressing', () => {
+    expect(prepare('small', {})).toMatchObject({ gzip: null, brotli: null })
+  })
+})
+
+describe('public paths', () => {
+  const shown = { json: displayJson('{"key":"front-page"}'), page: displayPage('<style>a{}</style>page') }
+  const live = { get: (key: string) => (key === 'front-page' ? shown : undefined), put: () => undefined }
+  const files = new Map([['/embed.js', prepare('script', {})]])
+  const get = (path: string, method = 'GET') =>
+    ask(
+      (req, res) => {
+        if (!answerPublic(req, res, { live, files })) res.writeHead(418).end('the router')
+      },
+      {},
+      method,
+      path,
+    )
+
+  test.each([
+    ['/d/front-page.json', 200, '{"key":"front-page"}'],
+    ['/d/front-page.json?product=HK-2', 200, '{"key":"front-page"}'],
+    ['/d/front-page', 200, 'page'],
+    ['/embed.js', 200, 'script'],
+    ['/d/other.json', 404, 'error'],
+    ['/d/other', 404, 'Not live yet'],
+    ['/d/../secret', 418, 'the router'],
+    ['/s/wrenfield/gather', 418, 'the router'],
+  ])('%s is answered %i with %s', async (path, status, part) => {
+    const answer = await get(path)
+    expect(answer.status).toBe(status)
+    expect(answer.body.toString()).toContain(part)
+  })
+  test('any origin may read a display, also when there is none; nobody may post to one', async () => {
+    for (const path of ['/d/front-page.json', '/d/other.json'])
+      expect((await get(path)).headers['access-control-allow-origin']).toBe('*')
+    expect((await get('/d/front-page.json', 'OPTIONS')).status).toBe(204)
+    expect((await get('/d/front-page.json', 'POST')).status).toBe(418)
+  })
+  test('a page lets through its own style and nothing that runs', async () => {
+    const policy = String((await get('/d/front-page')).headers['content-security-policy'])
+    expect(policy).toMatch(/default-src 'none'; style-src 'sha256-[\w+/=]{44}'/)
+    expect(policy).not.toMatch(/script-src|unsafe/)
+  })
+})
+
+describe('the guard', () => {
+  const send = (headers: Record<string, string>, method = 'POST', body = 'x') =>
+    ask(
+      (req, res) => {
+        if (!refuse(req, res, 'https://reviews.wrenfield.example')) res.writeHead(200).end('taken')
+      },
+      { Host: 'inside.example:4310', ...headers },
+      method,
+      '/',
+      body,
+    )
+
+  test.each([
+    [{ Origin: 'https://reviews.wrenfield.example' }, 200],
+    [{ Origin: 'http://inside.example:4310' }, 200],
+    [{}, 200],
+    [{ Origin: 'https://elsewhere.example' }, 403],
+    [{ Origin: 'https://reviews.wrenfield.example.elsewhere.example' }, 403],
+    [{ Origin: 'null' }, 403],
+    [{ 'Content-Length': String(600 * 1024) }, 413],
+    [{ 'Transfer-Encoding': 'chunked' }, 411],
+  ])('%j is answered %i', async (headers, status) => {
+    const body = 'Content-Length' in headers ? 'x'.repeat(600 * 1024) : 'x'
+    expect((await send(headers as Record<string, string>, 'POST', body)).status).toBe(status)
+  })
+  test('reading is free from anywhere, and a refusal is JSON for whoever asks for it', async () => {
+    expect((await send({ Origin: 'https://elsewhere.example' }, 'GET', '')).status).toBe(200)
+    const refused = await send({ Origin: 'https://elsewhere.example', Accept: 'application/json' })
+    expect(JSON.parse(refused.body.toString())).toEqual({
+      error: 'This was sent from another site, so it was not taken.',
+    })
+  })
+})
+
+test('a form’s JSON is asked for by its address and what is accepted', () => {
+  const asks = (url: string, accept?: string) => wantsFormJson({ url, headers: { accept } })
+  expect(asks('/f/tell-us', 'application/json')).toBe(true)
+  expect(asks('/f/tell-us?product=HK-2', 'text/plain, application/json;q=0.9')).toBe(true)
+  expect(asks('/f/tell-us', 'text/html,application/xhtml+xml,*/*;q=0.8')).toBe(false)
+  expect(asks('/f/tell-us/thanks', 'application/json')).toBe(false)
+  expect(asks('/f/tell-us')).toBe(false)
+})
+
+describe('/healthz', () => {
+  const health = (works: boolean, lookedAgo: number) => {
+    const db = { raw: () => (works ? Promise.resolve() : Promise.reject(new Error('locked'))) }
+    const now = new Date('2026-11-25T12:00:00Z')
+    const given = {
+      db: db as never,
+      jobs: { lastTurn: () => now.getTime() - lookedAgo },
+      now: () => now,
+      version: '1',
+    }
+    return ask((req, res) => void answerHealth(req, res, given), {}, 'GET', '/healthz')
+  }
+  test('is well when the database answers and jobs run, and says which does not', async () => {
+    expect((await health(true, 1000)).status).toBe(200)
+    const [locked, asleep] = [await health(false, 1000), await health(true, 60_000)]
+    expect([locked.status, JSON.parse(locked.body.toString())]).toMatchObject([
+      503,
+      { database: false, jobs: true },
+    ])
+    expect([asleep.status, JSON.parse(asleep.body.toString())]).toMatchObject([
+      503,
+      { database: true, jobs: false },
+    ])
+  })
+})

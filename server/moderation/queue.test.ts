@@ -1,0 +1,169 @@
+import { beforeEach, describe, expect, test } from 'vitest'
+import { gatherView } from '../collection/gather'
+import type { Member } from '../data/members'
+import type { Shop } from '../data/shops'
+import type { Services } from '../services'
+import { stepCounts } from '../stepCounts'
+import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { decide } from './decide'
+import { latestOwnAct } from './latestOwnAct'
+import { laneToOpen, neighbours, queueView, reviewView } from './queue'
+import { undo } from './undo'
+
+let services: Services
+let clock: { now: Date }
+let shop: Shop
+let mara: Member
+beforeEach(async () => {
+  ;({ services, clock } = await testServices())
+  mara = await addMember(services, 'Mara')
+  shop = await addShop(services, 'wrenfield', [mara])
+})
+const hours = (count: number) => {
+  clock.now = new Date(clock.now.getTime() + count * 3_600_000)
+}
+const everything = { state: 'waiting', rating: null } as const
+
+describe('a lane', () => {
+  test('is newest first, narrowed by rating, and says how many there are beyond those shown', async () => {
+    for (const rating of [5, 3, 5, 5])
+      await send(services, 'wrenfield', { rating, author_name: `Rated ${rating}` })
+    const all = await queueView(services, shop, everything, 2)
+    expect(all.lines.map(({ authorName }) => authorName)).toEqual(['Rated 5', 'Rated 5'])
+    expect(all.total).toBe(4)
+    expect(all.ratings).toEqual([
+      { rating: 500, count: 3 },
+      { rating: 300, count: 1 },
+    ])
+    const fives = await queueView(services, shop, { state: 'waiting', rating: 500 }, 10)
+    expect([fives.lines.length, fives.total]).toEqual([3, 3])
+    expect((await queueView(services, shop, { state: 'waiting', rating: 200 }, 10)).total).toBe(0)
+  })
+  test('shows each review’s reasons, proof and language', async () => {
+    await send(services, 'wrenfield', {
+      order_number: 'WB-2091',
+      body: 'Die Beute passt genau, ruf mich an oder sieh auf hivedeals.example nach, Bestellung 4711.',
+    })
+    const { lines } = await queueView(services, shop, { state: 'held', rating: null }, 10)
+    expect(lines[0]).toMatchObject({
+      verified: true,
+      language: 'de',
+      score: 66,
+      kinds: ['link', 'contact', 'personal'],
+    })
+  })
+  test('holds nothing of another shop', async () => {
+    await addShop(services, 'saltmarsh', [mara])
+    await send(services, 'saltmarsh')
+    expect((await queueView(services, shop, everything, 10)).lines).toEqual([])
+    expect(await stepCounts(services, shop)).toEqual({ gather: 0, decide: 0, show: 1 })
+  })
+})
+
+test('the oldest that needs somebody is the oldest of both lanes', async () => {
+  expect((await queueView(services, shop, everything, 10)).oldest).toBeNull()
+  const held = await send(services, 'wrenfield', { token: undefined })
+  hours(1)
+  const waiting = await send(services, 'wrenfield')
+  expect((await queueView(services, shop, everything, 10)).oldest).toMatchObject({
+    publicId: held.publicId,
+    state: 'held',
+  })
+  await decide(services, shop, mara, held.publicId, 'spam', 1)
+  expect((await queueView(services, shop, everything, 10)).oldest?.publicId).toBe(waiting.publicId)
+})
+
+test('the lane to open is the review’s own, else waiting, else held back', async () => {
+  expect(await laneToOpen(services, shop, null)).toBe('waiting')
+  const held = await send(services, 'wrenfield', { token: undefined })
+  expect(await laneToOpen(services, shop, null)).toBe('held')
+  const waiting = await send(services, 'wrenfield')
+  expect(await laneToOpen(services, shop, null)).toBe('waiting')
+  expect(await laneToOpen(services, shop, held.publicId)).toBe('held')
+  await decide(services, shop, mara, waiting.publicId, 'approve', 1)
+  expect(await laneToOpen(services, shop, waiting.publicId)).toBe('approved')
+})
+
+test('next and previous are the neighbours in the narrowed lane, from outside of it too', async () => {
+  const ids: string[] = []
+  for (const rating of [4, 5, 4, 4]) ids.push((await send(services, 'wrenfield', { rating })).publicId)
+  const inner = async (publicId: string) => (await reviewView(services, shop, publicId))!.review.id
+  const around = async (publicId: string) => {
+    const { after, before } = await neighbours(
+      services,
+      shop,
+      { state: 'waiting', rating: 400 },
+      await inner(publicId),
+    )
+    return [after?.publicId ?? null, before?.publicId ?? null]
+  }
+  expect(await around(ids[3]!)).toEqual([ids[2], null])
+  expect(await around(ids[2]!)).toEqual([ids[0], ids[3]])
+  expect(await around(ids[1]!)).toEqual([ids[0], ids[2]])
+  expect(await around(ids[0]!)).toEqual([null, ids[2]])
+})
+
+describe('one review in full', () => {
+  test('says what else came from its mailbox before, and how the product stands', async () => {
+    await send(services, 'wrenfield', { product: 'HK-2', rating: 5 })
+    const second = await send(services, 'wrenfield', {
+      product: 'HK-2',
+      author_email: 'PIOTR@lis.example',
+      rating: 3,
+    })
+    await send(services, 'wrenfield', { author_email: 'else@lis.example' })
+    await decide(services, shop, mara, second.publicId, 'approve', 1)
+    const view = (await reviewView(services, shop, second.publicId))!
+    expect(view.earlier).toBe(1)
+    expect(view.productTally).toMatchObject({ count: 1, average: 300 })
+    expect(JSON.stringify(view)).not.toContain('salt')
+  })
+  test('tells why there is no proof', async () => {
+    const { publicId } = await send(services, 'wrenfield', {
+      order_number: 'WB-2091',
+      author_name: 'Tess Barrow',
+    })
+    const { review, proof } = (await reviewView(services, shop, publicId))!
+    expect([review.verified, review.proofFailure, review.claimedOrder, proof]).toEqual([
+      false,
+      'otherName',
+      'WB-2091',
+      null,
+    ])
+  })
+})
+
+test('the last act is one’s own, of this shop and of this hour', async () => {
+  const ned = await addMember(services, 'Ned')
+  const { publicId } = await send(services, 'wrenfield')
+  expect(await latestOwnAct(services, shop, mara)).toBeNull()
+  await decide(services, shop, mara, publicId, 'decline', 1)
+  expect(await latestOwnAct(services, shop, mara)).toMatchObject({
+    act: 'decline',
+    authorName: 'Piotr Lis',
+    state: 'declined',
+  })
+  expect(await latestOwnAct(services, shop, ned)).toBeNull()
+  await undo(services, shop, mara)
+  expect(await latestOwnAct(services, shop, mara)).toMatchObject({ act: 'undo', state: 'waiting' })
+  hours(2)
+  expect(await latestOwnAct(services, shop, mara)).toBeNull()
+})
+
+test('Gather counts these thirty days, by form and in all, and lists the latest whatever became of them', async () => {
+  await send(services, 'wrenfield', { author_name: 'Long Ago' })
+  hours(31 * 24)
+  await send(services, 'wrenfield', { order_number: 'WB-2091' })
+  const held = await send(services, 'wrenfield', { token: undefined, author_name: 'Held Back' })
+  await decide(services, shop, mara, held.publicId, 'spam', 1)
+  const view = await gatherView(services, shop)
+  expect(view.arrivals).toEqual({ count: 2, verified: 1 })
+  expect(view.forms).toMatchObject([
+    { address: 'https://reviews.wrenfield.example/f/wrenfield', arrivals: 2 },
+  ])
+  expect(view.latest.map(({ authorName, state }) => [authorName, state])).toEqual([
+    ['Held Back', 'spam'],
+    ['Piotr Lis', 'waiting'],
+    ['Long Ago', 'waiting'],
+  ])
+})
