@@ -28,7 +28,7 @@ export function UndoLast({
     void fetcher.submit({ passing }, { method: 'post', action: `/s/${shop}/decide/undo` })
   }
   useHotkeys('u', undo)
-  const wrong = problem ?? fetcher.data?.problem
+  const wrong = fetcher.data?.problem ?? problem
   return (
     <span className="ml-auto flex min-w-0 items-center gap-3">
       <span

@@ -1,0 +1,126 @@
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { helper, owner, type MemberStory } from '../demo/members'
+import { startDemo, type Running } from './support/application'
+import { desk, withBrowser } from './support/browser'
+import { Key, pageOf, type Page } from './support/page'
+
+let demo: Running
+beforeAll(async () => {
+  demo = await startDemo()
+})
+afterAll(() => demo.stop())
+
+async function signIn(page: Page, { email, password }: MemberStory, path: string): Promise<void> {
+  await page.go(demo.url + path)
+  for (const [name, value] of [
+    ['email', email],
+    ['password', password],
+  ] as const) {
+    await (await page.find(`[name=${name}]`)).clear()
+    await page.type(`[name=${name}]`, value)
+  }
+  await page.click('main form button')
+}
+const lane = (page: Page, name: string) => page.text(`[data-lane-count=${name}]`)
+
+test('two people on one queue: nobody’s act is lost, and the second is told', async () => {
+  await withBrowser(desk, (one) =>
+    withBrowser(desk, async (other) => {
+      const [mara, ned] = [pageOf(one), pageOf(other)]
+      await signIn(mara, owner, '/s/saltmarsh/decide')
+      await signIn(ned, helper, '/s/saltmarsh/decide')
+      await ned.sees('Barnaby Quill', 'article')
+      await mara.sees('Barnaby Quill', 'article')
+
+      await ned.keys('a')
+      await ned.sees('Approved Barnaby Quill.', '[role=status]')
+      await mara.keys('d')
+      await mara.sees('Someone else decided on Barnaby Quill meanwhile. It is approved now.', '[role=status]')
+      expect([await lane(mara, 'approved'), await lane(mara, 'declined')]).toEqual(['3', '0'])
+      await mara.sees('Ned Pellow approved it', 'article')
+
+      await mara.keys('d')
+      await mara.sees('Declined Barnaby Quill.', '[role=status]')
+      await ned.keys('u')
+      await ned.sees(
+        'Barnaby Quill has been decided again since, by someone else. It stays declined.',
+        '[role=status]',
+      )
+      await mara.keys('u')
+      await mara.sees('Taken back: Barnaby Quill is approved again.', '[role=status]')
+      await ned.keys('u')
+      await ned.sees('There is nothing of yours left to undo.', '[role=status]')
+
+      await ned.go(`${demo.url}/s/wrenfield/gather`)
+      await ned.sees('There is nothing at this address')
+      await ned.go(`${demo.url}/`)
+      await ned.at('/s/saltmarsh/gather')
+      await ned.sees('Saltmarsh Lane Letterpress')
+    }),
+  )
+})
+
+test('the lane is walked by keys, narrowed by rating, and its address brings the same view back', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, owner, '/s/wrenfield/decide?lane=approved')
+    await page.sees('Kaspar Uhl')
+    await page.sees('Maud Pellerin', '#writer')
+    await page.keys('j')
+    await page.sees('Kaspar Uhl', '#writer')
+    await page.sees('only you:', 'article')
+    await page.sees('Nowhere, ever', 'article')
+    await page.keys('k')
+    await page.sees('Maud Pellerin', '#writer')
+    await page.sees('Front page', 'article dl')
+
+    await page.press('any rating')
+    await page.keys(Key.TAB, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ENTER)
+    await page.sees('rating 4', '[aria-controls=rating-strip]')
+    await page.at('rating=4')
+    await page.sees('Maud Pellerin', '#writer')
+    await page.keys('j')
+    await page.sees('Percy Langdale', '#writer')
+    const address = await driver.getCurrentUrl()
+    await driver.navigate().refresh()
+    await page.sees('Percy Langdale', '#writer')
+    await page.sees('rating 4', '[aria-controls=rating-strip]')
+    await driver.switchTo().newWindow('tab')
+    await page.go(address)
+    await page.sees('Percy Langdale', '#writer')
+    await driver.navigate().back()
+
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=declined&rating=5`)
+    await page.sees('Nothing declined has rating 5.')
+    await page.press('Show any rating')
+    await page.sees('Gerald Tinsley', '#writer')
+  })
+})
+
+test('a customer without consent, one for a fixed product, and one who rates by digit', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(`${demo.url}/f/tell-us?product=EX-4`)
+    expect(await driver.executeScript('return document.querySelector("select[name=product]")')).toBeNull()
+    await page.click('input[name=rating][value="1"] + span')
+    await page.keys('5')
+    expect(
+      await driver.executeScript('return document.querySelector("input[name=rating]:checked").value'),
+    ).toBe('5')
+    await page.type('[name=body]', 'Spins like a top. Please keep this to yourselves.')
+    await page.type('[name=author_name]', 'Felix Brandl')
+    await page.type('[name=author_email]', 'felix@brandl.example')
+    await page.press('Send my review')
+    await page.sees('You did not tick that it may be shown, so only Wrenfield will read it.')
+    await page.accessible()
+
+    await signIn(page, owner, '/s/wrenfield/decide?lane=waiting')
+    await page.sees('Spins like a top', 'article')
+    await page.sees('Extractor, four frames', 'article')
+    await page.keys('a')
+    await page.sees('Approved Felix Brandl.', '[role=status]')
+    await page.go(demo.shopUrl)
+    await page.displaySees(/from 14 reviews/)
+    expect(await page.display()).not.toContain('Felix')
+  })
+})
