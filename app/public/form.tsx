@@ -1,4 +1,4 @@
-import { getFormProps, getInputProps, getTextareaProps, useForm } from '@conform-to/react'
+import { getFormProps, getInputProps, getSelectProps, getTextareaProps, useForm } from '@conform-to/react'
 import { parseWithZod } from '@conform-to/zod/v4'
 import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
@@ -81,7 +81,7 @@ function Fields({
 
   return (
     <Form method="post" className="mt-5 flex flex-col gap-4" {...getFormProps(form)}>
-      <input {...getInputProps(fields.token, { type: 'hidden' })} key="token" />
+      <input {...getInputProps(fields.token, { type: 'hidden' })} key={fields.token.key} />
       <div className="absolute -left-[9999px]" aria-hidden="true">
         <label>
           {say('form.trap')}
@@ -102,10 +102,8 @@ function Fields({
         ) : (
           <Labelled field={fields.product} label={say('form.product')}>
             <select
-              {...described(fields.product)}
-              name={fields.product.name}
-              defaultValue={fields.product.initialValue ?? ''}
-              key="product"
+              {...getSelectProps(fields.product)}
+              key={fields.product.key}
               className="select w-full border-edge text-[15px]"
             >
               <option value="">{say('form.productNone')}</option>
@@ -125,8 +123,7 @@ function Fields({
         >
           <input
             {...getInputProps(fields.order_number, { type: 'text' })}
-            {...described(fields.order_number)}
-            key="order_number"
+            key={fields.order_number.key}
             autoComplete="off"
             className="input w-full border-edge text-[15px]"
           />
@@ -136,8 +133,7 @@ function Fields({
       <Labelled field={fields.title} label={say('form.title')} hint={say('form.titleHint')} light>
         <input
           {...getInputProps(fields.title, { type: 'text' })}
-          {...described(fields.title)}
-          key="title"
+          key={fields.title.key}
           className="input customer-words w-full border-edge text-[16px]"
         />
       </Labelled>
@@ -149,8 +145,7 @@ function Fields({
       >
         <textarea
           {...getTextareaProps(fields.body)}
-          {...described(fields.body)}
-          key="body"
+          key={fields.body.key}
           rows={3}
           className="textarea customer-words field-sizing-content max-h-96 min-h-20 w-full border-edge text-[17px] leading-snug"
         />
@@ -164,8 +159,7 @@ function Fields({
         >
           <input
             {...getInputProps(fields.author_name, { type: 'text' })}
-            {...described(fields.author_name)}
-            key="author_name"
+            key={fields.author_name.key}
             autoComplete="name"
             className="input w-full border-edge text-[15px]"
           />
@@ -173,8 +167,7 @@ function Fields({
         <Labelled field={fields.author_email} label={say('form.email')} hint={say('form.neverShown')}>
           <input
             {...getInputProps(fields.author_email, { type: 'email' })}
-            {...described(fields.author_email)}
-            key="author_email"
+            key={fields.author_email.key}
             autoComplete="email"
             className="input w-full border-edge text-[15px]"
           />
@@ -203,13 +196,4 @@ function Fields({
       <Mistakes field={fields.token} />
     </Form>
   )
-}
-
-/** Ties an input to the mistake shown under it. */
-function described(field: { id: string; errorId: string; errors?: string[] }) {
-  return {
-    id: field.id,
-    'aria-invalid': field.errors ? true : undefined,
-    'aria-describedby': field.errors ? field.errorId : undefined,
-  } as const
 }
