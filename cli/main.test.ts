@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
@@ -7,11 +7,12 @@ import { openDatabase } from '../server/data/database'
 import { fillDemo } from '../demo/fill'
 
 const folder = mkdtempSync(path.join(tmpdir(), 'elogio-cli-'))
-const run = (dataFolder: string) =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', 'log', 'verify'], {
+const elogio = (args: string[], dataFolder = folder) =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], {
     env: { ...process.env, ELOGIO_DATA: dataFolder },
     encoding: 'utf8',
   })
+const run = (dataFolder: string) => elogio(['log', 'verify'], dataFolder)
 beforeAll(() =>
   fillDemo(folder, {
     publicUrl: 'http://localhost:1',
@@ -43,5 +44,38 @@ test('without data it says which variable to set', () => {
   expect([none.status, none.stderr]).toEqual([
     1,
     'There is no data in /nowhere. Set ELOGIO_DATA to the data folder.\n',
+  ])
+}, 30_000)
+
+test('read takes a pasted text apart, and says what it cannot read yet', () => {
+  const file = path.join(folder, 'note.txt')
+  writeFileSync(file, '\uFEFFAnna Berg, 8/10, 3 May 2026: the best kit we have had\r\nby far\r\n')
+  const { reviews, skipped } = JSON.parse(elogio(['read', file]).stdout) as {
+    reviews: object[]
+    skipped: unknown[]
+  }
+  expect([reviews, skipped]).toEqual([
+    [
+      {
+        author_name: 'Anna Berg',
+        author_email: null,
+        rating: 4,
+        rating_given: 8,
+        rating_scale: 10,
+        title: null,
+        body: 'the best kit we have had\nby far',
+        written_at: '2026-05-03',
+        product: null,
+        external_url: null,
+        consent: null,
+        answers: null,
+      },
+    ],
+    [],
+  ])
+  const sheet = elogio(['read', 'survey.xlsx'])
+  expect([sheet.status, sheet.stderr]).toEqual([
+    1,
+    'survey.xlsx: only text can be read so far; say --as text to read it so.\n',
   ])
 }, 30_000)

@@ -4,8 +4,17 @@ import path from 'node:path'
 import { readConfig } from '../server/config'
 import { openDatabase } from '../server/data/database'
 import { verifyLogs } from '../server/moderation/verifyLogs'
+import { readFile } from './readFile'
 
 const program = new Command('elogio').description('The use cases without a screen, on the data folder.')
+
+program
+  .command('read <file>')
+  .description('what bringing a file in would take, as JSON; needs no database')
+  .option('--as <kind>', 'text: a pasted mail, chat, note or list of notes')
+  .action((file: string, { as }: { as?: string }) => {
+    console.log(JSON.stringify(readFile(file, as), null, 2))
+  })
 
 program
   .command('log')

@@ -1,0 +1,5 @@
+/** A stretch of the pasted text, in UTF-16 units; `end` is exclusive. */
+export interface Found {
+  start: number
+  end: number
+}

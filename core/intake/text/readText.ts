@@ -1,0 +1,134 @@
+import { customersTurns, readChat } from './chat'
+import type { Found } from './found'
+import { openLetter } from './letter'
+import { isBlank, linesOf, trimBlank, type Line } from './lines'
+import { readMailHead } from './mail'
+import { introducedName, readNote, type Note } from './note'
+import { findRating, type GivenRating } from './rating'
+
+/** One review found in a pasted text. Places are in UTF-16 units of the text as given. */
+export interface ReadReview {
+  authorName: string | null
+  authorEmail: string | null
+  rating: GivenRating | null
+  /** ISO date, with time where given. */
+  writtenAt: string | null
+  body: string
+  places: { authorName: Found | null; rating: Found | null; writtenAt: Found | null; body: Found[] }
+}
+
+/**
+ * Takes a pasted mail, chat, note or list of notes apart. What is not there is null; a text that holds no review gives
+ * none.
+ * @param ownNames how the shop itself signs, so that its own turns in a chat are not taken for the customer's
+ */
+export function readText(text: string, ownNames: string[] = []): ReadReview[] {
+  const lines = linesOf(text)
+  const mail = readMailHead(lines)
+  if (mail) {
+    if (sentByMachine.test(mail.from.email ?? '')) return []
+    const { words, signedBy } = openLetter(mail.body)
+    const note = alone(words)
+    const name = mail.from.name ?? signedBy ?? introducedName(words)
+    return reviews([{ ...note, name, date: mail.date ?? note.date, email: mail.from.email }])
+  }
+  const chat = readChat(trimBlank(lines))
+  if (chat) {
+    const turns = customersTurns(chat, ownNames)
+    const note = alone(turns.flatMap(({ words }) => words))
+    return reviews([{ ...note, name: turns[0]?.who ?? null, date: turns[0]?.date ?? null, email: null }])
+  }
+  return reviews(blocksOf(lines).map((block) => ({ ...readBlock(block), email: null })))
+}
+
+/** A block may itself be a letter: greeting and signature come off, then what stands at the edges. */
+function readBlock(block: Line[]): Note {
+  const { words, signedBy, signature } = openLetter(block)
+  const note = readNote(words)
+  const signed = readNote(signature)
+  return {
+    ...note,
+    name: note.name ?? signedBy ?? introducedName(note.words),
+    date: note.date ?? signed.date,
+    rating: note.rating ?? signed.rating,
+  }
+}
+
+/** Words that are the writer's whole: only their rating is looked for, and it stays where it is. */
+function alone(words: Line[]): Note {
+  const note = readNote(words)
+  return note.name ? { ...note, name: null } : note
+}
+
+const sentByMachine = /^(?:no-?reply|do-?not-?reply|mailer-daemon|notifications?)@/iu
+
+const rule = /^\s*(?:[-–—=*_~#]{3,}|\d{1,2}[.)]\s*)$/u
+
+/** Several reviews in one paste: parted by rules, or by blank lines where each part has a rating or a name of its own. */
+function blocksOf(lines: Line[]): Line[][] {
+  const parted = split(lines, (line) => rule.test(line.text))
+  if (parted.length > 1) return parted
+  const paragraphs = split(lines, isBlank)
+  if (paragraphs.length > 1 && paragraphs.every((paragraph) => standsAlone(paragraph))) return paragraphs
+  const filled = trimBlank(lines).filter((line) => !isBlank(line))
+  const listed = filled.map((line) => [line])
+  return filled.length > 1 && paragraphs.length === 1 && listed.every((line) => standsAlone(line))
+    ? listed
+    : [lines]
+}
+
+function standsAlone(block: Line[]): boolean {
+  const note = readNote(block)
+  return note.words.length > 0 && (note.name !== null || block.some((line) => findRating(line.text) !== null))
+}
+
+function split(lines: Line[], at: (line: Line) => boolean): Line[][] {
+  const parts: Line[][] = [[]]
+  for (const line of lines) {
+    if (at(line)) parts.push([])
+    else parts.at(-1)!.push(line)
+  }
+  return parts.map(trimBlank).filter((part) => part.length > 0)
+}
+
+function reviews(notes: (Note & { email: string | null })[]): ReadReview[] {
+  return notes.filter(isReview).map(({ name, rating, date, words, email }) => ({
+    authorName: name && inOrder(name.text),
+    authorEmail: email,
+    rating: rating?.rating ?? null,
+    writtenAt: date?.iso ?? null,
+    body: words
+      .map(({ text }) => text.trimEnd())
+      .join('\n')
+      .trim(),
+    places: {
+      authorName: name && { start: name.start, end: name.end },
+      rating: rating && { start: rating.start, end: rating.end },
+      writtenAt: date && { start: date.start, end: date.end },
+      body: words.filter((line) => !isBlank(line)).map(({ start, end }) => ({ start, end })),
+    },
+  }))
+}
+
+/** "Kerr, Siobhan" as a mail's head has it, in the order of speech. */
+function inOrder(name: string): string {
+  return name.replace(/^([^,]+),\s*([^,]+)$/u, '$2 $1')
+}
+
+/** Whether something is said about something: a rating with who gave it, or words that are more than a question or a list. */
+function isReview({ words, rating, name, quoted }: Note): boolean {
+  const body = words
+    .map(({ text }) => text)
+    .join(' ')
+    .trim()
+  if (rating && (name || /\p{L}{2}/u.test(body))) return true
+  const said = body.replace(/\S*(?:\/\/|www\.|@)\S*/gu, ' ').match(/\p{L}{2,}/gu) ?? []
+  if (name && quoted && said.length > 0) return true
+  if (said.length < 3) return false
+  const sentences = body.split(/(?<=[.!?…])\s+/u).filter((sentence) => /\p{L}/u.test(sentence))
+  if (sentences.every((sentence) => sentence.trimEnd().endsWith('?'))) return false
+  const listed = words.filter(
+    (line) => !isBlank(line) && /^\s*(?:[-*•]|\d+\s*[x×]|[\p{L} ]{2,24}:)\s*/u.test(line.text),
+  )
+  return listed.length < 2 || listed.length * 2 <= words.filter((line) => !isBlank(line)).length
+}
