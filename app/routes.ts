@@ -10,6 +10,7 @@ export default [
   route('s/:shop', 'shop/layout.tsx', [
     index('shop/start.tsx'),
     route('gather', 'gather/gather.tsx'),
+    route('gather/write', 'gather/write.tsx'),
     route('decide', 'decide/queue.tsx', [
       index('decide/none.tsx'),
       route('undo', 'decide/undo.tsx'),

@@ -122,6 +122,11 @@ function twelveReviews(): number {
     language: 'en',
     productTitle: `${word()} ${word()}`,
     boughtAt: '2026-01-01T00:00:00Z',
+    writtenDown: false,
+    role: '',
+    company: '',
+    companyUrl: '',
+    relationship: '',
   }))
   const { model } = displayModel({
     configuration: {

@@ -44,7 +44,7 @@ function Summary({ model }: { model: DisplayModel }) {
 }
 
 function QuotationView({ quotation }: { quotation: Quotation }) {
-  const { marks, title, paragraphs, name, language, product, proof } = quotation
+  const { marks, title, paragraphs, language } = quotation
   const lang = language ?? undefined
   return (
     <figure>
@@ -61,12 +61,35 @@ function QuotationView({ quotation }: { quotation: Quotation }) {
           ))}
         </blockquote>
       )}
-      <figcaption>
-        <b dir="auto">{name}</b>
-        {product && ` ${say('display.on', { product })}`}
-        {proof && <span className="eg-proof">{proof}</span>}
-      </figcaption>
+      <Writer quotation={quotation} />
     </figure>
+  )
+}
+
+/** Who says so, on what, and how we know; what is missing leaves no hole. */
+function Writer({ quotation }: { quotation: Quotation }) {
+  const { name, role, company, product, proof, writtenDown, relationship } = quotation
+  return (
+    <figcaption>
+      {name && <b dir="auto">{name}</b>}
+      {role && `${name ? ', ' : ''}${role}`}
+      {company && (
+        <>
+          {(name || role) && ', '}
+          {company.url ? (
+            <a href={company.url} rel="nofollow noopener">
+              {company.name}
+            </a>
+          ) : (
+            company.name
+          )}
+        </>
+      )}
+      {product && ` ${say('display.on', { product })}`}
+      {proof && <span className="eg-proof">{proof}</span>}
+      {writtenDown && <span className="eg-own">{say('display.writtenDown')}</span>}
+      {relationship && <span className="eg-own">{relationship}</span>}
+    </figcaption>
   )
 }
 

@@ -21,6 +21,10 @@ const model: DisplayModel = {
       language: 'de',
       product: 'Hive kit',
       proof: 'bought here, March 2026',
+      writtenDown: false,
+      role: '',
+      company: null,
+      relationship: '',
     },
     {
       publicId: 'b',
@@ -31,6 +35,10 @@ const model: DisplayModel = {
       language: null,
       product: null,
       proof: null,
+      writtenDown: true,
+      role: 'baker',
+      company: { name: 'Berg & Co', url: 'https://berg.example' },
+      relationship: 'received a discount',
     },
   ],
   writeUrl: 'https://reviews.wrenfield.example/f/tell-us',
@@ -64,7 +72,7 @@ describe('the output', () => {
   })
   test('says average, count, that few were picked, and who on what', () => {
     expect(text(renderDisplay(model).html)).toBe(
-      '|Kept bees a year longer|4.3| from 3 reviews. These 2 were picked by Wrenfield.|Write a review|★★★★★|Passgenau|Alles|gut|Annika R.| on Hive kit|bought here, March 2026|★★★|★★|Jun O.|',
+      '|Kept bees a year longer|4.3| from 3 reviews. These 2 were picked by Wrenfield.|Write a review|★★★★★|Passgenau|Alles|gut|Annika R.| on Hive kit|bought here, March 2026|★★★|★★|Jun O.|, baker, |Berg &amp; Co|written down by the shop|received a discount|',
     )
   })
   test('does not say picked when all are shown, and asks for a first one when there is none', () => {

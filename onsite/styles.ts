@@ -27,7 +27,9 @@ const common = `
 .eg blockquote p{margin-top:.3em;line-height:1.45;white-space:pre-line}
 .eg figcaption{margin-top:.45em;font-size:.85em;line-height:1.45;color:color-mix(in srgb,currentColor 82%,transparent)}
 .eg figcaption b{font-weight:700}
-.eg-proof{display:block;color:color-mix(in srgb,currentColor 45%,#1f7a36)}
+.eg figcaption a{color:inherit}
+.eg-proof,.eg-own{display:block}
+.eg-proof{color:color-mix(in srgb,currentColor 45%,#1f7a36)}
 .eg-proof::before{content:"✓ ";font-family:"Segoe UI Symbol","Apple Symbols","DejaVu Sans",sans-serif}`
 
 const perLayout: Record<Layout, string> = {

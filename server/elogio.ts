@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { signIn, signOut, whoIs } from './account/session'
 import { handOutToken, openForm, submitForm, thanksFor } from './collection/customerForm'
 import { gatherView } from './collection/gather'
+import { writeDown, writeView } from './collection/writeDown'
 import { latestOwnAct } from './moderation/latestOwnAct'
 import { decide } from './moderation/decide'
 import { laneToOpen, neighbours, queueView, reviewView } from './moderation/queue'
@@ -31,6 +32,8 @@ export function buildElogio(services: Services) {
     handOutToken: bound(handOutToken),
     submitForm: bound(submitForm),
     thanksFor: bound(thanksFor),
+    writeView: bound(writeView),
+    writeDown: bound(writeDown),
     stepCounts: bound(stepCounts),
     gatherView: bound(gatherView),
     laneToOpen: bound(laneToOpen),

@@ -8,6 +8,21 @@ import { pageOf, type Page } from './support/page'
 const folder = 'docs/screenshots'
 mkdirSync(folder, { recursive: true })
 
+const pasted = `From: Anna Berg <anna@berg.example>
+Date: 3 May 2026 14:03
+Subject: the hive
+
+Hi Mara,
+
+the hive went together in an afternoon. I would give it 4 out of 5, the plan is a little thin.
+
+Best regards,
+Anna Berg
+Berg Bakery
+
+On 2 May 2026 Wrenfield wrote:
+> How was it?`
+
 const demo = await startDemo()
 try {
   await withBrowser(desk, async (driver) => {
@@ -17,6 +32,14 @@ try {
     await page.click('main form button')
     await page.sees('came in these 30 days')
     await keep(page, 'gather')
+    await page.driver.executeScript(
+      `const field = document.querySelector('main textarea'); field.focus();
+       const clipboard = new DataTransfer(); clipboard.setData('text/plain', arguments[0]);
+       field.dispatchEvent(new ClipboardEvent('paste', {clipboardData: clipboard, bubbles: true, cancelable: true}))`,
+      pasted,
+    )
+    await page.sees('Found in it')
+    await keep(page, 'write-down')
     await page.go(`${demo.url}/s/wrenfield/decide?lane=held`)
     await page.sees('Why it was held back')
     await keep(page, 'decide')

@@ -32,6 +32,7 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
   const words = { who, state: say(`state.${state}`).toLowerCase() }
   switch (act) {
     case 'arrive':
+    case 'write':
     case 'approve':
     case 'decline':
     case 'spam':

@@ -112,6 +112,7 @@ function Chips({ line, shopLanguage }: { line: Line; shopLanguage: string }) {
         </Chip>
       ))}
       {verified && <Chip tone="moss">{say('proof.verified')}</Chip>}
+      {line.source === 'manualEntry' && <Chip>{say('decide.writtenDown')}</Chip>}
       {!verified && proofFailure && <Chip>{say(`proof.short.${proofFailure}`)}</Chip>}
       {language && language !== shopLanguage && <Chip>{say(`language.${language}` as WordsKey)}</Chip>}
       {!showable && <Chip tone="ochre">{say('decide.onlyYou')}</Chip>}

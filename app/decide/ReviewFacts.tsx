@@ -40,10 +40,16 @@ export function ReviewFacts({
         )}
       </Fact>
       <Fact name={say('decide.writer')}>
-        <b className="font-semibold">
-          {earlier === 0 ? say('decide.firstReview') : say('decide.earlier', { count: earlier })}
-        </b>
-        <Small>{say('decide.mailboxOnly')}</Small>
+        {review.customerId === null ? (
+          <b className="font-semibold">{say('decide.noAddress')}</b>
+        ) : (
+          <>
+            <b className="font-semibold">
+              {earlier === 0 ? say('decide.firstReview') : say('decide.earlier', { count: earlier })}
+            </b>
+            <Small>{say('decide.mailboxOnly')}</Small>
+          </>
+        )}
       </Fact>
       <Fact name={say('decide.standsIn')}>
         <Stands shop={shop} review={review} standsIn={standsIn} />

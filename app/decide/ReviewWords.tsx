@@ -60,8 +60,23 @@ export function ReviewWords({
         <b id="writer" className="mr-1.5 font-semibold break-words text-ink">
           {review.authorName}
         </b>
-        {[review.authorEmail, say('gather.shopForm'), when].filter(Boolean).join(' · ')}
+        {[
+          review.role,
+          review.company,
+          review.relationship,
+          review.authorEmail,
+          say(review.source === 'form' ? 'gather.shopForm' : 'gather.byYou'),
+          when,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
       </p>
+      {(review.note || review.seenUrl) && (
+        <p className="mt-1 break-words text-soft">
+          <b className="font-semibold">{say('write.note')}:</b>{' '}
+          {[review.note, review.seenUrl].filter(Boolean).join(' · ')}
+        </p>
+      )}
       {!review.showable && (
         <p className="mt-3 text-ochre">
           <b className="font-semibold">{say('decide.onlyYou')}:</b> {say('decide.onlyYouWhy')}

@@ -6,36 +6,47 @@ import { requireShop } from '../account/session'
 import { CopyButton } from '../components/CopyButton'
 import { RatingMark } from '../components/RatingMark'
 import { StateMark } from '../components/StateMark'
+import { AnythingField } from './AnythingField'
 import type { Route } from './+types/gather'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const { arrivals, forms, latest } = await context.elogio.gatherView(shop)
+  const { arrivals, forms, writtenDown, latest } = await context.elogio.gatherView(shop)
   const now = context.elogio.now()
   return {
     arrivals,
     forms,
+    writtenDown,
     toDecide: (await context.elogio.stepCounts(shop)).decide,
-    latest: latest.map(({ publicId, state, rating, authorName, title, body, receivedAt, productTitle }) => ({
-      publicId,
-      state,
-      rating,
-      authorName,
-      productTitle,
-      words: title || body,
-      when: spokenMoment(receivedAt, { now, timeZone: shop.timeZone, locale: shop.locale, today: '' }).trim(),
-    })),
+    latest: latest.map(
+      ({ publicId, state, rating, authorName, title, body, receivedAt, productTitle, source }) => ({
+        publicId,
+        state,
+        rating,
+        authorName,
+        productTitle,
+        source,
+        words: title || body,
+        when: spokenMoment(receivedAt, {
+          now,
+          timeZone: shop.timeZone,
+          locale: shop.locale,
+          today: '',
+        }).trim(),
+      }),
+    ),
   }
 }
 
 export default function Gather({ loaderData, params }: Route.ComponentProps) {
-  const { arrivals, forms, latest, toDecide } = loaderData
+  const { arrivals, forms, writtenDown, latest, toDecide } = loaderData
   return (
     <main className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_372px] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('gather.title')} · Elogio`}</title>
       <div className="overflow-y-auto px-6 py-6">
         <h1>{sentence(arrivals, latest.length > 0)}</h1>
-        <div className="mt-5 flex px-[18px] pb-2 text-soft">
+        <AnythingField shop={params.shop} />
+        <div className="mt-6 flex px-[18px] pb-2 text-soft">
           <h2 className="flex-1">{say('gather.ways')}</h2>
           <span className="w-40">{say('gather.last30')}</span>
           <span className="w-[300px]" />
@@ -61,6 +72,16 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               </div>
             </li>
           ))}
+          {writtenDown > 0 && (
+            <li className="flex items-center px-[18px] py-4">
+              <div className="min-w-0 flex-1">
+                <p className="font-semibold">{say('gather.byYou')}</p>
+                <p className="truncate text-soft">{say('gather.byYouHint')}</p>
+              </div>
+              <span className="w-40 text-[18px] font-semibold">{writtenDown}</span>
+              <span className="w-[300px]" />
+            </li>
+          )}
         </ul>
       </div>
       <aside
@@ -100,7 +121,10 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
                     <span className="text-ink">
                       <RatingMark rating={review.rating} />
                     </span>
-                    <span className="truncate">{review.productTitle ?? say('gather.shopForm')}</span>
+                    <span className="truncate">
+                      {review.productTitle ??
+                        say(review.source === 'form' ? 'gather.shopForm' : 'gather.byYou')}
+                    </span>
                   </span>
                   <span className="customer-words line-clamp-2 text-[15px] leading-snug" dir="auto">
                     {review.words}

@@ -1,5 +1,6 @@
 import { useEffect } from 'react'
-import { Outlet, useRevalidator } from 'react-router'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { Outlet, useNavigate, useRevalidator } from 'react-router'
 import { requireShop } from '../account/session'
 import { Band } from '../components/Band'
 import type { Route } from './+types/layout'
@@ -18,6 +19,8 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 
 export default function ShopLayout({ loaderData }: Route.ComponentProps) {
   useFreshCounts()
+  const navigate = useNavigate()
+  useHotkeys('n', () => void navigate(`/s/${loaderData.shop.slug}/gather/write`), { preventDefault: true })
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Band {...loaderData} />

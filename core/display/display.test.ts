@@ -66,6 +66,11 @@ const review = (id: number, rating: number | null, more: Partial<ShowableReview>
   language: null,
   productTitle: null,
   boughtAt: null,
+  writtenDown: false,
+  role: '',
+  company: '',
+  companyUrl: '',
+  relationship: '',
   ...more,
 })
 const shop = {

@@ -16,6 +16,12 @@ export interface ShowableReview extends Pickable {
   productTitle: string | null
   /** When the order that proves the purchase was placed; null when unproven. */
   boughtAt: string | null
+  /** Written down by the shop for a customer: shown as such, counted in no average. */
+  writtenDown: boolean
+  role: string
+  company: string
+  companyUrl: string
+  relationship: string
 }
 
 /** The shop as its displays need it. */
@@ -35,7 +41,12 @@ export interface Quotation {
   name: string
   language: string | null
   product: string | null
+  /** How we know that the writer bought here; null when nobody does. */
   proof: string | null
+  writtenDown: boolean
+  role: string
+  company: { name: string; url: string | null } | null
+  relationship: string
 }
 
 /** All that a display's output is made from. */
@@ -74,7 +85,7 @@ export function displayModel({
     locale: shop.locale,
     heading: configuration.title.trim(),
     layout: configuration.layout,
-    tally: tallyOf(reviews),
+    tally: tallyOf(reviews.filter(({ writtenDown }) => !writtenDown)),
     stock: reviews.length,
     quotations: picked.map((review) => quotation(review, shop, now)),
     writeUrl,
@@ -97,5 +108,9 @@ function quotation(review: ShowableReview, shop: DisplayShop, now: string): Quot
     language: review.language,
     product: review.productTitle,
     proof: when ? say('display.boughtHere', { when }) : null,
+    writtenDown: review.writtenDown,
+    role: review.role,
+    company: review.company ? { name: review.company, url: review.companyUrl || null } : null,
+    relationship: review.relationship,
   }
 }

@@ -1,19 +1,47 @@
 /** A review on its way in, the same for every way in. Words and names are exactly as they came. */
 export interface Candidate {
-  source: 'form'
-  formId: number
+  source: 'form' | 'manualEntry'
+  /** The form it came through; null for other ways in. */
+  formId: number | null
   /** Kept once by this; null where the way in gives none. */
   token: string | null
   tokenGood: boolean
   trapSprung: boolean
   /** Seconds between the form being handed out and its arrival; null when nobody knows. */
   fillSeconds: number | null
+  /** Where it lands unless a rule is stronger. */
+  arrivesAs: 'waiting' | 'approved'
   rating: { value: number; scale: number } | null
   title: string
   body: string
   authorName: string
+  /** Empty when nobody knows it. */
   authorEmail: string
   orderNumber: string
   productSku: string
-  consent: { answer: 'given' | 'refused'; text: string }
+  /** When it was written, as an ISO date or moment; null for now. */
+  writtenAt: string | null
+  consent: { answer: 'given' | 'refused' | 'stated'; text: string }
+  about: AboutWriter
+  /** For the shop alone. */
+  note: string
+}
+
+/** What is known of a writer beside her name; empty where nothing is. */
+export interface AboutWriter {
+  role: string
+  company: string
+  companyUrl: string
+  /** Where the review can be seen. */
+  seenUrl: string
+  /** A gift, discount or relationship, told to visitors. */
+  relationship: string
+}
+
+export const nothingAbout: AboutWriter = {
+  role: '',
+  company: '',
+  companyUrl: '',
+  seenUrl: '',
+  relationship: '',
 }

@@ -1,3 +1,4 @@
+import { nothingAbout } from '../../core/intake/candidate'
 import { TRAP_FIELD, type Submission } from '../../core/intake/submission'
 import { say } from '../../core/words/say'
 import { findFormBySlug, type Form } from '../data/forms'
@@ -52,6 +53,10 @@ export async function submitForm(
     authorEmail: submission.author_email,
     orderNumber: submission.order_number,
     productSku: submission.product,
+    writtenAt: null,
+    arrivesAs: 'waiting',
+    about: nothingAbout,
+    note: '',
     consent: { answer: submission.consent ? 'given' : 'refused', text: consentText(shop) },
   })
 }

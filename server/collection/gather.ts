@@ -1,5 +1,5 @@
 import { arrivalsOfForm, formsOfShop, type Form } from '../data/forms'
-import { arrivalsSince, latestReviews, type ReviewLine } from '../data/reviewLists'
+import { arrivalsSince, latestReviews, writtenDownSince, type ReviewLine } from '../data/reviewLists'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 
@@ -15,6 +15,8 @@ export function recently(now: Date): string {
 export interface GatherView {
   arrivals: { count: number; verified: number }
   forms: (Pick<Form, 'publicId' | 'slug' | 'heading' | 'open'> & { address: string; arrivals: number })[]
+  /** How many the shop wrote down itself in these 30 days. */
+  writtenDown: number
   latest: ReviewLine[]
 }
 
@@ -33,6 +35,7 @@ export async function gatherView({ db, now, publicUrl }: Services, shop: Shop): 
         arrivals: await arrivalsOfForm(db, shop.id, id, since),
       })),
     ),
+    writtenDown: await writtenDownSince(db, shop.id, since),
     latest: await latestReviews(db, shop.id, LATEST),
   }
 }

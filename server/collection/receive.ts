@@ -7,17 +7,24 @@ import { arrivalState } from '../../core/moderation/rules'
 import { spamScore, weigh, type Circumstances } from '../../core/moderation/weigh'
 import { appendDecision } from '../data/decisions'
 import { knownOrderKeys } from '../data/orders'
+import type { Member } from '../data/members'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { insertReview, type NewReview } from '../data/reviewWriting'
 import { productsOfShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { digestOfVersion } from '../moderation/digest'
+import { markAllStale } from '../publishing/staleDisplays'
 import { proveBuyer } from '../proof/proveBuyer'
 import type { Services } from '../services'
 import { hashToken } from './formToken'
 
 /** The one way in: every review, whichever way it comes, passes here and is kept once. */
-export async function receive(services: Services, shop: Shop, candidate: Candidate): Promise<Receipt> {
+export async function receive(
+  services: Services,
+  shop: Shop,
+  candidate: Candidate,
+  member: Member | null = null,
+): Promise<Receipt> {
   const { db } = services
   const tokenHash = candidate.token === null ? null : hashToken(candidate.token)
   const earlier = await receiptByToken(db, shop, tokenHash)
@@ -27,7 +34,7 @@ export async function receive(services: Services, shop: Shop, candidate: Candida
   const { line, failure } = await proveBuyer(db, shop, { ...candidate, writtenAt: receivedAt })
   const signals = weigh(candidate, await circumstances(db, shop, candidate))
   const score = spamScore(signals)
-  const state = arrivalState({ score, kinds: signals.map(({ kind }) => kind) })
+  const state = arrivalState({ score, kinds: signals.map(({ kind }) => kind) }, candidate.arrivesAs)
   const products = await productsOfShop(db, shop.id)
   const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
 
@@ -36,20 +43,27 @@ export async function receive(services: Services, shop: Shop, candidate: Candida
     shopId: shop.id,
     source: candidate.source,
     formId: candidate.formId,
+    memberId: member?.id ?? null,
     tokenHash,
     productId: products.find(({ sku }) => sku === candidate.productSku)?.id ?? null,
     state,
-    showable: candidate.consent.answer === 'given',
+    showable: candidate.consent.answer !== 'refused',
     purchaseLineId: line?.id ?? null,
-    proofFailure: failure,
+    proofFailure: candidate.source === 'form' ? failure : null,
     claimedOrder: candidate.orderNumber,
     score,
     receivedAt,
-    customer: {
-      publicId: services.newId(),
-      mailbox: candidate.authorEmail.trim().toLowerCase(),
-      address: candidate.authorEmail,
-    },
+    written: candidate.writtenAt
+      ? { at: candidate.writtenAt, precision: 'day' }
+      : { at: receivedAt, precision: 'moment' },
+    note: candidate.note,
+    customer: candidate.authorEmail
+      ? {
+          publicId: services.newId(),
+          mailbox: candidate.authorEmail.trim().toLowerCase(),
+          address: candidate.authorEmail,
+        }
+      : null,
     version: {
       title: candidate.title,
       body: candidate.body,
@@ -60,6 +74,7 @@ export async function receive(services: Services, shop: Shop, candidate: Candida
       language: languageOf(`${candidate.title}\n${candidate.body}`),
       consentText: candidate.consent.text,
       consentAnswer: candidate.consent.answer,
+      about: candidate.about,
       salt: services.newSecret(),
     },
     signals,
@@ -72,6 +87,7 @@ export async function receive(services: Services, shop: Shop, candidate: Candida
     if (first) return first
     throw error
   }
+  services.wakeJobs()
   return { publicId: review.publicId, state, showable: review.showable }
 }
 
@@ -90,14 +106,21 @@ async function circumstances(db: Knex, shop: Shop, candidate: Candidate): Promis
 }
 
 async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<void> {
-  const { reviewId } = await insertReview(trx, review)
+  const { reviewId, versionId } = await insertReview(trx, review)
+  const approved = review.state === 'approved'
   await appendDecision(trx, {
     shopId: review.shopId,
-    act: 'arrive',
+    act: review.source === 'form' ? 'arrive' : 'write',
+    memberId: review.memberId,
     reviewId,
     before: {},
-    after: { state: review.state, publishedVersionId: null, publishedAt: null },
+    after: {
+      state: review.state,
+      publishedVersionId: approved ? versionId : null,
+      publishedAt: approved ? review.receivedAt : null,
+    },
     digest: digestOfVersion(review.version),
     at: review.receivedAt,
   })
+  if (approved && review.showable) await markAllStale(trx, review.shopId, review.receivedAt)
 }

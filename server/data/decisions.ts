@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { createHash } from 'node:crypto'
 import { z } from 'zod'
+import { acts } from '../../core/moderation/likelyAct'
 import { reviewStates } from '../../core/moderation/rules'
 
 /** The log: append-only, each entry sealed to the one before it. It holds ids and digests, never words. */
@@ -131,8 +132,7 @@ export async function latestStandingAct(
 ): Promise<Decision | undefined> {
   return db('decision')
     .where({ 'decision.shop_id': shopId, 'decision.member_id': memberId })
-    .whereNotNull('decision.review_id')
-    .whereNull('decision.undoes_id')
+    .whereIn('decision.act', acts)
     .whereNotIn('decision.id', passing)
     .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
     .orderBy('decision.id', 'desc')
@@ -165,7 +165,7 @@ export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Pr
   const later = await trx('decision')
     .where({ shop_id: decision.shopId, review_id: decision.reviewId })
     .where('decision.id', '>', decision.id)
-    .whereNull('decision.undoes_id')
+    .whereIn('decision.act', acts)
     .whereNotExists(trx('decision as undo').whereRaw('undo.undoes_id = decision.id'))
     .first('id')
   return later !== undefined

@@ -10,6 +10,15 @@ export interface Receipt {
 
 type Row = Omit<Receipt, 'showable'> & { showable: 0 | 1 }
 
+/** Whether the owner last stated that the customer agreed; false before the first time. */
+export async function latestStatedConsent(db: Knex, shopId: number): Promise<boolean> {
+  const row: { showable: 0 | 1 } | undefined = await db('review')
+    .where({ shop_id: shopId, source: 'manualEntry' })
+    .orderBy('id', 'desc')
+    .first('showable')
+  return row?.showable === 1
+}
+
 /** The receipt of an arrival by its token, or by the public id and the form it came through. */
 export async function findReceipt(
   db: Knex,

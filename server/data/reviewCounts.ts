@@ -29,10 +29,10 @@ export async function ratingsInLane(
     .sum({ count: 'count' })
 }
 
-/** Approved reviews that may be shown, added up: of the shop, or of one product. */
+/** Approved reviews that may be shown and count in averages, added up: of the shop, or of one product. */
 export async function approvedTally(db: Knex, shopId: number, productId?: number): Promise<RatingTally> {
   const query = db('review_count')
-    .where({ shop_id: shopId, state: 'approved', showable: 1 })
+    .where({ shop_id: shopId, state: 'approved', showable: 1, counted: 1 })
     .where('rating', '>', 0)
   if (productId !== undefined) query.where({ product_id: productId })
   const rows: { rating: number; times: number }[] = await query

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'
+import { counted } from './counted'
 
 /** A review as a line of a list. */
 export interface ReviewLine {
@@ -14,6 +15,7 @@ export interface ReviewLine {
   proofFailure: ProofFailure | null
   score: number
   receivedAt: string
+  source: 'form' | 'manualEntry'
   authorName: string
   title: string
   body: string
@@ -38,6 +40,7 @@ const columns = {
   proofFailure: 'review.proof_failure',
   score: 'review.score',
   receivedAt: 'review.received_at',
+  source: 'review.source',
   authorName: 'review_version.author_name',
   title: 'review_version.title',
   body: 'review_version.body',
@@ -140,4 +143,11 @@ export async function arrivalsSince(
     .where('received_at', '>=', since)
     .first<{ count: number; verified: number | null }>(db.raw('count(*) AS count, sum(verified) AS verified'))
   return { count: row.count, verified: row.verified ?? 0 }
+}
+
+/** How many the shop wrote down itself since a moment. */
+export async function writtenDownSince(db: Knex, shopId: number, since: string): Promise<number> {
+  return counted(
+    db('review').where({ shop_id: shopId, source: 'manualEntry' }).where('received_at', '>=', since),
+  )
 }

@@ -23,6 +23,12 @@ export interface FullReview {
   productId: number | null
   productTitle: string | null
   authorEmail: string | null
+  source: 'form' | 'manualEntry'
+  note: string
+  role: string
+  company: string
+  seenUrl: string
+  relationship: string
   versionId: number
   title: string
   body: string
@@ -49,6 +55,12 @@ const columns = {
   productId: 'review.product_id',
   productTitle: 'product.title',
   authorEmail: 'customer.address',
+  source: 'review.source',
+  note: 'review.note',
+  role: 'review_version.author_role',
+  company: 'review_version.company',
+  seenUrl: 'review_version.seen_url',
+  relationship: 'review_version.relationship',
   versionId: 'review_version.id',
   title: 'review_version.title',
   body: 'review_version.body',

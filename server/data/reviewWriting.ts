@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { AboutWriter, Candidate } from '../../core/intake/candidate'
 import { MODEL, type Signal } from '../../core/moderation/signal'
 import type { ArrivalState } from '../../core/moderation/rules'
 import type { ProofFailure } from '../../core/proof/matchOrder'
@@ -6,8 +7,9 @@ import type { ProofFailure } from '../../core/proof/matchOrder'
 export interface NewReview {
   publicId: string
   shopId: number
-  source: 'form'
-  formId: number
+  source: Candidate['source']
+  formId: number | null
+  memberId: number | null
   tokenHash: string | null
   productId: number | null
   state: ArrivalState
@@ -17,7 +19,9 @@ export interface NewReview {
   claimedOrder: string
   score: number
   receivedAt: string
-  customer: { publicId: string; mailbox: string; address: string }
+  written: { at: string; precision: 'moment' | 'day' }
+  note: string
+  customer: { publicId: string; mailbox: string; address: string } | null
   version: {
     title: string
     body: string
@@ -27,7 +31,8 @@ export interface NewReview {
     rating: number | null
     language: string | null
     consentText: string
-    consentAnswer: 'given' | 'refused'
+    consentAnswer: Candidate['consent']['answer']
+    about: AboutWriter
     salt: string
   }
   signals: Signal[]
@@ -39,7 +44,7 @@ export async function insertReview(
   review: NewReview,
 ): Promise<{ reviewId: number; versionId: number }> {
   const { shopId, version, receivedAt } = review
-  const customerId = await customerByMailbox(trx, shopId, review.customer, receivedAt)
+  const customerId = review.customer && (await customerByMailbox(trx, shopId, review.customer, receivedAt))
   const [reviewId] = await trx('review').insert({
     shop_id: shopId,
     public_id: review.publicId,
@@ -57,8 +62,10 @@ export async function insertReview(
     claimed_order: review.claimedOrder,
     score: review.score,
     received_at: receivedAt,
-    written_at: receivedAt,
-    written_precision: 'moment',
+    written_at: review.written.at,
+    written_precision: review.written.precision,
+    counted: review.source === 'form',
+    note: review.note,
   })
   const [versionId] = await trx('review_version').insert({
     shop_id: shopId,
@@ -73,10 +80,20 @@ export async function insertReview(
     language: version.language,
     consent_text: version.consentText,
     consent_answer: version.consentAnswer,
+    author_role: version.about.role,
+    company: version.about.company,
+    company_url: version.about.companyUrl,
+    seen_url: version.about.seenUrl,
+    relationship: version.about.relationship,
     salt: version.salt,
     created_at: receivedAt,
   })
-  await trx('review').where({ id: reviewId }).update({ current_version_id: versionId })
+  await trx('review')
+    .where({ id: reviewId })
+    .update({
+      current_version_id: versionId,
+      ...(review.state === 'approved' && { published_version_id: versionId, published_at: receivedAt }),
+    })
   if (review.purchaseLineId !== null) {
     await trx('verification').insert({
       shop_id: shopId,
@@ -93,7 +110,7 @@ export async function insertReview(
 async function customerByMailbox(
   trx: Knex.Transaction,
   shopId: number,
-  customer: NewReview['customer'],
+  customer: NonNullable<NewReview['customer']>,
   now: string,
 ): Promise<number> {
   await trx('customer')

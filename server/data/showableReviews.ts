@@ -8,9 +8,11 @@ const LATEST_PROOF = `(
   WHERE verification.review_id = review.id AND verification.revoked_at IS NULL
 )`
 
+type Row = Omit<ShowableReview, 'writtenDown'> & { writtenDown: 0 | 1 }
+
 /** Every review that may be shown: approved, and its writer agreed. */
 export async function showableReviews(db: Knex, shopId: number): Promise<ShowableReview[]> {
-  return db('review')
+  const rows: Row[] = await db('review')
     .join('review_version', 'review_version.id', 'review.published_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
     .where({ 'review.shop_id': shopId, 'review.state': 'approved', 'review.showable': 1 })
@@ -25,5 +27,11 @@ export async function showableReviews(db: Knex, shopId: number): Promise<Showabl
       language: 'review_version.language',
       productTitle: 'product.title',
       boughtAt: db.raw(LATEST_PROOF),
+      writtenDown: db.raw("review.source = 'manualEntry'"),
+      role: 'review_version.author_role',
+      company: 'review_version.company',
+      companyUrl: 'review_version.company_url',
+      relationship: 'review_version.relationship',
     })
+  return rows.map((row) => ({ ...row, writtenDown: row.writtenDown === 1 }))
 }

@@ -104,7 +104,7 @@ export async function editorView(services: Services, shop: Shop, key: string): P
     fitting: [1, 2, 3, 4, 5].map(
       (lowest) => reviews.filter(({ rating }) => ratedAtLeast(rating, lowest)).length,
     ),
-    chosen: tallyOf(picked),
+    chosen: tallyOf(picked.filter(({ writtenDown }) => !writtenDown)),
     all: model.tally,
     code: embedCode(publicUrl, shop, key),
     pageUrl: `${publicUrl}/d/${key}`,

@@ -1,12 +1,16 @@
 import type { Knex } from 'knex'
 import * as start from './0001_start'
+import * as writtenDown from './0002_written_down'
 
 interface Named {
   name: string
   migration: Knex.Migration
 }
 
-const all: Named[] = [{ name: '0001_start', migration: start }]
+const all: Named[] = [
+  { name: '0001_start', migration: start },
+  { name: '0002_written_down', migration: writtenDown },
+]
 
 /** All migrations, named here one by one so that every way of running finds the same. */
 export const migrationSource: Knex.MigrationSource<Named> = {

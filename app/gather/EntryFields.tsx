@@ -1,0 +1,242 @@
+import type { ReactNode } from 'react'
+import type { ReadReview } from '../../core/intake/text/readText'
+import { say } from '../../core/words/say'
+import { Uprights } from '../components/RatingMark'
+
+type Errors = Record<string, string[] | undefined>
+
+/** One review written down for a customer: what was found in the paste, each part to correct. */
+export function EntryFields({
+  found,
+  products,
+  agreed,
+  today,
+  errors,
+  problem,
+}: {
+  found: ReadReview | null
+  products: { sku: string; title: string }[]
+  agreed: boolean
+  today: string
+  errors: Errors
+  problem: string | null
+}) {
+  const rating = found?.rating ? String(found.rating.hundredths / 100) : ''
+  const text = 'input w-full border-edge text-[15px]'
+  return (
+    <div className="flex max-w-[620px] flex-col gap-4">
+      <Rating given={rating} errors={errors.rating} />
+      <Field name="body" label={say('write.words')} hint={say('write.customersSee')} errors={errors.body}>
+        <textarea
+          name="body"
+          id="body"
+          rows={4}
+          defaultValue={found?.body ?? ''}
+          className="textarea customer-words field-sizing-content max-h-80 min-h-24 w-full border-edge text-[17px] leading-snug"
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' && (event.ctrlKey || event.metaKey))
+              event.currentTarget.form?.requestSubmit()
+          }}
+        />
+      </Field>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Field
+          name="author_name"
+          label={say('write.name')}
+          hint={say('form.shownAsHint')}
+          errors={errors.author_name}
+        >
+          <input
+            name="author_name"
+            id="author_name"
+            defaultValue={found?.authorName ?? ''}
+            autoComplete="off"
+            className={text}
+          />
+        </Field>
+        <Field name="written_at" label={say('write.date')} errors={errors.written_at}>
+          <input
+            name="written_at"
+            id="written_at"
+            type="date"
+            max={today}
+            defaultValue={found?.writtenAt?.slice(0, 10) ?? ''}
+            className={text}
+          />
+        </Field>
+        <Field name="product" label={say('write.product')} errors={errors.product}>
+          <select
+            name="product"
+            id="product"
+            className="select w-full border-edge text-[15px]"
+            defaultValue=""
+          >
+            <option value="">{say('form.productNone')}</option>
+            {products.map(({ sku, title }) => (
+              <option key={sku} value={sku}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field
+          name="relationship"
+          label={say('write.relationship')}
+          hint={say('write.relationshipHint')}
+          errors={errors.relationship}
+        >
+          <input name="relationship" id="relationship" className={text} />
+        </Field>
+      </div>
+      <details
+        open={['role', 'company', 'company_url', 'seen_url', 'note', 'title'].some((name) => errors[name])}
+      >
+        <summary className="cursor-pointer font-semibold text-petrol">{say('write.more')}</summary>
+        <div className="mt-3 grid gap-4 sm:grid-cols-2">
+          <Field
+            name="title"
+            label={say('write.headline')}
+            hint={say('write.customersSee')}
+            errors={errors.title}
+          >
+            <input name="title" id="title" className={`${text} customer-words`} />
+          </Field>
+          <Field name="role" label={say('write.role')} hint={say('write.customersSee')} errors={errors.role}>
+            <input name="role" id="role" className={text} />
+          </Field>
+          <Field
+            name="company"
+            label={say('write.company')}
+            hint={say('write.customersSee')}
+            errors={errors.company}
+          >
+            <input name="company" id="company" className={text} />
+          </Field>
+          <Field name="company_url" label={say('write.companyUrl')} errors={errors.company_url}>
+            <input
+              name="company_url"
+              id="company_url"
+              inputMode="url"
+              placeholder="https://"
+              className={text}
+            />
+          </Field>
+          <Field
+            name="seen_url"
+            label={say('write.seen')}
+            hint={say('write.onlyYou')}
+            errors={errors.seen_url}
+          >
+            <input name="seen_url" id="seen_url" inputMode="url" placeholder="https://" className={text} />
+          </Field>
+          <Field name="note" label={say('write.note')} hint={say('write.onlyYou')} errors={errors.note}>
+            <input name="note" id="note" className={text} />
+          </Field>
+        </div>
+      </details>
+      <Tick name="consent" label={say('write.agreed')} hint={say('write.agreedHint')} ticked={agreed} />
+      {problem && (
+        <p role="alert" className="font-semibold text-plum">
+          {problem}
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <button className="btn btn-primary">{say('write.save')}</button>
+        <Tick name="waiting" label={say('write.waiting')} ticked={false} />
+      </div>
+    </div>
+  )
+}
+
+function Rating({ given, errors }: { given: string; errors?: string[] }) {
+  const choices = ['', '1', '2', '3', '4', '5']
+  // A half is kept as it was given, beside the whole ones.
+  if (given && !choices.includes(given)) choices.push(given)
+  return (
+    <fieldset>
+      <legend className="pb-1 font-semibold">{say('write.rating')}</legend>
+      <div className="flex flex-wrap gap-2">
+        {choices.map((choice) => (
+          <label
+            key={choice}
+            className="flex min-h-10 min-w-12 cursor-pointer items-center justify-center gap-1.5 rounded-[10px] border border-edge px-3 has-checked:border-petrol has-checked:bg-tint has-checked:font-semibold has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-petrol"
+          >
+            <input
+              type="radio"
+              name="rating"
+              value={choice}
+              defaultChecked={choice === given}
+              className="sr-only"
+            />
+            {choice === '' ? say('write.noRating') : choice}
+            {choice !== '' && <Uprights lit={Math.round(Number(choice))} />}
+          </label>
+        ))}
+      </div>
+      <Mistake name="rating" errors={errors} />
+    </fieldset>
+  )
+}
+
+function Field({
+  name,
+  label,
+  hint,
+  errors,
+  children,
+}: {
+  name: string
+  label: string
+  hint?: string
+  errors?: string[]
+  children: ReactNode
+}) {
+  return (
+    <div className="flex min-w-0 flex-col gap-1">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <label htmlFor={name} className="font-semibold">
+          {label}
+        </label>
+        {hint && <span className="text-[12.5px] text-soft">{hint}</span>}
+      </div>
+      {children}
+      <Mistake name={name} errors={errors} />
+    </div>
+  )
+}
+
+function Mistake({ name, errors }: { name: string; errors?: string[] }) {
+  if (!errors) return null
+  return (
+    <p id={`${name}-error`} role="alert" className="font-semibold text-plum">
+      {errors.join(' ')}
+    </p>
+  )
+}
+
+function Tick({
+  name,
+  label,
+  hint,
+  ticked,
+}: {
+  name: string
+  label: string
+  hint?: string
+  ticked: boolean
+}) {
+  return (
+    <label className="flex items-start gap-3">
+      <input
+        type="checkbox"
+        name={name}
+        defaultChecked={ticked}
+        className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
+      />
+      <span>
+        {label}
+        {hint && <span className="block text-[13px] text-soft">{hint}</span>}
+      </span>
+    </label>
+  )
+}

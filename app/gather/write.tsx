@@ -1,0 +1,120 @@
+import { useEffect, useState } from 'react'
+import { data, Link, useFetcher, useLocation } from 'react-router'
+import { dayIn } from '../../core/formats/dates'
+import { manualEntrySchema } from '../../core/intake/manualEntry'
+import { readText } from '../../core/intake/text/readText'
+import { say } from '../../core/words/say'
+import { requireShop } from '../account/session'
+import { orOffline } from '../offline'
+import { EntryFields } from './EntryFields'
+import { PasteField } from './PasteField'
+import type { Route } from './+types/write'
+
+export async function loader({ request, context, params }: Route.LoaderArgs) {
+  const { shop } = await requireShop(request, context, params.shop)
+  const { products, agreed } = await context.elogio.writeView(shop)
+  return {
+    products: products.map(({ sku, title }) => ({ sku, title })),
+    agreed,
+    today: dayIn(shop.timeZone, context.elogio.now()),
+    ownNames: [shop.name, shop.shortName],
+  }
+}
+
+interface Saved {
+  saved: { publicId: string; name: string; state: string }
+}
+type Answer = Saved | { errors: Record<string, string[] | undefined> } | { problem: string }
+
+export async function action({ request, context, params }: Route.ActionArgs) {
+  const { shop, member } = await requireShop(request, context, params.shop)
+  const { products } = await context.elogio.writeView(shop)
+  const schema = manualEntrySchema(
+    products.map(({ sku }) => sku),
+    dayIn(shop.timeZone, context.elogio.now()),
+  )
+  const entry = schema.safeParse(Object.fromEntries(await request.formData()))
+  if (!entry.success) return data({ errors: entry.error.flatten().fieldErrors }, { status: 422 })
+  const { publicId, state } = await context.elogio.writeDown(shop, member, entry.data)
+  return { saved: { publicId, name: entry.data.author_name.trim(), state } }
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
+}
+
+export default function Write({ loaderData, params }: Route.ComponentProps) {
+  const { products, agreed, today, ownNames } = loaderData
+  const pastedBefore: unknown = useLocation().state
+  const [pasted, setPasted] = useState(typeof pastedBefore === 'string' ? pastedBefore : '')
+  const [at, setAt] = useState(0)
+  const [turn, setTurn] = useState(0)
+  const fetcher = useFetcher<Answer>()
+  const found = pasted.trim() ? readText(pasted, ownNames) : []
+  const current = found[at] ?? null
+
+  const [done, setDone] = useState<Saved['saved'] | null>(null)
+  const answer = fetcher.data
+  const saved = answer && 'saved' in answer ? answer.saved : null
+  // A kept one makes room: for the next that was found, or for an empty one.
+  if (saved && saved !== done) {
+    setDone(saved)
+    setTurn(turn + 1)
+    if (at + 1 < found.length) setAt(at + 1)
+    else {
+      setPasted('')
+      setAt(0)
+    }
+  }
+  useEffect(() => {
+    if (turn > 0) document.querySelector<HTMLElement>('[name=pasted], [name=author_name]')?.focus()
+  }, [turn])
+
+  return (
+    <main className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
+      <title>{`${say('write.title')} · Elogio`}</title>
+      <div className="overflow-y-auto px-6 py-6">
+        <h1>{say('write.title')}</h1>
+        <p className="mt-1 mb-4 text-soft">{say('write.lead')}</p>
+        <PasteField
+          pasted={pasted}
+          current={current}
+          count={found.length}
+          at={at}
+          paste={(text) => {
+            setPasted(text)
+            setAt(0)
+            setTurn(turn + 1)
+          }}
+        />
+        <p role="status" className="mt-4">
+          {done && (
+            <>
+              <b className="font-semibold text-moss">
+                {say('write.saved', {
+                  who: done.name || say('write.someone'),
+                  state: say(`state.${done.state as 'approved'}`).toLowerCase(),
+                })}
+              </b>{' '}
+              <Link className="part" to={`/s/${params.shop}/decide/${done.publicId}`}>
+                {say('write.see')}
+              </Link>
+            </>
+          )}
+        </p>
+      </div>
+      <div className="relative overflow-y-auto border-l border-line bg-paper px-6 py-6">
+        <fetcher.Form method="post" key={`${turn}.${at}`}>
+          <EntryFields
+            found={current}
+            products={products}
+            agreed={agreed}
+            today={today}
+            errors={answer && 'errors' in answer ? answer.errors : {}}
+            problem={answer && 'problem' in answer ? answer.problem : null}
+          />
+        </fetcher.Form>
+      </div>
+    </main>
+  )
+}

@@ -1,0 +1,53 @@
+import { z } from 'zod'
+import { say } from '../words/say'
+import { BODY_LIMIT, NAME_LIMIT, TITLE_LIMIT } from './submission'
+
+const text = (limit: number) =>
+  z
+    .string()
+    .transform((typed) => typed.replace(/\r\n?/g, '\n'))
+    .refine((typed) => typed.length <= limit, { error: say('form.error.long', { limit }) })
+    .default('')
+
+const address = text(500).refine(
+  (typed) => typed.trim() === '' || /^https?:\/\/\S+\.\S+$/i.test(typed.trim()),
+  {
+    error: say('write.error.address'),
+  },
+)
+
+/** What the owner writes down for a customer. Only rating or words are essential. */
+export function manualEntrySchema(productSkus: string[], today: string) {
+  return z
+    .object({
+      rating: z
+        .string()
+        .regex(/^(?:|[1-5](?:[.,]\d{1,2})?)$/, { error: say('write.error.rating') })
+        .transform((typed) => (typed === '' ? null : Number(typed.replace(',', '.'))))
+        .refine((value) => value === null || value <= 5, { error: say('write.error.rating') })
+        .default(null),
+      title: text(TITLE_LIMIT),
+      body: text(BODY_LIMIT),
+      author_name: text(NAME_LIMIT),
+      role: text(NAME_LIMIT),
+      company: text(NAME_LIMIT),
+      company_url: address,
+      seen_url: address,
+      written_at: z
+        .string()
+        .regex(/^(?:|\d{4}-\d{2}-\d{2})$/, { error: say('write.error.date') })
+        .refine((typed) => typed <= today, { error: say('write.error.future') })
+        .default(''),
+      product: z.enum(['', ...productSkus], { error: say('form.error.product') }).default(''),
+      relationship: text(NAME_LIMIT),
+      note: text(BODY_LIMIT),
+      consent: z.literal('on').optional(),
+      waiting: z.literal('on').optional(),
+    })
+    .refine((entry) => entry.rating !== null || entry.body.trim() !== '', {
+      error: say('write.error.empty'),
+      path: ['body'],
+    })
+}
+
+export type ManualEntry = z.infer<ReturnType<typeof manualEntrySchema>>

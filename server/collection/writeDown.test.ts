@@ -1,0 +1,153 @@
+import knex from 'knex'
+import { beforeEach, describe, expect, test } from 'vitest'
+import { manualEntrySchema } from '../../core/intake/manualEntry'
+import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import type { Member } from '../data/members'
+import * as start from '../data/migrations/0001_start'
+import * as writtenDown from '../data/migrations/0002_written_down'
+import { approvedTally, laneCounts, showableCount } from '../data/reviewCounts'
+import { findReview } from '../data/reviewReading'
+import type { Shop } from '../data/shops'
+import { decide } from '../moderation/decide'
+import { reviewView } from '../moderation/queue'
+import { undo } from '../moderation/undo'
+import { composeDisplay } from '../publishing/publish'
+import { startingConfiguration } from '../../core/display/configuration'
+import type { Services } from '../services'
+import { writeDown, writeView } from './writeDown'
+
+let services: Services
+let shop: Shop
+let mara: Member
+beforeEach(async () => {
+  ;({ services } = await testServices())
+  mara = await addMember(services, 'Mara')
+  shop = await addShop(services, 'wrenfield', [mara])
+})
+const schema = manualEntrySchema(['HK-2'], '2026-11-25')
+const write = (given: Record<string, string>) =>
+  writeDown(services, shop, mara, schema.parse({ consent: 'on', ...given }))
+const mistakes = (given: Record<string, string>) =>
+  schema.safeParse(given).error?.issues.map(({ path, message }) => [path[0], message])
+
+describe('what is written down', () => {
+  test('stands at once, is shown as such, and counts in no average', async () => {
+    const theirs = await send(services, 'wrenfield', { rating: 3 })
+    await decide(services, shop, mara, theirs.publicId, 'approve', 1)
+    const { state } = await write({
+      rating: '4,5',
+      body: 'Gone by noon.',
+      author_name: 'Anna Berg',
+      role: 'baker',
+      company: 'Berg Bakery',
+      company_url: 'https://berg.example',
+      written_at: '2026-05-03',
+      relationship: 'our neighbour',
+      product: 'HK-2',
+    })
+    expect(state).toBe('approved')
+    expect(await approvedTally(services.db, shop.id)).toMatchObject({ count: 1, average: 300 })
+    expect(await showableCount(services.db, shop.id)).toBe(2)
+    const { model } = await composeDisplay(services, shop, startingConfiguration)
+    expect([model.tally.count, model.tally.average, model.stock]).toEqual([1, 300, 2])
+    expect(model.quotations.at(-1)).toMatchObject({
+      name: 'Anna B.',
+      writtenDown: true,
+      proof: null,
+      role: 'baker',
+      relationship: 'our neighbour',
+      marks: 5,
+      product: 'Hive kit',
+      company: { name: 'Berg Bakery', url: 'https://berg.example' },
+    })
+  })
+  test('waits when asked to, is held by a rule, and is for the shop alone without agreement', async () => {
+    expect((await write({ body: 'Lovely kit', waiting: 'on' })).state).toBe('waiting')
+    expect((await write({ body: 'Ring her on 07700 900123' })).state).toBe('held')
+    await writeDown(services, shop, mara, schema.parse({ body: 'Between us' }))
+    expect(await laneCounts(services.db, shop.id)).toMatchObject({ waiting: 1, held: 1, approved: 1 })
+    expect(await showableCount(services.db, shop.id)).toBe(0)
+  })
+  test('is in the log under who wrote it, and is no act that undo takes back', async () => {
+    const { publicId } = await write({ body: 'Lovely kit' })
+    expect((await reviewView(services, shop, publicId))!.history).toMatchObject([
+      { act: 'write', memberName: 'Mara', state: 'approved' },
+    ])
+    expect((await undo(services, shop, mara)).outcome).toBe('nothing')
+    await decide(services, shop, mara, publicId, 'decline', 1)
+    expect(await undo(services, shop, mara)).toMatchObject({ outcome: 'done', state: 'approved' })
+    const review = (await findReview(services.db, shop.id, { publicId }))!
+    expect(review.publishedVersionId).toBe(review.versionId)
+  })
+  test('remembers what was stated the last time', async () => {
+    expect((await writeView(services, shop)).agreed).toBe(false)
+    await write({ body: 'Lovely kit' })
+    expect((await writeView(services, shop)).agreed).toBe(true)
+  })
+})
+
+test('only rating or words are essential; what makes no sense is said at its field', () => {
+  expect(mistakes({ rating: '5' })).toBeUndefined()
+  expect(mistakes({ body: 'Good' })).toBeUndefined()
+  expect(mistakes({ author_name: 'Anna' })).toEqual([
+    ['body', 'A rating or some words are needed; all else can be left out.'],
+  ])
+  expect(mistakes({ body: 'x', rating: '9' })).toEqual([
+    ['rating', 'A rating is a number from 1 to 5, or none.'],
+  ])
+  expect(mistakes({ body: 'x', rating: '5,5' })).toEqual([
+    ['rating', 'A rating is a number from 1 to 5, or none.'],
+  ])
+  expect(mistakes({ body: 'x', company_url: 'javascript:alert(1)' })).toEqual([
+    ['company_url', 'An address begins with https:// or http://.'],
+  ])
+  expect(mistakes({ body: 'x', written_at: '2027-01-01' })).toEqual([
+    ['written_at', 'That day has not come yet.'],
+  ])
+})
+
+test('an installation with reviews in it is brought on, its counts unharmed', async () => {
+  const db = knex({
+    client: 'better-sqlite3',
+    connection: { filename: ':memory:' },
+    useNullAsDefault: true,
+    pool: { min: 1, max: 1 },
+  })
+  try {
+    await start.up(db)
+    await db('shop').insert({
+      public_id: 's',
+      slug: 's',
+      name: 'S',
+      short_name: 'S',
+      brand: '#000',
+      locale: 'en',
+      time_zone: 'UTC',
+      created_at: '',
+    })
+    const review = {
+      shop_id: 1,
+      source: 'form',
+      arrival_state: 'waiting',
+      showable: 1,
+      verified: 0,
+      score: 0,
+      received_at: '',
+      written_at: '',
+      written_precision: 'moment',
+    }
+    for (const [public_id, state, rating] of [
+      ['a', 'approved', 500],
+      ['b', 'approved', 500],
+      ['c', 'held', null],
+    ] as const)
+      await db('review').insert({ ...review, public_id, state, rating })
+    await writtenDown.up(db)
+    expect(await laneCounts(db, 1)).toMatchObject({ approved: 2, held: 1 })
+    expect(await approvedTally(db, 1)).toMatchObject({ count: 2, average: 500 })
+    await db('review').where({ public_id: 'a' }).update({ state: 'declined' })
+    expect(await laneCounts(db, 1)).toMatchObject({ approved: 1, declined: 1, held: 1 })
+  } finally {
+    await db.destroy()
+  }
+})

@@ -1,0 +1,59 @@
+import type { ManualEntry } from '../../core/intake/manualEntry'
+import { say } from '../../core/words/say'
+import type { Member } from '../data/members'
+import { latestStatedConsent } from '../data/receipts'
+import { productsOfShop, type Product, type Shop } from '../data/shops'
+import type { Services } from '../services'
+import { receive } from './receive'
+import type { Receipt } from '../data/receipts'
+
+/** What the page for writing one down begins with. */
+export interface WriteView {
+  products: Product[]
+  /** What the owner stated the last time. */
+  agreed: boolean
+}
+
+export async function writeView({ db }: Services, shop: Shop): Promise<WriteView> {
+  return { products: await productsOfShop(db, shop.id), agreed: await latestStatedConsent(db, shop.id) }
+}
+
+/** Takes what the owner wrote down for a customer; it stands at once unless a rule holds it or she keeps it waiting. */
+export function writeDown(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  entry: ManualEntry,
+): Promise<Receipt> {
+  return receive(
+    services,
+    shop,
+    {
+      source: 'manualEntry',
+      formId: null,
+      token: null,
+      tokenGood: true,
+      trapSprung: false,
+      fillSeconds: null,
+      arrivesAs: entry.waiting ? 'waiting' : 'approved',
+      rating: entry.rating === null ? null : { value: entry.rating, scale: 5 },
+      title: entry.title,
+      body: entry.body,
+      authorName: entry.author_name,
+      authorEmail: '',
+      orderNumber: '',
+      productSku: entry.product,
+      writtenAt: entry.written_at || null,
+      consent: { answer: entry.consent ? 'stated' : 'refused', text: say('write.agreed') },
+      about: {
+        role: entry.role.trim(),
+        company: entry.company.trim(),
+        companyUrl: entry.company_url.trim(),
+        seenUrl: entry.seen_url.trim(),
+        relationship: entry.relationship.trim(),
+      },
+      note: entry.note,
+    },
+    member,
+  )
+}

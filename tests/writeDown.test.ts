@@ -1,0 +1,105 @@
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { startDemo, type Running } from './support/application'
+import { desk, withBrowser } from './support/browser'
+import { pageOf, type Page } from './support/page'
+
+let demo: Running
+beforeAll(async () => {
+  demo = await startDemo()
+})
+afterAll(() => demo.stop())
+
+const mail = `From: Anna Berg <anna@berg.example>
+Date: 3 May 2026 14:03
+Subject: the hive
+
+Hi Mara,
+
+the hive went together in an afternoon. I would give it 4 out of 5, the plan is a little thin.
+
+Best regards,
+Anna Berg
+
+On 2 May 2026 Wrenfield wrote:
+> How was it?`
+
+/** Pastes as from the clipboard, into the field that has the focus or the one that is named. */
+async function paste({ driver }: Page, css: string, text: string): Promise<void> {
+  await driver.executeScript(
+    `const field = document.querySelector(arguments[0]); field.focus();
+     const clipboard = new DataTransfer(); clipboard.setData('text/plain', arguments[1]);
+     field.dispatchEvent(new ClipboardEvent('paste', {clipboardData: clipboard, bubbles: true, cancelable: true}))`,
+    css,
+    text,
+  )
+}
+const value = async (page: Page, name: string) => (await page.find(`[name=${name}]`)).getAttribute('value')
+
+test('praise from a mail, a list and a phone call is written down and stands on the shop’s page as what it is', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(`${demo.url}/s/wrenfield/gather`)
+    await page.click('main form button')
+    await page.sees('12 came in these 30 days')
+    await page.accessible()
+
+    await paste(page, 'main textarea', mail)
+    await page.at('/gather/write')
+    await page.sees('Found in it, marked here:')
+    expect(await value(page, 'author_name')).toBe('Anna Berg')
+    expect(await value(page, 'written_at')).toBe('2026-05-03')
+    expect(await value(page, 'body')).toBe(
+      'the hive went together in an afternoon. I would give it 4 out of 5, the plan is a little thin.',
+    )
+    expect(
+      await driver.executeScript('return document.querySelector("input[name=rating]:checked").value'),
+    ).toBe('4')
+    await page.accessible()
+    await page.click('input[name=consent]')
+    await page.press('Save, and the next')
+    await page.sees('Anna Berg is kept: approved.')
+
+    await paste(
+      page,
+      '[name=pasted]',
+      '1. Nia Bevan - 5/5 - Bees love it.\n2. Colm Garrity - 2/5 - Bellows squeak.',
+    )
+    await page.sees('2 found in it. This is number 1:')
+    expect(await (await page.find('input[name=consent]')).isSelected()).toBe(true)
+    await page.press('Save, and the next')
+    await page.sees('Nia Bevan is kept: approved.')
+    await page.sees('This is number 2:')
+    expect(await value(page, 'author_name')).toBe('Colm Garrity')
+    await page.press('Save, and the next')
+    await page.sees('Colm Garrity is kept: approved.')
+
+    await page.press('Save, and the next')
+    await page.sees('A rating or some words are needed; all else can be left out.')
+    await page.type('[name=body]', 'Rang to say thanks, her number is 07700 900123')
+    await page.press('Save, and the next')
+    await page.sees('What was said is kept: held back.')
+    await page.press('See it in Decide')
+    await page.sees('Personal data in the words: a phone number', 'article')
+    await page.sees('You wrote it down, held back', 'article')
+    await page.sees('Written down by you', 'article')
+
+    await page.go(demo.shopUrl)
+    await page.displaySees(/4\.1 from 14 reviews/)
+    expect(await page.display()).not.toMatch(/Anna B\./)
+    await page.go(`${demo.url}/s/wrenfield/show/front-page`)
+    await page.sees('of 17')
+    await page.click('[data-part=limit]')
+    await page.click('label:has(input[name=limit][value="12"])')
+    await page.sees('12, in order')
+    await page.press('Make 1 change live')
+    await page.click('dialog form button')
+    await page.sees('Live since today')
+    await page.go(demo.shopUrl)
+    await page.displaySees(/4\.1 from 14 reviews[\s\S]*Anna B\.\s+written down by the shop/)
+
+    await page.go(`${demo.url}/s/saltmarsh/decide`)
+    await page.sees('Barnaby Quill', 'article')
+    await page.keys('n')
+    await page.at('/s/saltmarsh/gather/write')
+  })
+})
