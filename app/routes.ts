@@ -9,6 +9,7 @@ export default [
   route('api/f/:slug', 'api/form.ts'),
   route('s/:shop', 'shop/layout.tsx', [
     index('shop/start.tsx'),
+    route('changes', 'shop/changes.ts'),
     route('gather', 'gather/gather.tsx'),
     route('gather/write', 'gather/write.tsx'),
     route('decide', 'decide/queue.tsx', [

@@ -12,6 +12,7 @@ import { editorView, listDisplays } from './publishing/editorView'
 import { publish, type Publication } from './publishing/publish'
 import { REBUILD } from './publishing/staleDisplays'
 import type { Work } from './jobs/runner'
+import type { Shop } from './data/shops'
 import type { Services } from './services'
 import { stepCounts } from './stepCounts'
 
@@ -25,6 +26,7 @@ export function buildElogio(services: Services) {
       useCase(services, ...given)
   return {
     now: () => services.now().toISOString(),
+    listenToChanges: (shop: Shop, heard: () => void) => services.changes.listen(shop.id, heard),
     signIn: bound(signIn),
     signOut: bound(signOut),
     whoIs: bound(whoIs),

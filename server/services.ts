@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { customAlphabet } from 'nanoid'
 import { randomBytes } from 'node:crypto'
+import { buildChanges, type Changes } from './changes'
 
 /** What the use cases stand on; a test sets each of them. */
 export interface Services {
@@ -16,6 +17,8 @@ export interface Services {
   /** Where people reach the application, without a trailing slash. */
   publicUrl: string
   argon: { memoryCost: number; timeCost: number }
+  /** Tells open tabs that something of a shop has changed; called after the transaction that changed it. */
+  changes: Changes
   /** Tells the job runner that something is due; called after the transaction that wrote the job. */
   wakeJobs: () => void
 }
@@ -30,6 +33,7 @@ export function buildServices(
     newId: customAlphabet(alphabet, 16),
     newSecret: () => randomBytes(32).toString('base64url'),
     argon: { memoryCost: 19_456, timeCost: 2 },
+    changes: buildChanges(),
     wakeJobs: () => undefined,
     ...given,
   }

@@ -32,6 +32,19 @@ test('two people on one queue: nobody’s act is lost, and the second is told', 
       await ned.sees('Barnaby Quill', 'article')
       await mara.sees('Barnaby Quill', 'article')
 
+      // An act in one browser is seen in the other with nothing pressed there.
+      await ned.keys('a')
+      await ned.sees('Approved Barnaby Quill.', '[role=status]')
+      await mara.sees('Ned Pellow approved it', 'article')
+      expect(await lane(mara, 'approved')).toBe('3')
+      await ned.keys('u')
+      await ned.sees('Taken back: Barnaby Quill is waiting again.', '[role=status]')
+      await mara.sees('that back: waiting again', 'article')
+
+      // The second to decide on what both saw is told, also where she has not heard of it.
+      await mara.driver.executeScript(
+        'const real = window.fetch; window.fetch = (to, how) => String(to).includes("/healthz") ? Promise.reject(new TypeError("no line")) : real(to, how)',
+      )
       await ned.keys('a')
       await ned.sees('Approved Barnaby Quill.', '[role=status]')
       await mara.keys('d')

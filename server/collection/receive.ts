@@ -87,6 +87,7 @@ export async function receive(
     if (first) return first
     throw error
   }
+  services.changes.announce(shop.id)
   services.wakeJobs()
   return { publicId: review.publicId, state, showable: review.showable }
 }

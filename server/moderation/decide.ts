@@ -54,6 +54,7 @@ export async function decide(
     })
     return { outcome: 'done', review }
   })
+  if (outcome.outcome === 'done') services.changes.announce(shop.id)
   services.wakeJobs()
   return outcome
 }

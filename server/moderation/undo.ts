@@ -46,6 +46,7 @@ export async function undo(
     })
     return { outcome: 'done', review, state: before.state }
   })
+  if (outcome.outcome === 'done') services.changes.announce(shop.id)
   services.wakeJobs()
   return outcome
 }

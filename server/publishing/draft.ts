@@ -10,19 +10,21 @@ import { markStale } from './staleDisplays'
 
 /** Keeps the draft; visitors see nothing of it. Answers when it was kept, or null when there is no such display. */
 export async function saveDraft(
-  { db, now }: Services,
+  { db, now, changes }: Services,
   shop: Shop,
   key: string,
   configuration: Configuration,
 ): Promise<string | null> {
   const savedAt = now().toISOString()
-  return writing(db, async (trx) => {
+  const kept = await writing(db, async (trx) => {
     const display = await findDisplay(trx, shop.id, { key })
     if (!display) return null
     if (display.draft.id === display.live?.id) await startDraft(trx, display, configuration, savedAt)
     else await updateDraft(trx, display, configuration, savedAt)
     return savedAt
   })
+  if (kept) changes.announce(shop.id)
+  return kept
 }
 
 /** Makes the draft what visitors see, logs it and has it rendered. */
@@ -52,6 +54,7 @@ export async function makeLive(
     await markStale(trx, shop.id, display.id, now)
     return display
   })
+  services.changes.announce(shop.id)
   services.wakeJobs()
   return display
 }

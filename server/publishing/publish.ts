@@ -66,4 +66,5 @@ export async function publish(
     ),
   )
   publication.put(display.key, snapshot)
+  services.changes.announce(shopId)
 }
