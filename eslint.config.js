@@ -73,7 +73,7 @@ export default tseslint.config(
     },
   },
   // The message catalogue is one list, and tables of examples are as long as they are.
-  { files: ['core/words/en.ts', '**/*.test.ts'], rules: { 'max-lines': 'off' } },
+  { files: ['**/*.test.ts'], rules: { 'max-lines': 'off' } },
   {
     files: ['**/*.mjs', 'eslint.config.js'],
     languageOptions: {

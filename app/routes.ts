@@ -3,6 +3,7 @@ import { index, route, type RouteConfig } from '@react-router/dev/routes'
 export default [
   index('account/home.tsx'),
   route('sign-in', 'account/signIn.tsx'),
+  route('begin', 'setUp/begin.tsx'),
   route('sign-out', 'account/signOut.tsx'),
   route('f/:slug', 'public/form.tsx'),
   route('f/:slug/thanks', 'public/thanks.tsx'),
@@ -17,6 +18,7 @@ export default [
       route('undo', 'decide/undo.tsx'),
       route(':review', 'decide/review.tsx'),
     ]),
+    route('settings', 'settings/settings.tsx'),
     route('show', 'show/displays.tsx'),
     route('show/:key', 'show/editor.tsx'),
   ]),

@@ -140,6 +140,7 @@ function twelveReviews(): number {
       shortName: 'Wrenfield',
       locale: 'en-GB',
       timeZone: 'Europe/London',
+      brand: '#e9b949',
     },
     reviews,
     writeUrl: `${url}/f/tell-us`,

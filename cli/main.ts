@@ -1,9 +1,12 @@
 import { Command } from 'commander'
+import type { Knex } from 'knex'
 import { existsSync } from 'node:fs'
 import path from 'node:path'
-import { readConfig } from '../server/config'
+import { resetPassword } from '../server/account/settings'
+import { readConfig, type Config } from '../server/config'
 import { openDatabase } from '../server/data/database'
 import { verifyLogs } from '../server/moderation/verifyLogs'
+import { buildServices } from '../server/services'
 import { readFile } from './readFile'
 
 const program = new Command('elogio').description('The use cases without a screen, on the data folder.')
@@ -21,13 +24,8 @@ program
   .description('the log of decisions')
   .command('verify')
   .description('recomputes the chain of every shop’s log; exits with 1 when one is broken')
-  .action(async () => {
-    const { dataFolder } = readConfig(process.env)
-    const file = path.join(dataFolder, 'elogio.db')
-    if (!existsSync(file))
-      throw new Error(`There is no data in ${dataFolder}. Set ELOGIO_DATA to the data folder.`)
-    const db = await openDatabase(file)
-    try {
+  .action(() =>
+    onData(async (db) => {
       const checks = await verifyLogs({ db })
       for (const { shop, check } of checks) {
         console.log(
@@ -37,10 +35,35 @@ program
         )
       }
       if (checks.some(({ check }) => !check.holds)) process.exitCode = 1
-    } finally {
-      await db.destroy()
-    }
-  })
+    }),
+  )
+
+program
+  .command('member')
+  .description('the people of the installation')
+  .command('password <email>')
+  .description('gives a member a new password and signs her out everywhere')
+  .action((email: string) =>
+    onData(async (db, config) => {
+      const signing = { signingKey: Buffer.alloc(0), publicUrl: config.publicUrl }
+      const password = await resetPassword(buildServices({ db, ...signing }), email)
+      if (password === null) throw new Error(`There is no member with the address ${email}.`)
+      console.log(`The new password of ${email} is ${password}`)
+    }),
+  )
+
+async function onData(work: (db: Knex, config: Config) => Promise<void>): Promise<void> {
+  const config = readConfig(process.env)
+  const file = path.join(config.dataFolder, 'elogio.db')
+  if (!existsSync(file))
+    throw new Error(`There is no data in ${config.dataFolder}. Set ELOGIO_DATA to the data folder.`)
+  const db = await openDatabase(file)
+  try {
+    await work(db, config)
+  } finally {
+    await db.destroy()
+  }
+}
 
 try {
   await program.parseAsync()

@@ -8,9 +8,10 @@ import { issueFormToken } from '../server/collection/formToken'
 import { databaseFile, signingKey } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
 import { insertDisplay } from '../server/data/displays'
-import type { Member } from '../server/data/members'
+import { insertForm } from '../server/data/forms'
+import { insertMember, type Member } from '../server/data/members'
 import { findReview } from '../server/data/reviewReading'
-import { findShop, type Shop } from '../server/data/shops'
+import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
 import { jobKinds } from '../server/elogio'
 import { startJobRunner } from '../server/jobs/runner'
 import { decide } from '../server/moderation/decide'
@@ -73,35 +74,21 @@ export async function fillDemo(
 }
 
 async function addMember(services: Services, { name, email, password }: MemberStory): Promise<Member> {
-  const [id] = await services.db('member').insert({
-    public_id: services.newId(),
+  const id = await insertMember(services.db, {
+    publicId: services.newId(),
     name,
     email,
-    password_hash: await hashPassword(services, password),
-    created_at: services.now().toISOString(),
+    passwordHash: await hashPassword(services, password),
+    now: services.now().toISOString(),
   })
-  return { id: id!, name, email }
+  return { id, name, email }
 }
 
 async function addShop(services: Services, story: ShopStory, members: readonly Member[]): Promise<Shop> {
   const { db, newId } = services
-  const now = services.now()
-  const { slug, name, shortName, ownDomains, brand, logo, locale, timeZone } = story.shop
-  const [shopId] = await db('shop').insert({
-    public_id: newId(),
-    slug,
-    name,
-    short_name: shortName,
-    own_domains: JSON.stringify(ownDomains),
-    brand,
-    logo,
-    locale,
-    time_zone: timeZone,
-    created_at: now.toISOString(),
-  })
-  for (const member of members)
-    await db('membership').insert({ member_id: member.id, shop_id: shopId, role: 'owner' })
-  await db('form').insert({ shop_id: shopId, public_id: newId(), ...story.form, open: true })
+  const shopId = await insertShop(db, { publicId: newId(), ...story.shop }, services.now().toISOString())
+  for (const member of members) await insertMembership(db, member.id, shopId)
+  await insertForm(db, { shopId, publicId: newId(), ...story.form })
   const productIds = new Map<string, number>()
   for (const [sku, title] of Object.entries(story.products)) {
     const [id] = await db('product').insert({ shop_id: shopId, public_id: newId(), sku, title })
@@ -130,7 +117,7 @@ async function addShop(services: Services, story: ShopStory, members: readonly M
       })),
     )
   }
-  return findShop(db, shopId!)
+  return findShop(db, shopId)
 }
 
 async function addDisplay({ db, newId, now }: Services, shop: Shop, story: ShopStory): Promise<void> {

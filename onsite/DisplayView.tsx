@@ -1,4 +1,5 @@
-import type { DisplayModel, Quotation } from '../core/display/displayModel'
+import type { DisplayModel } from '../core/display/displayModel'
+import type { Quotation } from '../core/display/quotation'
 import { oneDecimal } from '../core/formats/rating'
 import { say } from '../core/words/say'
 
@@ -68,7 +69,7 @@ function QuotationView({ quotation }: { quotation: Quotation }) {
 
 /** Who says so, on what, and how we know; what is missing leaves no hole. */
 function Writer({ quotation }: { quotation: Quotation }) {
-  const { name, role, company, product, proof, writtenDown, relationship } = quotation
+  const { name, role, company, product, proof, note, relationship } = quotation
   return (
     <figcaption>
       {name && <b dir="auto">{name}</b>}
@@ -87,7 +88,7 @@ function Writer({ quotation }: { quotation: Quotation }) {
       )}
       {product && ` ${say('display.on', { product })}`}
       {proof && <span className="eg-proof">{proof}</span>}
-      {writtenDown && <span className="eg-own">{say('display.writtenDown')}</span>}
+      {note && <span className="eg-own">{note}</span>}
       {relationship && <span className="eg-own">{relationship}</span>}
     </figcaption>
   )

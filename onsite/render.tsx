@@ -12,7 +12,10 @@ export interface RenderedDisplay {
 }
 
 export function renderDisplay(model: DisplayModel): RenderedDisplay {
-  return { html: renderToStaticMarkup(<DisplayView model={model} />), css: shadowStyles(model.layout) }
+  return {
+    html: renderToStaticMarkup(<DisplayView model={model} />),
+    css: shadowStyles(model.layout, model.accent),
+  }
 }
 
 const pageStyles =
@@ -26,7 +29,7 @@ export function renderPage(model: DisplayModel): string {
   return wholePage({
     lang: model.locale,
     title: say('display.page', { shop: model.shopName }),
-    style: pageStyles + layoutStyles(model.layout),
+    style: pageStyles + layoutStyles(model.layout, model.accent),
     children: (
       <>
         <header>

@@ -21,7 +21,7 @@ const common = `
 .eg-write:hover{text-decoration:underline}
 .eg-write:focus-visible{outline:2px solid currentColor;outline-offset:2px}
 .eg figure{border-top:2px solid currentColor;padding-top:.8em}
-.eg-stars{font:1.05em/1.2 "Segoe UI Symbol","Apple Symbols","Noto Sans Symbols 2","DejaVu Sans",sans-serif;letter-spacing:.12em;color:color-mix(in srgb,currentColor 22%,#c4500c)}
+.eg-stars{font:1.05em/1.2 "Segoe UI Symbol","Apple Symbols","Noto Sans Symbols 2","DejaVu Sans",sans-serif;letter-spacing:.12em;color:color-mix(in srgb,currentColor 22%,var(--eg-accent))}
 .eg-stars i{font-style:normal;color:color-mix(in srgb,currentColor 34%,transparent)}
 .eg h3{font-weight:650;margin-top:.3em}
 .eg blockquote p{margin-top:.3em;line-height:1.45;white-space:pre-line}
@@ -43,12 +43,12 @@ const perLayout: Record<Layout, string> = {
 
 const squeeze = (css: string) => css.replace(/\n/g, '')
 
-/** The styles of one layout, without what only a shadow root needs. */
-export function layoutStyles(layout: Layout): string {
-  return squeeze(common + perLayout[layout])
+/** The styles of one layout, without what only a shadow root needs. @param accent the shop's own colour */
+export function layoutStyles(layout: Layout, accent: string): string {
+  return squeeze(`.eg{--eg-accent:${accent}}${common}${perLayout[layout]}`)
 }
 
 /** The styles of one layout for a shadow root on somebody else's page. */
-export function shadowStyles(layout: Layout): string {
-  return host + layoutStyles(layout)
+export function shadowStyles(layout: Layout, accent: string): string {
+  return host + layoutStyles(layout, accent)
 }

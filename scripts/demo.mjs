@@ -22,6 +22,7 @@ try {
   const { owner } = await readMembers()
   const application = startProgram('server/main.ts', {
     ...env,
+    ELOGIO_ALLOW_HOSTS: process.env.ELOGIO_ALLOW_HOSTS ?? `localhost:${standinPort}`,
     ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
   })
   const outside = startProgram('standins/main.ts', { STANDIN_PORT: standinPort, ELOGIO_URL: publicUrl })

@@ -11,6 +11,9 @@ const environment = z.object({
     .string()
     .regex(/^[^:]+:.+$/, { error: 'must look like MAILBOX:PASSWORD' })
     .optional(),
+  ELOGIO_ALLOW_HOSTS: z.string().default(''),
+  ELOGIO_THROTTLE: z.enum(['on', 'off'], { error: 'is on or off' }).default('on'),
+  TRUST_PROXY: z.coerce.number().int().min(0).max(10).default(0),
   NODE_ENV: z.enum(['production', 'development', 'test']).default('production'),
 })
 
@@ -22,6 +25,11 @@ export interface Config {
   secret: string | null
   /** What the sign-in page of the demo fills in. */
   demoSignIn: { email: string; password: string } | null
+  /** Hosts with their port that may be read although they are private. */
+  allowedHosts: string[]
+  throttle: boolean
+  /** How many proxies stand in front and say who asks. */
+  trustedProxies: number
   development: boolean
 }
 
@@ -43,6 +51,11 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     publicUrl: (read.PUBLIC_URL ?? `http://localhost:${read.PORT}`).replace(/\/+$/, ''),
     secret: read.ELOGIO_SECRET ?? null,
     demoSignIn: email ? { email, password: password.join(':') } : null,
+    allowedHosts: read.ELOGIO_ALLOW_HOSTS.split(',')
+      .map((host) => host.trim().toLowerCase())
+      .filter(Boolean),
+    throttle: read.ELOGIO_THROTTLE === 'on',
+    trustedProxies: read.TRUST_PROXY,
     development: read.NODE_ENV === 'development',
   }
 }

@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { signIn, signOut, whoIs } from './account/session'
+import { changePassword, saveSettings } from './account/settings'
+import { isEmpty, setUp } from './account/setUp'
 import { handOutToken, openForm, submitForm, thanksFor } from './collection/customerForm'
 import { gatherView } from './collection/gather'
 import { writeDown, writeView } from './collection/writeDown'
@@ -7,9 +9,12 @@ import { latestOwnAct } from './moderation/latestOwnAct'
 import { decide } from './moderation/decide'
 import { laneToOpen, neighbours, queueView, reviewView } from './moderation/queue'
 import { undo } from './moderation/undo'
+import { shopPicture } from './media/picture'
+import { readShopSite } from './outside/readShopSite'
 import { discardDraft, makeLive, saveDraft } from './publishing/draft'
 import { editorView, listDisplays } from './publishing/editorView'
 import { publish, type Publication } from './publishing/publish'
+import { samplePreview } from './publishing/samplePreview'
 import { REBUILD } from './publishing/staleDisplays'
 import type { Work } from './jobs/runner'
 import type { Shop } from './data/shops'
@@ -30,6 +35,12 @@ export function buildElogio(services: Services) {
     signIn: bound(signIn),
     signOut: bound(signOut),
     whoIs: bound(whoIs),
+    isEmpty: bound(isEmpty),
+    readShopSite: bound(readShopSite),
+    shopPicture,
+    setUp: bound(setUp),
+    saveSettings: bound(saveSettings),
+    changePassword: bound(changePassword),
     openForm: bound(openForm),
     handOutToken: bound(handOutToken),
     submitForm: bound(submitForm),
@@ -45,6 +56,7 @@ export function buildElogio(services: Services) {
     latestOwnAct: bound(latestOwnAct),
     decide: bound(decide),
     undo: bound(undo),
+    samplePreview: bound(samplePreview),
     listDisplays: bound(listDisplays),
     editorView: bound(editorView),
     saveDraft: bound(saveDraft),

@@ -14,7 +14,9 @@ import { refuse } from './http/guard'
 import { answerHealth } from './http/health'
 import { answerPublic } from './http/publicPaths'
 import { wantsFormJson } from './http/formJson'
+import { nameAsker } from './http/asker'
 import { setSecurityHeaders } from './http/securityHeaders'
+import { buildThrottle } from './http/throttle'
 import { startJobRunner } from './jobs/runner'
 import { loadLiveDisplays } from './http/liveDisplays'
 import { markInstallationStale } from './publishing/staleDisplays'
@@ -26,12 +28,14 @@ async function start(config: Config): Promise<void> {
     db,
     signingKey: signingKey(config.dataFolder, config.secret),
     publicUrl: config.publicUrl,
+    allowedHosts: config.allowedHosts,
     wakeJobs: () => jobs.wake(),
   })
   const live = await loadLiveDisplays(db)
   await markInstallationStale(services)
   const jobs = startJobRunner(services, jobKinds(services, live))
   const elogio = buildElogio(services)
+  const throttle = buildThrottle(config.throttle)
   const secure = config.publicUrl.startsWith('https:')
 
   const server = createServer()
@@ -41,6 +45,7 @@ async function start(config: Config): Promise<void> {
     mode: config.development ? 'development' : 'production',
     getLoadContext: () => ({
       elogio,
+      throttle,
       demoSignIn: config.demoSignIn,
       secureCookies: secure,
       nonce: randomBytes(18).toString('base64url'),
@@ -51,6 +56,7 @@ async function start(config: Config): Promise<void> {
     if (answerPublic(req, res, { live, files })) return
     if (answerHealth(req, res, { db, jobs, now: services.now, version: packageJson.version })) return
     if (refuse(req, res, config.publicUrl)) return
+    nameAsker(req, config.trustedProxies)
     if (wantsFormJson(req)) req.url = `/api${req.url}`
     setSecurityHeaders(res, secure)
     const pass = () => void route(req, res)

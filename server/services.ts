@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { customAlphabet } from 'nanoid'
 import { randomBytes } from 'node:crypto'
 import { buildChanges, type Changes } from './changes'
+import { fetchOutside } from './outside/fetchOutside'
 
 /** What the use cases stand on; a test sets each of them. */
 export interface Services {
@@ -16,6 +17,10 @@ export interface Services {
   signingKey: Buffer
   /** Where people reach the application, without a trailing slash. */
   publicUrl: string
+  /** The only way to addresses that people type. */
+  fetchOutside: typeof fetchOutside
+  /** Hosts with their port that may be private all the same. */
+  allowedHosts: string[]
   argon: { memoryCost: number; timeCost: number }
   /** Tells open tabs that something of a shop has changed; called after the transaction that changed it. */
   changes: Changes
@@ -32,6 +37,8 @@ export function buildServices(
     now: () => new Date(),
     newId: customAlphabet(alphabet, 16),
     newSecret: () => randomBytes(32).toString('base64url'),
+    fetchOutside,
+    allowedHosts: [],
     argon: { memoryCost: 19_456, timeCost: 2 },
     changes: buildChanges(),
     wakeJobs: () => undefined,

@@ -1,5 +1,5 @@
 import { createServer } from 'node:http'
-import { frontPage } from './wrenfield/frontPage'
+import { frontPage, icon } from './wrenfield/frontPage'
 import { serif } from './wrenfield/fonts'
 
 /** The simulated outside world, on a port of its own so that everything between it and the application is cross-origin. */
@@ -14,6 +14,9 @@ const server = createServer((req, res) => {
   } else if (pathname === '/serif.woff2') {
     res.writeHead(200, { 'Content-Type': 'font/woff2', 'Cache-Control': 'max-age=86400' })
     res.end(serif)
+  } else if (pathname === '/icon.svg') {
+    res.writeHead(200, { 'Content-Type': 'image/svg+xml', 'Cache-Control': 'max-age=86400' })
+    res.end(icon)
   } else {
     res.writeHead(404, { 'Content-Type': 'text/plain' })
     res.end('Nothing here.')

@@ -4,6 +4,7 @@ import { requireMember } from './session'
 import type { Route } from './+types/home'
 
 export async function loader({ request, context }: Route.LoaderArgs) {
+  if (await context.elogio.isEmpty()) throw redirect('/begin')
   const { shops } = await requireMember(request, context)
   if (shops[0]) throw redirect(`/s/${shops[0].slug}/gather`)
   return null

@@ -2,6 +2,7 @@ import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
 import { say } from '../../core/words/say'
 import { Wordmark } from '../components/Wordmark'
+import { waitWords } from '../waitWords'
 import { keepSession, sessionToken } from './session'
 import type { Route } from './+types/signIn'
 
@@ -16,13 +17,21 @@ function wayBack(request: Request): string {
 export async function loader({ request, context }: Route.LoaderArgs) {
   const token = await sessionToken(request, context)
   if (token && (await context.elogio.whoIs(token))) throw redirect(wayBack(request))
+  if (await context.elogio.isEmpty()) throw redirect('/begin')
   return { demo: context.demoSignIn }
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
   const given = credentials.safeParse(Object.fromEntries(await request.formData()))
+  const email = given.data?.email ?? ''
+  const wait = await context.throttle.signIn(request, email)
+  if (wait !== null)
+    return data(
+      { email, problem: waitWords(wait) },
+      { status: 429, headers: { 'Retry-After': String(wait) } },
+    )
   const token = given.success ? await context.elogio.signIn(given.data.email, given.data.password) : null
-  if (!token) return data({ email: given.data?.email ?? '' }, { status: 401 })
+  if (!token) return data({ email, problem: say('account.wrong') }, { status: 401 })
   return redirect(wayBack(request), { headers: { 'Set-Cookie': await keepSession(context, token) } })
 }
 
@@ -40,7 +49,7 @@ export default function SignIn({ loaderData: { demo }, actionData }: Route.Compo
           {demo && <p className="rounded-lg bg-tint px-3 py-2">{say('account.demo')}</p>}
           {actionData && (
             <p role="alert" className="font-semibold text-plum">
-              {say('account.wrong')}
+              {actionData.problem}
             </p>
           )}
           <Field

@@ -1,6 +1,7 @@
 import { parseWithZod } from '@conform-to/zod/v4'
 import { submissionFields, submissionSchema } from '../../core/intake/submission'
 import { say } from '../../core/words/say'
+import { waitWords } from '../waitWords'
 import type { Route } from './+types/form'
 
 /** The JSON side of a form's address. */
@@ -22,6 +23,12 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 export async function action({ params, request, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
   if (!found?.form.open) return Response.json({ error: say('error.notFound') }, { status: 404 })
+  const wait = await context.throttle.submit(request, params.slug)
+  if (wait !== null)
+    return Response.json(
+      { error: waitWords(wait) },
+      { status: 429, headers: { 'Retry-After': String(wait) } },
+    )
   const form = await request.formData().catch(() => null)
   if (!form) return Response.json({ error: say('error.wrongType') }, { status: 415 })
   const submission = parseWithZod(form, { schema: submissionSchema(found.products.map(({ sku }) => sku)) })

@@ -1,4 +1,5 @@
 import { ChevronDown } from 'lucide-react'
+import type { ReactNode } from 'react'
 import { Form, Link } from 'react-router'
 import { say } from '../../core/words/say'
 import { Menu } from './Menu'
@@ -66,6 +67,8 @@ export function Band({
         >
           <p className="px-3 py-1 font-semibold">{member.name}</p>
           <p className="px-3 pb-2 text-soft">{member.email}</p>
+          <MenuLink to={`/s/${shop.slug}/settings`}>{say('settings.title')}</MenuLink>
+          <MenuLink to="/begin">{say('settings.addShop')}</MenuLink>
           <Form method="post" action="/sign-out">
             <button className="w-full cursor-pointer rounded-lg px-3 py-2 text-left hover:bg-wash">
               {say('account.signOut')}
@@ -74,6 +77,14 @@ export function Band({
         </Menu>
       </div>
     </header>
+  )
+}
+
+function MenuLink({ to, children }: { to: string; children: ReactNode }) {
+  return (
+    <Link to={to} className="block rounded-lg px-3 py-2 hover:bg-wash">
+      {children}
+    </Link>
   )
 }
 

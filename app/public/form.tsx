@@ -6,6 +6,7 @@ import { publicName } from '../../core/display/publicName'
 import { brandShades } from '../../core/display/brand'
 import { BODY_LIMIT, submissionSchema, TRAP_FIELD } from '../../core/intake/submission'
 import { say } from '../../core/words/say'
+import { waitWords } from '../waitWords'
 import { Counter } from './Counter'
 import { Labelled, Mistakes } from './Labelled'
 import { RatingChoice } from './RatingChoice'
@@ -37,6 +38,12 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const schema = submissionSchema(found.products.map(({ sku }) => sku))
   const submission = parseWithZod(await request.formData(), { schema })
   if (submission.status !== 'success') return data(submission.reply(), { status: 422 })
+  const wait = await context.throttle.submit(request, params.slug)
+  if (wait !== null)
+    return data(submission.reply({ formErrors: [waitWords(wait)] }), {
+      status: 429,
+      headers: { 'Retry-After': String(wait) },
+    })
   const { publicId } = await context.elogio.submitForm(found, submission.value)
   return redirect(`/f/${params.slug}/thanks?of=${publicId}`)
 }
@@ -78,6 +85,7 @@ function Fields({
   })
   const shownName = publicName(fields.author_name.value ?? '')
   const mistakes = lastResult ? Object.keys(form.allErrors).length : 0
+  const refusal = form.errors?.join(' ')
 
   return (
     <Form method="post" className="mt-5 flex flex-col gap-4" {...getFormProps(form)}>
@@ -90,7 +98,7 @@ function Fields({
       </div>
       {mistakes > 0 && (
         <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
-          {say('form.mistakes', { count: mistakes })}
+          {refusal ?? say('form.mistakes', { count: mistakes })}
         </p>
       )}
 

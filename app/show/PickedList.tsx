@@ -8,8 +8,10 @@ export function PickedList({ shop, picked, stock }: { shop: string; picked: Pick
   return (
     <aside className="flex min-h-0 flex-col border-l border-line bg-paper" aria-labelledby="picked">
       <h2 id="picked" className="flex justify-between border-b border-line px-4 py-2.5 font-semibold">
-        {say('show.chosen', { Count: countWordFirst(picked.length) })}
-        <span className="font-normal text-soft">{say('show.ofStock', { stock })}</span>
+        {picked.length === 0
+          ? say('show.noneChosen')
+          : say('show.chosen', { Count: countWordFirst(picked.length) })}
+        {stock > 0 && <span className="font-normal text-soft">{say('show.ofStock', { stock })}</span>}
       </h2>
       <ol className="min-h-0 flex-1 overflow-y-auto">
         {picked.map(({ publicId, name, rating, words }) => (

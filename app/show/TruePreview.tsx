@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Layout } from '../../core/display/configuration'
+import { Link } from 'react-router'
 import { say } from '../../core/words/say'
 import { COLUMN_MARKS } from '../../onsite/styles'
 import type { RenderedDisplay } from '../../onsite/render'
@@ -12,11 +13,17 @@ const STEP = 10
 export function TruePreview({
   preview,
   layout,
+  dress,
   empty,
+  samples,
+  shop,
 }: {
   preview: RenderedDisplay
   layout: Layout
+  dress: { ground: string; ink: string; fonts: string }
   empty: boolean
+  samples: boolean
+  shop: string
 }) {
   const scroller = useRef<HTMLDivElement>(null)
   const [room, setRoom] = useState(900)
@@ -67,11 +74,21 @@ export function TruePreview({
         tabIndex={0}
       >
         <div
-          className="mb-4 rounded-b-lg border-t-[3px] border-r-[3px] border-petrol bg-white px-6 py-6 text-[#13262c]"
-          style={{ width }}
+          className="mb-4 rounded-b-lg border-t-[3px] border-r-[3px] border-petrol px-6 py-6"
+          style={{ width, background: dress.ground, color: dress.ink, fontFamily: dress.fonts || undefined }}
         >
-          {empty && <p className="mb-4 rounded-lg bg-wash px-3 py-2 text-soft">{say('show.nothing')}</p>}
-          <ShadowHtml {...preview} className="font-serif text-[17px]" />
+          {samples && (
+            <p className="mb-5 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg bg-tint px-3 py-2 font-sans text-ink">
+              {say('show.samples')}
+              <Link className="part" to={`/s/${shop}/gather/write`}>
+                {say('show.firstOne')}
+              </Link>
+            </p>
+          )}
+          {empty && !samples && (
+            <p className="mb-4 rounded-lg bg-wash px-3 py-2 text-soft">{say('show.nothing')}</p>
+          )}
+          <ShadowHtml {...preview} className="text-[17px]" />
         </div>
       </div>
     </section>

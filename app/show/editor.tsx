@@ -111,7 +111,14 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
       </div>
       <div className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_276px] lg:grid-rows-[minmax(0,1fr)]">
         <div className="flex min-h-0 flex-col">
-          <TruePreview preview={view.preview} layout={view.draft.layout} empty={view.picked.length === 0} />
+          <TruePreview
+            preview={view.preview}
+            layout={view.draft.layout}
+            dress={view.dress}
+            empty={view.picked.length === 0}
+            samples={view.samples}
+            shop={params.shop}
+          />
           <FairGauge chosen={view.chosen} all={view.all} locale={view.locale} />
         </div>
         <PickedList shop={params.shop} picked={view.picked} stock={view.stock} />

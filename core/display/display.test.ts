@@ -78,6 +78,7 @@ const shop = {
   shortName: 'Wrenfield',
   locale: 'en-GB',
   timeZone: 'Europe/London',
+  brand: '#e9b949',
 }
 const modelOf = (reviews: ShowableReview[]) =>
   displayModel({ configuration: draft, shop, reviews, writeUrl: null, now: '2026-11-25T00:00:00Z' }).model

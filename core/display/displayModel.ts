@@ -3,8 +3,11 @@ import { tallyOf, type RatingTally } from '../curation/ratingTally'
 import { spokenMonth } from '../formats/dates'
 import { litMarks } from '../formats/rating'
 import { say } from '../words/say'
+import { brandShades } from './brand'
 import type { Configuration, Layout } from './configuration'
 import { publicName } from './publicName'
+import { sampleQuotations } from './samples'
+import type { Quotation } from './quotation'
 
 /** A review that may be shown: approved, and its writer agreed. */
 export interface ShowableReview extends Pickable {
@@ -30,23 +33,8 @@ export interface DisplayShop {
   shortName: string
   locale: string
   timeZone: string
-}
-
-/** A review as visitors read it. */
-export interface Quotation {
-  publicId: string
-  marks: number | null
-  title: string
-  paragraphs: string[]
-  name: string
-  language: string | null
-  product: string | null
-  /** How we know that the writer bought here; null when nobody does. */
-  proof: string | null
-  writtenDown: boolean
-  role: string
-  company: { name: string; url: string | null } | null
-  relationship: string
+  /** Any CSS colour. */
+  brand: string
 }
 
 /** All that a display's output is made from. */
@@ -56,6 +44,8 @@ export interface DisplayModel {
   locale: string
   heading: string
   layout: Layout
+  /** The shop's own colour as it can be seen on white, as hex. */
+  accent: string
   /** Of all that may be shown, not only of those picked. */
   tally: RatingTally
   /** How many may be shown in all. */
@@ -71,12 +61,15 @@ export function displayModel({
   reviews,
   writeUrl,
   now,
+  samples = false,
 }: {
   configuration: Configuration
   shop: DisplayShop
   reviews: ShowableReview[]
   writeUrl: string | null
   now: string
+  /** Lets samples stand where no review does; for the owner's eyes only. */
+  samples?: boolean
 }): { model: DisplayModel; picked: ShowableReview[] } {
   const picked = pick(reviews, configuration.selection satisfies Selection)
   const model = {
@@ -85,9 +78,13 @@ export function displayModel({
     locale: shop.locale,
     heading: configuration.title.trim(),
     layout: configuration.layout,
+    accent: brandShades(shop.brand).edge,
     tally: tallyOf(reviews.filter(({ writtenDown }) => !writtenDown)),
     stock: reviews.length,
-    quotations: picked.map((review) => quotation(review, shop, now)),
+    quotations:
+      samples && reviews.length === 0
+        ? sampleQuotations()
+        : picked.map((review) => quotation(review, shop, now)),
     writeUrl,
   }
   return { model, picked }
@@ -108,7 +105,7 @@ function quotation(review: ShowableReview, shop: DisplayShop, now: string): Quot
     language: review.language,
     product: review.productTitle,
     proof: when ? say('display.boughtHere', { when }) : null,
-    writtenDown: review.writtenDown,
+    note: review.writtenDown ? say('display.writtenDown') : '',
     role: review.role,
     company: review.company ? { name: review.company, url: review.companyUrl || null } : null,
     relationship: review.relationship,

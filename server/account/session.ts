@@ -13,16 +13,20 @@ let decoyHash: Promise<string> | undefined
 
 /** Signs a member in with a new session; answers its token, or null when address and password do not go together. */
 export async function signIn(services: Services, email: string, password: string): Promise<string | null> {
-  const { db, now, newSecret } = services
+  const { db, newSecret } = services
   const member = await findMemberByEmail(db, email)
   // As much work for an unknown address, so that the time taken tells nobody who is a member.
   const expected = member?.passwordHash ?? (await (decoyHash ??= hashPassword(services, newSecret())))
   const right = await checkPassword(expected, password)
-  if (!member || !right) return null
+  return member && right ? openSession(services, member.id) : null
+}
+
+/** Opens a session for a member; answers its token. */
+export async function openSession({ db, now, newSecret }: Services, memberId: number): Promise<string> {
   const token = newSecret()
   await insertSession(db, {
     tokenHash: hashOf(token),
-    memberId: member.id,
+    memberId,
     createdAt: now().toISOString(),
     expiresAt: new Date(now().getTime() + SESSION_DAYS * 86_400_000).toISOString(),
   })

@@ -158,3 +158,7 @@ export async function liveDisplayIds(db: Knex, shopId: number): Promise<number[]
 export async function allLiveDisplays(db: Knex): Promise<{ id: number; shopId: number }[]> {
   return db('display').whereNotNull('live_version_id').select('id', { shopId: 'shop_id' })
 }
+
+export async function isDisplayKeyTaken(db: Knex, key: string): Promise<boolean> {
+  return (await db('display').where({ key }).first('id')) !== undefined
+}

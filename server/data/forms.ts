@@ -48,3 +48,15 @@ export async function arrivalsOfForm(
 ): Promise<number> {
   return counted(db('review').where({ shop_id: shopId, form_id: formId }).where('received_at', '>=', since))
 }
+
+export async function insertForm(
+  trx: Knex,
+  form: Pick<Form, 'shopId' | 'publicId' | 'slug' | 'heading' | 'intro'>,
+): Promise<void> {
+  const { shopId, publicId, slug, heading, intro } = form
+  await trx('form').insert({ shop_id: shopId, public_id: publicId, slug, heading, intro, open: true })
+}
+
+export async function isFormSlugTaken(db: Knex, slug: string): Promise<boolean> {
+  return (await db('form').where({ slug }).first('id')) !== undefined
+}

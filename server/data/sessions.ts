@@ -16,3 +16,8 @@ export async function insertSession(
 export async function deleteSession(db: Knex, tokenHash: string): Promise<void> {
   await db('session').where({ token_hash: tokenHash }).delete()
 }
+
+/** Closes every session of a member: whoever is signed in as her anywhere is not any more. */
+export async function deleteSessionsOf(db: Knex, memberId: number): Promise<void> {
+  await db('session').where({ member_id: memberId }).delete()
+}

@@ -12,6 +12,16 @@ export interface Shop {
   logo: string | null
   locale: string
   timeZone: string
+  siteUrl: string
+  description: string
+  /** What stands behind the words on its site, what they are written in (hex), and their type as a CSS list. */
+  ground: string
+  ink: string
+  fonts: string
+  /** The name that its replies stand under. */
+  replyName: string
+  /** Languages its people read, as two-letter tags. */
+  languages: string[]
 }
 
 const columns = {
@@ -25,13 +35,61 @@ const columns = {
   logo: 'shop.logo',
   locale: 'shop.locale',
   timeZone: 'shop.time_zone',
+  siteUrl: 'shop.site_url',
+  description: 'shop.description',
+  ground: 'shop.ground',
+  ink: 'shop.ink',
+  fonts: 'shop.fonts',
+  replyName: 'shop.reply_name',
+  languages: 'shop.languages',
 }
 
-type ShopRow = Omit<Shop, 'ownDomains'> & { ownDomains: string }
+type ShopRow = Omit<Shop, 'ownDomains' | 'languages'> & { ownDomains: string; languages: string }
+const texts = z.array(z.string())
 const read = (row: ShopRow): Shop => ({
   ...row,
-  ownDomains: z.array(z.string()).parse(JSON.parse(row.ownDomains)),
+  ownDomains: texts.parse(JSON.parse(row.ownDomains)),
+  languages: texts.parse(JSON.parse(row.languages)),
 })
+
+const stored = (shop: Omit<Shop, 'id' | 'publicId' | 'slug'>) => ({
+  name: shop.name,
+  short_name: shop.shortName,
+  own_domains: JSON.stringify(shop.ownDomains),
+  brand: shop.brand,
+  logo: shop.logo,
+  locale: shop.locale,
+  time_zone: shop.timeZone,
+  site_url: shop.siteUrl,
+  description: shop.description,
+  ground: shop.ground,
+  ink: shop.ink,
+  fonts: shop.fonts,
+  reply_name: shop.replyName,
+  languages: JSON.stringify(shop.languages),
+})
+
+export async function insertShop(trx: Knex, shop: Omit<Shop, 'id'>, now: string): Promise<number> {
+  const [id] = await trx('shop').insert({
+    public_id: shop.publicId,
+    slug: shop.slug,
+    created_at: now,
+    ...stored(shop),
+  })
+  return id!
+}
+
+export async function updateShop(trx: Knex, shop: Shop): Promise<void> {
+  await trx('shop').where({ id: shop.id }).update(stored(shop))
+}
+
+export async function insertMembership(trx: Knex, memberId: number, shopId: number): Promise<void> {
+  await trx('membership').insert({ member_id: memberId, shop_id: shopId, role: 'owner' })
+}
+
+export async function isSlugTaken(db: Knex, slug: string): Promise<boolean> {
+  return (await db('shop').where({ slug }).first('id')) !== undefined
+}
 
 export async function findShop(db: Knex, shopId: number): Promise<Shop> {
   return read(await db('shop').where('shop.id', shopId).first<ShopRow>(columns))

@@ -41,7 +41,9 @@ export async function listDisplays(services: Services, shop: Shop): Promise<Disp
       draft: draft.configuration,
       live: live?.configuration ?? null,
       changes: live ? changesBetween(live.configuration, draft.configuration) : [],
-      preview: renderDisplay((await composeDisplay(services, shop, draft.configuration)).model),
+      preview: renderDisplay(
+        (await composeDisplay(services, shop, draft.configuration, { samples: true })).model,
+      ),
     })),
   )
 }
@@ -56,6 +58,9 @@ export interface EditorView {
   comes: PickedLine[]
   goes: PickedLine[]
   preview: RenderedDisplay
+  /** Whether samples stand in for reviews that the shop does not have yet. */
+  samples: boolean
+  dress: Pick<Shop, 'ground' | 'ink' | 'fonts'>
   miniatures: Record<Layout, RenderedDisplay>
   picked: PickedLine[]
   /** The first few in each order, with all else as the draft has it. */
@@ -75,7 +80,7 @@ export async function editorView(services: Services, shop: Shop, key: string): P
   const display = await findDisplay(db, shop.id, { key })
   if (!display) return null
   const { draft, live } = display
-  const { model, picked } = await composeDisplay(services, shop, draft.configuration)
+  const { model, picked } = await composeDisplay(services, shop, draft.configuration, { samples: true })
   const shownNow = live ? (await composeDisplay(services, shop, live.configuration)).picked : []
   const reviews = await showableReviews(db, shop.id)
   const without = (from: ShowableReview[], others: ShowableReview[]) =>
@@ -90,6 +95,8 @@ export async function editorView(services: Services, shop: Shop, key: string): P
     comes: without(picked, shownNow),
     goes: without(shownNow, picked),
     preview: renderDisplay(model),
+    samples: model.stock === 0,
+    dress: { ground: shop.ground, ink: shop.ink, fonts: shop.fonts },
     miniatures: Object.fromEntries(
       layouts.map((layout) => [layout, renderDisplay({ ...model, layout, heading: '' })]),
     ) as Record<Layout, RenderedDisplay>,

@@ -16,7 +16,12 @@ export interface Publication {
 }
 
 /** What a configuration shows now: the picked reviews and all that the output is made from. */
-export async function composeDisplay(services: Services, shop: Shop, configuration: Configuration) {
+export async function composeDisplay(
+  services: Services,
+  shop: Shop,
+  configuration: Configuration,
+  { samples = false } = {},
+) {
   const { db, now, publicUrl } = services
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
   return displayModel({
@@ -25,6 +30,7 @@ export async function composeDisplay(services: Services, shop: Shop, configurati
     reviews: await showableReviews(db, shop.id),
     writeUrl: form ? `${publicUrl}/f/${form.slug}` : null,
     now: now().toISOString(),
+    samples,
   })
 }
 

@@ -7,7 +7,9 @@ export function frontPage(elogioUrl: string): string {
 <html lang="en">
 <head>
 <meta charset="utf-8">
-<link rel="icon" href="data:,">
+<link rel="icon" href="/icon.svg" type="image/svg+xml" sizes="any">
+<meta name="description" content="Hive kits, suits, smokers, extractors and feed, and a weekend course for beginners.">
+<meta property="og:site_name" content="Wrenfield Bee Supply">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>Wrenfield Bee Supply</title>
 <style>${styles}</style>
@@ -40,6 +42,10 @@ export function frontPage(elogioUrl: string): string {
 </body>
 </html>`
 }
+
+/** The shop's mark, as its browser tab shows it. */
+export const icon =
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><path fill="#e9b949" d="M16 1 29 8.5v15L16 31 3 23.5V8.5z"/><path fill="#fff" d="M16 10l5.2 3v6L16 22l-5.2-3v-6z"/></svg>'
 
 const styles = `
 @font-face { font-family: Shopserif; src: url(/serif.woff2) format("woff2"); font-weight: 200 900 }

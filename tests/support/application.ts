@@ -13,7 +13,7 @@ export interface Running {
   dataFolder: string
   /** Kills the application without a word, as a power cut would. */
   kill: () => Promise<void>
-  restart: () => Promise<void>
+  restart: (env?: Record<string, string>) => Promise<void>
   stop: () => Promise<void>
 }
 
@@ -22,20 +22,38 @@ const SECRET = 'a-secret-for-tests-that-is-long-enough'
 
 /** Starts the demo on free ports with a data folder of its own, a copy of one that is filled once. */
 export async function startDemo(): Promise<Running> {
+  if (!existsSync(path.join(filledOnce, 'elogio.db')))
+    await fillDemo(filledOnce, {
+      publicUrl: 'http://localhost',
+      secret: SECRET,
+      argon: { memoryCost: 1024, timeCost: 1 },
+    })
+  return start((dataFolder) => cpSync(filledOnce, dataFolder, { recursive: true }), {
+    ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
+    ELOGIO_THROTTLE: 'off',
+  })
+}
+
+/** Starts an installation that nobody has set up yet, beside the outside world. */
+export function startEmpty(env: Record<string, string> = {}): Promise<Running> {
+  return start(() => undefined, env)
+}
+
+async function start(fill: (dataFolder: string) => void, env: Record<string, string>): Promise<Running> {
   const [port, shopPort] = await Promise.all([freePort(), freePort()])
   const url = `http://localhost:${port}`
   const dataFolder = mkdtempSync(path.join(tmpdir(), 'elogio-data-'))
-  if (!existsSync(path.join(filledOnce, 'elogio.db')))
-    await fillDemo(filledOnce, { publicUrl: url, secret: SECRET, argon: { memoryCost: 1024, timeCost: 1 } })
-  cpSync(filledOnce, dataFolder, { recursive: true })
+  fill(dataFolder)
 
-  const startApplication = () =>
+  const startApplication = (more: Record<string, string> = {}) =>
     startProgram('server/main.ts', `${url}/healthz`, {
       PORT: String(port),
       PUBLIC_URL: url,
       ELOGIO_DATA: dataFolder,
       ELOGIO_SECRET: SECRET,
-      ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
+      ELOGIO_ALLOW_HOSTS: `localhost:${shopPort}`,
+      ...env,
+      ...more,
     })
   const outside = await startProgram('standins/main.ts', `http://localhost:${shopPort}/`, {
     STANDIN_PORT: String(shopPort),
@@ -47,8 +65,8 @@ export async function startDemo(): Promise<Running> {
     shopUrl: `http://localhost:${shopPort}/`,
     dataFolder,
     kill: () => ended(application, 'SIGKILL'),
-    restart: async () => {
-      application = await startApplication()
+    restart: async (more) => {
+      application = await startApplication(more)
     },
     stop: async () => {
       await Promise.all([ended(application, 'SIGTERM'), ended(outside, 'SIGTERM')])

@@ -62,6 +62,15 @@ export function pageOf(driver: WebDriver) {
         return (await root.findElement(By.css('.eg'))).getText()
       }, 'the display')
     },
+    /** Waits for words inside a display that stands within something on our own page. */
+    displayInside: (css: string, words: RegExp) =>
+      wait(async () => {
+        const text = await driver.executeScript<string>(
+          'return [...document.querySelectorAll(arguments[0] + " *")].map(e => e.shadowRoot?.textContent ?? "").join(" ")',
+          css,
+        )
+        return words.test(text)
+      }, `${words} in the display inside ${css}`),
     displaySees: (words: RegExp) =>
       wait(async () => words.test(await page.display()), `${words} in the display`),
     /** axe finds nothing on the page as it stands. */

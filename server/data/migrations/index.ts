@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import * as start from './0001_start'
 import * as writtenDown from './0002_written_down'
+import * as setUp from './0003_set_up'
 
 interface Named {
   name: string
@@ -10,6 +11,7 @@ interface Named {
 const all: Named[] = [
   { name: '0001_start', migration: start },
   { name: '0002_written_down', migration: writtenDown },
+  { name: '0003_set_up', migration: setUp },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

@@ -1,0 +1,139 @@
+import { useState } from 'react'
+import { Form, Link } from 'react-router'
+import { PASSWORD_LEAST } from '../../core/account/shopProfile'
+import { say } from '../../core/words/say'
+import { DressedPreview } from '../components/DressedPreview'
+import { Wordmark } from '../components/Wordmark'
+import {
+  Labelled,
+  LookFields,
+  MoreFields,
+  type ProfileErrors,
+  type ProfileValues,
+} from '../settings/ProfileFields'
+
+/** The shop as its site tells it, wearing samples; what is not right is corrected, and the account keeps it. */
+export function KeepShop({
+  found,
+  errors,
+}: {
+  found: { site: string; isMember: boolean; values: ProfileValues; candidates: string[]; html: string }
+  errors: ProfileErrors
+}) {
+  const [values, setValues] = useState(found.values)
+  const mistakes = Object.keys(errors).length > 0
+  return (
+    <div className="flex min-h-dvh flex-col lg:h-dvh">
+      <title>{`${say('setUp.title')} · Elogio`}</title>
+      <header className="flex h-16 shrink-0 items-center gap-6 bg-deep px-6 text-white">
+        <Wordmark />
+        <Link to="/begin" className="ml-auto underline underline-offset-4">
+          {say('setUp.otherSite')}
+        </Link>
+      </header>
+      <main className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,500px)] lg:grid-rows-[minmax(0,1fr)]">
+        <div className="overflow-y-auto px-6 py-6">
+          <h1>
+            {found.site
+              ? say('setUp.sentence', { name: values.name || found.site })
+              : say('setUp.byHandSentence')}
+          </h1>
+          <p className="mt-1 text-soft">{say('setUp.sentenceHint')}</p>
+          <div className="mt-4 overflow-hidden rounded-[14px] border border-line">
+            <PageHead values={values} />
+            <DressedPreview html={found.html} dress={values} />
+          </div>
+        </div>
+        <Form
+          method="post"
+          className="flex flex-col gap-5 overflow-y-auto border-l border-line bg-paper px-6 py-6"
+        >
+          {mistakes && (
+            <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
+              {say('setUp.error.mistakes')}
+            </p>
+          )}
+          {found.isMember || <Account errors={errors} />}
+          <div className="flex items-center gap-4">
+            <button className="btn btn-primary">
+              {say(found.isMember ? 'setUp.keepShop' : 'setUp.keep')}
+            </button>
+          </div>
+          <h2 className="border-t border-line pt-4 text-[16px] font-semibold">{say('setUp.look')}</h2>
+          <LookFields values={values} change={setValues} errors={errors} candidates={found.candidates} />
+          <details
+            open={['short_name', 'reply_name', 'site_url', 'own_domains', 'time_zone', 'languages'].some(
+              (name) => errors[name],
+            )}
+          >
+            <summary className="cursor-pointer font-semibold text-petrol">{say('setUp.more')}</summary>
+            <div className="mt-3">
+              <MoreFields
+                values={{ ...values, time_zone: values.time_zone || ownTimeZone() }}
+                change={setValues}
+                errors={errors}
+              />
+            </div>
+          </details>
+        </Form>
+      </main>
+    </div>
+  )
+}
+
+const ownTimeZone = () =>
+  typeof document === 'undefined' ? '' : Intl.DateTimeFormat().resolvedOptions().timeZone
+
+/** A hint of her page's head, so that the reviews are seen where they will stand. */
+function PageHead({ values }: { values: ProfileValues }) {
+  return (
+    <div
+      className="flex items-center gap-3 border-b px-8 py-4 text-[20px] font-semibold"
+      style={{
+        background: values.ground,
+        color: values.ink,
+        fontFamily: values.fonts || undefined,
+        borderColor: values.brand,
+      }}
+    >
+      {values.picture && <img src={values.picture} alt="" className="size-8 object-contain" />}
+      {values.name}
+    </div>
+  )
+}
+
+function Account({ errors }: { errors: ProfileErrors }) {
+  const input = 'input w-full border-edge text-[15px]'
+  return (
+    <section aria-labelledby="account" className="flex flex-col gap-4">
+      <div>
+        <h2 id="account" className="text-[16px] font-semibold">
+          {say('setUp.account')}
+        </h2>
+        <p className="text-soft">{say('setUp.accountHint')}</p>
+      </div>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Labelled
+          name="member_name"
+          label={say('setUp.memberName')}
+          hint={say('setUp.onlyYou')}
+          errors={errors.member_name}
+        >
+          {(id) => <input id={id} name="member_name" autoComplete="name" className={input} />}
+        </Labelled>
+        <Labelled name="email" label={say('account.email')} hint={say('setUp.onlyYou')} errors={errors.email}>
+          {(id) => <input id={id} name="email" type="email" autoComplete="username" className={input} />}
+        </Labelled>
+      </div>
+      <Labelled
+        name="password"
+        label={say('setUp.newPassword', { least: PASSWORD_LEAST })}
+        errors={errors.password}
+      >
+        {(id) => (
+          <input id={id} name="password" type="password" autoComplete="new-password" className={input} />
+        )}
+      </Labelled>
+    </section>
+  )
+}

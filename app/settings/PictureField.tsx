@@ -1,0 +1,50 @@
+import { useState } from 'react'
+import { say } from '../../core/words/say'
+import { smallPicture } from './smallPicture'
+
+/** The shop's picture: shown, replaced by a file of the owner's, or left out. */
+export function PictureField({ value, change }: { value: string; change: (picture: string) => void }) {
+  const [problem, setProblem] = useState(false)
+  const take = async (file: File | undefined) => {
+    if (!file) return
+    const small = await smallPicture(file)
+    setProblem(small === null)
+    if (small) change(small)
+  }
+  return (
+    <div>
+      <p className="font-semibold">{say('setUp.picture')}</p>
+      <input type="hidden" name="picture" value={value} />
+      <div className="mt-1 flex flex-wrap items-center gap-3">
+        {value ? (
+          <img
+            src={value}
+            alt=""
+            className="size-12 rounded-lg border border-line bg-white object-contain p-1"
+          />
+        ) : (
+          <span className="text-soft">{say('setUp.noPicture')}</span>
+        )}
+        <label className="btn btn-quiet has-focus-visible:outline-2 has-focus-visible:outline-petrol">
+          {say('setUp.newPicture')}
+          <input
+            type="file"
+            accept="image/*"
+            className="sr-only"
+            onChange={(event) => void take(event.currentTarget.files?.[0])}
+          />
+        </label>
+        {value && (
+          <button type="button" className="btn btn-quiet" onClick={() => change('')}>
+            {say('setUp.leavePicture')}
+          </button>
+        )}
+      </div>
+      {problem && (
+        <p role="alert" className="mt-1 font-semibold text-plum">
+          {say('setUp.error.picture')}
+        </p>
+      )}
+    </div>
+  )
+}

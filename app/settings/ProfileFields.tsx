@@ -1,0 +1,198 @@
+import { wcagContrast } from 'culori'
+import { useId, type ReactNode } from 'react'
+import { say } from '../../core/words/say'
+import { PictureField } from './PictureField'
+
+/** The fields of a shop's profile as their inputs hold them. */
+export type ProfileValues = Record<
+  | 'name'
+  | 'short_name'
+  | 'description'
+  | 'site_url'
+  | 'picture'
+  | 'brand'
+  | 'ground'
+  | 'ink'
+  | 'fonts'
+  | 'locale'
+  | 'languages'
+  | 'own_domains'
+  | 'reply_name'
+  | 'time_zone',
+  string
+>
+export type ProfileErrors = Partial<Record<string, string[]>>
+
+interface Given {
+  values: ProfileValues
+  change: (values: ProfileValues) => void
+  errors: ProfileErrors
+}
+
+/** What customers and visitors see of the shop: its name and picture, its colours and type. */
+export function LookFields({ values, change, errors, candidates }: Given & { candidates: string[] }) {
+  const field = fieldsOf({ values, change, errors })
+  return (
+    <div className="flex flex-col gap-4">
+      {field('name', say('setUp.name'), say('setUp.customersSee'))}
+      {field('description', say('setUp.description'), say('setUp.onlyYou'))}
+      <PictureField value={values.picture} change={(picture) => change({ ...values, picture })} />
+      <div className="grid gap-4 sm:grid-cols-3">
+        {(['brand', 'ground', 'ink'] as const).map((name) => (
+          <ColourField
+            key={name}
+            name={name}
+            label={say(`setUp.${name}`)}
+            value={values[name]}
+            errors={errors[name]}
+            change={(typed) => change({ ...values, [name]: typed })}
+          />
+        ))}
+      </div>
+      <Contrast ground={values.ground} ink={values.ink} />
+      {candidates.length > 1 && (
+        <div className="flex flex-wrap items-center gap-2" role="group" aria-label={say('setUp.alsoFound')}>
+          <span className="text-[13px] text-soft">{say('setUp.alsoFound')}</span>
+          {candidates.map((colour) => (
+            <button
+              key={colour}
+              type="button"
+              aria-label={`${say('setUp.brand')} ${colour}`}
+              aria-pressed={values.brand === colour}
+              className="size-8 rounded-lg border border-edge aria-pressed:outline-2 aria-pressed:outline-offset-2 aria-pressed:outline-petrol"
+              style={{ background: colour }}
+              onClick={() => change({ ...values, brand: colour })}
+            />
+          ))}
+        </div>
+      )}
+      <div className="grid gap-4 sm:grid-cols-2">
+        {field('fonts', say('setUp.fonts'), say('setUp.fontsHint'), say('setUp.pageType'))}
+        {field('locale', say('setUp.locale'), 'en-GB, de, fr…')}
+      </div>
+    </div>
+  )
+}
+
+/** What belongs to the shop behind its look; everything here works when it is left as it is. */
+export function MoreFields(given: Given) {
+  const field = fieldsOf(given)
+  return (
+    <div className="grid gap-4 sm:grid-cols-2">
+      {field('short_name', say('setUp.shortName'), say('setUp.shortNameHint'))}
+      {field('reply_name', say('setUp.replyName'), say('setUp.customersSee'))}
+      {field('site_url', say('setUp.siteUrl'), say('setUp.onlyYou'), 'https://')}
+      {field('own_domains', say('setUp.ownDomains'), say('setUp.ownDomainsHint'))}
+      {field('time_zone', say('setUp.timeZone'), say('setUp.onlyYou'))}
+      {field('languages', say('setUp.languages'), say('setUp.languagesHint'))}
+    </div>
+  )
+}
+
+function fieldsOf({ values, change, errors }: Given) {
+  return (name: keyof ProfileValues, label: string, hint: string, placeholder?: string) => (
+    <Labelled name={name} label={label} hint={hint} errors={errors[name]}>
+      {(id) => (
+        <input
+          id={id}
+          name={name}
+          value={values[name]}
+          placeholder={placeholder}
+          autoComplete="off"
+          className="input w-full border-edge text-[15px]"
+          onChange={(event) => change({ ...values, [name]: event.currentTarget.value })}
+        />
+      )}
+    </Labelled>
+  )
+}
+
+function ColourField({
+  name,
+  label,
+  value,
+  errors,
+  change,
+}: {
+  name: string
+  label: string
+  value: string
+  errors?: string[]
+  change: (typed: string) => void
+}) {
+  return (
+    <Labelled name={name} label={label} errors={errors}>
+      {(id) => (
+        <span className="flex items-center gap-2">
+          <input
+            type="color"
+            aria-label={label}
+            value={/^#[0-9a-f]{6}$/i.test(value) ? value : '#ffffff'}
+            className="h-10 w-11 shrink-0 cursor-pointer rounded-lg border border-edge bg-paper p-1"
+            onChange={(event) => change(event.currentTarget.value)}
+          />
+          <input
+            id={id}
+            name={name}
+            value={value}
+            className="input w-full border-edge text-[15px]"
+            onChange={(event) => change(event.currentTarget.value)}
+          />
+        </span>
+      )}
+    </Labelled>
+  )
+}
+
+const READABLE = 4.5
+
+function Contrast({ ground, ink }: { ground: string; ink: string }) {
+  const ratio = contrastOf(ground, ink)
+  if (ratio === null || ratio >= READABLE) return null
+  return (
+    <p role="status" className="font-semibold text-ochre">
+      {say('setUp.unreadable', { ratio: ratio.toFixed(1) })}
+    </p>
+  )
+}
+
+function contrastOf(ground: string, ink: string): number | null {
+  try {
+    return wcagContrast(ground, ink)
+  } catch {
+    return null
+  }
+}
+
+/** A field with its name, who sees it, and what is wrong with it. */
+export function Labelled({
+  name,
+  label,
+  hint,
+  errors,
+  children,
+}: {
+  name: string
+  label: string
+  hint?: string
+  errors?: string[]
+  children: (id: string) => ReactNode
+}) {
+  const id = useId()
+  return (
+    <div className="flex min-w-0 flex-col gap-1" data-field={name}>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <label htmlFor={id} className="font-semibold">
+          {label}
+        </label>
+        {hint && <span className="text-[12.5px] text-soft">{hint}</span>}
+      </div>
+      {children(id)}
+      {errors && (
+        <p role="alert" className="font-semibold text-plum">
+          {errors.join(' ')}
+        </p>
+      )}
+    </div>
+  )
+}

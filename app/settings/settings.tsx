@@ -1,0 +1,156 @@
+import { useState } from 'react'
+import { data, Form, useNavigation } from 'react-router'
+import { z } from 'zod'
+import { newPassword, PASSWORD_LEAST, shopProfileSchema } from '../../core/account/shopProfile'
+import { say } from '../../core/words/say'
+import { keepSession, requireShop } from '../account/session'
+import { orOffline } from '../offline'
+import { waitWords } from '../waitWords'
+import { Labelled, LookFields, MoreFields, type ProfileErrors, type ProfileValues } from './ProfileFields'
+import type { Route } from './+types/settings'
+
+export async function loader({ request, context, params }: Route.LoaderArgs) {
+  const { shop, member } = await requireShop(request, context, params.shop)
+  const values: ProfileValues = {
+    name: shop.name,
+    short_name: shop.shortName,
+    description: shop.description,
+    site_url: shop.siteUrl,
+    picture: shop.logo ?? '',
+    brand: shop.brand,
+    ground: shop.ground,
+    ink: shop.ink,
+    fonts: shop.fonts,
+    locale: shop.locale,
+    languages: shop.languages.join(', '),
+    own_domains: shop.ownDomains.join(', '),
+    reply_name: shop.replyName,
+    time_zone: shop.timeZone,
+  }
+  return { values, member: { name: member.name, email: member.email } }
+}
+
+interface Answer {
+  done?: 'shop' | 'password'
+  errors: ProfileErrors
+}
+
+export async function action({ request, context, params }: Route.ActionArgs) {
+  const { shop, member } = await requireShop(request, context, params.shop)
+  const fields = Object.fromEntries(await request.formData())
+  const answer = (given: Answer, init: ResponseInit = {}) => data(given, init)
+  if (fields.intent === 'password') {
+    const wait = await context.throttle.signIn(request, member.email)
+    if (wait !== null) return answer({ errors: { present: [waitWords(wait)] } }, { status: 429 })
+    const next = newPassword.safeParse(fields.password)
+    if (!next.success)
+      return answer({ errors: { password: next.error.issues.map((i) => i.message) } }, { status: 422 })
+    const present = z.string().catch('').parse(fields.present)
+    const token = await context.elogio.changePassword(member, present, next.data)
+    if (!token) return answer({ errors: { present: [say('settings.wrongPassword')] } }, { status: 422 })
+    return answer(
+      { done: 'password', errors: {} },
+      { headers: { 'Set-Cookie': await keepSession(context, token) } },
+    )
+  }
+  const profile = shopProfileSchema.safeParse(fields)
+  if (!profile.success)
+    return answer({ errors: profile.error.flatten().fieldErrors as ProfileErrors }, { status: 422 })
+  await context.elogio.saveSettings(shop, profile.data)
+  return answer({ done: 'shop', errors: {} })
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
+}
+
+export default function Settings({ loaderData, actionData }: Route.ComponentProps) {
+  const [values, setValues] = useState(loaderData.values)
+  const answer = actionData && 'errors' in actionData ? (actionData as Answer) : null
+  const errors = answer?.errors ?? {}
+  const problem = actionData && 'problem' in actionData ? actionData.problem : null
+  const busy = useNavigation().state !== 'idle'
+  return (
+    <main className="min-h-0 flex-1 overflow-y-auto px-6 py-6">
+      <title>{`${say('settings.title')} · Elogio`}</title>
+      <h1>{say('settings.title')}</h1>
+      {problem && (
+        <p role="alert" className="mt-3 font-semibold text-plum">
+          {problem}
+        </p>
+      )}
+      <div className="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(0,680px)_minmax(0,380px)]">
+        <Form method="post" className="panel flex flex-col gap-5 px-6 py-5">
+          <h2 className="text-[16px] font-semibold">{say('settings.shop')}</h2>
+          <LookFields values={values} change={setValues} errors={errors} candidates={[]} />
+          <MoreFields values={values} change={setValues} errors={errors} />
+          <div className="flex items-center gap-4">
+            <button name="intent" value="shop" className="btn btn-primary" disabled={busy}>
+              {say('settings.save')}
+            </button>
+            <span role="status" className="text-moss">
+              {answer?.done === 'shop' && !busy && say('settings.saved')}
+            </span>
+          </div>
+        </Form>
+        <Password errors={errors} done={answer?.done === 'password'} member={loaderData.member} />
+      </div>
+    </main>
+  )
+}
+
+function Password({
+  errors,
+  done,
+  member,
+}: {
+  errors: ProfileErrors
+  done: boolean
+  member: { name: string; email: string }
+}) {
+  const input = 'input w-full border-edge text-[15px]'
+  return (
+    <Form method="post" className="panel flex flex-col gap-4 px-6 py-5" key={done ? 'changed' : 'as it was'}>
+      <h2 className="text-[16px] font-semibold">{say('settings.you')}</h2>
+      <p className="text-soft">
+        {member.name}, {member.email}
+      </p>
+      <input type="hidden" name="username" autoComplete="username" value={member.email} readOnly />
+      <Labelled name="present" label={say('settings.currentPassword')} errors={errors.present}>
+        {(id) => (
+          <input
+            id={id}
+            name="present"
+            type="password"
+            autoComplete="current-password"
+            required
+            className={input}
+          />
+        )}
+      </Labelled>
+      <Labelled
+        name="password"
+        label={say('settings.newPassword', { least: PASSWORD_LEAST })}
+        errors={errors.password}
+      >
+        {(id) => (
+          <input
+            id={id}
+            name="password"
+            type="password"
+            autoComplete="new-password"
+            required
+            className={input}
+          />
+        )}
+      </Labelled>
+      <p className="text-[13px] text-soft">{say('settings.passwordNote')}</p>
+      <button name="intent" value="password" className="btn btn-quiet self-start">
+        {say('settings.change')}
+      </button>
+      <p role="status" className="font-semibold text-moss">
+        {done && say('settings.passwordChanged')}
+      </p>
+    </Form>
+  )
+}

@@ -1,0 +1,104 @@
+import { formatHex, parse } from 'culori'
+import { z } from 'zod'
+import { FAMILY_LIST } from '../site/fonts'
+import { say } from '../words/say'
+
+const NAME_MOST = 80
+const DESCRIPTION_MOST = 300
+const PICTURE_MOST = 400_000
+
+const line = (limit: number) =>
+  z
+    .string()
+    .trim()
+    .max(limit, { error: say('form.error.long', { limit }) })
+const optional = (limit: number) => line(limit).default('')
+
+const colour = z
+  .string()
+  .trim()
+  .refine((typed) => parse(typed) !== undefined, { error: say('setUp.error.colour') })
+  .transform((typed) => formatHex(typed)!)
+
+const separated = (text: string) => [...new Set(text.split(/[\s,;]+/).filter(Boolean))]
+
+const domains = optional(1000).transform((typed, context) => {
+  const found = separated(typed.toLowerCase()).map((domain) =>
+    domain
+      .replace(/^https?:\/\//, '')
+      .replace(/^www\./, '')
+      .replace(/[/:?#].*$/, ''),
+  )
+  const wrong = found.find((domain) => !/^(localhost|[\p{L}\p{N}-]+(\.[\p{L}\p{N}-]+)+)$/u.test(domain))
+  if (wrong !== undefined) context.addIssue(say('setUp.error.domain', { domain: wrong }))
+  return found
+})
+
+function isLocale(tag: string): boolean {
+  try {
+    return Intl.getCanonicalLocales(tag).length === 1
+  } catch {
+    return false
+  }
+}
+
+function isTimeZone(zone: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: zone }).format(0) !== ''
+  } catch {
+    return false
+  }
+}
+
+const languages = optional(200).transform((typed, context) => {
+  const found = separated(typed.toLowerCase())
+  const wrong = found.find((tag) => !/^[a-z]{2,3}$/.test(tag))
+  if (wrong !== undefined) context.addIssue(say('setUp.error.language', { language: wrong }))
+  return found
+})
+
+/** What a shop says of itself, as its owner types or corrects it; the names are those of the fields on the screen. */
+export const shopProfileSchema = z.object({
+  name: line(NAME_MOST).min(1, { error: say('setUp.error.name') }),
+  short_name: optional(NAME_MOST),
+  description: optional(DESCRIPTION_MOST),
+  site_url: optional(500).refine((typed) => typed === '' || /^https?:\/\/\S+$/i.test(typed), {
+    error: say('write.error.address'),
+  }),
+  picture: z
+    .string()
+    .max(PICTURE_MOST)
+    .regex(/^(|data:image\/(webp|png|svg\+xml);base64,[A-Za-z0-9+/=]+)$/)
+    .default(''),
+  brand: colour,
+  ground: colour,
+  ink: colour,
+  fonts: optional(200).refine((typed) => typed === '' || FAMILY_LIST.test(typed), {
+    error: say('setUp.error.fonts'),
+  }),
+  locale: line(35).refine(isLocale, { error: say('setUp.error.locale') }),
+  languages,
+  own_domains: domains,
+  reply_name: optional(NAME_MOST),
+  time_zone: line(60).refine(isTimeZone, { error: say('setUp.error.timeZone') }),
+})
+export type ShopProfile = z.infer<typeof shopProfileSchema>
+
+export const PASSWORD_LEAST = 10
+
+export const newPassword = z
+  .string()
+  .min(PASSWORD_LEAST, { error: say('setUp.error.password', { least: PASSWORD_LEAST }) })
+  .max(1000)
+
+/** The account of the person who sets a shop up. */
+export const newAccountSchema = z.object({
+  member_name: line(NAME_MOST).min(1, { error: say('form.error.name') }),
+  email: z
+    .string()
+    .trim()
+    .toLowerCase()
+    .pipe(z.email({ error: say('form.error.emailShape') })),
+  password: newPassword,
+})
+export type NewAccount = z.infer<typeof newAccountSchema>

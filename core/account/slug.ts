@@ -1,0 +1,24 @@
+import { fold } from '../formats/fold'
+
+const LONGEST = 40
+
+/** A name as part of an address: small letters, digits and hyphens, never empty. */
+export function slugOf(name: string): string {
+  const slug = fold(name)
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, LONGEST)
+    .replace(/^-+|-+$/g, '')
+  return slug || 'shop'
+}
+
+/** The wanted name when it is free, else the first numbered one that is. */
+export async function firstFree(
+  wanted: string,
+  isTaken: (name: string) => Promise<boolean>,
+): Promise<string> {
+  if (!(await isTaken(wanted))) return wanted
+  for (let number = 2; ; number++) {
+    const numbered = `${wanted}-${number}`
+    if (!(await isTaken(numbered))) return numbered
+  }
+}

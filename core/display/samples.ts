@@ -1,0 +1,26 @@
+import { say } from '../words/say'
+import type { Quotation } from './quotation'
+
+const sample = (publicId: string, marks: number, words: string): Quotation => ({
+  publicId,
+  marks,
+  title: '',
+  paragraphs: [words],
+  name: say('setUp.sampleName'),
+  language: null,
+  product: null,
+  proof: null,
+  note: say('setUp.sampleNote'),
+  role: '',
+  company: null,
+  relationship: '',
+})
+
+/** What stands in the editor, marked as samples, while there is no review; visitors never get them. */
+export function sampleQuotations(): Quotation[] {
+  return [
+    sample('sample-1', 5, say('setUp.sampleWords.short')),
+    sample('sample-2', 5, say('setUp.sampleWords.long')),
+    sample('sample-3', 4, say('setUp.sampleWords.mixed')),
+  ]
+}

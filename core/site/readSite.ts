@@ -1,0 +1,50 @@
+import { languageOf } from '../intake/language'
+import { coloursOf, type SiteColours } from './colours'
+import { declarationsIn } from './css'
+import { fontsOf, type SiteFonts } from './fonts'
+import { hostName, readManifest, type Page } from './page'
+
+/** What a shop's site tells of the shop, for its owner to correct. */
+export interface SiteReading {
+  name: string
+  description: string
+  /** A BCP 47 tag; null when the page neither says nor shows it. */
+  language: string | null
+  domain: string
+  colours: SiteColours
+  fonts: SiteFonts
+  /** Addresses of pictures that may stand for the shop, the likeliest first. */
+  pictures: string[]
+}
+
+/**
+ * Puts together what a page, its style sheets and its manifest say.
+ * @param sheets the text of the page's style sheets, in their order
+ * @param manifest parsed JSON of any shape
+ */
+export function readSite(
+  page: Page,
+  sheets: string[],
+  manifest: { url: string; content: unknown } | null,
+): SiteReading {
+  const declarations = declarationsIn([...sheets, page.css])
+  const app = readManifest(manifest?.content, manifest?.url ?? page.url)
+  return {
+    name: page.names[0] || app.name || hostName(page.url),
+    description: page.description,
+    language: languageTag(page.language) ?? languageOf(page.text),
+    domain: new URL(page.url).hostname.replace(/^www\./, ''),
+    colours: coloursOf(declarations, [page.themeColour, app.colour]),
+    fonts: fontsOf(declarations),
+    pictures: [...new Set([...page.pictures.slice(0, -1), ...app.pictures, ...page.pictures.slice(-1)])],
+  }
+}
+
+function languageTag(given: string | null): string | null {
+  if (!given) return null
+  try {
+    return Intl.getCanonicalLocales(given)[0] ?? null
+  } catch {
+    return null
+  }
+}

@@ -1,0 +1,26 @@
+import sharp from 'sharp'
+
+/** A phone's 48 megapixels are welcome, a bomb is not. */
+const MOST_PIXELS = 60_000_000
+const SHOP_PICTURE_PX = 128
+
+export const limited = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PIXELS, density: 192 })
+
+/**
+ * A shop's picture as a data address, 128 px at most, made anew so that nothing else comes along.
+ * @throws when the bytes are no picture
+ */
+export async function shopPicture(bytes: Buffer): Promise<string> {
+  const webp = await limited(bytes)
+    .rotate()
+    .resize(SHOP_PICTURE_PX, SHOP_PICTURE_PX, { fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 88 })
+    .toBuffer()
+  return `data:image/webp;base64,${webp.toString('base64')}`
+}
+
+/** A picture that came back from a form as a data address, made anew; null when there is none or it can't be read. */
+export async function cleanPicture(address: string): Promise<string | null> {
+  const base64 = /^data:image\/[a-z+]+;base64,(.+)$/.exec(address)?.[1]
+  return base64 ? shopPicture(Buffer.from(base64, 'base64')).catch(() => null) : null
+}

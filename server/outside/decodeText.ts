@@ -1,0 +1,15 @@
+const DECLARED_WITHIN = 1024
+
+/** Text in the character set that its header, its byte order mark or its own first lines name; else UTF-8. */
+export function decodeText(body: Buffer, contentType: string): string {
+  const inside = /charset\s*=?\s*["']?\s*([\w-]+)/i
+  const named =
+    inside.exec(contentType)?.[1] ??
+    inside.exec(body.subarray(0, DECLARED_WITHIN).toString('latin1'))?.[1] ??
+    'utf-8'
+  try {
+    return new TextDecoder(named).decode(body)
+  } catch {
+    return new TextDecoder().decode(body)
+  }
+}

@@ -1,0 +1,106 @@
+import { createServer, type Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { startEmpty, type Running } from './support/application'
+import { desk, withBrowser } from './support/browser'
+import { pageOf } from './support/page'
+
+let running: Running
+let bad: Server
+let badHost: string
+beforeAll(async () => {
+  bad = createServer((req, res) => {
+    if (req.url === '/inward') res.writeHead(302, { Location: 'http://169.254.169.254/' }).end()
+    else if (req.url === '/file') res.writeHead(200, { 'Content-Type': 'application/zip' }).end('PK')
+    else res.writeHead(200, { 'Content-Type': 'text/html' }).end('x'.repeat(3_000_000))
+  })
+  await new Promise<void>((resolve) => bad.listen(0, resolve))
+  badHost = `localhost:${(bad.address() as AddressInfo).port}`
+  running = await startEmpty()
+  const shopHost = new URL(running.shopUrl).host
+  await running.kill()
+  await running.restart({ ELOGIO_ALLOW_HOSTS: `${shopHost},${badHost}` })
+}, 60_000)
+afterAll(async () => {
+  await running.stop()
+  bad.closeAllConnections()
+  bad.close()
+})
+
+test('from a site’s address to a shop, its display in the site’s dress, and praise ready to show', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(running.url)
+    await page.sees('Where is your shop on the web?')
+    await page.accessible()
+
+    const tryAddress = async (address: string, answer: string) => {
+      await driver.executeScript("document.querySelector('[name=site]').value = ''")
+      await page.type('[name=site]', address)
+      await page.press('Read my site')
+      await page.sees(answer)
+    }
+    await tryAddress('http://10.0.0.1/', 'leads to a private network')
+    await tryAddress(`${badHost}/inward`, 'leads to a private network')
+    await tryAddress(`${badHost}/file`, 'it is no web page')
+    await tryAddress(`${badHost}/huge`, 'too large')
+    await tryAddress('http://no-such-shop.example/', 'no site by that name')
+
+    await tryAddress(running.shopUrl, 'This is Wrenfield Bee Supply')
+    await page.accessible()
+    expect(await (await page.find('[name=brand]')).getAttribute('value')).toBe('#e9b949')
+    expect(await (await page.find('[name=ground]')).getAttribute('value')).toBe('#fcf7eb')
+    expect(await (await page.find('[name=fonts]')).getAttribute('value')).toContain('Shopserif')
+    await page.find('main img[src^="data:image/webp"]')
+
+    await page.type('[name=member_name]', 'Mara Oduya')
+    await page.type('[name=email]', 'mara@wrenfield.example')
+    await page.type('[name=password]', 'short')
+    await page.press('Keep it, and go on')
+    await page.sees('At least 10 characters.')
+    expect(await (await page.find('[name=email]')).getAttribute('value')).toBe('mara@wrenfield.example')
+    await page.type('[name=password]', '-and-longer-now')
+    await page.press('Keep it, and go on')
+    await page.sees('Samples stand here until you have reviews')
+    await page.accessible()
+
+    await page.press('Write the first one down')
+    await page.type('[name=body]', 'Cut true, and no splinters.')
+    await page.type('[name=author_name]', 'Anna Berg')
+    await page.click('[name=rating][value="5"] + *, label:has([name=rating][value="5"])')
+    if (!(await (await page.find('[name=consent]')).isSelected())) await page.click('[name=consent]')
+    await page.press('Save, and the next')
+    await page.sees('Anna Berg is kept: approved.')
+    await page.press('Show')
+    await page.sees('Front page')
+    await page.press('Front page')
+    await page.displayInside('[aria-label="What visitors get"]', /Cut true/)
+  })
+}, 120_000)
+
+test('settings keep what is corrected, and a changed password works from then on', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(running.url)
+    await page.type('[name=email]', 'mara@wrenfield.example')
+    await page.type('[name=password]', 'short-and-longer-now')
+    await page.click('main form button')
+    await page.at('/gather')
+    await page.go(`${await driver.getCurrentUrl()}`.replace('/gather', '/settings'))
+    await page.accessible()
+    await page.type('[name=name]', ' & Daughters')
+    await page.press('Keep changes')
+    await page.sees('Kept.')
+    await page.sees('Wrenfield Bee Supply & Daughters', 'header')
+    await page.type('[name=present]', 'not this one')
+    await page.type('[name=password]', 'wax-and-twine-45')
+    await page.press('Change it')
+    await page.sees('not your present password')
+    await driver.executeScript("document.querySelector('[name=present]').value = ''")
+    await page.type('[name=present]', 'short-and-longer-now')
+    await driver.executeScript("document.querySelector('[name=password]').value = ''")
+    await page.type('[name=password]', 'wax-and-twine-45')
+    await page.press('Change it')
+    await page.sees('Your password is changed.')
+  })
+}, 60_000)
