@@ -127,6 +127,7 @@ function twelveReviews(): number {
     company: '',
     companyUrl: '',
     relationship: '',
+    reply: null,
   }))
   const { model } = displayModel({
     configuration: {

@@ -1,4 +1,5 @@
 import { existsSync, rmSync } from 'node:fs'
+import { plainAct } from '../core/moderation/reviewAct'
 import { fold } from '../core/formats/fold'
 import { TRAP_FIELD } from '../core/intake/submission'
 import { orderNumberKey } from '../core/proof/orderNumber'
@@ -161,7 +162,7 @@ async function tell(
   if (!review.then) return
   at(Math.max(0.01, review.came - 0.3))
   const found = await findReview(services.db, shop.id, { publicId })
-  await decide(services, shop, member, publicId, review.then, found!.revision)
+  await decide(services, shop, member, publicId, plainAct(review.then), found!.revision)
 }
 
 function mailboxOf(name: string): string {

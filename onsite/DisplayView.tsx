@@ -45,7 +45,7 @@ function Summary({ model }: { model: DisplayModel }) {
 }
 
 function QuotationView({ quotation }: { quotation: Quotation }) {
-  const { marks, title, paragraphs, language } = quotation
+  const { marks, title, paragraphs, language, reply } = quotation
   const lang = language ?? undefined
   return (
     <figure>
@@ -63,6 +63,18 @@ function QuotationView({ quotation }: { quotation: Quotation }) {
         </blockquote>
       )}
       <Writer quotation={quotation} />
+      {reply && (
+        <div className="eg-reply">
+          <p>
+            <b>{say('display.reply', { name: reply.name })}</b>
+          </p>
+          {reply.paragraphs.map((paragraph, i) => (
+            <p key={i} dir="auto">
+              {paragraph}
+            </p>
+          ))}
+        </div>
+      )}
     </figure>
   )
 }

@@ -26,6 +26,7 @@ const model: DisplayModel = {
       role: '',
       company: null,
       relationship: '',
+      reply: null,
     },
     {
       publicId: 'b',
@@ -40,6 +41,7 @@ const model: DisplayModel = {
       role: 'baker',
       company: { name: 'Berg & Co', url: 'https://berg.example' },
       relationship: 'received a discount',
+      reply: null,
     },
   ],
   writeUrl: 'https://reviews.wrenfield.example/f/tell-us',

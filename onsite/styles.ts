@@ -29,6 +29,8 @@ const common = `
 .eg figcaption b{font-weight:700}
 .eg figcaption a{color:inherit}
 .eg-proof,.eg-own{display:block}
+.eg-reply{margin-top:.7em;padding-inline-start:.8em;border-inline-start:1px solid currentColor;font-size:.9em;line-height:1.45}
+.eg-reply p+p{margin-top:.25em;white-space:pre-line}
 .eg-proof{color:color-mix(in srgb,currentColor 45%,#1f7a36)}
 .eg-proof::before{content:"✓ ";font-family:"Segoe UI Symbol","Apple Symbols","DejaVu Sans",sans-serif}`
 

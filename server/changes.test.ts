@@ -1,3 +1,4 @@
+import { plainAct } from '../core/moderation/reviewAct'
 import { expect, test, vi } from 'vitest'
 import { addMember, addShop, send, testServices } from '../tests/support/shop'
 import { buildChanges } from './changes'
@@ -25,11 +26,11 @@ test('an arrival, an act, an undo, a draft and a display made live are told, onc
   services.changes.listen(shop.id, () => heard.push(1))
   const { publicId } = await send(services, 'wrenfield')
   expect(heard).toHaveLength(1)
-  await decide(services, shop, mara, publicId, 'approve', 1)
+  await decide(services, shop, mara, publicId, plainAct('approve'), 1)
   expect(heard).toHaveLength(2)
   await undo(services, shop, mara)
   expect(heard).toHaveLength(3)
-  await decide(services, shop, mara, publicId, 'approve', 1)
+  await decide(services, shop, mara, publicId, plainAct('approve'), 1)
   expect(heard).toHaveLength(3)
   await saveDraft(services, shop, 'wrenfield-page', startingConfiguration)
   expect(heard).toHaveLength(4)

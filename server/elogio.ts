@@ -6,9 +6,12 @@ import { handOutToken, openForm, submitForm, thanksFor } from './collection/cust
 import { gatherView } from './collection/gather'
 import { writeDown, writeView } from './collection/writeDown'
 import { latestOwnAct } from './moderation/latestOwnAct'
-import { decide } from './moderation/decide'
-import { laneToOpen, neighbours, queueView, reviewView } from './moderation/queue'
-import { undo } from './moderation/undo'
+import { forgetView, keepAside, queueNames, saveView } from './moderation/asides'
+import { decide, decideMany } from './moderation/decide'
+import { allInLane, firstInLane, laneToOpen, neighbours, queueView } from './moderation/queue'
+import { readFilter } from './moderation/readFilter'
+import { readTogether, reviewView } from './moderation/reviewView'
+import { undo, undoFromLog } from './moderation/undo'
 import { shopPicture } from './media/picture'
 import { readShopSite } from './outside/readShopSite'
 import { discardDraft, makeLive, saveDraft } from './publishing/draft'
@@ -50,12 +53,22 @@ export function buildElogio(services: Services) {
     stepCounts: bound(stepCounts),
     gatherView: bound(gatherView),
     laneToOpen: bound(laneToOpen),
+    readFilter: bound(readFilter),
     queueView: bound(queueView),
+    firstInLane: bound(firstInLane),
+    allInLane: bound(allInLane),
+    queueNames: bound(queueNames),
+    saveView: bound(saveView),
+    forgetView: bound(forgetView),
+    keepAside: bound(keepAside),
+    readTogether: bound(readTogether),
     reviewView: bound(reviewView),
     neighbours: bound(neighbours),
     latestOwnAct: bound(latestOwnAct),
     decide: bound(decide),
+    decideMany: bound(decideMany),
     undo: bound(undo),
+    undoFromLog: bound(undoFromLog),
     samplePreview: bound(samplePreview),
     listDisplays: bound(listDisplays),
     editorView: bound(editorView),

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { customAlphabet } from 'nanoid'
 import { randomBytes } from 'node:crypto'
 import { buildChanges, type Changes } from './changes'
+import { buildPresence, type Presence } from './presence'
 import { fetchOutside } from './outside/fetchOutside'
 
 /** What the use cases stand on; a test sets each of them. */
@@ -24,6 +25,8 @@ export interface Services {
   argon: { memoryCost: number; timeCost: number }
   /** Tells open tabs that something of a shop has changed; called after the transaction that changed it. */
   changes: Changes
+  /** Who reads which review now. */
+  presence: Presence
   /** Tells the job runner that something is due; called after the transaction that wrote the job. */
   wakeJobs: () => void
 }
@@ -41,6 +44,7 @@ export function buildServices(
     allowedHosts: [],
     argon: { memoryCost: 19_456, timeCost: 2 },
     changes: buildChanges(),
+    presence: buildPresence(),
     wakeJobs: () => undefined,
     ...given,
   }

@@ -1,18 +1,16 @@
+import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { useFetcher, useNavigate } from 'react-router'
+import { useNavigate, useOutletContext } from 'react-router'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
+import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/words/say'
 import { Key } from '../components/Key'
+import { actLetters, filledActs } from './actLooks'
 import { queuePath, type QueueSearch } from './address'
+import { DeclineReasons } from './DeclineReasons'
+import type { QueueContext } from './queue'
 import { UndoLast, type LastAct } from './UndoLast'
-
-const letters: Record<Act, string> = { approve: 'A', decline: 'D', spam: 'S' }
-const filled: Record<Act, string> = {
-  approve: 'bg-moss text-white border-moss',
-  decline: 'bg-soft text-white border-soft',
-  spam: 'bg-plum text-white border-plum',
-}
 
 interface Neighbour {
   publicId: string
@@ -27,51 +25,90 @@ export function ActBar({
   likely,
   neighbours: { after, before },
   lastAct,
+  problem,
+  act,
 }: {
   shop: string
-  review: { publicId: string; revision: number; state: ReviewState }
+  review: { publicId: string; state: ReviewState }
   search: QueueSearch
   likely: Act | null
   neighbours: { after: Neighbour | null; before: Neighbour | null }
   lastAct: LastAct | null
+  problem: string | undefined
+  act: (act: ReviewAct) => void
 }) {
-  const fetcher = useFetcher<{ problem: string }>()
   const navigate = useNavigate()
-  const here = queuePath(shop, review.publicId, search)
+  const { ticks, shown, message } = useOutletContext<QueueContext>()
+  const [giving, setGiving] = useState(false)
+  const single = ticks.ticked.length === 0
 
-  const possible = acts.filter((act) => stateAfter[act] !== review.state)
+  const possible = acts.filter((one) => stateAfter[one] !== review.state)
   const ordered = possible.toSorted((a, b) => Number(b === likely) - Number(a === likely))
-
-  const act = (chosen: Act) => {
-    if (fetcher.state !== 'idle' || !possible.includes(chosen)) return
-    void fetcher.submit({ act: chosen, revision: review.revision }, { method: 'post', action: here })
+  const plain = (one: Act) => {
+    if (possible.includes(one)) act(plainAct(one))
   }
   const go = (neighbour: Neighbour | null) => {
-    if (neighbour) void navigate(queuePath(shop, neighbour.publicId, search))
+    if (!neighbour) return
+    // Going on past the end of what the list shows brings more of it.
+    const show = shown.includes(neighbour.publicId) ? search.show : search.show + 50
+    void navigate(queuePath(shop, neighbour.publicId, { ...search, show }))
   }
-  useHotkeys('a', () => act('approve'))
-  useHotkeys('d', () => act('decline'))
-  useHotkeys('s', () => act('spam'))
+  const tickAndGo = (neighbour: Neighbour | null) => {
+    ticks.tick(review.publicId)
+    go(neighbour)
+  }
+  const declineWhy = () => setGiving(possible.includes('decline'))
+  useHotkeys('a', () => plain('approve'), { enabled: single })
+  useHotkeys('d', () => plain('decline'), { enabled: single })
+  useHotkeys('shift+d', declineWhy, { enabled: single, preventDefault: true })
+  useHotkeys('s', () => plain('spam'), { enabled: single })
   useHotkeys('j', () => go(after))
   useHotkeys('k', () => go(before))
+  useHotkeys('x', () => ticks.toggle(review.publicId))
+  useHotkeys('shift+x', ticks.tickAll)
+  useHotkeys('shift+j', () => tickAndGo(after))
+  useHotkeys('shift+k', () => tickAndGo(before))
 
+  if (!single) return null
   return (
-    <div className="flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-9 py-3">
-      {ordered.map((one) => (
-        <button
-          key={one}
-          type="button"
-          className={`btn ${one === likely ? filled[one] : 'btn-quiet'}`}
-          aria-keyshortcuts={letters[one].toLowerCase()}
-          onClick={() => act(one)}
-        >
-          {say(`act.${one}`)} <Key>{letters[one]}</Key>
-        </button>
-      ))}
-      <span className="ml-1 text-[13px] text-soft">
-        {after?.authorName ? say('decide.next', { name: after.authorName }) : say('decide.last')}
-      </span>
-      <UndoLast shop={shop} lastAct={lastAct} problem={fetcher.data?.problem} />
-    </div>
+    <>
+      {giving && (
+        <DeclineReasons
+          close={() => setGiving(false)}
+          choose={(reason) => {
+            setGiving(false)
+            act({ kind: 'decline', reason })
+          }}
+        />
+      )}
+      <div className="flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-4 py-3 lg:px-9">
+        {ordered.map((one) => (
+          <button
+            key={one}
+            type="button"
+            className={`btn ${one === likely ? filledActs[one] : 'btn-quiet'}`}
+            aria-keyshortcuts={actLetters[one].toLowerCase()}
+            onClick={() => plain(one)}
+          >
+            {say(`act.${one}`)} <Key>{actLetters[one]}</Key>
+          </button>
+        ))}
+        {possible.includes('decline') && (
+          <button
+            type="button"
+            className="part min-h-6 text-[13px]"
+            aria-keyshortcuts="shift+d"
+            aria-expanded={giving}
+            onClick={declineWhy}
+          >
+            {say('decide.reason.why')}
+          </button>
+        )}
+        <span className="ml-1 text-[13px] text-soft">
+          {after?.authorName ? say('decide.next', { name: after.authorName }) : say('decide.last')}
+        </span>
+        <UndoLast shop={shop} lastAct={lastAct} problem={problem ?? message} />
+      </div>
+    </>
   )
 }

@@ -1,56 +1,82 @@
 import { useEffect, useRef } from 'react'
 import { Link, NavLink } from 'react-router'
-import { HELD_FROM } from '../../core/moderation/rules'
+import { isNarrowed } from '../../core/moderation/reviewFilter'
+import { HELD_FROM, type ReviewState } from '../../core/moderation/rules'
 import { say, type WordsKey } from '../../core/words/say'
 import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
-import { queuePath, type QueueSearch } from './address'
+import { FIRST_SHOWN, queuePath, type QueueSearch } from './address'
+import { FoundWords } from './FoundWords'
+import type { Ticks } from './useTicks'
 
-type Line = ReviewLine & { when: string }
+type Line = ReviewLine & { when: string; tags: string[] }
 
-/** One lane as a list. */
+/** One lane as a list; each line opens its review, its box ticks it. */
 export function QueueList({
   shop,
   search,
   lines,
-  more,
-  shopLanguage,
+  total,
+  totalIsLeast,
+  languages,
+  ticks,
 }: {
   shop: string
-  search: QueueSearch & { lane: NonNullable<QueueSearch['lane']> }
+  search: QueueSearch & { lane: ReviewState }
   lines: Line[]
-  more: number
-  shopLanguage: string
+  total: number
+  totalIsLeast: boolean
+  /** Those that need no saying. */
+  languages: string[]
+  ticks: Ticks
 }) {
   const lane = say(`state.${search.lane}`).toLowerCase()
+  const more = Math.min(total - lines.length, FIRST_SHOWN)
+  const narrowed = isNarrowed(search)
   return (
-    <nav aria-label={say('decide.list')} className="relative overflow-y-auto border-r border-line bg-paper">
+    <nav
+      aria-label={say('decide.list')}
+      className="relative min-h-0 flex-1 overflow-y-auto border-r border-line bg-paper"
+    >
       {lines.length === 0 && (
         <p className="p-6 text-soft">
-          {search.rating === undefined
-            ? say('decide.emptyLane', { lane })
-            : say('decide.emptyFiltered', {
-                lane,
-                filter: say('decide.rating', { rating: search.rating }),
-              })}{' '}
-          {search.rating !== undefined && (
+          {say(narrowed ? 'decide.emptyFiltered' : 'decide.emptyLane', { lane })}{' '}
+          {narrowed && (
             <Link className="part" to={queuePath(shop, null, { lane: search.lane })}>
               {say('decide.anyAgain')}
             </Link>
           )}
         </p>
       )}
+      {narrowed && lines.length > 0 && (
+        <p className="border-b border-line px-5 py-1.5 text-[13px] text-soft" role="status">
+          {totalIsLeast
+            ? say('decide.totalLeast', { total })
+            : say('decide.total', { shown: Math.min(lines.length, total), total })}
+        </p>
+      )}
       <ol>
         {lines.map((line) => (
-          <li key={line.publicId} className="border-b border-line">
+          <li key={line.publicId} className="relative border-b border-line">
             <NavLink
               to={queuePath(shop, line.publicId, search)}
               className={({ isActive }) =>
-                `block py-3 pr-[18px] pl-[19px] ${isActive ? 'border-l-[5px] border-petrol bg-tint' : 'border-l-[5px] border-transparent hover:bg-wash'}`
+                `block py-3 pr-[18px] pl-[42px] ${isActive ? 'border-l-[5px] border-petrol bg-tint' : 'border-l-[5px] border-transparent hover:bg-wash'}`
               }
             >
-              {({ isActive }) => <LineWords line={line} open={isActive} shopLanguage={shopLanguage} />}
+              {({ isActive }) => <LineWords line={line} open={isActive} languages={languages} q={search.q} />}
             </NavLink>
+            <label className="absolute top-1.5 left-1.5 grid size-8 cursor-pointer place-items-center">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm rounded-[5px] border-edge bg-paper"
+                aria-label={say('decide.many.tick', { name: line.authorName })}
+                checked={ticks.isTicked(line.publicId)}
+                onChange={(event) =>
+                  ticks.toggle(line.publicId, (event.nativeEvent as MouseEvent).shiftKey === true)
+                }
+              />
+            </label>
           </li>
         ))}
       </ol>
@@ -69,7 +95,17 @@ export function QueueList({
   )
 }
 
-function LineWords({ line, open, shopLanguage }: { line: Line; open: boolean; shopLanguage: string }) {
+function LineWords({
+  line,
+  open,
+  languages,
+  q,
+}: {
+  line: Line
+  open: boolean
+  languages: string[]
+  q: string | undefined
+}) {
   const top = useRef<HTMLSpanElement>(null)
   useEffect(() => {
     if (open) top.current?.scrollIntoView({ block: 'nearest' })
@@ -77,29 +113,41 @@ function LineWords({ line, open, shopLanguage }: { line: Line; open: boolean; sh
   return (
     <>
       <span ref={top} className="flex scroll-m-24 items-baseline justify-between gap-3">
-        <b className="truncate font-semibold">{line.authorName}</b>
+        <b className="truncate font-semibold">
+          <FoundWords text={line.authorName} q={q} />
+        </b>
         <span className="shrink-0 text-[12.5px] text-soft">{line.when}</span>
       </span>
       <span className="flex items-center gap-1.5">
         <RatingMark rating={line.rating} />
-        <span className="truncate text-[12.5px] text-soft">{line.productTitle ?? say('decide.shop')}</span>
+        <span className="truncate text-[12.5px] text-soft">
+          {line.productTitle ?? say('decide.shopWhole')}
+        </span>
       </span>
       <span
         className="customer-words mt-0.5 line-clamp-2 text-[16px] leading-[1.45] break-words"
         lang={line.language ?? undefined}
         dir="auto"
       >
-        {line.title && <b className="font-semibold">{line.title}. </b>}
-        {line.body || (!line.title && <span className="text-soft">{say('decide.noWords')}</span>)}
+        {line.title && (
+          <b className="font-semibold">
+            <FoundWords text={line.title} q={q} />.{' '}
+          </b>
+        )}
+        {line.body ? (
+          <FoundWords text={line.body} q={q} />
+        ) : (
+          !line.title && <span className="text-soft">{say('decide.noWords')}</span>
+        )}
       </span>
-      <Chips line={line} shopLanguage={shopLanguage} />
+      <Chips line={line} languages={languages} />
     </>
   )
 }
 
 const tones = { plum: 'var(--color-error)', ochre: 'var(--color-warning)', moss: 'var(--color-success)' }
 
-function Chips({ line, shopLanguage }: { line: Line; shopLanguage: string }) {
+function Chips({ line, languages }: { line: Line; languages: string[] }) {
   const { score, kinds, verified, proofFailure, language, showable } = line
   const spammy = score >= HELD_FROM
   const found = kinds.filter((kind) => !(spammy && ['link', 'contact', 'filltime'].includes(kind)))
@@ -114,8 +162,12 @@ function Chips({ line, shopLanguage }: { line: Line; shopLanguage: string }) {
       {verified && <Chip tone="moss">{say('proof.verified')}</Chip>}
       {line.source === 'manualEntry' && <Chip>{say('decide.writtenDown')}</Chip>}
       {!verified && proofFailure && <Chip>{say(`proof.short.${proofFailure}`)}</Chip>}
-      {language && language !== shopLanguage && <Chip>{say(`language.${language}` as WordsKey)}</Chip>}
+      {language && !languages.includes(language) && <Chip>{say(`language.${language}` as WordsKey)}</Chip>}
+      {line.owed && line.state === 'approved' && <Chip tone="ochre">{say('decide.filter.owed.yes')}</Chip>}
       {!showable && <Chip tone="ochre">{say('decide.onlyYou')}</Chip>}
+      {line.tags.map((tag) => (
+        <Chip key={tag}>{`#${tag}`}</Chip>
+      ))}
     </span>
   )
 }

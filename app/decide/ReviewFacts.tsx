@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { say } from '../../core/words/say'
-import type { ReviewView } from '../../server/moderation/queue'
+import type { ReviewView } from '../../server/moderation/reviewView'
 
 /** Whether the writer bought and how we know, what else she wrote, and where visitors read it. */
 export function ReviewFacts({

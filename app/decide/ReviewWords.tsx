@@ -1,9 +1,10 @@
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'
 import { markedText } from '../../core/moderation/markedText'
+import { searchPlaces } from '../../core/moderation/searchWords'
 import type { Signal, Words } from '../../core/moderation/signal'
 import { say } from '../../core/words/say'
-import type { ReviewView } from '../../server/moderation/queue'
+import type { ReviewView } from '../../server/moderation/reviewView'
 import { RatingMark } from '../components/RatingMark'
 
 type Review = ReviewView['review']
@@ -15,12 +16,14 @@ export function ReviewWords({
   productTally,
   locale,
   when,
+  q,
 }: {
   review: Review
   signals: Signal[]
   productTally: RatingTally | null
   locale: string
   when: string
+  q: string | undefined
 }) {
   const long = review.body.length > 420
   return (
@@ -28,7 +31,7 @@ export function ReviewWords({
       <p className="flex flex-wrap items-center gap-x-2.5 gap-y-1">
         <RatingMark rating={review.rating} large />
         <span className="ml-2 text-soft">{say('decide.for')}</span>
-        <b className="font-semibold">{review.productTitle ?? say('decide.shop')}</b>
+        <b className="font-semibold">{review.productTitle ?? say('decide.shopWhole')}</b>
         {productTally?.average != null && (
           <span className="text-soft">
             {say('decide.productTally', {
@@ -45,12 +48,12 @@ export function ReviewWords({
       >
         {review.title && (
           <p className="font-semibold">
-            <Marked field="title" text={review.title} signals={signals} />
+            <Marked field="title" text={review.title} signals={signals} q={q} />
           </p>
         )}
         {review.body ? (
           <p>
-            <Marked field="body" text={review.body} signals={signals} />
+            <Marked field="body" text={review.body} signals={signals} q={q} />
           </p>
         ) : (
           <p className="text-soft">{say('decide.noWords')}</p>
@@ -71,10 +74,9 @@ export function ReviewWords({
           .filter(Boolean)
           .join(' · ')}
       </p>
-      {(review.note || review.seenUrl) && (
+      {review.seenUrl && (
         <p className="mt-1 break-words text-soft">
-          <b className="font-semibold">{say('write.note')}:</b>{' '}
-          {[review.note, review.seenUrl].filter(Boolean).join(' · ')}
+          <b className="font-semibold">{say('write.seen')}:</b> {review.seenUrl}
         </p>
       )}
       {!review.showable && (
@@ -86,11 +88,26 @@ export function ReviewWords({
   )
 }
 
-function Marked({ field, text, signals }: { field: keyof Words; text: string; signals: Signal[] }) {
+const FOUND = 0
+
+function Marked({
+  field,
+  text,
+  signals,
+  q,
+}: {
+  field: keyof Words
+  text: string
+  signals: Signal[]
+  q: string | undefined
+}) {
+  const found = q ? searchPlaces(text, q).map((place) => ({ ...place, field, mark: FOUND })) : []
   const places = signals.flatMap((signal, i) => signal.places.map((place) => ({ ...place, mark: i + 1 })))
-  return markedText(text, field, places).map(({ text: run, marks }, i) => {
-    const first = marks[0]
-    if (first === undefined) return <span key={i}>{run}</span>
+  return markedText(text, field, [...places, ...found]).map(({ text: run, marks }, i) => {
+    const numbers = marks.filter((mark) => mark !== FOUND)
+    const words = marks.includes(FOUND) ? <mark className="found-word">{run}</mark> : run
+    const first = numbers[0]
+    if (first === undefined) return <span key={i}>{words}</span>
     const tone = signals[first - 1]?.points ? 'plum' : 'ochre'
     return (
       <mark
@@ -99,11 +116,11 @@ function Marked({ field, text, signals }: { field: keyof Words; text: string; si
           tone === 'plum' ? 'bg-plum/12 decoration-plum' : 'bg-ochre/14 decoration-ochre'
         }`}
       >
-        {run}
+        {words}
         <sup
           className={`ml-0.5 font-sans text-[12px] font-semibold ${tone === 'plum' ? 'text-plum' : 'text-ochre'}`}
         >
-          {marks.join(' ')}
+          {numbers.join(' ')}
         </sup>
       </mark>
     )

@@ -9,6 +9,7 @@ export interface LastAct {
   act: string
   authorName: string
   state: ReviewState
+  count: number
 }
 
 /** What was done last, said aloud, and the way back from it: one act for each press. */
@@ -44,9 +45,13 @@ export function UndoLast({
   )
 }
 
-function doneWords({ act, authorName, state }: LastAct): string {
+function doneWords({ act, authorName, state, count }: LastAct): string {
   const words = { name: authorName, state: say(`state.${state}`).toLowerCase() }
-  return act === 'approve' || act === 'decline' || act === 'spam' || act === 'undo'
-    ? say(`decide.done.${act}`, words)
-    : ''
+  if (count > 1 && isManyAct(act)) return say(`decide.doneMany.${act}`, { count })
+  return isSaidAct(act) ? say(`decide.done.${act}`, words) : ''
 }
+
+const manyActs = ['approve', 'decline', 'spam', 'undo', 'move', 'tag', 'untag'] as const
+const saidActs = [...manyActs, 'reason', 'reply', 'unreply'] as const
+const isManyAct = (act: string): act is (typeof manyActs)[number] => manyActs.some((one) => one === act)
+const isSaidAct = (act: string): act is (typeof saidActs)[number] => saidActs.some((one) => one === act)

@@ -6,6 +6,12 @@ import { say } from '../../core/words/say'
 export function Why({ state, score, signals }: { state: ReviewState; score: number; signals: Signal[] }) {
   const heading =
     state === 'held' ? 'decide.whyHeld' : state === 'spam' ? 'decide.whySpam' : 'decide.whyFound'
+  if (signals.length === 0)
+    return (
+      <p className="text-soft">
+        {say('decide.nothingFound')} {state === 'spam' && say('decide.byHand')}
+      </p>
+    )
   return (
     <section className="panel px-5 py-4" aria-labelledby="why">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
@@ -16,11 +22,6 @@ export function Why({ state, score, signals }: { state: ReviewState; score: numb
           {say('decide.scale', { score, held: HELD_FROM, spam: SPAM_FROM })}
         </p>
       </div>
-      {signals.length === 0 && (
-        <p className="mt-1 text-soft">
-          {say('decide.nothingFound')} {state === 'spam' && say('decide.byHand')}
-        </p>
-      )}
       <ol className="mt-1">
         {signals.map((signal, i) => (
           <li key={signal.kind} className="flex items-baseline gap-3 py-1.5">

@@ -1,15 +1,15 @@
 import type { AppLoadContext } from 'react-router'
 import type { Shop } from '../../server/data/shops'
-import { laneFilter, readQueueSearch } from './address'
+import { readQueueSearch } from './address'
 
-/** The lane that an address means: the named one, else that of its review, else the first that needs somebody. */
+/** The lane and filter that an address means: the named lane, else that of its review, else the first that needs somebody. */
 export async function openLane(
   request: Request,
   { elogio }: AppLoadContext,
   shop: Shop,
   reviewId: string | undefined,
 ) {
-  const { lane: named, rating, show } = readQueueSearch(request)
-  const lane = named ?? (await elogio.laneToOpen(shop, reviewId ?? null))
-  return { lane, rating, show, filter: laneFilter(lane, rating) }
+  const asked = readQueueSearch(new URL(request.url).searchParams)
+  const lane = asked.lane ?? (await elogio.laneToOpen(shop, reviewId ?? null))
+  return { search: { ...asked, lane }, filter: await elogio.readFilter(shop, lane, asked) }
 }

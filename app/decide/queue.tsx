@@ -4,106 +4,149 @@ import { spokenMoment, wholeDays } from '../../core/formats/dates'
 import { reviewStates } from '../../core/moderation/rules'
 import { countWordFirst, say } from '../../core/words/say'
 import { requireShop } from '../account/session'
-import { FIRST_SHOWN, queuePath } from './address'
+import { queuePath, queueQuery } from './address'
+import { FilterSentence, type OpenStrip } from './FilterSentence'
+import { FilterStrip } from './FilterStrip'
+import { Keys } from './Keys'
 import { Lanes } from './Lanes'
+import { ManyBar } from './ManyBar'
 import { openLane } from './openLane'
 import { QueueList } from './QueueList'
-import { RatingStrip } from './RatingStrip'
+import { SearchField } from './SearchField'
+import { useTicks, type Ticks } from './useTicks'
+import { Views } from './Views'
 import type { Route } from './+types/queue'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const reviewId = 'review' in params ? params.review : undefined
-  const { lane, rating, show, filter } = await openLane(request, context, shop, reviewId)
-  const { counts, ready, oldest, ratings, lines, total } = await context.elogio.queueView(shop, filter, show)
+  const { search, filter } = await openLane(request, context, shop, reviewId)
+  const { lines, oldest, ...view } = await context.elogio.queueView(shop, filter, search.show)
+  const { products } = await context.elogio.writeView(shop)
   const now = context.elogio.now()
   const spoken = { now, timeZone: shop.timeZone, locale: shop.locale, today: say('today') }
   return {
-    search: { lane, rating, show },
-    counts,
-    ready,
+    ...view,
+    ...(await context.elogio.queueNames(shop)),
+    search,
+    products,
     oldest: oldest && { ...oldest, days: wholeDays(oldest.receivedAt, now) },
-    ratings,
-    total,
-    shopLanguage: shop.locale.slice(0, 2),
+    languages: shop.languages,
     lines: lines.map((line) => ({ ...line, when: spokenMoment(line.receivedAt, spoken) })),
   }
 }
 
+/** What the open review shares with the list beside it. */
+export interface QueueContext {
+  ticks: Ticks
+  /** The reviews that the list shows. */
+  shown: string[]
+  /** What became of an act on many, where there is something to tell. */
+  message: string
+}
+
 export default function Queue({ loaderData, params }: Route.ComponentProps) {
-  const { search, counts, ready, oldest, ratings, lines, total } = loaderData
-  const [choosing, setChoosing] = useState(false)
-  const undecided = counts.waiting + counts.held
+  const { search, counts, lines, total, products, tags } = loaderData
+  const [open, setOpen] = useState<OpenStrip | null>(null)
+  const [message, setMessage] = useState('')
+  const ticks = useTicks(lines, queueQuery({ ...search, show: undefined }))
   const lanes = reviewStates.filter((state) => state !== 'withdrawn' || counts[state] > 0)
+  const titles = Object.fromEntries(products.map(({ sku, title }) => [sku, title]))
+  const reviewIsOpen = 'review' in params && params.review !== undefined
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <title>{`${say('decide.title')} · Elogio`}</title>
-      <div className="flex min-h-[66px] items-center gap-4 border-b border-line px-6">
-        {undecided > 0 && oldest ? (
-          <>
-            <h1>
-              {undecided === 1
-                ? say('decide.need', { count: 1 })
-                : say('decide.need', {
-                    count: undecided,
-                    replace: { count: countWordFirst(undecided) },
-                  })}{' '}
-              {oldest.days === 0
-                ? say('decide.oldest.now')
-                : say('decide.oldest.days', { count: oldest.days })}
-            </h1>
-            <Link
-              className="btn btn-quiet"
-              to={queuePath(params.shop, oldest.publicId, { lane: oldest.state })}
-            >
-              {say('decide.openOldest')}
-            </Link>
-          </>
-        ) : (
-          <>
-            <h1>
-              {say('decide.clear')} {ready > 0 && say('decide.ready', { count: ready })}
-            </h1>
-            <Link className="btn btn-primary" to={`/s/${params.shop}/${ready > 0 ? 'show' : 'gather'}`}>
-              {say(ready > 0 ? 'decide.toShow' : 'decide.toForm')}
-            </Link>
-          </>
+      <div
+        className={`min-h-[66px] flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-2 lg:px-6 ${reviewIsOpen ? 'hidden lg:flex' : 'flex'}`}
+      >
+        <Sentence shop={params.shop} loaderData={loaderData} />
+        <span className="ml-auto flex items-center gap-2">
+          <SearchField shop={params.shop} search={search} />
+          <Views shop={params.shop} search={search} views={loaderData.views} />
+          <span className="hidden lg:block">
+            <Keys />
+          </span>
+        </span>
+      </div>
+      <div className={reviewIsOpen ? 'hidden lg:block' : ''}>
+        <Lanes shop={params.shop} lanes={lanes} open={search.lane} counts={counts}>
+          <FilterSentence filter={search} titles={titles} open={open} setOpen={setOpen} />
+        </Lanes>
+        {open && (
+          <FilterStrip
+            shop={params.shop}
+            filter={search}
+            facets={loaderData.facets}
+            products={products}
+            tags={tags}
+            open={open}
+            close={() => setOpen(null)}
+          />
         )}
       </div>
-      <Lanes shop={params.shop} lanes={lanes} open={search.lane} counts={counts}>
-        {say('decide.of')}{' '}
-        <button
-          type="button"
-          className="part"
-          aria-expanded={choosing}
-          aria-controls="rating-strip"
-          onClick={() => setChoosing(!choosing)}
-        >
-          {search.rating === undefined
-            ? say('decide.anyRating')
-            : say('decide.rating', { rating: search.rating })}
-        </button>
-        , {say('decide.newestFirst')}
-      </Lanes>
-      {choosing && (
-        <RatingStrip
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[402px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
+        <div className={`min-h-0 flex-col ${reviewIsOpen ? 'hidden lg:flex' : 'flex'}`}>
+          <QueueList
+            shop={params.shop}
+            search={search}
+            lines={lines}
+            total={total}
+            totalIsLeast={loaderData.totalIsLeast}
+            languages={loaderData.languages}
+            ticks={ticks}
+          />
+        </div>
+        <Outlet
+          context={{ ticks, shown: lines.map(({ publicId }) => publicId), message } satisfies QueueContext}
+        />
+      </div>
+      {ticks.ticked.length > 0 && (
+        <ManyBar
           shop={params.shop}
           search={search}
-          ratings={ratings}
-          laneTotal={counts[search.lane]}
-          close={() => setChoosing(false)}
+          ticks={ticks}
+          total={total}
+          products={products}
+          tags={tags}
+          setMessage={setMessage}
         />
       )}
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[402px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
-        <QueueList
-          shop={params.shop}
-          search={search}
-          lines={lines}
-          more={Math.min(total - lines.length, FIRST_SHOWN)}
-          shopLanguage={loaderData.shopLanguage}
-        />
-        <Outlet />
-      </div>
     </main>
+  )
+}
+
+/** What the owner wants to know first, with the act that follows from it. */
+function Sentence({
+  shop,
+  loaderData: { counts, oldest, ready },
+}: {
+  shop: string
+  loaderData: Route.ComponentProps['loaderData']
+}) {
+  const undecided = counts.waiting + counts.held
+  if (undecided === 0 || !oldest)
+    return (
+      <>
+        <h1>
+          {say('decide.clear')}{' '}
+          {ready > 0 && say('decide.ready', { count: ready, replace: { count: countWordFirst(ready) } })}
+        </h1>
+        <Link className="btn btn-primary" to={`/s/${shop}/${ready > 0 ? 'show' : 'gather'}`}>
+          {say(ready > 0 ? 'decide.toShow' : 'decide.toForm')}
+        </Link>
+      </>
+    )
+  return (
+    <>
+      <h1>
+        {undecided === 1
+          ? say('decide.need', { count: 1 })
+          : say('decide.need', { count: undecided, replace: { count: countWordFirst(undecided) } })}{' '}
+        {oldest.days === 0 ? say('decide.oldest.now') : say('decide.oldest.days', { count: oldest.days })}
+      </h1>
+      <Link className="btn btn-quiet" to={queuePath(shop, oldest.publicId, { lane: oldest.state })}>
+        {say('decide.openOldest')}
+      </Link>
+    </>
   )
 }

@@ -1,15 +1,19 @@
-import { data, redirect } from 'react-router'
+import { ArrowLeft } from 'lucide-react'
+import { data, Link, redirect, useFetcher } from 'react-router'
 import { z } from 'zod'
 import { spokenMoment } from '../../core/formats/dates'
-import { acts, likelyAct } from '../../core/moderation/likelyAct'
+import { likelyAct } from '../../core/moderation/likelyAct'
+import { reviewActSchema, type ReviewAct } from '../../core/moderation/reviewAct'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
-import { readForm } from '../readForm'
+import { jsonText, readForm } from '../readForm'
 import { ActBar } from './ActBar'
-import { queuePath } from './address'
+import { listPath, queuePath } from './address'
+import { Filing } from './Filing'
 import { History } from './History'
 import { openLane } from './openLane'
+import { ReplyBox } from './ReplyBox'
 import { ReviewFacts } from './ReviewFacts'
 import { ReviewWords } from './ReviewWords'
 import { Why } from './Why'
@@ -19,7 +23,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const view = await context.elogio.reviewView(shop, params.review)
   if (!view) throw data(null, { status: 404 })
-  const { lane, rating, show, filter } = await openLane(request, context, shop, params.review)
+  const { search, filter } = await openLane(request, context, shop, params.review)
   const spoken = {
     now: context.elogio.now(),
     timeZone: shop.timeZone,
@@ -27,9 +31,15 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     today: say('today'),
   }
   const { review, signals, proof } = view
+  const { products } = await context.elogio.writeView(shop)
   return {
     ...view,
-    search: { lane, rating, show },
+    search,
+    products,
+    known: (await context.elogio.queueNames(shop)).tags,
+    readers: context.elogio.readTogether(shop, member, params.review),
+    replyName: shop.replyName,
+    replyWhen: review.reply ? spokenMoment(review.reply.postedAt, spoken) : '',
     locale: shop.locale,
     when: spokenMoment(review.receivedAt, spoken),
     proof: proof && { ...proof, delivered: spokenMoment(proof.deliveredAt, spoken) },
@@ -44,58 +54,134 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   }
 }
 
-const decision = z.object({ act: z.enum(acts), revision: z.coerce.number().int() })
+const acting = z.object({ act: jsonText(reviewActSchema), revision: z.coerce.number().int() })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const { act, revision } = await readForm(request, decision)
-  const { lane, rating, show, filter } = await openLane(request, context, shop, params.review)
+  const { act, revision } = await readForm(request, acting)
+  const { search, filter } = await openLane(request, context, shop, params.review)
   const result = await context.elogio.decide(shop, member, params.review, act, revision)
   if (result.outcome === 'gone') return { problem: say('decide.gone') }
   if (result.outcome !== 'done') {
     const words = { name: result.authorName, state: say(`state.${result.state}`).toLowerCase() }
     return { problem: say(`decide.${result.outcome}`, words) }
   }
+  if (act.kind !== 'approve' && act.kind !== 'decline' && act.kind !== 'spam') return null
   const { after, before } = await context.elogio.neighbours(shop, filter, result.review.id)
-  return redirect(queuePath(shop.slug, (after ?? before)?.publicId ?? null, { lane, rating, show }))
+  return redirect(queuePath(shop.slug, (after ?? before)?.publicId ?? null, search))
 }
 
 export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline(serverAction)
 }
 
-export default function Review({ loaderData, params }: Route.ComponentProps) {
-  const { review, signals, proof, productTally, earlier, standsIn, history, locale, when } = loaderData
+export default function Review(props: Route.ComponentProps) {
+  return <OpenReview key={props.loaderData.review.publicId} {...props} />
+}
+
+function OpenReview({ loaderData, params }: Route.ComponentProps) {
+  const { review, signals, history, readers, search } = loaderData
+  const fetcher = useFetcher<{ problem: string } | null>()
+  const act = (chosen: ReviewAct) => {
+    if (fetcher.state !== 'idle') return
+    void fetcher.submit(
+      { act: JSON.stringify(reviewActSchema.parse(chosen)), revision: review.revision },
+      { method: 'post', action: queuePath(params.shop, review.publicId, search) },
+    )
+  }
+  const address = `/s/${params.shop}/decide/${review.publicId}/aside`
   return (
-    <article className="flex min-h-0 min-w-0 flex-col" aria-labelledby="writer" key={review.publicId}>
-      <div className="min-h-0 flex-1 overflow-y-auto px-9 py-6 -outline-offset-2" tabIndex={0}>
+    <article className="flex min-h-0 min-w-0 flex-col" aria-labelledby="writer">
+      <div
+        className="min-h-0 flex-1 overflow-y-auto px-4 py-4 -outline-offset-2 lg:px-9 lg:py-6"
+        tabIndex={0}
+      >
+        <Link
+          to={listPath(params.shop, search)}
+          className="part mb-3 inline-flex items-center gap-1 lg:!hidden"
+        >
+          <ArrowLeft className="size-4" aria-hidden="true" />
+          {say('decide.backToList')}
+        </Link>
+        {readers.length > 0 && (
+          <p role="status" className="mb-3 rounded-lg bg-tint px-3 py-1.5">
+            {say('decide.reading', { count: readers.length, names: readers.join(', ') })}
+          </p>
+        )}
         <ReviewWords
           review={review}
           signals={signals}
-          productTally={productTally}
-          locale={locale}
-          when={when}
+          productTally={loaderData.productTally}
+          locale={loaderData.locale}
+          when={loaderData.when}
+          q={search.q}
         />
         <div className="mt-4 flex flex-col gap-4">
           <Why state={review.state} score={review.score} signals={signals} />
+          {review.state === 'declined' && <Reason reason={review.declineReason} act={act} />}
           <ReviewFacts
             shop={params.shop}
             review={review}
-            proof={proof}
-            earlier={earlier}
-            standsIn={standsIn}
+            proof={loaderData.proof}
+            earlier={loaderData.earlier}
+            standsIn={loaderData.standsIn}
           />
-          <History entries={history} />
+          <ReplyBox
+            address={address}
+            review={review}
+            replyName={loaderData.replyName}
+            replyWhen={loaderData.replyWhen}
+            act={act}
+          />
+          <Filing
+            address={address}
+            review={review}
+            tags={loaderData.tags}
+            products={loaderData.products}
+            known={loaderData.known}
+            act={act}
+          />
+          <History shop={params.shop} review={review.publicId} entries={history} />
         </div>
       </div>
       <ActBar
         shop={params.shop}
         review={review}
-        search={loaderData.search}
+        search={search}
         likely={loaderData.likely}
         neighbours={loaderData.neighbours}
         lastAct={loaderData.lastAct}
+        problem={fetcher.data?.problem}
+        act={act}
       />
     </article>
+  )
+}
+
+function Reason({ reason, act }: { reason: string; act: (act: ReviewAct) => void }) {
+  return (
+    <form
+      key={reason}
+      className="panel flex flex-wrap items-center gap-2 px-5 py-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        act({ kind: 'reason', reason: String(new FormData(event.currentTarget).get('reason') ?? '') })
+      }}
+    >
+      <label className="flex min-w-60 flex-1 flex-col gap-1">
+        <span className="flex justify-between font-semibold">
+          {say('decide.reason.name')}
+          <span className="text-[13px] font-normal text-soft">{say('decide.reason.hint')}</span>
+        </span>
+        <input
+          name="reason"
+          defaultValue={reason}
+          placeholder={say('decide.reason.none')}
+          autoComplete="off"
+          className="input w-full border-edge"
+        />
+      </label>
+      <button className="btn btn-quiet self-end">{say('decide.reason.save')}</button>
+    </form>
   )
 }

@@ -7,7 +7,7 @@ import type { SentencePart } from '../../core/display/sentence'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
-import { readForm } from '../readForm'
+import { jsonText, readForm } from '../readForm'
 import { FairGauge } from './FairGauge'
 import { MakeLive } from './MakeLive'
 import { PickedList } from './PickedList'
@@ -37,20 +37,8 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   }
 }
 
-const configurationText = z
-  .string()
-  .transform((text, context) => {
-    try {
-      return JSON.parse(text) as unknown
-    } catch {
-      context.addIssue('not JSON')
-      return z.NEVER
-    }
-  })
-  .pipe(configurationSchema)
-
 const asked = z.discriminatedUnion('intent', [
-  z.object({ intent: z.literal('save'), configuration: configurationText }),
+  z.object({ intent: z.literal('save'), configuration: jsonText(configurationSchema) }),
   z.object({ intent: z.literal('live') }),
   z.object({ intent: z.literal('discard') }),
 ])

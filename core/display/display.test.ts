@@ -71,6 +71,7 @@ const review = (id: number, rating: number | null, more: Partial<ShowableReview>
   company: '',
   companyUrl: '',
   relationship: '',
+  reply: null,
   ...more,
 })
 const shop = {

@@ -25,6 +25,8 @@ export interface ShowableReview extends Pickable {
   company: string
   companyUrl: string
   relationship: string
+  /** The shop's public answer. */
+  reply: { name: string; body: string } | null
 }
 
 /** The shop as its displays need it. */
@@ -97,10 +99,7 @@ function quotation(review: ShowableReview, shop: DisplayShop, now: string): Quot
     publicId: review.publicId,
     marks: review.rating === null ? null : litMarks(review.rating),
     title: review.title.trim(),
-    paragraphs: review.body
-      .split(/\n\s*\n/u)
-      .map((part) => part.trim())
-      .filter(Boolean),
+    paragraphs: paragraphsOf(review.body),
     name: publicName(review.authorName),
     language: review.language,
     product: review.productTitle,
@@ -109,5 +108,13 @@ function quotation(review: ShowableReview, shop: DisplayShop, now: string): Quot
     role: review.role,
     company: review.company ? { name: review.company, url: review.companyUrl || null } : null,
     relationship: review.relationship,
+    reply: review.reply && { name: review.reply.name, paragraphs: paragraphsOf(review.reply.body) },
   }
+}
+
+function paragraphsOf(text: string): string[] {
+  return text
+    .split(/\n\s*\n/u)
+    .map((part) => part.trim())
+    .filter(Boolean)
 }

@@ -14,4 +14,6 @@ export interface Quotation {
   role: string
   company: { name: string; url: string | null } | null
   relationship: string
+  /** What the shop answered in public. */
+  reply: { name: string; paragraphs: string[] } | null
 }

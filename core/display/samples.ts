@@ -14,6 +14,7 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   role: '',
   company: null,
   relationship: '',
+  reply: null,
 })
 
 /** What stands in the editor, marked as samples, while there is no review; visitors never get them. */

@@ -1,4 +1,6 @@
-/** Dates as people read them. Time comes in as UTC ISO-8601 text; "day" means the shop's time zone. */
+import { TZDate } from '@date-fns/tz'
+
+/* Dates as people read them. Time comes in as UTC ISO-8601 text; "day" means the shop's time zone. */
 
 const DAY_MS = 86_400_000
 
@@ -51,4 +53,14 @@ export function spokenMonth(
 /** Whole days from one moment to another, counted by the clock; 0 when less than a day or in the future. */
 export function wholeDays(from: string, to: string): number {
   return Math.max(0, Math.floor((Date.parse(to) - Date.parse(from)) / DAY_MS))
+}
+
+/**
+ * The moment a calendar day begins in a time zone, as UTC ISO-8601 text.
+ * @param day `YYYY-MM-DD`
+ * @param plus days to go on from there
+ */
+export function startOfDay(timeZone: string, day: string, plus = 0): string {
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number]
+  return new Date(new TZDate(year, month - 1, date + plus, timeZone).getTime()).toISOString()
 }

@@ -1,3 +1,4 @@
+import { startOfDay } from './dates'
 import { expect, test } from 'vitest'
 import { dayIn, spokenMoment, wholeDays } from './dates'
 import { hundredthsOfFive, litMarks, oneDecimal } from './rating'
@@ -33,4 +34,10 @@ test('moments are said as people say them', () => {
   expect(say('2026-05-03T09:14:00Z')).toBe('3 May 2026')
   expect(say('2026-11-18T09:14:00Z')).toBe('18 November 2026')
   expect(wholeDays('2026-11-22T13:00:00Z', '2026-11-25T12:00:00Z')).toBe(2)
+})
+
+test('a day begins when the clocks of its place say so, also where they change', () => {
+  expect(startOfDay('Europe/London', '2026-03-29')).toBe('2026-03-29T00:00:00.000Z')
+  expect(startOfDay('Europe/London', '2026-03-29', 1)).toBe('2026-03-29T23:00:00.000Z')
+  expect(startOfDay('America/New_York', '2026-12-31', 1)).toBe('2027-01-01T05:00:00.000Z')
 })

@@ -1,3 +1,4 @@
+import { plainAct } from '../../core/moderation/reviewAct'
 import knex from 'knex'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
@@ -9,7 +10,7 @@ import { approvedTally, laneCounts, showableCount } from '../data/reviewCounts'
 import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { decide } from '../moderation/decide'
-import { reviewView } from '../moderation/queue'
+import { reviewView } from '../moderation/reviewView'
 import { undo } from '../moderation/undo'
 import { composeDisplay } from '../publishing/publish'
 import { startingConfiguration } from '../../core/display/configuration'
@@ -33,7 +34,7 @@ const mistakes = (given: Record<string, string>) =>
 describe('what is written down', () => {
   test('stands at once, is shown as such, and counts in no average', async () => {
     const theirs = await send(services, 'wrenfield', { rating: 3 })
-    await decide(services, shop, mara, theirs.publicId, 'approve', 1)
+    await decide(services, shop, mara, theirs.publicId, plainAct('approve'), 1)
     const { state } = await write({
       rating: '4,5',
       body: 'Gone by noon.',
@@ -52,7 +53,7 @@ describe('what is written down', () => {
     expect([model.tally.count, model.tally.average, model.stock]).toEqual([1, 300, 2])
     expect(model.quotations.at(-1)).toMatchObject({
       name: 'Anna B.',
-      writtenDown: true,
+      note: 'written down by the shop',
       proof: null,
       role: 'baker',
       relationship: 'our neighbour',
@@ -74,7 +75,7 @@ describe('what is written down', () => {
       { act: 'write', memberName: 'Mara', state: 'approved' },
     ])
     expect((await undo(services, shop, mara)).outcome).toBe('nothing')
-    await decide(services, shop, mara, publicId, 'decline', 1)
+    await decide(services, shop, mara, publicId, plainAct('decline'), 1)
     expect(await undo(services, shop, mara)).toMatchObject({ outcome: 'done', state: 'approved' })
     const review = (await findReview(services.db, shop.id, { publicId }))!
     expect(review.publishedVersionId).toBe(review.versionId)

@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
 import { createHash } from 'node:crypto'
-import { z } from 'zod'
-import { acts } from '../../core/moderation/likelyAct'
-import { reviewStates } from '../../core/moderation/rules'
+import { reviewActKinds } from '../../core/moderation/reviewAct'
+import { changedParts, reviewPointSchema, type ReviewPoint } from '../../core/moderation/reviewPoint'
+import { counted } from './counted'
 
 /** The log: append-only, each entry sealed to the one before it. It holds ids and digests, never words. */
 export interface Decision {
@@ -20,10 +20,12 @@ export interface Decision {
   at: string
   previousHash: string
   hash: string
+  /** Entries of one press on many reviews share it; it groups them and proves nothing. */
+  batch: string | null
 }
 
 type NewDecision = Pick<Decision, 'shopId' | 'act' | 'digest' | 'at'> &
-  Partial<Pick<Decision, 'memberId' | 'reviewId' | 'displayId' | 'undoesId'>> & {
+  Partial<Pick<Decision, 'memberId' | 'reviewId' | 'displayId' | 'undoesId' | 'batch'>> & {
     before: Record<string, unknown>
     after: Record<string, unknown>
   }
@@ -43,19 +45,25 @@ const columns = {
   at: 'decision.at',
   previousHash: 'decision.previous_hash',
   hash: 'decision.hash',
+  batch: 'decision.batch',
 }
 
 const FIRST_HASH = '0'.repeat(64)
 
-/** What `before` and `after` say of a review: enough to bring it back. */
-export const reviewPointSchema = z.object({
-  state: z.enum(reviewStates),
-  publishedVersionId: z.number().nullable(),
-  publishedAt: z.string().nullable(),
-})
-export type ReviewPoint = z.infer<typeof reviewPointSchema>
+const partialPoint = reviewPointSchema.partial()
 
-export function hashOf(entry: Omit<Decision, 'id' | 'hash'>): string {
+/** What an entry says of its review before and after; entries from before some part existed lack that part. */
+export function pointsOf(entry: Pick<Decision, 'before' | 'after'>): {
+  before: Partial<ReviewPoint>
+  after: Partial<ReviewPoint>
+} {
+  return {
+    before: partialPoint.parse(JSON.parse(entry.before)),
+    after: partialPoint.parse(JSON.parse(entry.after)),
+  }
+}
+
+export function hashOf(entry: Omit<Decision, 'id' | 'hash' | 'batch'>): string {
   const sealed = [
     entry.shopId,
     entry.number,
@@ -107,6 +115,7 @@ export async function appendDecision(trx: Knex.Transaction, entry: NewDecision):
     at: row.at,
     previous_hash: row.previousHash,
     hash: hashOf(row),
+    batch: entry.batch ?? null,
   })
   return id!
 }
@@ -132,7 +141,7 @@ export async function latestStandingAct(
 ): Promise<Decision | undefined> {
   return db('decision')
     .where({ 'decision.shop_id': shopId, 'decision.member_id': memberId })
-    .whereIn('decision.act', acts)
+    .whereIn('decision.act', reviewActKinds)
     .whereNotIn('decision.id', passing)
     .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
     .orderBy('decision.id', 'desc')
@@ -145,7 +154,9 @@ export async function latestActOfMember(
   shopId: number,
   memberId: number,
   since: string,
-): Promise<{ number: number; act: string; after: string; authorName: string } | undefined> {
+): Promise<
+  { number: number; act: string; after: string; batch: string | null; authorName: string } | undefined
+> {
   return db('decision')
     .join('review', 'review.id', 'decision.review_id')
     .join('review_version', 'review_version.id', 'review.current_version_id')
@@ -156,19 +167,58 @@ export async function latestActOfMember(
       number: 'decision.number',
       act: 'decision.act',
       after: 'decision.after',
+      batch: 'decision.batch',
       authorName: 'review_version.author_name',
     })
 }
 
-/** Whether somebody has acted on the same review after an act, and that later act still stands. */
+/** How many entries one press on many reviews made. */
+export async function countBatch(db: Knex, shopId: number, batch: string): Promise<number> {
+  return counted(db('decision').where({ shop_id: shopId, batch }))
+}
+
+/** The acts of a batch that still stand, latest first. */
+export async function standingOfBatch(db: Knex, shopId: number, batch: string): Promise<Decision[]> {
+  return db('decision')
+    .where({ 'decision.shop_id': shopId, 'decision.batch': batch })
+    .whereIn('decision.act', reviewActKinds)
+    .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
+    .orderBy('decision.id', 'desc')
+    .select(columns)
+}
+
+/** One act on a review by its number in the log, as long as it stands. */
+export async function standingAct(
+  db: Knex,
+  shopId: number,
+  reviewId: number,
+  number: number,
+): Promise<Decision | undefined> {
+  return db('decision')
+    .where({ 'decision.shop_id': shopId, 'decision.review_id': reviewId, 'decision.number': number })
+    .whereIn('decision.act', reviewActKinds)
+    .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
+    .first(columns)
+}
+
+export async function isUndone(db: Knex, decisionId: number): Promise<boolean> {
+  return (await db('decision').where({ undoes_id: decisionId }).first('id')) !== undefined
+}
+
+/** Whether a later act that still stands has changed the same part of the review. */
 export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Promise<boolean> {
-  const later = await trx('decision')
+  const later: Decision[] = await trx('decision')
     .where({ shop_id: decision.shopId, review_id: decision.reviewId })
     .where('decision.id', '>', decision.id)
-    .whereIn('decision.act', acts)
+    .whereIn('decision.act', reviewActKinds)
     .whereNotExists(trx('decision as undo').whereRaw('undo.undoes_id = decision.id'))
-    .first('id')
-  return later !== undefined
+    .select(columns)
+  const partsOf = (entry: Decision) => {
+    const { before, after } = pointsOf(entry)
+    return changedParts(before, after).filter((part) => part !== 'tagIds')
+  }
+  const own = partsOf(decision)
+  return later.some((entry) => partsOf(entry).some((part) => own.includes(part)))
 }
 
 export type ChainCheck =

@@ -14,19 +14,30 @@ export async function laneCounts(db: Knex, shopId: number): Promise<Record<Revie
   return counts
 }
 
-/** How many of a lane have each rating, in hundredths of five. */
-export async function ratingsInLane(
-  db: Knex,
-  shopId: number,
-  state: ReviewState,
-): Promise<{ rating: number; count: number }[]> {
-  return db('review_count')
-    .where({ shop_id: shopId, state })
-    .groupBy('rating')
-    .having(db.raw('sum(count) > 0'))
-    .orderBy('rating', 'desc')
-    .select('rating')
-    .sum({ count: 'count' })
+/** How many of a lane have the same in everything that the counters know. */
+export interface CountedGroup {
+  rating: number
+  productId: number
+  source: string
+  language: string
+  verified: 0 | 1
+  worded: 0 | 1
+  owed: 0 | 1
+  count: number
+}
+
+/** A lane by everything that a filter can ask for, from the kept counters. */
+export async function groupsInLane(db: Knex, shopId: number, state: ReviewState): Promise<CountedGroup[]> {
+  return db('review_count').where({ shop_id: shopId, state }).where('count', '>', 0).select<CountedGroup[]>({
+    rating: 'rating',
+    productId: 'product_id',
+    source: 'source',
+    language: 'language',
+    verified: 'verified',
+    worded: 'worded',
+    owed: 'owed',
+    count: 'count',
+  })
 }
 
 /** Approved reviews that may be shown and count in averages, added up: of the shop, or of one product. */

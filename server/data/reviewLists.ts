@@ -1,8 +1,10 @@
 import type { Knex } from 'knex'
+import type { ReviewSource } from '../../core/moderation/reviewFilter'
 import type { ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'
 import { counted } from './counted'
+import { filtered, walked, walkOf, type CountedPart, type LaneFilter } from './laneFilter'
 
 /** A review as a line of a list. */
 export interface ReviewLine {
@@ -15,19 +17,15 @@ export interface ReviewLine {
   proofFailure: ProofFailure | null
   score: number
   receivedAt: string
-  source: 'form' | 'manualEntry'
+  source: ReviewSource
+  revision: number
+  owed: boolean
   authorName: string
   title: string
   body: string
   language: string | null
   productTitle: string | null
   kinds: SignalKind[]
-}
-
-/** What narrows a lane; a rating is in hundredths of five. */
-export interface LaneFilter {
-  state: ReviewState
-  rating: number | null
 }
 
 const columns = {
@@ -41,6 +39,8 @@ const columns = {
   score: 'review.score',
   receivedAt: 'review.received_at',
   source: 'review.source',
+  revision: 'review.revision',
+  owed: 'review.owed',
   authorName: 'review_version.author_name',
   title: 'review_version.title',
   body: 'review_version.body',
@@ -48,18 +48,17 @@ const columns = {
   productTitle: 'product.title',
 }
 
-type Row = Omit<ReviewLine, 'showable' | 'verified' | 'kinds'> & {
+type Row = Omit<ReviewLine, 'showable' | 'verified' | 'owed' | 'kinds'> & {
   showable: 0 | 1
+  owed: 0 | 1
   verified: 0 | 1
   kinds: string | null
 }
 
-function lines(db: Knex, shopId: number): Knex.QueryBuilder<Row, Row[]> {
-  return db('review')
+function withWords(db: Knex, query: Knex.QueryBuilder): Knex.QueryBuilder<Row, Row[]> {
+  return query
     .join('review_version', 'review_version.id', 'review.current_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
-    .where('review.shop_id', shopId)
-    .orderBy('review.id', 'desc')
     .select({
       ...columns,
       kinds: db.raw(
@@ -72,43 +71,76 @@ const read = (row: Row): ReviewLine => ({
   ...row,
   showable: row.showable === 1,
   verified: row.verified === 1,
+  owed: row.owed === 1,
   kinds: row.kinds ? (row.kinds.split(',') as SignalKind[]) : [],
 })
 
-function narrowed<Q extends Knex.QueryBuilder>(query: Q, { state, rating }: LaneFilter): Q {
-  query.where('review.state', state)
-  if (rating !== null) query.where('review.rating', rating)
-  return query
-}
-
-/** A lane, newest first. */
+/** What a filter lets through of a lane, in its order. */
 export async function reviewsInLane(
   db: Knex,
   shopId: number,
   filter: LaneFilter,
+  rarest: CountedPart | null,
   limit: number,
 ): Promise<ReviewLine[]> {
-  return (await narrowed(lines(db, shopId), filter).limit(limit)).map(read)
+  const query = walked(filtered(db, shopId, filter, rarest).limit(limit), filter)
+  return ((await withWords(db, query)) as Row[]).map(read)
+}
+
+/** What a filter lets through, as far as an act on all of it needs them. */
+export async function chosenInLane(
+  db: Knex,
+  shopId: number,
+  filter: LaneFilter,
+  rarest: CountedPart | null,
+  limit: number,
+): Promise<{ publicId: string; revision: number }[]> {
+  return walked(filtered(db, shopId, filter, rarest).limit(limit), filter).select({
+    publicId: 'review.public_id',
+    revision: 'review.revision',
+  })
+}
+
+/** How many a filter lets through, counted no further than a limit. */
+export async function countUpTo(
+  db: Knex,
+  shopId: number,
+  filter: LaneFilter,
+  rarest: CountedPart | null,
+  limit: number,
+): Promise<number> {
+  const found = filtered(db, shopId, filter, rarest).limit(limit).select(db.raw('1'))
+  const row = await db.from(found.as('found')).first<{ count: number }>(db.raw('count(*) AS count'))
+  return row.count
 }
 
 /** The latest arrivals of a shop, whatever became of them. */
 export async function latestReviews(db: Knex, shopId: number, limit: number): Promise<ReviewLine[]> {
-  return (await lines(db, shopId).limit(limit)).map(read)
+  const query = db('review').where('review.shop_id', shopId).orderBy('review.id', 'desc').limit(limit)
+  return ((await withWords(db, query)) as Row[]).map(read)
 }
 
-/** The review that comes after one in its lane, newest first, or before it. */
+/** The review that comes after one in a filter's order, or before it, wherever that one stands now. */
 export async function neighbourInLane(
   db: Knex,
   shopId: number,
   filter: LaneFilter,
+  rarest: CountedPart | null,
   reviewId: number,
   side: 'after' | 'before',
 ): Promise<{ publicId: string; authorName: string } | undefined> {
-  const query = narrowed(db('review').where('review.shop_id', shopId), filter)
+  const { column, direction } = walkOf(filter)
+  const sign = (side === 'after') === (direction === 'asc') ? '>' : '<'
+  const query = filtered(db, shopId, filter, rarest)
+  if (column === 'id') query.where(filter.words === null ? 'review.id' : 'review_text.rowid', sign, reviewId)
+  else
+    query.whereRaw(
+      `(review.${column}, review.id) ${sign} (SELECT ${column}, id FROM review WHERE id = ?)`,
+      reviewId,
+    )
+  return walked(query, filter, side === 'before')
     .join('review_version', 'review_version.id', 'review.current_version_id')
-    .where('review.id', side === 'after' ? '<' : '>', reviewId)
-    .orderBy('review.id', side === 'after' ? 'desc' : 'asc')
-  return query.first({ publicId: 'review.public_id', authorName: 'review_version.author_name' })
+    .first({ publicId: 'review.public_id', authorName: 'review_version.author_name' })
 }
 
 interface Oldest {

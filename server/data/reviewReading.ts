@@ -25,6 +25,11 @@ export interface FullReview {
   authorEmail: string | null
   source: 'form' | 'manualEntry'
   note: string
+  reply: { name: string; body: string; postedAt: string } | null
+  replyDraft: string
+  /** A low rating without an answer. */
+  owed: boolean
+  declineReason: string
   role: string
   company: string
   seenUrl: string
@@ -57,6 +62,12 @@ const columns = {
   authorEmail: 'customer.address',
   source: 'review.source',
   note: 'review.note',
+  replyName: 'reply.name',
+  replyBody: 'reply.body',
+  replyPostedAt: 'reply.posted_at',
+  replyDraft: 'review.reply_draft',
+  owed: 'review.owed',
+  declineReason: 'decline_reason.reason',
   role: 'review_version.author_role',
   company: 'review_version.company',
   seenUrl: 'review_version.seen_url',
@@ -69,7 +80,15 @@ const columns = {
   salt: 'review_version.salt',
 }
 
-type Row = Omit<FullReview, 'showable' | 'verified'> & { showable: 0 | 1; verified: 0 | 1 }
+type Row = Omit<FullReview, 'showable' | 'verified' | 'owed' | 'reply' | 'declineReason'> & {
+  showable: 0 | 1
+  verified: 0 | 1
+  owed: 0 | 1
+  replyName: string | null
+  replyBody: string | null
+  replyPostedAt: string | null
+  declineReason: string | null
+}
 
 /** One review of this shop by its inner or public id; another shop's is not found. */
 export async function findReview(
@@ -81,11 +100,22 @@ export async function findReview(
     .join('review_version', 'review_version.id', 'review.current_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
     .leftJoin('customer', 'customer.id', 'review.customer_id')
+    .leftJoin('reply', 'reply.id', 'review.reply_id')
+    .leftJoin('decline_reason', 'decline_reason.id', 'review.decline_reason_id')
     .where('review.shop_id', shopId)
   if ('id' in which) query.where('review.id', which.id)
   else query.where('review.public_id', which.publicId)
   const row: Row | undefined = await query.first(columns)
-  return row ? { ...row, showable: row.showable === 1, verified: row.verified === 1 } : null
+  if (!row) return null
+  const { replyName: name, replyBody: body, replyPostedAt: postedAt, ...review } = row
+  return {
+    ...review,
+    showable: row.showable === 1,
+    verified: row.verified === 1,
+    owed: row.owed === 1,
+    declineReason: row.declineReason ?? '',
+    reply: name !== null && body !== null && postedAt !== null ? { name, body, postedAt } : null,
+  }
 }
 
 export async function signalsOfVersion(db: Knex, shopId: number, versionId: number): Promise<Signal[]> {

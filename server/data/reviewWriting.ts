@@ -66,6 +66,8 @@ export async function insertReview(
     written_precision: review.written.precision,
     counted: review.source === 'form',
     note: review.note,
+    language: version.language ?? '',
+    worded: `${version.title}${version.body}`.trim() !== '',
   })
   const [versionId] = await trx('review_version').insert({
     shop_id: shopId,

@@ -8,13 +8,18 @@ const LATEST_PROOF = `(
   WHERE verification.review_id = review.id AND verification.revoked_at IS NULL
 )`
 
-type Row = Omit<ShowableReview, 'writtenDown'> & { writtenDown: 0 | 1 }
+type Row = Omit<ShowableReview, 'writtenDown' | 'reply'> & {
+  writtenDown: 0 | 1
+  replyName: string | null
+  replyBody: string | null
+}
 
 /** Every review that may be shown: approved, and its writer agreed. */
 export async function showableReviews(db: Knex, shopId: number): Promise<ShowableReview[]> {
   const rows: Row[] = await db('review')
     .join('review_version', 'review_version.id', 'review.published_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
+    .leftJoin('reply', 'reply.id', 'review.reply_id')
     .where({ 'review.shop_id': shopId, 'review.state': 'approved', 'review.showable': 1 })
     .select({
       id: 'review.id',
@@ -32,6 +37,12 @@ export async function showableReviews(db: Knex, shopId: number): Promise<Showabl
       company: 'review_version.company',
       companyUrl: 'review_version.company_url',
       relationship: 'review_version.relationship',
+      replyName: 'reply.name',
+      replyBody: 'reply.body',
     })
-  return rows.map((row) => ({ ...row, writtenDown: row.writtenDown === 1 }))
+  return rows.map(({ replyName, replyBody, ...row }) => ({
+    ...row,
+    writtenDown: row.writtenDown === 1,
+    reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
+  }))
 }

@@ -1,3 +1,5 @@
+import { wholeLane } from '../data/laneFilter'
+import { plainAct } from '../../core/moderation/reviewAct'
 import fc from 'fast-check'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
@@ -9,7 +11,8 @@ import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { decide } from './decide'
-import { neighbours, queueView, reviewView } from './queue'
+import { neighbours, queueView } from './queue'
+import { reviewView } from './reviewView'
 import { undo } from './undo'
 
 let services: Services
@@ -24,7 +27,7 @@ beforeEach(async () => {
 })
 const found = async (publicId: string) => (await findReview(services.db, shop.id, { publicId }))!
 const act = async (member: Member, publicId: string, chosen: Act) =>
-  decide(services, shop, member, publicId, chosen, (await found(publicId)).revision)
+  decide(services, shop, member, publicId, plainAct(chosen), (await found(publicId)).revision)
 const history = async (publicId: string) =>
   (await reviewView(services, shop, publicId))!.history.map((entry) =>
     `${entry.memberName ?? ''} ${entry.act} ${entry.state}${entry.undone ? ' (undone)' : ''}`.trim(),
@@ -46,7 +49,7 @@ describe('deciding', () => {
     const { publicId } = await send(services, 'wrenfield')
     const seen = (await found(publicId)).revision
     await act(ned, publicId, 'decline')
-    const outcome = await decide(services, shop, mara, publicId, 'approve', seen)
+    const outcome = await decide(services, shop, mara, publicId, plainAct('approve'), seen)
     expect(outcome).toEqual({ outcome: 'conflict', authorName: 'Piotr Lis', state: 'declined' })
     expect((await found(publicId)).state).toBe('declined')
     expect(await history(publicId)).toHaveLength(2)
@@ -55,8 +58,8 @@ describe('deciding', () => {
     const { publicId } = await send(services, 'wrenfield')
     const { revision } = await found(publicId)
     const outcomes = await Promise.all([
-      decide(services, shop, mara, publicId, 'approve', revision),
-      decide(services, shop, ned, publicId, 'spam', revision),
+      decide(services, shop, mara, publicId, plainAct('approve'), revision),
+      decide(services, shop, ned, publicId, plainAct('spam'), revision),
     ])
     expect(outcomes.map(({ outcome }) => outcome).sort()).toEqual(['conflict', 'done'])
   })
@@ -68,7 +71,7 @@ describe('deciding', () => {
   test('another shop’s review is not there', async () => {
     const other = await addShop(services, 'saltmarsh', [mara])
     const { publicId } = await send(services, 'saltmarsh')
-    expect(await decide(services, shop, mara, publicId, 'approve', 1)).toEqual({ outcome: 'gone' })
+    expect(await decide(services, shop, mara, publicId, plainAct('approve'), 1)).toEqual({ outcome: 'gone' })
     expect(await reviewView(services, shop, publicId)).toBeNull()
     expect((await findReview(services.db, other.id, { publicId }))!.state).toBe('waiting')
   })
@@ -175,11 +178,11 @@ test('counts and neighbours stay true through any series of acts', async () => {
       const counts = await laneCounts(services.db, shop.id)
       for (const { state, n } of states) expect(counts[state as keyof typeof counts]).toBe(n)
       expect(Object.values(counts).reduce((a, b) => a + b)).toBe(5)
-      const lane = await queueView(services, shop, { state: 'waiting', rating: 400 }, 10)
+      const lane = await queueView(services, shop, { ...wholeLane('waiting'), rating: 400 }, 10)
       expect(lane.total).toBe(lane.lines.length)
       const first = lane.lines[0]
       if (first) {
-        const next = await neighbours(services, shop, { state: 'waiting', rating: 400 }, first.id)
+        const next = await neighbours(services, shop, { ...wholeLane('waiting'), rating: 400 }, first.id)
         expect(next.before).toBeNull()
         expect(next.after?.publicId).toBe(lane.lines[1]?.publicId)
       }

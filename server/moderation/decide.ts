@@ -1,15 +1,11 @@
-import type { Knex } from 'knex'
-import { stateAfter, type Act } from '../../core/moderation/likelyAct'
+import type { ReviewAct } from '../../core/moderation/reviewAct'
 import type { ReviewState } from '../../core/moderation/rules'
-import { appendDecision, type ReviewPoint } from '../data/decisions'
 import type { Member } from '../data/members'
-import { claimReview, putReview } from '../data/reviewMoves'
 import { findReview, type FullReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
-import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
-import { digestOfVersion } from './digest'
+import { actOnReview, type Acting } from './actOnReview'
 
 export type DecideOutcome =
   | { outcome: 'done'; review: FullReview }
@@ -25,54 +21,69 @@ export async function decide(
   shop: Shop,
   member: Member,
   publicId: string,
-  act: Act,
+  act: ReviewAct,
   revision: number,
 ): Promise<DecideOutcome> {
-  const now = services.now().toISOString()
-  const outcome = await writing(services.db, async (trx): Promise<DecideOutcome> => {
-    const claimed = await claimReview(trx, shop.id, publicId, revision, stateAfter[act])
-    const review = await findReview(trx, shop.id, { publicId })
-    if (!review) return { outcome: 'gone' }
-    if (!claimed) {
-      const outcome = review.revision === revision ? 'alreadyThere' : 'conflict'
-      return { outcome, authorName: review.authorName, state: review.state }
-    }
-    const after: ReviewPoint =
-      act === 'approve'
-        ? { state: 'approved', publishedVersionId: review.versionId, publishedAt: now }
-        : { state: stateAfter[act], publishedVersionId: null, publishedAt: null }
-    await moveReview(trx, shop, review, after, now)
-    await appendDecision(trx, {
-      shopId: shop.id,
-      act,
-      memberId: member.id,
-      reviewId: review.id,
-      before: pointOf(review),
-      after,
-      digest: digestOfVersion(review),
-      at: now,
-    })
-    return { outcome: 'done', review }
-  })
+  const outcome = await writing(services.db, (trx) =>
+    decideOne({ trx, shop, member, now: services.now().toISOString(), batch: null }, publicId, act, revision),
+  )
   if (outcome.outcome === 'done') services.changes.announce(shop.id)
   services.wakeJobs()
   return outcome
 }
 
-export function pointOf({ state, publishedVersionId, publishedAt }: FullReview): ReviewPoint {
-  return { state, publishedVersionId, publishedAt }
+async function decideOne(
+  acting: Acting,
+  publicId: string,
+  act: ReviewAct,
+  revision: number,
+): Promise<DecideOutcome> {
+  const review = await findReview(acting.trx, acting.shop.id, { publicId })
+  if (!review) return { outcome: 'gone' }
+  const told = { authorName: review.authorName, state: review.state }
+  if (review.revision !== revision) return { outcome: 'conflict', ...told }
+  return (await actOnReview(acting, review, act))
+    ? { outcome: 'done', review }
+    : { outcome: 'alreadyThere', ...told }
 }
 
-/** Puts a review into a state, and has the displays rendered anew when what visitors may read has changed. */
-export async function moveReview(
-  trx: Knex.Transaction,
+export interface ManyOutcome {
+  done: number
+  /** How many somebody else had moved on meanwhile, so that they were left as they are. */
+  conflicts: number
+  alreadyThere: number
+}
+
+/** Short enough that nobody else waits noticeably for the database. */
+const AT_A_TIME = 50
+
+/** One act on many reviews: in short transactions, each review logged for itself, all taken back by one undo. */
+export async function decideMany(
+  services: Services,
   shop: Shop,
-  review: FullReview,
-  to: ReviewPoint,
-  now: string,
-): Promise<void> {
-  await putReview(trx, shop.id, review.id, to)
-  const wasPublic = review.state === 'approved' && review.showable
-  const isPublic = to.state === 'approved' && review.showable
-  if (wasPublic || isPublic) await markAllStale(trx, shop.id, now)
+  member: Member,
+  chosen: { publicId: string; revision: number }[],
+  act: ReviewAct,
+): Promise<ManyOutcome> {
+  const batch = services.newId()
+  const outcome: ManyOutcome = { done: 0, conflicts: 0, alreadyThere: 0 }
+  for (let start = 0; start < chosen.length; start += AT_A_TIME) {
+    const outcomes = await writing(services.db, async (trx) => {
+      const acting = { trx, shop, member, now: services.now().toISOString(), batch }
+      const each: DecideOutcome[] = []
+      for (const { publicId, revision } of chosen.slice(start, start + AT_A_TIME))
+        each.push(await decideOne(acting, publicId, act, revision))
+      return each
+    })
+    for (const { outcome: one } of outcomes) {
+      if (one === 'done') outcome.done++
+      else if (one === 'conflict') outcome.conflicts++
+      else if (one === 'alreadyThere') outcome.alreadyThere++
+    }
+    // Between two transactions everybody else has a turn.
+    await new Promise((resolve) => setImmediate(resolve))
+  }
+  if (outcome.done > 0) services.changes.announce(shop.id)
+  services.wakeJobs()
+  return outcome
 }

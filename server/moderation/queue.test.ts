@@ -1,5 +1,7 @@
+import { plainAct } from '../../core/moderation/reviewAct'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { gatherView } from '../collection/gather'
+import { wholeLane } from '../data/laneFilter'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -7,7 +9,8 @@ import { stepCounts } from '../stepCounts'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { decide } from './decide'
 import { latestOwnAct } from './latestOwnAct'
-import { laneToOpen, neighbours, queueView, reviewView } from './queue'
+import { laneToOpen, neighbours, queueView } from './queue'
+import { reviewView } from './reviewView'
 import { undo } from './undo'
 
 let services: Services
@@ -22,7 +25,7 @@ beforeEach(async () => {
 const hours = (count: number) => {
   clock.now = new Date(clock.now.getTime() + count * 3_600_000)
 }
-const everything = { state: 'waiting', rating: null } as const
+const everything = wholeLane('waiting')
 
 describe('a lane', () => {
   test('is newest first, narrowed by rating, and says how many there are beyond those shown', async () => {
@@ -31,20 +34,17 @@ describe('a lane', () => {
     const all = await queueView(services, shop, everything, 2)
     expect(all.lines.map(({ authorName }) => authorName)).toEqual(['Rated 5', 'Rated 5'])
     expect(all.total).toBe(4)
-    expect(all.ratings).toEqual([
-      { rating: 500, count: 3 },
-      { rating: 300, count: 1 },
-    ])
-    const fives = await queueView(services, shop, { state: 'waiting', rating: 500 }, 10)
+    expect(all.facets.rating).toEqual({ 500: 3, 300: 1 })
+    const fives = await queueView(services, shop, { ...wholeLane('waiting'), rating: 500 }, 10)
     expect([fives.lines.length, fives.total]).toEqual([3, 3])
-    expect((await queueView(services, shop, { state: 'waiting', rating: 200 }, 10)).total).toBe(0)
+    expect((await queueView(services, shop, { ...wholeLane('waiting'), rating: 200 }, 10)).total).toBe(0)
   })
   test('shows each review’s reasons, proof and language', async () => {
     await send(services, 'wrenfield', {
       order_number: 'WB-2091',
       body: 'Die Beute passt genau, ruf mich an oder sieh auf hivedeals.example nach, Bestellung 4711.',
     })
-    const { lines } = await queueView(services, shop, { state: 'held', rating: null }, 10)
+    const { lines } = await queueView(services, shop, wholeLane('held'), 10)
     expect(lines[0]).toMatchObject({
       verified: true,
       language: 'de',
@@ -69,7 +69,7 @@ test('the oldest that needs somebody is the oldest of both lanes', async () => {
     publicId: held.publicId,
     state: 'held',
   })
-  await decide(services, shop, mara, held.publicId, 'spam', 1)
+  await decide(services, shop, mara, held.publicId, plainAct('spam'), 1)
   expect((await queueView(services, shop, everything, 10)).oldest?.publicId).toBe(waiting.publicId)
 })
 
@@ -80,7 +80,7 @@ test('the lane to open is the review’s own, else waiting, else held back', asy
   const waiting = await send(services, 'wrenfield')
   expect(await laneToOpen(services, shop, null)).toBe('waiting')
   expect(await laneToOpen(services, shop, held.publicId)).toBe('held')
-  await decide(services, shop, mara, waiting.publicId, 'approve', 1)
+  await decide(services, shop, mara, waiting.publicId, plainAct('approve'), 1)
   expect(await laneToOpen(services, shop, waiting.publicId)).toBe('approved')
 })
 
@@ -92,7 +92,7 @@ test('next and previous are the neighbours in the narrowed lane, from outside of
     const { after, before } = await neighbours(
       services,
       shop,
-      { state: 'waiting', rating: 400 },
+      { ...wholeLane('waiting'), rating: 400 },
       await inner(publicId),
     )
     return [after?.publicId ?? null, before?.publicId ?? null]
@@ -112,7 +112,7 @@ describe('one review in full', () => {
       rating: 3,
     })
     await send(services, 'wrenfield', { author_email: 'else@lis.example' })
-    await decide(services, shop, mara, second.publicId, 'approve', 1)
+    await decide(services, shop, mara, second.publicId, plainAct('approve'), 1)
     const view = (await reviewView(services, shop, second.publicId))!
     expect(view.earlier).toBe(1)
     expect(view.productTally).toMatchObject({ count: 1, average: 300 })
@@ -137,7 +137,7 @@ test('the last act is one’s own, of this shop and of this hour', async () => {
   const ned = await addMember(services, 'Ned')
   const { publicId } = await send(services, 'wrenfield')
   expect(await latestOwnAct(services, shop, mara)).toBeNull()
-  await decide(services, shop, mara, publicId, 'decline', 1)
+  await decide(services, shop, mara, publicId, plainAct('decline'), 1)
   expect(await latestOwnAct(services, shop, mara)).toMatchObject({
     act: 'decline',
     authorName: 'Piotr Lis',
@@ -155,7 +155,7 @@ test('Gather counts these thirty days, by form and in all, and lists the latest 
   hours(31 * 24)
   await send(services, 'wrenfield', { order_number: 'WB-2091' })
   const held = await send(services, 'wrenfield', { token: undefined, author_name: 'Held Back' })
-  await decide(services, shop, mara, held.publicId, 'spam', 1)
+  await decide(services, shop, mara, held.publicId, plainAct('spam'), 1)
   const view = await gatherView(services, shop)
   expect(view.arrivals).toEqual({ count: 2, verified: 1 })
   expect(view.forms).toMatchObject([

@@ -1,37 +1,35 @@
-import type { RatingTally } from '../../core/curation/ratingTally'
-import type { Signal } from '../../core/moderation/signal'
+import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
-import { reviewStates } from '../../core/moderation/rules'
-import { decisionsOfReview } from '../data/decisions'
-import { approvedTally, laneCounts, ratingsInLane, showableCount } from '../data/reviewCounts'
+import { countedIn, isCounted, type LaneFilter } from '../data/laneFilter'
+import { groupsInLane, laneCounts, showableCount } from '../data/reviewCounts'
 import {
+  chosenInLane,
+  countUpTo,
   neighbourInLane,
   oldestUndecided,
   reviewsInLane,
-  type LaneFilter,
   type ReviewLine,
 } from '../data/reviewLists'
-import {
-  earlierOfCustomer,
-  findReview,
-  proofOfReview,
-  signalsOfVersion,
-  type FullReview,
-} from '../data/reviewReading'
+import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
-import { displaysWithReview } from '../data/snapshots'
+import { tagsOfReviews } from '../data/tags'
 import type { Services } from '../services'
+import { countOf, facetsOf, rarestPart, type Facets } from './facets'
 
-/** The state of the queue and one lane of it. */
+/** The state of the queue and what a filter lets through of one lane. */
 export interface QueueView {
   counts: Record<ReviewState, number>
   ready: number
   oldest: { publicId: string; state: ReviewState; receivedAt: string } | null
-  ratings: { rating: number; count: number }[]
-  lines: ReviewLine[]
-  /** How many the filter lets through. */
+  lines: (ReviewLine & { tags: string[] })[]
+  /** How many the filter lets through; no more than `COUNT_LIMIT` where they have to be counted one by one. */
   total: number
+  totalIsLeast: boolean
+  facets: Facets
 }
+
+/** Where the counters cannot say how many there are, counting ends here. */
+export const COUNT_LIMIT = 1000
 
 export async function queueView(
   { db }: Services,
@@ -39,73 +37,46 @@ export async function queueView(
   filter: LaneFilter,
   limit: number,
 ): Promise<QueueView> {
-  const ratings = await ratingsInLane(db, shop.id, filter.state)
-  const counts = await laneCounts(db, shop.id)
+  const groups = await groupsInLane(db, shop.id, filter.state)
+  const rarest = rarestPart(groups, filter)
+  const lines = await reviewsInLane(db, shop.id, filter, rarest, limit)
+  const tags = await tagsOfReviews(
+    db,
+    shop.id,
+    lines.map(({ id }) => id),
+  )
+  const counted = isCounted(filter)
+    ? countOf(groups, filter)
+    : await countUpTo(db, shop.id, filter, rarest, COUNT_LIMIT + 1)
   return {
-    counts,
+    counts: await laneCounts(db, shop.id),
     ready: await showableCount(db, shop.id),
     oldest: (await oldestUndecided(db, shop.id)) ?? null,
-    ratings,
-    lines: await reviewsInLane(db, shop.id, filter, limit),
-    total:
-      filter.rating === null
-        ? counts[filter.state]
-        : (ratings.find(({ rating }) => rating === filter.rating)?.count ?? 0),
+    lines: lines.map((line) => ({ ...line, tags: tags.get(line.id) ?? [] })),
+    total: isCounted(filter) ? counted : Math.min(counted, COUNT_LIMIT),
+    totalIsLeast: !isCounted(filter) && counted > COUNT_LIMIT,
+    facets: facetsOf(groups, filter),
   }
 }
 
-export interface HistoryEntry {
-  number: number
-  act: string
-  memberId: number | null
-  memberName: string | null
-  state: ReviewState
-  at: string
-  hash: string
-  undone: boolean
+/** The first review that a filter lets through. */
+export async function firstInLane({ db }: Services, shop: Shop, filter: LaneFilter): Promise<string | null> {
+  const rarest = await rarestOf(db, shop, filter)
+  return (await chosenInLane(db, shop.id, filter, rarest, 1))[0]?.publicId ?? null
 }
 
-/** Everything the reading pane shows of one review. */
-export interface ReviewView {
-  review: Omit<FullReview, 'salt'>
-  signals: Signal[]
-  proof: { orderNumber: string; productTitle: string; deliveredAt: string } | null
-  productTally: RatingTally | null
-  earlier: number
-  standsIn: { key: string; name: string }[]
-  history: HistoryEntry[]
+async function rarestOf(db: Knex, shop: Shop, filter: LaneFilter) {
+  return countedIn(filter).length === 0
+    ? null
+    : rarestPart(await groupsInLane(db, shop.id, filter.state), filter)
 }
 
-export async function reviewView({ db }: Services, shop: Shop, publicId: string): Promise<ReviewView | null> {
-  const found = await findReview(db, shop.id, { publicId })
-  if (!found) return null
-  const { salt: _salt, ...review } = found
-  const decisions = await decisionsOfReview(db, shop.id, review.id)
-  const undone = new Set(decisions.map(({ undoesId }) => undoesId))
-  return {
-    review,
-    signals: await signalsOfVersion(db, shop.id, review.versionId),
-    proof: (await proofOfReview(db, shop.id, review.id)) ?? null,
-    productTally: review.productId === null ? null : await approvedTally(db, shop.id, review.productId),
-    earlier:
-      review.customerId === null ? 0 : await earlierOfCustomer(db, shop.id, review.customerId, review.id),
-    standsIn: await displaysWithReview(db, shop.id, review.id),
-    history: decisions.map((entry) => ({
-      number: entry.number,
-      act: entry.act,
-      memberId: entry.memberId,
-      memberName: entry.memberName,
-      state: stateIn(entry.after),
-      at: entry.at,
-      hash: entry.hash,
-      undone: undone.has(entry.id),
-    })),
-  }
-}
+/** All that one act can be done to at once. */
+export const ALL_AT_ONCE = 2000
 
-function stateIn(after: string): ReviewState {
-  const { state } = JSON.parse(after) as { state?: string }
-  return reviewStates.find((known) => known === state) ?? 'waiting'
+/** What a filter lets through now, to act on all of it: the first `ALL_AT_ONCE` in its order. */
+export async function allInLane({ db }: Services, shop: Shop, filter: LaneFilter) {
+  return chosenInLane(db, shop.id, filter, await rarestOf(db, shop, filter), ALL_AT_ONCE)
 }
 
 /** The reviews before and after one in its lane. */
@@ -115,9 +86,10 @@ export async function neighbours(
   filter: LaneFilter,
   reviewId: number,
 ): Promise<{ after: { publicId: string; authorName: string } | null; before: { publicId: string } | null }> {
+  const rarest = await rarestOf(db, shop, filter)
   return {
-    after: (await neighbourInLane(db, shop.id, filter, reviewId, 'after')) ?? null,
-    before: (await neighbourInLane(db, shop.id, filter, reviewId, 'before')) ?? null,
+    after: (await neighbourInLane(db, shop.id, filter, rarest, reviewId, 'after')) ?? null,
+    before: (await neighbourInLane(db, shop.id, filter, rarest, reviewId, 'before')) ?? null,
   }
 }
 

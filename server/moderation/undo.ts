@@ -1,21 +1,31 @@
+import type { Knex } from 'knex'
+import { takenBack } from '../../core/moderation/reviewPoint'
 import type { ReviewState } from '../../core/moderation/rules'
-import { appendDecision, isOvertaken, latestStandingAct, reviewPointSchema } from '../data/decisions'
+import {
+  isOvertaken,
+  isUndone,
+  latestStandingAct,
+  pointsOf,
+  standingAct,
+  standingOfBatch,
+  type Decision,
+} from '../data/decisions'
 import type { Member } from '../data/members'
-import { advanceReview } from '../data/reviewMoves'
+import { readPoint } from '../data/reviewPoints'
 import { findReview, type FullReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import type { Services } from '../services'
-import { moveReview, pointOf } from './decide'
-import { digestOfVersion } from './digest'
+import { moveReview, type Acting } from './actOnReview'
 
 export type UndoOutcome =
-  | { outcome: 'done'; review: FullReview; state: ReviewState }
+  | { outcome: 'done'; review: FullReview; state: ReviewState; count: number }
   | { outcome: 'overtaken'; review: FullReview; decisionId: number }
   | { outcome: 'nothing' }
 
 /**
- * Takes back the member's latest act that still stands; called again, the one before it, without a limit.
+ * Takes back the member's latest act that still stands, with all that the same press did; called again, the one before
+ * it, without a limit.
  * @param passing acts to step over: those that somebody else has overtaken and the member was told of
  */
 export async function undo(
@@ -24,29 +34,67 @@ export async function undo(
   member: Member,
   passing: number[] = [],
 ): Promise<UndoOutcome> {
-  const now = services.now().toISOString()
-  const outcome = await writing(services.db, async (trx): Promise<UndoOutcome> => {
-    const decision = await latestStandingAct(trx, shop.id, member.id, passing)
-    const review = decision && (await findReview(trx, shop.id, { id: decision.reviewId! }))
-    if (!decision || !review) return { outcome: 'nothing' }
-    if (await isOvertaken(trx, decision)) return { outcome: 'overtaken', review, decisionId: decision.id }
-    const before = reviewPointSchema.parse(JSON.parse(decision.before))
-    await advanceReview(trx, shop.id, review.id)
-    await moveReview(trx, shop, review, before, now)
-    await appendDecision(trx, {
-      shopId: shop.id,
-      act: 'undo',
-      memberId: member.id,
-      reviewId: review.id,
-      undoesId: decision.id,
-      before: pointOf(review),
-      after: before,
-      digest: digestOfVersion(review),
-      at: now,
-    })
-    return { outcome: 'done', review, state: before.state }
+  return takeBack(services, shop, member, async (db) => {
+    const latest = await latestStandingAct(db, shop.id, member.id, passing)
+    if (!latest?.batch) return latest ? [latest] : []
+    const batch = await standingOfBatch(db, shop.id, latest.batch)
+    return batch.filter(({ id }) => !passing.includes(id))
   })
+}
+
+/** Takes back one act on a review by its number in the log, whoever did it, as long as nothing later stands on it. */
+export async function undoFromLog(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  publicId: string,
+  number: number,
+): Promise<UndoOutcome> {
+  return takeBack(services, shop, member, async (db) => {
+    const review = await findReview(db, shop.id, { publicId })
+    const decision = review && (await standingAct(db, shop.id, review.id, number))
+    return decision ? [decision] : []
+  })
+}
+
+/** Short enough that nobody else waits noticeably for the database. */
+const AT_A_TIME = 50
+
+async function takeBack(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  which: (db: Knex) => Promise<Decision[]>,
+): Promise<UndoOutcome> {
+  const decisions = await which(services.db)
+  const batch = decisions.length > 1 ? services.newId() : null
+  let outcome: UndoOutcome = { outcome: 'nothing' }
+  let count = 0
+  for (let start = 0; start < decisions.length; start += AT_A_TIME) {
+    const now = services.now().toISOString()
+    const outcomes = await writing(services.db, async (trx) => {
+      const each: UndoOutcome[] = []
+      for (const decision of decisions.slice(start, start + AT_A_TIME))
+        each.push(await takeBackOne({ trx, shop, member, now, batch }, decision))
+      return each
+    })
+    for (const one of outcomes) {
+      if (one.outcome === 'done') outcome = { ...one, count: ++count }
+      else if (outcome.outcome !== 'done') outcome = one
+    }
+  }
   if (outcome.outcome === 'done') services.changes.announce(shop.id)
   services.wakeJobs()
   return outcome
+}
+
+async function takeBackOne(acting: Acting, decision: Decision): Promise<UndoOutcome> {
+  const { trx, shop } = acting
+  const review = await findReview(trx, shop.id, { id: decision.reviewId! })
+  if (!review || (await isUndone(trx, decision.id))) return { outcome: 'nothing' }
+  if (await isOvertaken(trx, decision)) return { outcome: 'overtaken', review, decisionId: decision.id }
+  const present = await readPoint(trx, shop.id, review.id)
+  const restored = takenBack(pointsOf(decision), present)
+  await moveReview(acting, review, present, restored, 'undo', decision.id)
+  return { outcome: 'done', review, state: restored.state, count: 1 }
 }

@@ -1,3 +1,4 @@
+import { plainAct } from '../../core/moderation/reviewAct'
 import { beforeEach, describe, expect, test } from 'vitest'
 import type { Configuration } from '../../core/display/configuration'
 import { startingConfiguration } from '../../core/display/configuration'
@@ -7,7 +8,7 @@ import type { Shop } from '../data/shops'
 import { jobKinds } from '../elogio'
 import { startJobRunner, type JobRunner } from '../jobs/runner'
 import { decide } from '../moderation/decide'
-import { reviewView } from '../moderation/queue'
+import { reviewView } from '../moderation/reviewView'
 import { undo } from '../moderation/undo'
 import type { Services } from '../services'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
@@ -41,7 +42,7 @@ const served = () =>
   JSON.parse(live.get(KEY)!.json.plain.toString()) as { html: string; version: number; stats: unknown }
 async function approved(given: Parameters<typeof send>[2]): Promise<string> {
   const { publicId } = await send(services, 'wrenfield', given)
-  await decide(services, shop, mara, publicId, 'approve', 1)
+  await decide(services, shop, mara, publicId, plainAct('approve'), 1)
   return publicId
 }
 

@@ -68,6 +68,7 @@ export const publicWords = {
     from_other: 'from {{count}} reviews.',
     picked_one: 'This one was picked by {{shop}}.',
     picked_other: 'These {{count}} were picked by {{shop}}.',
+    reply: '{{name}} replies',
     write: 'Write a review',
     none: 'No reviews here yet.',
     on: 'on {{product}}',

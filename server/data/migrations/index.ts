@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import * as start from './0001_start'
 import * as writtenDown from './0002_written_down'
 import * as setUp from './0003_set_up'
+import * as everyDay from './0004_every_day'
 
 interface Named {
   name: string
@@ -12,6 +13,7 @@ const all: Named[] = [
   { name: '0001_start', migration: start },
   { name: '0002_written_down', migration: writtenDown },
   { name: '0003_set_up', migration: setUp },
+  { name: '0004_every_day', migration: everyDay },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

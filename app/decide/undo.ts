@@ -7,13 +7,21 @@ import { readForm } from '../readForm'
 import { queuePath } from './address'
 import type { Route } from './+types/undo'
 
-const fields = z.object({ passing: z.string().default('') })
+const fields = z.object({
+  passing: z.string().default(''),
+  /** One act by its number in a review's log; without it, one's own latest. */
+  review: z.string().max(40).optional(),
+  number: z.coerce.number().int().optional(),
+})
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const { passing } = await readForm(request, fields)
+  const { passing, review, number } = await readForm(request, fields)
   const passed = passing.split(',').map(Number).filter(Number.isInteger)
-  const result = await context.elogio.undo(shop, member, passed)
+  const result =
+    review !== undefined && number !== undefined
+      ? await context.elogio.undoFromLog(shop, member, review, number)
+      : await context.elogio.undo(shop, member, passed)
   switch (result.outcome) {
     case 'done':
       return redirect(queuePath(shop.slug, result.review.publicId, { lane: result.state }))

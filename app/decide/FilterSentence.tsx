@@ -1,0 +1,43 @@
+import type { ReviewFilter } from '../../core/moderation/reviewFilter'
+import { say } from '../../core/words/say'
+import { sentenceParts, type StripPart, type Titles } from './filterWords'
+
+export type OpenStrip = StripPart | 'sort' | 'and'
+
+/** The filter as a sentence; each underlined part opens its choices under it. */
+export function FilterSentence({
+  filter,
+  titles,
+  open,
+  setOpen,
+}: {
+  filter: ReviewFilter
+  titles: Titles
+  open: OpenStrip | null
+  setOpen: (part: OpenStrip | null) => void
+}) {
+  const part = (name: OpenStrip, words: string) => (
+    <button
+      key={name}
+      type="button"
+      className="part"
+      data-filter={name}
+      aria-expanded={open === name}
+      aria-controls="filter-strip"
+      onClick={() => setOpen(open === name ? null : name)}
+    >
+      {words}
+    </button>
+  )
+  const parts = sentenceParts(filter, titles)
+  const rating = parts.some(({ strip }) => strip === 'rating')
+  return (
+    <>
+      {say('decide.of')} {!rating && <>{part('rating', say('decide.filter.rating.any'))}, </>}
+      {parts.map(({ strip, words }) => (
+        <span key={strip}>{part(strip, words)}, </span>
+      ))}
+      {part('sort', say(`decide.sort.${filter.sort ?? 'newest'}`))}, {part('and', say('decide.filter.and'))}
+    </>
+  )
+}

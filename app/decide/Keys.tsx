@@ -1,0 +1,69 @@
+import { useRef } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { say } from '../../core/words/say'
+
+const keys = [
+  ['J', 'next'],
+  ['K', 'before'],
+  ['A', 'approve'],
+  ['D', 'decline'],
+  ['Shift D', 'declineWhy'],
+  ['S', 'spam'],
+  ['U', 'undo'],
+  ['R', 'reply'],
+  ['T', 'tag'],
+  ['M', 'move'],
+  ['O', 'note'],
+  ['X', 'tick'],
+  ['Shift J', 'tickMove'],
+  ['Shift X', 'all'],
+  ['/', 'search'],
+  ['N', 'write'],
+  ['Esc', 'leave'],
+] as const
+
+/** Every key of this screen; `?` opens it. */
+export function Keys() {
+  const dialog = useRef<HTMLDialogElement>(null)
+  useHotkeys('shift+slash, ?', () => dialog.current?.showModal(), { preventDefault: true })
+  return (
+    <>
+      <button
+        type="button"
+        className="btn btn-quiet h-9"
+        aria-keyshortcuts="?"
+        aria-label={say('decide.keys.open')}
+        onClick={() => dialog.current?.showModal()}
+      >
+        ?
+      </button>
+      <dialog
+        ref={dialog}
+        aria-labelledby="keys"
+        className="panel m-auto w-[34rem] max-w-[92vw] p-6 text-ink backdrop:bg-deep/50"
+        onClick={(event) => event.target === event.currentTarget && event.currentTarget.close()}
+      >
+        <div className="flex items-center justify-between">
+          <h2 id="keys" className="text-[16px] font-semibold">
+            {say('decide.keys.open')}
+          </h2>
+          <button type="button" className="btn btn-quiet" onClick={() => dialog.current?.close()}>
+            {say('decide.keys.close')}
+          </button>
+        </div>
+        <dl className="mt-4 grid grid-cols-1 gap-x-8 gap-y-2 sm:grid-cols-2">
+          {keys.map(([key, what]) => (
+            <div key={key} className="flex items-baseline gap-3">
+              <dt className="w-16 shrink-0 text-right">
+                <kbd className="rounded-[5px] border border-edge px-1.5 font-sans text-[12px] font-semibold">
+                  {key}
+                </kbd>
+              </dt>
+              <dd>{say(`decide.keys.${what}`)}</dd>
+            </div>
+          ))}
+        </dl>
+      </dialog>
+    </>
+  )
+}

@@ -1,0 +1,150 @@
+import { useEffect, useRef } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { useFetcher, useNavigate } from 'react-router'
+import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
+import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
+import type { ReviewState } from '../../core/moderation/rules'
+import { say } from '../../core/words/say'
+import { Key } from '../components/Key'
+import { actLetters, filledActs } from './actLooks'
+import { queuePath, queueQuery, type QueueSearch } from './address'
+import type { Ticks } from './useTicks'
+
+const ALL_AT_ONCE = 2000
+
+interface Answer {
+  many?: { done: number; conflicts: number }
+  problem?: string
+}
+
+/** The acts on everything that is ticked, in place of those on the open review. */
+export function ManyBar({
+  shop,
+  search,
+  ticks,
+  total,
+  products,
+  tags,
+  setMessage,
+}: {
+  shop: string
+  search: QueueSearch & { lane: ReviewState }
+  ticks: Ticks
+  total: number
+  products: { sku: string; title: string }[]
+  tags: string[]
+  setMessage: (message: string) => void
+}) {
+  const fetcher = useFetcher<Answer>()
+  const navigate = useNavigate()
+  const busy = fetcher.state !== 'idle'
+  const count = ticks.all ? Math.min(total, ALL_AT_ONCE) : ticks.ticked.length
+  const filter = queueQuery({ ...search, show: undefined })
+
+  const answered = useRef<Answer | undefined>(undefined)
+  useEffect(() => {
+    if (!fetcher.data || fetcher.data === answered.current) return
+    answered.current = fetcher.data
+    const { many, problem } = fetcher.data
+    if (problem) return setMessage(problem)
+    if (!many) return
+    setMessage(many.conflicts > 0 ? say('decide.many.left', { count: many.conflicts }) : '')
+    ticks.clear()
+    void navigate(queuePath(shop, null, search), { replace: true })
+  }, [fetcher.data, navigate, search, setMessage, shop, ticks])
+
+  const act = (chosen: ReviewAct) => {
+    if (busy) return
+    const ids = ticks.all
+      ? ''
+      : ticks.ticked.map(({ publicId, revision }) => `${publicId}:${revision}`).join(',')
+    void fetcher.submit(
+      { act: JSON.stringify(chosen), ids },
+      { method: 'post', action: `/s/${shop}/decide/many?${filter}` },
+    )
+  }
+  const possible = acts.filter((one) => stateAfter[one] !== search.lane)
+  const plain = (one: Act) => possible.includes(one) && act(plainAct(one))
+  useHotkeys('a', () => void plain('approve'))
+  useHotkeys('d', () => void plain('decline'))
+  useHotkeys('s', () => void plain('spam'))
+  useHotkeys('escape', ticks.clear)
+
+  return (
+    <div
+      className="flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t-[3px] border-petrol bg-paper px-6 py-3"
+      data-many={count}
+    >
+      <b className="font-semibold" role="status">
+        {busy
+          ? say('decide.many.working', { count })
+          : ticks.all
+            ? say('decide.many.allTicked', { count })
+            : say('decide.many.ticked', { count })}
+      </b>
+      {!ticks.all && total > ticks.ticked.length && (
+        <button type="button" className="part" onClick={ticks.tickAll}>
+          {total > ALL_AT_ONCE
+            ? say('decide.many.allFirst', { count: ALL_AT_ONCE })
+            : say('decide.many.all', { count: total })}
+        </button>
+      )}
+      <button type="button" className="part" onClick={ticks.clear}>
+        {say('decide.many.clear')}
+      </button>
+      <span className="mx-2 h-6 border-l border-line" aria-hidden="true" />
+      {possible.map((one) => (
+        <button
+          key={one}
+          type="button"
+          disabled={busy}
+          className={`btn ${one === 'approve' ? filledActs.approve : 'btn-quiet'}`}
+          aria-keyshortcuts={actLetters[one].toLowerCase()}
+          onClick={() => plain(one)}
+        >
+          {say(`act.${one}Many`, { count })} <Key>{actLetters[one]}</Key>
+        </button>
+      ))}
+      <form
+        className="flex items-center gap-2"
+        onSubmit={(event) => {
+          event.preventDefault()
+          const tag = String(new FormData(event.currentTarget).get('tag') ?? '').trim()
+          if (tag) act({ kind: 'tag', tag })
+        }}
+      >
+        <input
+          name="tag"
+          list="tag-names"
+          maxLength={40}
+          aria-label={say('decide.many.tag')}
+          placeholder={say('decide.many.tag')}
+          autoComplete="off"
+          className="input h-10 w-40 border-edge"
+        />
+        <datalist id="tag-names">
+          {tags.map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
+      </form>
+      <select
+        aria-label={say('decide.many.move')}
+        value="?"
+        disabled={busy}
+        className="select h-10 w-44 border-edge"
+        onChange={(event) => act({ kind: 'move', product: event.currentTarget.value })}
+      >
+        <option value="?" disabled>
+          {say('decide.many.move')}
+        </option>
+        <option value="">{say('decide.shopWhole')}</option>
+        {products.map(({ sku, title }) => (
+          <option key={sku} value={sku}>
+            {title}
+          </option>
+        ))}
+      </select>
+    </div>
+  )
+}

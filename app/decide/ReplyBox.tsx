@@ -1,0 +1,124 @@
+import { useRef, useState } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { useFetcher } from 'react-router'
+import type { ReviewAct } from '../../core/moderation/reviewAct'
+import { BODY_LIMIT } from '../../core/intake/submission'
+import { say } from '../../core/words/say'
+import { Key } from '../components/Key'
+import { useAside } from './useAside'
+
+/** The shop's public answer: drafted, posted, changed, taken back. */
+export function ReplyBox({
+  address,
+  review,
+  replyName,
+  replyWhen,
+  act,
+}: {
+  /** Where what is typed is kept. */
+  address: string
+  review: {
+    reply: { name: string; body: string } | null
+    replyDraft: string
+    owed: boolean
+    state: string
+  }
+  replyName: string
+  replyWhen: string
+  act: (act: ReviewAct) => void
+}) {
+  const { reply } = review
+  const [editing, setEditing] = useState(review.replyDraft !== '')
+  const [seen, setSeen] = useState(reply?.body)
+  const draft = useAside(address, 'replyDraft', review.replyDraft)
+  const field = useRef<HTMLTextAreaElement>(null)
+  const forget = useFetcher()
+  // Once it is posted or taken back, what stands is shown and the field is empty again.
+  if (seen !== reply?.body) {
+    setSeen(reply?.body)
+    setEditing(reply === null && review.replyDraft !== '')
+    draft.put(review.replyDraft)
+  }
+  const write = () => {
+    if (reply && draft.text === '') draft.put(reply.body)
+    setEditing(true)
+    setTimeout(() => field.current?.focus())
+  }
+  useHotkeys('r', write, { preventDefault: true })
+  const post = () => {
+    if (draft.text.trim()) act({ kind: 'reply', reply: draft.text })
+  }
+  return (
+    <section className="panel px-5 py-4" aria-labelledby="reply">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 id="reply" className="font-semibold">
+          {reply
+            ? say('decide.reply.posted', { when: replyWhen })
+            : say('decide.reply.name', { name: replyName })}
+        </h2>
+        <p className="text-[13px] text-soft">
+          {say(review.state === 'approved' ? 'decide.reply.hint' : 'decide.reply.notYet')}
+        </p>
+      </div>
+      {review.owed && !editing && <p className="mt-1 text-ochre">{say('decide.reply.owed')}</p>}
+      {reply && !editing && (
+        <>
+          <p className="mt-1 whitespace-pre-line">{reply.body}</p>
+          <p className="mt-2 flex gap-2">
+            <button type="button" className="btn btn-quiet" aria-keyshortcuts="r" onClick={write}>
+              {say('decide.reply.edit')} <Key>R</Key>
+            </button>
+            <button type="button" className="btn btn-quiet" onClick={() => act({ kind: 'unreply' })}>
+              {say('decide.reply.takeBack')}
+            </button>
+          </p>
+        </>
+      )}
+      {!reply && !editing && (
+        <button type="button" className="btn btn-quiet mt-2" aria-keyshortcuts="r" onClick={write}>
+          {say('decide.reply.write')} <Key>R</Key>
+        </button>
+      )}
+      {editing && (
+        <div className="mt-2 flex flex-col gap-2">
+          <textarea
+            ref={field}
+            name="reply"
+            aria-labelledby="reply"
+            rows={3}
+            maxLength={BODY_LIMIT}
+            value={draft.text}
+            placeholder={say('decide.reply.placeholder')}
+            className="textarea field-sizing-content max-h-72 min-h-20 w-full border-edge text-[15px]"
+            onChange={(event) => draft.type(event.currentTarget.value)}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) post()
+              if (event.key === 'Escape') event.currentTarget.blur()
+            }}
+          />
+          <p className="flex flex-wrap items-center gap-2">
+            <button type="button" className="btn btn-primary" disabled={!draft.text.trim()} onClick={post}>
+              {say(reply ? 'decide.reply.postAgain' : 'decide.reply.post')}
+            </button>
+            {reply && (
+              <button
+                type="button"
+                className="btn btn-quiet"
+                onClick={() => {
+                  setEditing(false)
+                  draft.put('')
+                  void forget.submit({ what: 'replyDraft', text: '' }, { method: 'post', action: address })
+                }}
+              >
+                {say('decide.reply.cancel')}
+              </button>
+            )}
+            <span role="status" className="text-[13px] text-soft">
+              {draft.isKept && draft.text !== '' && say('decide.reply.kept')}
+            </span>
+          </p>
+        </div>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,68 @@
+import { Search, X } from 'lucide-react'
+import { useEffect, useRef, useState } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { useNavigate } from 'react-router'
+import { say } from '../../core/words/say'
+import { Key } from '../components/Key'
+import { queuePath, type QueueSearch } from './address'
+
+const TYPING_PAUSE_MS = 250
+
+/** Searches the words of the lane as they are typed; `/` goes here, Escape leaves. */
+export function SearchField({ shop, search }: { shop: string; search: QueueSearch }) {
+  const [typed, setTyped] = useState(search.q ?? '')
+  const [asked, setAsked] = useState(search.q ?? '')
+  const field = useRef<HTMLInputElement>(null)
+  const navigate = useNavigate()
+  // The address can change by itself: a saved view, a step back in the browser.
+  if ((search.q ?? '') !== asked) {
+    setAsked(search.q ?? '')
+    setTyped(search.q ?? '')
+  }
+  useHotkeys(
+    '/',
+    () => {
+      field.current?.focus()
+      field.current?.select()
+    },
+    { preventDefault: true },
+  )
+  useEffect(() => {
+    const q = typed.trim()
+    if (q === asked) return
+    const timer = setTimeout(() => {
+      setAsked(q)
+      void navigate(queuePath(shop, null, { ...search, q: q || undefined }), { replace: true })
+    }, TYPING_PAUSE_MS)
+    return () => clearTimeout(timer)
+  }, [typed, asked, navigate, shop, search])
+  return (
+    <label className="input h-9 w-64 border-edge bg-paper">
+      <Search className="size-4 text-soft" aria-hidden="true" />
+      <span className="sr-only">{say('decide.search')}</span>
+      <input
+        ref={field}
+        name="q"
+        value={typed}
+        placeholder={say('decide.searchHint')}
+        autoComplete="off"
+        onChange={(event) => setTyped(event.currentTarget.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur()
+        }}
+      />
+      {typed ? (
+        <button
+          type="button"
+          className="grid size-6 cursor-pointer place-items-center"
+          aria-label={say('decide.clearSearch')}
+          onClick={() => setTyped('')}
+        >
+          <X className="size-4" aria-hidden="true" />
+        </button>
+      ) : (
+        <Key>/</Key>
+      )}
+    </label>
+  )
+}

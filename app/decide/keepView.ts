@@ -1,0 +1,27 @@
+import { redirect } from 'react-router'
+import { z } from 'zod'
+import { requireShop } from '../account/session'
+import { readForm } from '../readForm'
+import { queueQuery, readQueueSearch } from './address'
+import type { Route } from './+types/keepView'
+
+const wish = z.union([
+  z.object({ forget: z.string().max(40) }),
+  z.object({ name: z.string().trim().min(1).max(40), query: z.string().max(1000) }),
+])
+
+/** Keeps a view or removes one. */
+export async function action({ request, context, params }: Route.ActionArgs) {
+  const { shop } = await requireShop(request, context, params.shop)
+  const asked = await readForm(request, wish)
+  if ('forget' in asked) await context.elogio.forgetView(shop, asked.forget)
+  else {
+    const query = queueQuery(readQueueSearch(new URLSearchParams(asked.query)))
+    await context.elogio.saveView(shop, asked.name, query)
+  }
+  return null
+}
+
+export function loader({ params }: Route.LoaderArgs) {
+  return redirect(`/s/${params.shop}/decide`)
+}

@@ -1,0 +1,51 @@
+import { useEffect, useRef, useState } from 'react'
+import { useFetcher } from 'react-router'
+
+const TYPING_PAUSE_MS = 500
+
+/** A text that is kept by itself as it is typed, also when the page is left before the pause is over. */
+export function useAside(address: string, what: 'note' | 'replyDraft', kept: string) {
+  const fetcher = useFetcher<{ kept: string }>()
+  const [text, setText] = useState(kept)
+  const [unsent, setUnsent] = useState(false)
+  const { submit } = fetcher
+  useEffect(() => {
+    if (!unsent) return
+    const timer = setTimeout(() => {
+      setUnsent(false)
+      void submit({ what, text }, { method: 'post', action: address })
+    }, TYPING_PAUSE_MS)
+    return () => clearTimeout(timer)
+  }, [unsent, text, submit, address, what])
+
+  const pending = useRef<string | null>(null)
+  useEffect(() => {
+    pending.current = unsent ? text : null
+  }, [unsent, text])
+  useEffect(() => {
+    const sendPending = () => {
+      if (pending.current === null) return
+      navigator.sendBeacon(address, new URLSearchParams({ what, text: pending.current }))
+      pending.current = null
+    }
+    window.addEventListener('pagehide', sendPending)
+    return () => {
+      window.removeEventListener('pagehide', sendPending)
+      sendPending()
+    }
+  }, [address, what])
+
+  return {
+    text,
+    type: (typed: string) => {
+      setText(typed)
+      setUnsent(true)
+    },
+    /** Puts other words there that are kept elsewhere already. */
+    put: (words: string) => {
+      setText(words)
+      setUnsent(false)
+    },
+    isKept: !unsent && fetcher.state === 'idle' && fetcher.data?.kept === text,
+  }
+}

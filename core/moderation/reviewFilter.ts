@@ -1,0 +1,56 @@
+import { z } from 'zod'
+import { reviewStates } from './rules'
+
+export const reviewSorts = ['newest', 'oldest', 'lowest', 'highest', 'suspicious'] as const
+export type ReviewSort = (typeof reviewSorts)[number]
+export const reviewSources = ['form', 'manualEntry'] as const
+export type ReviewSource = (typeof reviewSources)[number]
+
+/** Stands for reviews of the shop as a whole, where a product's SKU could stand. */
+export const WHOLE_SHOP = '-'
+
+const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/)
+const yesNo = z.enum(['yes', 'no'])
+
+/** The filter sentence of the queue. What is absent narrows nothing; a rating is 1 to 5, 0 for none. */
+export const reviewFilterSchema = z.object({
+  lane: z.enum(reviewStates).optional().catch(undefined),
+  rating: z.coerce.number().int().min(0).max(5).optional().catch(undefined),
+  product: z.string().max(100).optional().catch(undefined),
+  source: z.enum(reviewSources).optional().catch(undefined),
+  language: z
+    .string()
+    .regex(/^([a-z]{2,3}|-)$/)
+    .optional()
+    .catch(undefined),
+  bought: yesNo.optional().catch(undefined),
+  words: yesNo.optional().catch(undefined),
+  owed: yesNo.optional().catch(undefined),
+  tag: z.string().min(1).max(60).optional().catch(undefined),
+  from: day.optional().catch(undefined),
+  to: day.optional().catch(undefined),
+  q: z.string().trim().min(1).max(200).optional().catch(undefined),
+  sort: z.enum(reviewSorts).optional().catch(undefined),
+})
+export type ReviewFilter = z.infer<typeof reviewFilterSchema>
+export type FilterPart = Exclude<keyof ReviewFilter, 'lane'>
+
+/** The parts that narrow a lane, in the order they are said. */
+export const filterParts = [
+  'rating',
+  'product',
+  'source',
+  'language',
+  'bought',
+  'words',
+  'owed',
+  'tag',
+  'from',
+  'to',
+  'q',
+] as const satisfies FilterPart[]
+
+/** Whether anything narrows the lane. */
+export function isNarrowed(filter: ReviewFilter): boolean {
+  return filterParts.some((part) => filter[part] !== undefined)
+}

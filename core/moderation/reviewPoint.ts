@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { reviewStates } from './rules'
+
+/** Everything of a review that people decide on; two of these, before and after, say what an act did. */
+export const reviewPointSchema = z.object({
+  state: z.enum(reviewStates),
+  publishedVersionId: z.number().nullable(),
+  publishedAt: z.string().nullable(),
+  declineReasonId: z.number().nullable(),
+  productId: z.number().nullable(),
+  replyId: z.number().nullable(),
+  tagIds: z.array(z.number()),
+})
+export type ReviewPoint = z.infer<typeof reviewPointSchema>
+export type PointPart = keyof ReviewPoint
+
+const parts = Object.keys(reviewPointSchema.shape) as PointPart[]
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
+
+/** The parts that differ between two points. An older entry may lack parts that came later; those did not change. */
+export function changedParts(before: Partial<ReviewPoint>, after: Partial<ReviewPoint>): PointPart[] {
+  return parts.filter((part) => part in after && !same(before[part] ?? null, after[part]))
+}
+
+/**
+ * The point a review comes to when an act is taken back while later acts on other parts stay. Of tags only those are
+ * undone that the act put on or took off.
+ */
+export function takenBack(
+  act: { before: Partial<ReviewPoint>; after: Partial<ReviewPoint> },
+  now: ReviewPoint,
+): ReviewPoint {
+  const changed = changedParts(act.before, act.after)
+  const restored = Object.fromEntries(
+    changed.filter((part) => part !== 'tagIds').map((part) => [part, act.before[part] ?? null]),
+  ) as Partial<ReviewPoint>
+  const [had, got] = [act.before.tagIds ?? [], act.after.tagIds ?? []]
+  const tagIds = changed.includes('tagIds')
+    ? [
+        ...now.tagIds.filter((id) => !got.includes(id) || had.includes(id)),
+        ...had.filter((id) => !got.includes(id)),
+      ]
+    : now.tagIds
+  return { ...now, ...restored, tagIds: [...new Set(tagIds)].sort((a, b) => a - b) }
+}

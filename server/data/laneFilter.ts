@@ -1,0 +1,133 @@
+import type { Knex } from 'knex'
+import type { ReviewSort, ReviewSource } from '../../core/moderation/reviewFilter'
+import type { ReviewState } from '../../core/moderation/rules'
+
+/** What narrows a lane and how it is ordered, in the database's own terms; null narrows nothing. */
+export interface LaneFilter {
+  state: ReviewState
+  /** Hundredths of five, 0 for none. */
+  rating: number | null
+  /** 0 for the shop as a whole, -1 for a product that is not there. */
+  productId: number | null
+  source: ReviewSource | null
+  /** '' for those whose language is not known. */
+  language: string | null
+  verified: boolean | null
+  worded: boolean | null
+  owed: boolean | null
+  /** -1 for a tag that is not there. */
+  tagId: number | null
+  /** Received from this moment on, and before that one. */
+  from: string | null
+  before: string | null
+  /** An FTS5 query. */
+  words: string | null
+  sort: ReviewSort
+}
+
+export const wholeLane = (state: ReviewState): LaneFilter => ({
+  state,
+  rating: null,
+  productId: null,
+  source: null,
+  language: null,
+  verified: null,
+  worded: null,
+  owed: null,
+  tagId: null,
+  from: null,
+  before: null,
+  words: null,
+  sort: 'newest',
+})
+
+/** Column of `review` by part; each has an index of its own within a lane, and a key in the counters. */
+const columns = {
+  rating: 'rated',
+  productId: 'about',
+  source: 'source',
+  language: 'language',
+  verified: 'verified',
+  worded: 'worded',
+  owed: 'owed',
+} as const
+export type CountedPart = keyof typeof columns
+export const countedParts = Object.keys(columns) as CountedPart[]
+
+/** The parts of a filter that the counters know. */
+export function countedIn(filter: LaneFilter): { part: CountedPart; value: string | number | boolean }[] {
+  return countedParts.flatMap((part) => {
+    const value = filter[part]
+    return value === null ? [] : [{ part, value }]
+  })
+}
+
+/** Whether the counters alone can say how many there are. */
+export function isCounted({ tagId, from, before, words }: LaneFilter): boolean {
+  return tagId === null && from === null && before === null && words === null
+}
+
+/** By what a list is walked: a column and the id, both in one direction, so that one index serves it. */
+export function walkOf(filter: LaneFilter): { column: string; direction: 'asc' | 'desc' } {
+  const byDate = filter.from !== null || filter.before !== null
+  switch (filter.sort) {
+    case 'oldest':
+      return { column: byDate ? 'received_at' : 'id', direction: 'asc' }
+    case 'lowest':
+      return { column: 'rated', direction: 'asc' }
+    case 'highest':
+      return { column: 'rated', direction: 'desc' }
+    case 'suspicious':
+      return { column: 'score', direction: 'desc' }
+    case 'newest':
+      return { column: byDate ? 'received_at' : 'id', direction: 'desc' }
+  }
+}
+
+/**
+ * The reviews of a lane that a filter lets through. The planner knows no figures of this data, so it is told which
+ * index to walk: that of the order where there is one, else that of the rarest part.
+ * @param rarest the part of the filter that lets the fewest through
+ */
+export function filtered(
+  db: Knex,
+  shopId: number,
+  filter: LaneFilter,
+  rarest: CountedPart | null,
+): Knex.QueryBuilder {
+  const { column } = walkOf(filter)
+  const query =
+    filter.words === null
+      ? db.from(db.raw(`review INDEXED BY ${indexFor(column, rarest)}`))
+      : db
+          .from(db.raw('review_text CROSS JOIN review ON review.id = review_text.rowid'))
+          .whereRaw(
+            'review_text MATCH ?',
+            `scope:shop${shopId}${filter.state} AND ({title body author_name}: (${filter.words}))`,
+          )
+  query.where({ 'review.shop_id': shopId, 'review.state': filter.state })
+  for (const { part, value } of countedIn(filter)) query.where(`review.${columns[part]}`, value)
+  if (filter.tagId !== null)
+    query.whereRaw(
+      'EXISTS (SELECT 1 FROM review_tag WHERE tag_id = ? AND review_id = review.id)',
+      filter.tagId,
+    )
+  if (filter.from !== null) query.where('review.received_at', '>=', filter.from)
+  if (filter.before !== null) query.where('review.received_at', '<', filter.before)
+  return query
+}
+
+function indexFor(column: string, rarest: CountedPart | null): string {
+  if (column !== 'id') return `review_by_lane_${column}`
+  return rarest === null ? 'review_by_lane' : `review_by_lane_${columns[rarest]}`
+}
+
+/** Orders a query of `filtered` as its filter says. */
+export function walked(query: Knex.QueryBuilder, filter: LaneFilter, backwards = false): Knex.QueryBuilder {
+  const { column, direction } = walkOf(filter)
+  const way = backwards === (direction === 'asc') ? 'desc' : 'asc'
+  // The full-text index is walked by its own row number, which is the review's.
+  const id = filter.words === null ? 'review.id' : 'review_text.rowid'
+  if (column !== 'id') query.orderBy(`review.${column}`, way)
+  return query.orderBy(id, way)
+}

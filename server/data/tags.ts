@@ -1,0 +1,38 @@
+import type { Knex } from 'knex'
+
+export interface Tag {
+  id: number
+  name: string
+}
+
+/** A shop's tags by name. */
+export async function tagsOfShop(db: Knex, shopId: number): Promise<Tag[]> {
+  return db('tag').where({ shop_id: shopId }).orderBy('name').select('id', 'name')
+}
+
+export async function findTag(db: Knex, shopId: number, name: string): Promise<Tag | undefined> {
+  return db('tag').where({ shop_id: shopId, name }).first('id', 'name')
+}
+
+/** The tag of a name, made when it is new; case makes no other tag. */
+export async function tagNamed(trx: Knex.Transaction, shopId: number, name: string): Promise<number> {
+  await trx('tag').insert({ shop_id: shopId, name }).onConflict(['shop_id', 'name']).ignore()
+  return (await findTag(trx, shopId, name))!.id
+}
+
+/** The names of each review's tags. */
+export async function tagsOfReviews(
+  db: Knex,
+  shopId: number,
+  reviewIds: number[],
+): Promise<Map<number, string[]>> {
+  const rows: { reviewId: number; name: string }[] = await db('review_tag')
+    .join('tag', 'tag.id', 'review_tag.tag_id')
+    .where('review_tag.shop_id', shopId)
+    .whereIn('review_tag.review_id', reviewIds)
+    .orderBy('tag.name')
+    .select({ reviewId: 'review_tag.review_id', name: 'tag.name' })
+  const found = new Map<number, string[]>()
+  for (const { reviewId, name } of rows) found.set(reviewId, [...(found.get(reviewId) ?? []), name])
+  return found
+}

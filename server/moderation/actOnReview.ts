@@ -1,0 +1,131 @@
+import type { Knex } from 'knex'
+import type { ReviewAct } from '../../core/moderation/reviewAct'
+import { changedParts, type PointPart, type ReviewPoint } from '../../core/moderation/reviewPoint'
+import { appendDecision } from '../data/decisions'
+import type { Member } from '../data/members'
+import { insertDeclineReason, insertReply, updateReplyDraft } from '../data/replies'
+import { putPoint, readPoint } from '../data/reviewPoints'
+import type { FullReview } from '../data/reviewReading'
+import { productsOfShop, type Shop } from '../data/shops'
+import { findTag, tagNamed } from '../data/tags'
+import { markAllStale } from '../publishing/staleDisplays'
+import { digestOfVersion } from './digest'
+
+export interface Acting {
+  trx: Knex.Transaction
+  shop: Shop
+  member: Member
+  now: string
+  batch: string | null
+}
+
+/**
+ * Does one act to one review inside a transaction: the change, its entry in the log and the work that follows from it.
+ * Answers false when the review is there already.
+ */
+export async function actOnReview(acting: Acting, review: FullReview, act: ReviewAct): Promise<boolean> {
+  const before = await readPoint(acting.trx, acting.shop.id, review.id)
+  const change = await changeBy(acting, review, before, act)
+  if (!change) return false
+  await moveReview(acting, review, before, { ...before, ...change }, act.kind, null)
+  return true
+}
+
+/** Puts a review to a point, logs it, and has displays rendered anew when what visitors may read has changed. */
+export async function moveReview(
+  { trx, shop, member, now, batch }: Acting,
+  review: FullReview,
+  before: ReviewPoint,
+  after: ReviewPoint,
+  act: string,
+  undoesId: number | null,
+): Promise<void> {
+  await putPoint(trx, shop.id, review.id, before, after)
+  await appendDecision(trx, {
+    shopId: shop.id,
+    act,
+    memberId: member.id,
+    reviewId: review.id,
+    undoesId,
+    before: { ...before },
+    after: { ...after },
+    digest: digestOfVersion(review),
+    at: now,
+    batch,
+  })
+  if (review.showable && isSeen(before, after)) await markAllStale(trx, shop.id, now)
+}
+
+const seenParts: PointPart[] = ['state', 'publishedVersionId', 'productId', 'replyId']
+
+function isSeen(before: ReviewPoint, after: ReviewPoint): boolean {
+  if (before.state !== 'approved' && after.state !== 'approved') return false
+  return changedParts(before, after).some((part) => seenParts.includes(part))
+}
+
+const unpublished = { publishedVersionId: null, publishedAt: null }
+
+/** What an act changes, or null when it changes nothing. */
+async function changeBy(
+  { trx, shop, member, now }: Acting,
+  review: FullReview,
+  before: ReviewPoint,
+  act: ReviewAct,
+): Promise<Partial<ReviewPoint> | null> {
+  switch (act.kind) {
+    case 'approve':
+      if (before.state === 'approved') return null
+      return {
+        state: 'approved',
+        publishedVersionId: review.versionId,
+        publishedAt: now,
+        declineReasonId: null,
+      }
+    case 'spam':
+      return before.state === 'spam' ? null : { state: 'spam', ...unpublished, declineReasonId: null }
+    case 'decline': {
+      if (before.state === 'declined') return null
+      const declineReasonId = await reasonId(trx, shop, review, act.reason)
+      return { state: 'declined', ...unpublished, declineReasonId }
+    }
+    case 'reason':
+      if (before.state !== 'declined' || act.reason === review.declineReason) return null
+      return { declineReasonId: await reasonId(trx, shop, review, act.reason) }
+    case 'move': {
+      const product = (await productsOfShop(trx, shop.id)).find(({ sku }) => sku === act.product)
+      const productId = product?.id ?? null
+      return productId === before.productId || (act.product !== '' && !product) ? null : { productId }
+    }
+    case 'tag': {
+      const tagId = await tagNamed(trx, shop.id, act.tag)
+      return before.tagIds.includes(tagId)
+        ? null
+        : { tagIds: [...before.tagIds, tagId].sort((a, b) => a - b) }
+    }
+    case 'untag': {
+      const tag = await findTag(trx, shop.id, act.tag)
+      if (!tag || !before.tagIds.includes(tag.id)) return null
+      return { tagIds: before.tagIds.filter((id) => id !== tag.id) }
+    }
+    case 'reply': {
+      if (act.reply === review.reply?.body) return null
+      await updateReplyDraft(trx, shop.id, review.publicId, '')
+      const reply = { shopId: shop.id, reviewId: review.id, memberId: member.id, name: shop.replyName }
+      return { replyId: await insertReply(trx, { ...reply, body: act.reply, now }) }
+    }
+    case 'unreply':
+      if (before.replyId === null) return null
+      // The words stay at hand: taken back from visitors, not from the one who wrote them.
+      await updateReplyDraft(trx, shop.id, review.publicId, review.reply?.body ?? '')
+      return { replyId: null }
+  }
+}
+
+async function reasonId(
+  trx: Knex.Transaction,
+  shop: Shop,
+  review: FullReview,
+  reason: string,
+): Promise<number | null> {
+  return reason === '' ? null : insertDeclineReason(trx, { shopId: shop.id, reviewId: review.id, reason })
+}

@@ -1,0 +1,40 @@
+import { startOfDay } from '../../core/formats/dates'
+import { WHOLE_SHOP, type ReviewFilter } from '../../core/moderation/reviewFilter'
+import type { ReviewState } from '../../core/moderation/rules'
+import { fullTextQuery } from '../../core/moderation/searchWords'
+import type { LaneFilter } from '../data/laneFilter'
+import { productsOfShop, type Shop } from '../data/shops'
+import { findTag } from '../data/tags'
+import type { Services } from '../services'
+
+/** A filter as people write it, in the database's terms: products and tags by id, days as moments. */
+export async function readFilter(
+  { db }: Services,
+  shop: Shop,
+  state: ReviewState,
+  asked: ReviewFilter,
+): Promise<LaneFilter> {
+  const yes = (answer: 'yes' | 'no' | undefined) => (answer === undefined ? null : answer === 'yes')
+  const productId = async () => {
+    if (asked.product === undefined) return null
+    if (asked.product === WHOLE_SHOP) return 0
+    return (await productsOfShop(db, shop.id)).find(({ sku }) => sku === asked.product)?.id ?? -1
+  }
+  const words = asked.q === undefined ? null : fullTextQuery(asked.q)
+  return {
+    state,
+    rating: asked.rating === undefined ? null : asked.rating * 100,
+    productId: await productId(),
+    source: asked.source ?? null,
+    language: asked.language === undefined ? null : asked.language === '-' ? '' : asked.language,
+    verified: yes(asked.bought),
+    worded: yes(asked.words),
+    owed: yes(asked.owed),
+    tagId: asked.tag === undefined ? null : ((await findTag(db, shop.id, asked.tag))?.id ?? -1),
+    from: asked.from === undefined ? null : startOfDay(shop.timeZone, asked.from),
+    before: asked.to === undefined ? null : startOfDay(shop.timeZone, asked.to, 1),
+    words,
+    // A search is walked by the full-text index, which knows no other order than that of arrival.
+    sort: words === null ? (asked.sort ?? 'newest') : asked.sort === 'oldest' ? 'oldest' : 'newest',
+  }
+}

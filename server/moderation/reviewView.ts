@@ -1,0 +1,91 @@
+import type { RatingTally } from '../../core/curation/ratingTally'
+import { reviewActKinds } from '../../core/moderation/reviewAct'
+import { reviewStates, type ReviewState } from '../../core/moderation/rules'
+import type { Signal } from '../../core/moderation/signal'
+import { decisionsOfReview } from '../data/decisions'
+import type { Member } from '../data/members'
+import { approvedTally } from '../data/reviewCounts'
+import {
+  earlierOfCustomer,
+  findReview,
+  proofOfReview,
+  signalsOfVersion,
+  type FullReview,
+} from '../data/reviewReading'
+import type { Shop } from '../data/shops'
+import { displaysWithReview } from '../data/snapshots'
+import { tagsOfReviews } from '../data/tags'
+import type { Services } from '../services'
+
+export interface HistoryEntry {
+  number: number
+  act: string
+  memberId: number | null
+  memberName: string | null
+  state: ReviewState
+  at: string
+  hash: string
+  undone: boolean
+  /** Whether it is an act that can be taken back from here. */
+  standing: boolean
+}
+
+/** Everything the reading pane shows of one review. */
+export interface ReviewView {
+  review: Omit<FullReview, 'salt'>
+  signals: Signal[]
+  proof: { orderNumber: string; productTitle: string; deliveredAt: string } | null
+  productTally: RatingTally | null
+  earlier: number
+  standsIn: { key: string; name: string }[]
+  history: HistoryEntry[]
+  tags: string[]
+}
+
+export async function reviewView({ db }: Services, shop: Shop, publicId: string): Promise<ReviewView | null> {
+  const found = await findReview(db, shop.id, { publicId })
+  if (!found) return null
+  const { salt: _salt, ...review } = found
+  const decisions = await decisionsOfReview(db, shop.id, review.id)
+  const undone = new Set(decisions.map(({ undoesId }) => undoesId))
+  return {
+    review,
+    signals: await signalsOfVersion(db, shop.id, review.versionId),
+    proof: (await proofOfReview(db, shop.id, review.id)) ?? null,
+    productTally: review.productId === null ? null : await approvedTally(db, shop.id, review.productId),
+    earlier:
+      review.customerId === null ? 0 : await earlierOfCustomer(db, shop.id, review.customerId, review.id),
+    tags: (await tagsOfReviews(db, shop.id, [review.id])).get(review.id) ?? [],
+    standsIn: await displaysWithReview(db, shop.id, review.id),
+    history: decisions.map((entry) => ({
+      number: entry.number,
+      act: entry.act,
+      memberId: entry.memberId,
+      memberName: entry.memberName,
+      state: stateIn(entry.after),
+      at: entry.at,
+      hash: entry.hash,
+      undone: undone.has(entry.id),
+      standing: !undone.has(entry.id) && isReviewAct(entry.act),
+    })),
+  }
+}
+
+const isReviewAct = (act: string) => (reviewActKinds as string[]).includes(act)
+
+function stateIn(after: string): ReviewState {
+  const { state } = JSON.parse(after) as { state?: string }
+  return reviewStates.find((known) => known === state) ?? 'waiting'
+}
+
+/** Notes that a member reads a review; answers the names of the others who read it now. */
+export function readTogether(
+  { presence, changes, now }: Services,
+  shop: Shop,
+  member: Member,
+  publicId: string,
+): string[] {
+  const { others, moved } = presence.see(shop.id, member, publicId, now().getTime())
+  if (moved) changes.announce(shop.id)
+  return others
+}
