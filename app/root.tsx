@@ -1,15 +1,33 @@
-import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration } from 'react-router'
+import {
+  isRouteErrorResponse,
+  Link,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useLocation,
+  useRouteLoaderData,
+} from 'react-router'
 import type { ReactNode } from 'react'
 import type { Route } from './+types/root'
 import { say } from '../core/words/say'
 import { Wordmark } from './components/Wordmark'
+import { themeIn, themeName } from './theme'
 import './app.css'
 
 export const links: Route.LinksFunction = () => [{ rel: 'icon', href: '/favicon.svg', type: 'image/svg+xml' }]
 
+export function loader({ request }: Route.LoaderArgs) {
+  return { theme: themeIn(request.headers.get('Cookie')) }
+}
+
 export function Layout({ children }: { children: ReactNode }) {
+  const chosen = useRouteLoaderData<typeof loader>('root')?.theme ?? 'system'
+  // A customer's page wears the shop's own light colours, whatever the time of day.
+  const ofShop = useLocation().pathname.startsWith('/f/')
   return (
-    <html lang="en" data-theme="elogio">
+    <html lang="en" data-theme={ofShop ? 'elogio' : themeName(chosen)} suppressHydrationWarning>
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />

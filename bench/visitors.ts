@@ -128,6 +128,8 @@ function twelveReviews(): number {
     companyUrl: '',
     relationship: '',
     reply: null,
+    portrait: null,
+    companyLogo: null,
   }))
   const { model } = displayModel({
     configuration: {
@@ -144,6 +146,7 @@ function twelveReviews(): number {
       brand: '#e9b949',
     },
     reviews,
+    mediaUrl: '',
     writeUrl: `${url}/f/tell-us`,
     now: '2026-11-25T00:00:00Z',
   })

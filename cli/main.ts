@@ -4,6 +4,7 @@ import { existsSync } from 'node:fs'
 import path from 'node:path'
 import { resetPassword } from '../server/account/settings'
 import { readConfig, type Config } from '../server/config'
+import { mediaFolder } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
 import { verifyLogs } from '../server/moderation/verifyLogs'
 import { buildServices } from '../server/services'
@@ -45,7 +46,11 @@ program
   .description('gives a member a new password and signs her out everywhere')
   .action((email: string) =>
     onData(async (db, config) => {
-      const signing = { signingKey: Buffer.alloc(0), publicUrl: config.publicUrl }
+      const signing = {
+        signingKey: Buffer.alloc(0),
+        publicUrl: config.publicUrl,
+        mediaFolder: mediaFolder(config.dataFolder),
+      }
       const password = await resetPassword(buildServices({ db, ...signing }), email)
       if (password === null) throw new Error(`There is no member with the address ${email}.`)
       console.log(`The new password of ${email} is ${password}`)

@@ -1,12 +1,15 @@
 import { existsSync, rmSync } from 'node:fs'
-import { plainAct } from '../core/moderation/reviewAct'
+import { plainAct, type ReviewAct } from '../core/moderation/reviewAct'
+import { manualEntrySchema } from '../core/intake/manualEntry'
 import { fold } from '../core/formats/fold'
 import { TRAP_FIELD } from '../core/intake/submission'
 import { orderNumberKey } from '../core/proof/orderNumber'
 import { hashPassword } from '../server/account/password'
 import { openForm, submitForm } from '../server/collection/customerForm'
+import { writeDown } from '../server/collection/writeDown'
+import { keepPicture } from '../server/media/keepPicture'
 import { issueFormToken } from '../server/collection/formToken'
-import { databaseFile, signingKey } from '../server/dataFolder'
+import { databaseFile, mediaFolder, signingKey } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
 import { insertDisplay } from '../server/data/displays'
 import { insertForm } from '../server/data/forms'
@@ -42,6 +45,7 @@ export async function fillDemo(
   const services = buildServices({
     db,
     publicUrl,
+    mediaFolder: mediaFolder(folder),
     signingKey: signingKey(folder, secret),
     now: () => new Date(clock),
     ...(argon && { argon }),
@@ -92,7 +96,9 @@ async function addShop(services: Services, story: ShopStory, members: readonly M
   await insertForm(db, { shopId, publicId: newId(), ...story.form })
   const productIds = new Map<string, number>()
   for (const [sku, title] of Object.entries(story.products)) {
-    const [id] = await db('product').insert({ shop_id: shopId, public_id: newId(), sku, title })
+    const drawn = story.pictures.products[sku]
+    const picture = drawn ? await keepPicture(services, shopId, drawing(drawn)) : null
+    const [id] = await db('product').insert({ shop_id: shopId, public_id: newId(), sku, title, picture })
     productIds.set(sku, id!)
   }
   for (const order of story.orders) {
@@ -143,8 +149,23 @@ async function tell(
   review: ReviewStory,
   at: (daysAgo: number) => void,
 ): Promise<void> {
+  const publicId = review.byHand
+    ? await writtenDown(services, shop, member, story, review)
+    : await sent(services, story, review)
+  const act = async (chosen: ReviewAct) => {
+    const { revision } = (await findReview(services.db, shop.id, { publicId }))!
+    await decide(services, shop, member, publicId, chosen, revision)
+  }
+  at(Math.max(0.01, review.came - 0.3))
+  if (review.then) await act(plainAct(review.then))
+  at(Math.max(0.005, review.came - 0.6))
+  if (review.reply) await act({ kind: 'reply', reply: review.reply })
+}
+
+async function sent(services: Services, story: ShopStory, review: ReviewStory): Promise<string> {
   const form = await openForm(services, story.form.slug)
   if (!form) throw new Error(`the form ${story.form.slug} is missing`)
+  if (review.rating === null) throw new Error(`${review.name} gave no rating, which the form wants`)
   const opened = new Date(services.now().getTime() - review.took * 1000)
   const token = issueFormToken(services.signingKey, form.form.publicId, services.newId(), opened)
   const { publicId } = await submitForm(services, form, {
@@ -159,11 +180,34 @@ async function tell(
     token: review.odd === 'noToken' ? undefined : token,
     [TRAP_FIELD]: review.odd === 'trap' ? review.email : '',
   })
-  if (!review.then) return
-  at(Math.max(0.01, review.came - 0.3))
-  const found = await findReview(services.db, shop.id, { publicId })
-  await decide(services, shop, member, publicId, plainAct(review.then), found!.revision)
+  return publicId
 }
+
+async function writtenDown(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  story: ShopStory,
+  { name, rating, title, body, product, byHand }: ReviewStory,
+): Promise<string> {
+  const today = services.now().toISOString().slice(0, 10)
+  const portrait = story.pictures.portraits[byHand?.portrait ?? '']
+  const entry = manualEntrySchema(Object.keys(story.products), today).parse({
+    rating: rating === null ? '' : String(rating),
+    title,
+    body,
+    author_name: name,
+    role: byHand?.role,
+    company: byHand?.company,
+    product,
+    portrait: portrait && drawing(portrait),
+    written_at: today,
+    consent: 'on',
+  })
+  return (await writeDown(services, shop, member, entry)).publicId
+}
+
+const drawing = (svg: string) => `data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')}`
 
 function mailboxOf(name: string): string {
   const parts = fold(name)

@@ -7,6 +7,8 @@ export interface ShopStory {
   shop: Omit<Shop, 'id' | 'publicId'>
   form: { slug: string; heading: string; intro: string }
   products: Record<string, string>
+  /** Drawn pictures, as SVG: of products by SKU, of people by name. */
+  pictures: { products: Record<string, string>; portraits: Record<string, string> }
   orders: OrderStory[]
   reviews: ReviewStory[]
   display: { key: string; name: string; configuration: Configuration; live: boolean }
@@ -26,7 +28,7 @@ export interface OrderStory {
 export interface ReviewStory {
   /** Days ago. */
   came: number
-  rating: 1 | 2 | 3 | 4 | 5
+  rating: 1 | 2 | 3 | 4 | 5 | null
   name: string
   /** Left out, it is made from the name. */
   email?: string
@@ -40,4 +42,8 @@ export interface ReviewStory {
   /** Sent past the form's page, or with the hidden field filled in. */
   odd?: 'noToken' | 'trap'
   then?: Act
+  /** What the shop answered in public. */
+  reply?: string
+  /** Written down by the shop for a customer. */
+  byHand?: { role: string; company: string; portrait: string }
 }

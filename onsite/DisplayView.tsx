@@ -81,14 +81,16 @@ function QuotationView({ quotation }: { quotation: Quotation }) {
 
 /** Who says so, on what, and how we know; what is missing leaves no hole. */
 function Writer({ quotation }: { quotation: Quotation }) {
-  const { name, role, company, product, proof, note, relationship } = quotation
+  const { name, role, company, portrait, product, proof, note, relationship } = quotation
   return (
-    <figcaption>
+    <figcaption className={portrait ? 'eg-with-face' : undefined}>
+      {portrait && <img className="eg-face" src={portrait} alt="" width="44" height="44" loading="lazy" />}
       {name && <b dir="auto">{name}</b>}
       {role && `${name ? ', ' : ''}${role}`}
       {company && (
         <>
           {(name || role) && ', '}
+          {company.logo && <img className="eg-logo" src={company.logo} alt="" height="16" loading="lazy" />}
           {company.url ? (
             <a href={company.url} rel="nofollow noopener">
               {company.name}

@@ -28,6 +28,9 @@ const common = `
 .eg figcaption{margin-top:.45em;font-size:.85em;line-height:1.45;color:color-mix(in srgb,currentColor 82%,transparent)}
 .eg figcaption b{font-weight:700}
 .eg figcaption a{color:inherit}
+.eg-with-face{min-height:52px;padding-inline-start:56px;position:relative}
+.eg-face{position:absolute;inset-inline-start:0;top:3px;width:44px;height:44px;border-radius:50%;object-fit:cover}
+.eg-logo{height:1.2em;width:auto;vertical-align:-.2em;margin-inline-end:.3em}
 .eg-proof,.eg-own{display:block}
 .eg-reply{margin-top:.7em;padding-inline-start:.8em;border-inline-start:1px solid currentColor;font-size:.9em;line-height:1.45}
 .eg-reply p+p{margin-top:.25em;white-space:pre-line}

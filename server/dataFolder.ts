@@ -8,6 +8,9 @@ export function databaseFile(folder: string): string {
   return path.join(folder, 'elogio.db')
 }
 
+/** The folder of pictures in a data folder. */
+export const mediaFolder = (folder: string): string => path.join(folder, 'media')
+
 /** The secret that signs what the application hands out: given, or made at the first start and kept (0600). */
 export function signingKey(folder: string, given: string | null): Buffer {
   if (given) return Buffer.from(given)

@@ -22,6 +22,7 @@ import { REBUILD } from './publishing/staleDisplays'
 import type { Work } from './jobs/runner'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
+import { nextStep } from './nextStep'
 import { stepCounts } from './stepCounts'
 
 type UseCase<A extends unknown[], R> = (services: Services, ...given: A) => R
@@ -51,6 +52,7 @@ export function buildElogio(services: Services) {
     writeView: bound(writeView),
     writeDown: bound(writeDown),
     stepCounts: bound(stepCounts),
+    nextStep: bound(nextStep),
     gatherView: bound(gatherView),
     laneToOpen: bound(laneToOpen),
     readFilter: bound(readFilter),

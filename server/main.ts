@@ -6,7 +6,7 @@ import { pathToFileURL } from 'node:url'
 import type { ServerBuild } from 'react-router'
 import packageJson from '../package.json' with { type: 'json' }
 import { readConfig, type Config } from './config'
-import { databaseFile, signingKey } from './dataFolder'
+import { databaseFile, mediaFolder, signingKey } from './dataFolder'
 import { openDatabase } from './data/database'
 import { buildElogio, jobKinds } from './elogio'
 import { builtFiles, onsiteFiles } from './http/files'
@@ -14,6 +14,7 @@ import { refuse } from './http/guard'
 import { answerHealth } from './http/health'
 import { answerPublic } from './http/publicPaths'
 import { wantsFormJson } from './http/formJson'
+import { mediaAnswers } from './http/media'
 import { nameAsker } from './http/asker'
 import { setSecurityHeaders } from './http/securityHeaders'
 import { buildThrottle } from './http/throttle'
@@ -28,6 +29,7 @@ async function start(config: Config): Promise<void> {
     db,
     signingKey: signingKey(config.dataFolder, config.secret),
     publicUrl: config.publicUrl,
+    mediaFolder: mediaFolder(config.dataFolder),
     allowedHosts: config.allowedHosts,
     wakeJobs: () => jobs.wake(),
   })
@@ -35,6 +37,7 @@ async function start(config: Config): Promise<void> {
   await markInstallationStale(services)
   const jobs = startJobRunner(services, jobKinds(services, live))
   const elogio = buildElogio(services)
+  const answerMedia = mediaAnswers(mediaFolder(config.dataFolder))
   const throttle = buildThrottle(config.throttle)
   const secure = config.publicUrl.startsWith('https:')
 
@@ -53,7 +56,7 @@ async function start(config: Config): Promise<void> {
   })
 
   server.on('request', (req, res) => {
-    if (answerPublic(req, res, { live, files })) return
+    if (answerPublic(req, res, { live, files }) || answerMedia(req, res)) return
     if (answerHealth(req, res, { db, jobs, now: services.now, version: packageJson.version })) return
     if (refuse(req, res, config.publicUrl)) return
     nameAsker(req, config.trustedProxies)

@@ -22,6 +22,8 @@ export interface Services {
   fetchOutside: typeof fetchOutside
   /** Hosts with their port that may be private all the same. */
   allowedHosts: string[]
+  /** Where pictures lie. */
+  mediaFolder: string
   argon: { memoryCost: number; timeCost: number }
   /** Tells open tabs that something of a shop has changed; called after the transaction that changed it. */
   changes: Changes
@@ -34,7 +36,7 @@ export interface Services {
 const alphabet = '23456789abcdefghjkmnpqrstuvwxyz'
 
 export function buildServices(
-  given: Pick<Services, 'db' | 'signingKey' | 'publicUrl'> & Partial<Services>,
+  given: Pick<Services, 'db' | 'signingKey' | 'publicUrl' | 'mediaFolder'> & Partial<Services>,
 ): Services {
   return {
     now: () => new Date(),

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react'
 import { Form, Link } from 'react-router'
 import { say } from '../../core/words/say'
 import { Menu } from './Menu'
+import { ThemeChoice } from './ThemeChoice'
 import { Thread, type StepCounts } from './Thread'
 import { Wordmark } from './Wordmark'
 
@@ -24,18 +25,18 @@ export function Band({
   counts: StepCounts
 }) {
   return (
-    <header className="flex h-16 shrink-0 items-center gap-x-6 bg-deep px-6 text-white">
+    <header className="flex h-16 shrink-0 items-center gap-x-6 bg-deep px-4 lg:px-6 text-white">
       <Link to={`/s/${shop.slug}/gather`} className="w-[126px] shrink-0" aria-label="Elogio">
         <Wordmark />
       </Link>
       <Thread shop={shop.slug} counts={counts} />
-      <div className="ml-auto flex items-center gap-6">
+      <div className="ml-auto flex min-w-0 items-center gap-4 lg:gap-6">
         {shops.length > 1 ? (
           <Menu
             name={say('account.shops')}
             label={
-              <span className="flex items-center gap-1">
-                {shop.name}
+              <span className="flex min-w-0 items-center gap-1">
+                <span className="max-w-[40vw] truncate">{shop.name}</span>
                 <ChevronDown className="size-4" aria-hidden="true" />
               </span>
             }
@@ -55,7 +56,7 @@ export function Band({
             </ul>
           </Menu>
         ) : (
-          <span>{shop.name}</span>
+          <span className="max-w-[46vw] truncate">{shop.name}</span>
         )}
         <Menu
           name={say('account.menu', { name: member.name })}
@@ -68,6 +69,7 @@ export function Band({
           <p className="px-3 py-1 font-semibold">{member.name}</p>
           <p className="px-3 pb-2 text-soft">{member.email}</p>
           <MenuLink to={`/s/${shop.slug}/settings`}>{say('settings.title')}</MenuLink>
+          <ThemeChoice />
           <MenuLink to="/begin">{say('settings.addShop')}</MenuLink>
           <Form method="post" action="/sign-out">
             <button className="w-full cursor-pointer rounded-lg px-3 py-2 text-left hover:bg-wash">

@@ -7,11 +7,17 @@ export type StepCounts = Record<(typeof steps)[number], number>
 /** The steps on one thread, each with its knot and live count; the knot of the step you are in is filled. */
 export function Thread({ shop, counts }: { shop: string; counts: StepCounts }) {
   return (
-    <nav aria-label={say('frame.steps')} className="relative">
-      <span className="absolute right-0 bottom-[17px] left-2 h-px bg-[#4d7f89]" aria-hidden="true" />
-      <ol className="flex">
+    <nav
+      aria-label={say('frame.steps')}
+      className="fixed inset-x-0 bottom-0 z-30 bg-deep px-6 lg:relative lg:inset-auto lg:z-auto lg:px-0"
+    >
+      <span
+        className="absolute right-6 bottom-[17px] left-8 h-px lg:right-0 lg:left-2 bg-[#4d7f89]"
+        aria-hidden="true"
+      />
+      <ol className="flex justify-between lg:justify-start">
         {steps.map((step) => (
-          <li key={step} className="w-[120px] last:w-[70px] lg:w-[165px] lg:last:w-[96px]">
+          <li key={step} className="lg:w-[165px] lg:last:w-[96px]">
             <NavLink
               to={`/s/${shop}/${step}`}
               className="group flex h-16 flex-col justify-between py-2.5 text-[15px]"

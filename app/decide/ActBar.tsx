@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useLetter } from '../components/useLetter'
 import { useNavigate, useOutletContext } from 'react-router'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
@@ -58,16 +58,16 @@ export function ActBar({
     go(neighbour)
   }
   const declineWhy = () => setGiving(possible.includes('decline'))
-  useHotkeys('a', () => plain('approve'), { enabled: single })
-  useHotkeys('d', () => plain('decline'), { enabled: single })
-  useHotkeys('shift+d', declineWhy, { enabled: single, preventDefault: true })
-  useHotkeys('s', () => plain('spam'), { enabled: single })
-  useHotkeys('j', () => go(after))
-  useHotkeys('k', () => go(before))
-  useHotkeys('x', () => ticks.toggle(review.publicId))
-  useHotkeys('shift+x', ticks.tickAll)
-  useHotkeys('shift+j', () => tickAndGo(after))
-  useHotkeys('shift+k', () => tickAndGo(before))
+  useLetter('a', () => plain('approve'), { enabled: single })
+  useLetter('d', () => plain('decline'), { enabled: single })
+  useLetter('shift+d', declineWhy, { enabled: single, preventDefault: true })
+  useLetter('s', () => plain('spam'), { enabled: single })
+  useLetter('j', () => go(after))
+  useLetter('k', () => go(before))
+  useLetter('x', () => ticks.toggle(review.publicId))
+  useLetter('shift+x', ticks.tickAll)
+  useLetter('shift+j', () => tickAndGo(after))
+  useLetter('shift+k', () => tickAndGo(before))
 
   if (!single) return null
   return (
@@ -81,11 +81,12 @@ export function ActBar({
           }}
         />
       )}
-      <div className="flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-4 py-3 lg:px-9">
+      <div className="sticky bottom-16 z-10 flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-4 py-3 lg:static lg:px-9">
         {ordered.map((one) => (
           <button
             key={one}
             type="button"
+            data-likely={one === likely || undefined}
             className={`btn ${one === likely ? filledActs[one] : 'btn-quiet'}`}
             aria-keyshortcuts={actLetters[one].toLowerCase()}
             onClick={() => plain(one)}
@@ -107,7 +108,7 @@ export function ActBar({
         <span className="ml-1 text-[13px] text-soft">
           {after?.authorName ? say('decide.next', { name: after.authorName }) : say('decide.last')}
         </span>
-        <UndoLast shop={shop} lastAct={lastAct} problem={problem ?? message} />
+        <UndoLast shop={shop} lastAct={lastAct} problem={problem || message} />
       </div>
     </>
   )

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react'
 import { useRef } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useLetter } from '../components/useLetter'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { BODY_LIMIT } from '../../core/intake/submission'
 import { say } from '../../core/words/say'
@@ -27,9 +27,9 @@ export function Filing({
   const tag = useRef<HTMLInputElement>(null)
   const noteField = useRef<HTMLTextAreaElement>(null)
   const note = useAside(address, 'note', review.note)
-  useHotkeys('m', () => product.current?.focus(), { preventDefault: true })
-  useHotkeys('t', () => tag.current?.focus(), { preventDefault: true })
-  useHotkeys('o', () => noteField.current?.focus(), { preventDefault: true })
+  useLetter('m', () => product.current?.focus(), { preventDefault: true })
+  useLetter('t', () => tag.current?.focus(), { preventDefault: true })
+  useLetter('o', () => noteField.current?.focus(), { preventDefault: true })
   const sku = products.find(({ id }) => id === review.productId)?.sku ?? ''
   return (
     <section

@@ -1,4 +1,4 @@
-import type { KeyboardEvent, ReactNode } from 'react'
+import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { isNarrowed, reviewSorts, WHOLE_SHOP, type ReviewFilter } from '../../core/moderation/reviewFilter'
 import { say } from '../../core/words/say'
@@ -31,6 +31,12 @@ export function FilterStrip({
   open: OpenStrip
   close: () => void
 }) {
+  const strip = useRef<HTMLDivElement>(null)
+  useEffect(() => strip.current?.querySelector<HTMLElement>('[aria-current], a, input')?.focus(), [open])
+  const leave = () => {
+    close()
+    document.querySelector<HTMLElement>(`[data-filter=${open}]`)?.focus()
+  }
   const titles = Object.fromEntries(products.map(({ sku, title }) => [sku, title]))
   const to = (change: Partial<ReviewFilter>) => queuePath(shop, null, { ...filter, ...change })
   const choices = choicesOf(facets, products, tags)
@@ -38,11 +44,12 @@ export function FilterStrip({
     open === 'and' ? stripParts.filter((part) => part !== 'rating') : open === 'sort' ? [] : [open]
   return (
     <div
+      ref={strip}
       id="filter-strip"
       role="group"
       aria-label={say('decide.filter.strip')}
       className="flex max-h-[46vh] flex-col gap-2.5 overflow-y-auto border-b border-line bg-paper px-6 py-3"
-      onKeyDown={(event) => event.key === 'Escape' && close()}
+      onKeyDown={(event) => event.key === 'Escape' && leave()}
     >
       {open === 'sort' && (
         <Row name={say('decide.sort.name')}>

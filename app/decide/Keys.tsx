@@ -1,5 +1,5 @@
 import { useRef } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useSign } from '../components/useLetter'
 import { say } from '../../core/words/say'
 
 const keys = [
@@ -25,7 +25,7 @@ const keys = [
 /** Every key of this screen; `?` opens it. */
 export function Keys() {
   const dialog = useRef<HTMLDialogElement>(null)
-  useHotkeys('shift+slash, ?', () => dialog.current?.showModal(), { preventDefault: true })
+  useSign('?', () => dialog.current?.showModal())
   return (
     <>
       <button

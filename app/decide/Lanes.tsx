@@ -20,15 +20,15 @@ export function Lanes({
   children: ReactNode
 }) {
   return (
-    <div className="flex min-h-[45px] flex-wrap items-stretch border-b border-line bg-wash pr-6 pl-4">
-      <nav aria-label={say('decide.lanes')}>
-        <ul className="flex h-full">
+    <div className="flex min-h-[45px] flex-wrap items-stretch border-b border-line bg-wash px-4 lg:pr-6">
+      <nav aria-label={say('decide.lanes')} className="max-w-full overflow-x-auto">
+        <ul className="flex h-full min-h-[45px]">
           {lanes.map((lane) => (
             <li key={lane} className="flex">
               <Link
                 to={queuePath(shop, null, { lane })}
                 aria-current={lane === open ? 'page' : undefined}
-                className={`flex items-center gap-2 border-b-[3px] px-3.5 pt-[3px] text-[14.5px] ${
+                className={`flex items-center gap-2 border-b-[3px] px-3 whitespace-nowrap lg:px-3.5 pt-[3px] text-[14.5px] ${
                   lane === open
                     ? 'border-petrol bg-paper font-semibold'
                     : 'border-transparent text-soft hover:text-ink'
@@ -44,7 +44,7 @@ export function Lanes({
           ))}
         </ul>
       </nav>
-      <p className="ml-auto self-center text-soft">{children}</p>
+      <p className="self-center py-2 text-soft lg:ml-auto lg:py-0">{children}</p>
     </div>
   )
 }

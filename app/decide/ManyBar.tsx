@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useLetter } from '../components/useLetter'
 import { useFetcher, useNavigate } from 'react-router'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
@@ -65,14 +65,14 @@ export function ManyBar({
   }
   const possible = acts.filter((one) => stateAfter[one] !== search.lane)
   const plain = (one: Act) => possible.includes(one) && act(plainAct(one))
-  useHotkeys('a', () => void plain('approve'))
-  useHotkeys('d', () => void plain('decline'))
-  useHotkeys('s', () => void plain('spam'))
-  useHotkeys('escape', ticks.clear)
+  useLetter('a', () => void plain('approve'))
+  useLetter('d', () => void plain('decline'))
+  useLetter('s', () => void plain('spam'))
+  useLetter('escape', ticks.clear)
 
   return (
     <div
-      className="flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t-[3px] border-petrol bg-paper px-6 py-3"
+      className="sticky bottom-16 z-10 flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t-[3px] border-petrol bg-paper px-4 py-3 lg:static lg:px-6"
       data-many={count}
     >
       <b className="font-semibold" role="status">

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useLetter } from '../components/useLetter'
 import { useFetcher } from 'react-router'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { BODY_LIMIT } from '../../core/intake/submission'
@@ -44,7 +44,7 @@ export function ReplyBox({
     setEditing(true)
     setTimeout(() => field.current?.focus())
   }
-  useHotkeys('r', write, { preventDefault: true })
+  useLetter('r', write, { preventDefault: true })
   const post = () => {
     if (draft.text.trim()) act({ kind: 'reply', reply: draft.text })
   }

@@ -31,6 +31,9 @@ export function ReviewWords({
       <p className="flex flex-wrap items-center gap-x-2.5 gap-y-1">
         <RatingMark rating={review.rating} large />
         <span className="ml-2 text-soft">{say('decide.for')}</span>
+        {review.productPicture && (
+          <img src={`/media/${review.productPicture}`} alt="" className="size-7 rounded-md" />
+        )}
         <b className="font-semibold">{review.productTitle ?? say('decide.shopWhole')}</b>
         {productTally?.average != null && (
           <span className="text-soft">
@@ -60,6 +63,13 @@ export function ReviewWords({
         )}
       </div>
       <p className="mt-3 break-words text-soft">
+        {review.portrait && (
+          <img
+            src={`/media/${review.portrait}`}
+            alt=""
+            className="mr-2.5 inline-block size-9 rounded-full object-cover"
+          />
+        )}
         <b id="writer" className="mr-1.5 font-semibold break-words text-ink">
           {review.authorName}
         </b>

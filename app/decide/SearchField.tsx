@@ -1,6 +1,6 @@
 import { Search, X } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useSign } from '../components/useLetter'
 import { useNavigate } from 'react-router'
 import { say } from '../../core/words/say'
 import { Key } from '../components/Key'
@@ -19,14 +19,10 @@ export function SearchField({ shop, search }: { shop: string; search: QueueSearc
     setAsked(search.q ?? '')
     setTyped(search.q ?? '')
   }
-  useHotkeys(
-    '/',
-    () => {
-      field.current?.focus()
-      field.current?.select()
-    },
-    { preventDefault: true },
-  )
+  useSign('/', () => {
+    field.current?.focus()
+    field.current?.select()
+  })
   useEffect(() => {
     const q = typed.trim()
     if (q === asked) return

@@ -1,4 +1,4 @@
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useLetter } from '../components/useLetter'
 import { useFetcher } from 'react-router'
 import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/words/say'
@@ -28,15 +28,15 @@ export function UndoLast({
     const passing = fetcher.data?.passing ?? ''
     void fetcher.submit({ passing }, { method: 'post', action: `/s/${shop}/decide/undo` })
   }
-  useHotkeys('u', undo)
-  const wrong = fetcher.data?.problem ?? problem
+  useLetter('u', undo)
+  const wrong = fetcher.data?.problem || problem
   return (
     <span className="ml-auto flex min-w-0 items-center gap-3">
       <span
         role="status"
         className={`min-w-0 text-right break-words ${wrong ? 'font-semibold text-plum' : 'text-soft'}`}
       >
-        {wrong ?? (lastAct && doneWords(lastAct))}
+        {wrong || (lastAct && doneWords(lastAct))}
       </span>
       <button type="button" className="btn btn-quiet" aria-keyshortcuts="u" onClick={undo}>
         {say('act.undo')} <Key>U</Key>

@@ -84,7 +84,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
           />
         )}
       </div>
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[402px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[402px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
         <div className={`min-h-0 flex-col ${reviewIsOpen ? 'hidden lg:flex' : 'flex'}`}>
           <QueueList
             shop={params.shop}

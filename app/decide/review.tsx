@@ -103,6 +103,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
           <ArrowLeft className="size-4" aria-hidden="true" />
           {say('decide.backToList')}
         </Link>
+        <h1 className="sr-only lg:hidden">{say('decide.title')}</h1>
         {readers.length > 0 && (
           <p role="status" className="mb-3 rounded-lg bg-tint px-3 py-1.5">
             {say('decide.reading', { count: readers.length, names: readers.join(', ') })}

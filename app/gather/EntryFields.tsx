@@ -1,6 +1,7 @@
-import type { ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import type { ReadReview } from '../../core/intake/text/readText'
 import { say } from '../../core/words/say'
+import { PictureField } from '../components/PictureField'
 import { Uprights } from '../components/RatingMark'
 
 type Errors = Record<string, string[] | undefined>
@@ -129,6 +130,8 @@ export function EntryFields({
           >
             <input name="seen_url" id="seen_url" inputMode="url" placeholder="https://" className={text} />
           </Field>
+          <Picture name="portrait" label={say('write.portrait')} />
+          <Picture name="company_logo" label={say('write.companyLogo')} />
           <Field name="note" label={say('write.note')} hint={say('write.onlyYou')} errors={errors.note}>
             <input name="note" id="note" className={text} />
           </Field>
@@ -146,6 +149,11 @@ export function EntryFields({
       </div>
     </div>
   )
+}
+
+function Picture({ name, label }: { name: string; label: string }) {
+  const [value, setValue] = useState('')
+  return <PictureField name={name} label={label} value={value} change={setValue} />
 }
 
 function Rating({ given, errors }: { given: string; errors?: string[] }) {

@@ -6,6 +6,7 @@ import { readText } from '../../core/intake/text/readText'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
+import { NextStep } from '../components/NextStep'
 import { EntryFields } from './EntryFields'
 import { PasteField } from './PasteField'
 import type { Route } from './+types/write'
@@ -14,6 +15,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const { products, agreed } = await context.elogio.writeView(shop)
   return {
+    next: await context.elogio.nextStep(shop),
     products: products.map(({ sku, title }) => ({ sku, title })),
     agreed,
     today: dayIn(shop.timeZone, context.elogio.now()),
@@ -44,7 +46,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 export default function Write({ loaderData, params }: Route.ComponentProps) {
-  const { products, agreed, today, ownNames } = loaderData
+  const { products, agreed, today, ownNames, next } = loaderData
   const pastedBefore: unknown = useLocation().state
   const [pasted, setPasted] = useState(typeof pastedBefore === 'string' ? pastedBefore : '')
   const [at, setAt] = useState(0)
@@ -102,6 +104,11 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
             </>
           )}
         </p>
+        {done && (
+          <div className="mt-4">
+            <NextStep shop={params.shop} step={next} />
+          </div>
+        )}
       </div>
       <div className="relative overflow-y-auto border-l border-line bg-paper px-6 py-6">
         <fetcher.Form method="post" key={`${turn}.${at}`}>

@@ -56,6 +56,18 @@ export default function CustomerForm({ loaderData, actionData }: Route.Component
         <>
           <h1 className="text-[26px] leading-tight">{heading}</h1>
           <p className="mt-1 text-[15px] text-soft">{intro}</p>
+          {loaderData.fixedProduct && (
+            <p className="mt-3 flex items-center gap-3 text-[15px]">
+              {loaderData.fixedProduct.picture && (
+                <img
+                  src={`/media/${loaderData.fixedProduct.picture}`}
+                  alt=""
+                  className="size-14 rounded-lg"
+                />
+              )}
+              <b className="font-semibold">{loaderData.fixedProduct.title}</b>
+            </p>
+          )}
           <Fields loaderData={loaderData} lastResult={actionData} />
         </>
       ) : (

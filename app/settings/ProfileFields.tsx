@@ -1,7 +1,7 @@
 import { wcagContrast } from 'culori'
 import { useId, type ReactNode } from 'react'
 import { say } from '../../core/words/say'
-import { PictureField } from './PictureField'
+import { PictureField } from '../components/PictureField'
 
 /** The fields of a shop's profile as their inputs hold them. */
 export type ProfileValues = Record<
@@ -36,7 +36,12 @@ export function LookFields({ values, change, errors, candidates }: Given & { can
     <div className="flex flex-col gap-4">
       {field('name', say('setUp.name'), say('setUp.customersSee'))}
       {field('description', say('setUp.description'), say('setUp.onlyYou'))}
-      <PictureField value={values.picture} change={(picture) => change({ ...values, picture })} />
+      <PictureField
+        name="picture"
+        label={say('setUp.picture')}
+        value={values.picture}
+        change={(picture) => change({ ...values, picture })}
+      />
       <div className="grid gap-4 sm:grid-cols-3">
         {(['brand', 'ground', 'ink'] as const).map((name) => (
           <ColourField

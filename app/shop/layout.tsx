@@ -1,4 +1,4 @@
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useLetter } from '../components/useLetter'
 import { Outlet, useNavigate } from 'react-router'
 import { requireShop } from '../account/session'
 import { Band } from '../components/Band'
@@ -18,9 +18,9 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 export default function ShopLayout({ loaderData }: Route.ComponentProps) {
   useFreshCounts(loaderData.shop.slug)
   const navigate = useNavigate()
-  useHotkeys('n', () => void navigate(`/s/${loaderData.shop.slug}/gather/write`), { preventDefault: true })
+  useLetter('n', () => void navigate(`/s/${loaderData.shop.slug}/gather/write`), { preventDefault: true })
   return (
-    <div className="flex min-h-dvh flex-col lg:h-dvh">
+    <div className="flex min-h-dvh flex-col pb-16 lg:h-dvh lg:pb-0">
       <Band {...loaderData} />
       <Outlet />
     </div>

@@ -8,13 +8,14 @@ import type { Route } from './+types/displays'
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const displays = await context.elogio.listDisplays(shop)
-  return displays.map(({ key, name, draft, live, changes, preview }) => ({
+  return displays.map(({ key, name, draft, live, changes, preview, dress }) => ({
     key,
     name,
     sentence: sentenceText(draft),
     state:
       live === null ? ('draft' as const) : changes.length > 0 ? ('draftDiffers' as const) : ('live' as const),
     preview,
+    dress,
   }))
 }
 
@@ -32,16 +33,17 @@ export default function Displays({ loaderData: displays, params }: Route.Compone
             }`}
       </h1>
       <ul className="mt-5 grid gap-5 md:grid-cols-2 xl:grid-cols-3">
-        {displays.map(({ key, name, sentence, state, preview }) => (
+        {displays.map(({ key, name, sentence, state, preview, dress }) => (
           <li
             key={key}
             className="panel group relative flex flex-col overflow-hidden focus-within:border-petrol hover:border-petrol"
           >
-            <div className="relative h-60 overflow-hidden border-b border-line bg-white" inert>
-              <ShadowHtml
-                {...preview}
-                className="w-[880px] origin-top-left scale-[0.44] p-8 font-serif text-[17px] text-[#13262c]"
-              />
+            <div
+              className="relative h-60 overflow-hidden border-b border-line"
+              style={{ background: dress.ground, color: dress.ink, fontFamily: dress.fonts || undefined }}
+              inert
+            >
+              <ShadowHtml {...preview} className="w-[880px] origin-top-left scale-[0.44] p-8 text-[17px]" />
             </div>
             <div className="flex flex-1 flex-col gap-1.5 px-5 py-4">
               <h2 className="flex items-baseline justify-between gap-3 text-[16px] font-semibold">

@@ -97,8 +97,8 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
         <Sentence configuration={draft} open={open} setOpen={setOpen} />
         {open && <Strip part={open} draft={draft} view={view} change={change} close={() => setOpen(null)} />}
       </div>
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_276px] lg:grid-rows-[minmax(0,1fr)]">
-        <div className="flex min-h-0 flex-col">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_276px] lg:grid-rows-[minmax(0,1fr)]">
+        <div className="flex min-h-0 min-w-0 flex-col">
           <TruePreview
             preview={view.preview}
             layout={view.draft.layout}

@@ -1,11 +1,11 @@
 import { formatHex, parse } from 'culori'
 import { z } from 'zod'
+import { pictureAddress } from '../formats/picture'
 import { FAMILY_LIST } from '../site/fonts'
 import { say } from '../words/say'
 
 const NAME_MOST = 80
 const DESCRIPTION_MOST = 300
-const PICTURE_MOST = 400_000
 
 const line = (limit: number) =>
   z
@@ -65,11 +65,7 @@ export const shopProfileSchema = z.object({
   site_url: optional(500).refine((typed) => typed === '' || /^https?:\/\/\S+$/i.test(typed), {
     error: say('write.error.address'),
   }),
-  picture: z
-    .string()
-    .max(PICTURE_MOST)
-    .regex(/^(|data:image\/(webp|png|svg\+xml);base64,[A-Za-z0-9+/=]+)$/)
-    .default(''),
+  picture: pictureAddress,
   brand: colour,
   ground: colour,
   ink: colour,

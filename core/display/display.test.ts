@@ -72,6 +72,8 @@ const review = (id: number, rating: number | null, more: Partial<ShowableReview>
   companyUrl: '',
   relationship: '',
   reply: null,
+  portrait: null,
+  companyLogo: null,
   ...more,
 })
 const shop = {
@@ -82,7 +84,14 @@ const shop = {
   brand: '#e9b949',
 }
 const modelOf = (reviews: ShowableReview[]) =>
-  displayModel({ configuration: draft, shop, reviews, writeUrl: null, now: '2026-11-25T00:00:00Z' }).model
+  displayModel({
+    configuration: draft,
+    shop,
+    reviews,
+    writeUrl: null,
+    mediaUrl: 'https://reviews.example/media/',
+    now: '2026-11-25T00:00:00Z',
+  }).model
 
 test('what is shown is picked; the average is that of all', () => {
   const model = modelOf([review(1, 500), review(2, 100), review(3, 400)])

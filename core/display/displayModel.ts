@@ -25,6 +25,9 @@ export interface ShowableReview extends Pickable {
   company: string
   companyUrl: string
   relationship: string
+  /** Files of pictures; null for none. */
+  portrait: string | null
+  companyLogo: string | null
   /** The shop's public answer. */
   reply: { name: string; body: string } | null
 }
@@ -62,6 +65,7 @@ export function displayModel({
   shop,
   reviews,
   writeUrl,
+  mediaUrl,
   now,
   samples = false,
 }: {
@@ -69,6 +73,8 @@ export function displayModel({
   shop: DisplayShop
   reviews: ShowableReview[]
   writeUrl: string | null
+  /** Where pictures lie, without the file's name. */
+  mediaUrl: string
   now: string
   /** Lets samples stand where no review does; for the owner's eyes only. */
   samples?: boolean
@@ -86,13 +92,14 @@ export function displayModel({
     quotations:
       samples && reviews.length === 0
         ? sampleQuotations()
-        : picked.map((review) => quotation(review, shop, now)),
+        : picked.map((review) => quotation(review, shop, mediaUrl, now)),
     writeUrl,
   }
   return { model, picked }
 }
 
-function quotation(review: ShowableReview, shop: DisplayShop, now: string): Quotation {
+function quotation(review: ShowableReview, shop: DisplayShop, mediaUrl: string, now: string): Quotation {
+  const at = (file: string | null) => file && `${mediaUrl}${file}`
   const when =
     review.boughtAt && spokenMonth(review.boughtAt, { now, timeZone: shop.timeZone, locale: shop.locale })
   return {
@@ -106,7 +113,10 @@ function quotation(review: ShowableReview, shop: DisplayShop, now: string): Quot
     proof: when ? say('display.boughtHere', { when }) : null,
     note: review.writtenDown ? say('display.writtenDown') : '',
     role: review.role,
-    company: review.company ? { name: review.company, url: review.companyUrl || null } : null,
+    portrait: at(review.portrait),
+    company: review.company
+      ? { name: review.company, url: review.companyUrl || null, logo: at(review.companyLogo) }
+      : null,
     relationship: review.relationship,
     reply: review.reply && { name: review.reply.name, paragraphs: paragraphsOf(review.reply.body) },
   }

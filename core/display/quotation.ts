@@ -12,7 +12,9 @@ export interface Quotation {
   /** What else has to be said of it, such as that the shop wrote it down. */
   note: string
   role: string
-  company: { name: string; url: string | null } | null
+  company: { name: string; url: string | null; logo: string | null } | null
+  /** The address of the writer's picture; none is ever made up. */
+  portrait: string | null
   relationship: string
   /** What the shop answered in public. */
   reply: { name: string; paragraphs: string[] } | null

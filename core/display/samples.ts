@@ -12,6 +12,7 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   proof: null,
   note: say('setUp.sampleNote'),
   role: '',
+  portrait: null,
   company: null,
   relationship: '',
   reply: null,

@@ -36,6 +36,9 @@ export interface AboutWriter {
   seenUrl: string
   /** A gift, discount or relationship, told to visitors. */
   relationship: string
+  /** Files of pictures; null for none. */
+  portrait: string | null
+  companyLogo: string | null
 }
 
 export const nothingAbout: AboutWriter = {
@@ -44,4 +47,6 @@ export const nothingAbout: AboutWriter = {
   companyUrl: '',
   seenUrl: '',
   relationship: '',
+  portrait: null,
+  companyLogo: null,
 }

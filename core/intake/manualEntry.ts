@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { pictureAddress } from '../formats/picture'
 import { say } from '../words/say'
 import { BODY_LIMIT, NAME_LIMIT, TITLE_LIMIT } from './submission'
 
@@ -41,6 +42,8 @@ export function manualEntrySchema(productSkus: string[], today: string) {
       product: z.enum(['', ...productSkus], { error: say('form.error.product') }).default(''),
       relationship: text(NAME_LIMIT),
       note: text(BODY_LIMIT),
+      portrait: pictureAddress,
+      company_logo: pictureAddress,
       consent: z.literal('on').optional(),
       waiting: z.literal('on').optional(),
     })

@@ -11,4 +11,10 @@ export const products = {
   'GL-L': 'Leather gloves',
   'QM-1': 'Queen marking kit',
   'NB-5': 'Nuc box',
+  'VL-H': 'Hat and veil',
+  'BT-S': 'Brush and hive tool',
+  'HN-J': 'Honey jars, 48',
+  'WX-M': 'Wax melter',
+  'FD-S': 'Spring feed',
+  'CR-AQ': 'Queen rearing day',
 }

@@ -1,7 +1,8 @@
 import type { ShopStory } from '../story'
-import { orders } from './orders'
+import { allOrders } from './allOrders'
+import { allReviews } from './allReviews'
+import { pictures } from './pictures'
 import { products } from './products'
-import { reviews } from './reviews'
 
 const hexagon =
   '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><path fill="#e9b949" d="M16 1 29 8.5v15L16 31 3 23.500V8.500z"/><path fill="#fff" d="M16 10l5.2 3v6L16 22l-5.2-3v-6z"/></svg>'
@@ -26,8 +27,9 @@ export const wrenfield: ShopStory = {
   },
   form: { slug: 'tell-us', heading: 'How has it been?', intro: 'Good or bad, it helps the next beginner.' },
   products,
-  orders,
-  reviews,
+  pictures,
+  orders: allOrders,
+  reviews: allReviews,
   display: {
     key: 'front-page',
     name: 'Front page',

@@ -1,6 +1,6 @@
 import { arrivalsOfForm, formsOfShop, type Form } from '../data/forms'
 import { arrivalsSince, latestReviews, writtenDownSince, type ReviewLine } from '../data/reviewLists'
-import type { Shop } from '../data/shops'
+import { productsOfShop, productsWithoutReview, type Product, type Shop } from '../data/shops'
 import type { Services } from '../services'
 
 const THIRTY_DAYS_MS = 30 * 86_400_000
@@ -18,6 +18,9 @@ export interface GatherView {
   /** How many the shop wrote down itself in these 30 days. */
   writtenDown: number
   latest: ReviewLine[]
+  /** Products without a review, of so many. */
+  quiet: (Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]
+  products: number
 }
 
 export async function gatherView({ db, now, publicUrl }: Services, shop: Shop): Promise<GatherView> {
@@ -37,5 +40,7 @@ export async function gatherView({ db, now, publicUrl }: Services, shop: Shop): 
     ),
     writtenDown: await writtenDownSince(db, shop.id, since),
     latest: await latestReviews(db, shop.id, LATEST),
+    quiet: await productsWithoutReview(db, shop.id),
+    products: (await productsOfShop(db, shop.id)).length,
   }
 }

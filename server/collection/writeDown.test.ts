@@ -1,5 +1,7 @@
 import { plainAct } from '../../core/moderation/reviewAct'
 import knex from 'knex'
+import path from 'node:path'
+import sharp from 'sharp'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
@@ -151,4 +153,24 @@ test('an installation with reviews in it is brought on, its counts unharmed', as
   } finally {
     await db.destroy()
   }
+})
+
+test('a portrait is made anew and kept as a file that visitors can read; what is no picture is none', async () => {
+  const drawing =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="900" height="600" fill="#c98f3c"/></svg>'
+  const portrait = `data:image/svg+xml;base64,${Buffer.from(drawing).toString('base64')}`
+  await write({
+    body: 'Gone by noon.',
+    author_name: 'Anna Berg',
+    portrait,
+    company_logo: 'data:image/png;base64,AAAA',
+  })
+  const { model } = await composeDisplay(services, shop, startingConfiguration)
+  const shown = model.quotations[0]!.portrait!
+  expect(shown).toMatch(/^https:\/\/reviews\.wrenfield\.example\/media\/[0-9a-f]{32}\.webp$/)
+  const made = await sharp(path.join(services.mediaFolder, shown.split('/').pop()!)).metadata()
+  expect([made.format, made.width, made.height]).toEqual(['webp', 256, 171])
+  expect(model.quotations[0]!.company).toBeNull()
+  await write({ body: 'Again.', author_name: 'Anna Berg', portrait })
+  expect(await services.db('media')).toHaveLength(1)
 })

@@ -3,6 +3,7 @@ import { say } from '../../core/words/say'
 import type { Member } from '../data/members'
 import { latestStatedConsent } from '../data/receipts'
 import { productsOfShop, type Product, type Shop } from '../data/shops'
+import { keepPicture } from '../media/keepPicture'
 import type { Services } from '../services'
 import { receive } from './receive'
 import type { Receipt } from '../data/receipts'
@@ -19,7 +20,7 @@ export async function writeView({ db }: Services, shop: Shop): Promise<WriteView
 }
 
 /** Takes what the owner wrote down for a customer; it stands at once unless a rule holds it or she keeps it waiting. */
-export function writeDown(
+export async function writeDown(
   services: Services,
   shop: Shop,
   member: Member,
@@ -51,6 +52,8 @@ export function writeDown(
         companyUrl: entry.company_url.trim(),
         seenUrl: entry.seen_url.trim(),
         relationship: entry.relationship.trim(),
+        portrait: await keepPicture(services, shop.id, entry.portrait),
+        companyLogo: await keepPicture(services, shop.id, entry.company_logo),
       },
       note: entry.note,
     },

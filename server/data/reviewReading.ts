@@ -34,6 +34,8 @@ export interface FullReview {
   company: string
   seenUrl: string
   relationship: string
+  portrait: string | null
+  productPicture: string | null
   versionId: number
   title: string
   body: string
@@ -72,6 +74,8 @@ const columns = {
   company: 'review_version.company',
   seenUrl: 'review_version.seen_url',
   relationship: 'review_version.relationship',
+  portrait: 'review_version.portrait',
+  productPicture: 'product.picture',
   versionId: 'review_version.id',
   title: 'review_version.title',
   body: 'review_version.body',

@@ -87,6 +87,8 @@ export async function insertReview(
     company_url: version.about.companyUrl,
     seen_url: version.about.seenUrl,
     relationship: version.about.relationship,
+    portrait: version.about.portrait,
+    company_logo: version.about.companyLogo,
     salt: version.salt,
     created_at: receivedAt,
   })

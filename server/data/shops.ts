@@ -109,10 +109,33 @@ export interface Product {
   id: number
   sku: string
   title: string
+  /** The file of its picture. */
+  picture: string | null
 }
 
 export async function productsOfShop(db: Knex, shopId: number): Promise<Product[]> {
-  return db('product').where({ shop_id: shopId }).orderBy('title').select<Product[]>('id', 'sku', 'title')
+  return db('product')
+    .where({ shop_id: shopId })
+    .orderBy('title')
+    .select<Product[]>('id', 'sku', 'title', 'picture')
+}
+
+/** Products that no review is about but what was set aside as spam or declined, the most sold first. */
+export async function productsWithoutReview(
+  db: Knex,
+  shopId: number,
+): Promise<(Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]> {
+  return db('product')
+    .where({ 'product.shop_id': shopId })
+    .whereNotExists(
+      db('review')
+        .whereRaw('review.product_id = product.id')
+        .whereIn('review.state', ['waiting', 'held', 'approved']),
+    )
+    .orderBy([{ column: 'sold', order: 'desc' }, { column: 'title' }])
+    .select('sku', 'title', 'picture', {
+      sold: db('purchase_line').whereRaw('purchase_line.product_id = product.id').count('*'),
+    })
 }
 
 /** Every shop of the installation, for work that is about the installation and no shop's own. */

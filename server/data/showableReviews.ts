@@ -37,6 +37,8 @@ export async function showableReviews(db: Knex, shopId: number): Promise<Showabl
       company: 'review_version.company',
       companyUrl: 'review_version.company_url',
       relationship: 'review_version.relationship',
+      portrait: 'review_version.portrait',
+      companyLogo: 'review_version.company_logo',
       replyName: 'reply.name',
       replyBody: 'reply.body',
     })

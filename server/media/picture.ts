@@ -21,6 +21,12 @@ export async function shopPicture(bytes: Buffer): Promise<string> {
 
 /** A picture that came back from a form as a data address, made anew; null when there is none or it can't be read. */
 export async function cleanPicture(address: string): Promise<string | null> {
+  const bytes = pictureBytes(address)
+  return bytes ? shopPicture(bytes).catch(() => null) : null
+}
+
+/** The bytes of a data address of a picture, or null when it is none. */
+export function pictureBytes(address: string): Buffer | null {
   const base64 = /^data:image\/[a-z+]+;base64,(.+)$/.exec(address)?.[1]
-  return base64 ? shopPicture(Buffer.from(base64, 'base64')).catch(() => null) : null
+  return base64 ? Buffer.from(base64, 'base64') : null
 }

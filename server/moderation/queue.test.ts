@@ -5,6 +5,7 @@ import { wholeLane } from '../data/laneFilter'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
+import { nextStep } from '../nextStep'
 import { stepCounts } from '../stepCounts'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { decide } from './decide'
@@ -166,4 +167,21 @@ test('Gather counts these thirty days, by form and in all, and lists the latest 
     ['Piotr Lis', 'waiting'],
     ['Long Ago', 'waiting'],
   ])
+})
+
+test('the next step is deciding, then showing what is ready', async () => {
+  expect(await nextStep(services, shop)).toMatchObject({ toDecide: 0, ready: 0, display: { live: false } })
+  const { publicId } = await send(services, 'wrenfield')
+  expect(await nextStep(services, shop)).toMatchObject({ toDecide: 1, ready: 0 })
+  await decide(services, shop, mara, publicId, plainAct('approve'), 1)
+  expect(await nextStep(services, shop)).toMatchObject({ toDecide: 0, ready: 1 })
+})
+
+test('products that nobody wrote about are named with how often they were sold', async () => {
+  const quiet = async () => (await gatherView(services, shop)).quiet
+  expect(await quiet()).toEqual([{ sku: 'HK-2', title: 'Hive kit', picture: null, sold: 1 }])
+  const { publicId } = await send(services, 'wrenfield', { product: 'HK-2' })
+  expect(await quiet()).toEqual([])
+  await decide(services, shop, mara, publicId, plainAct('spam'), 1)
+  expect(await quiet()).toHaveLength(1)
 })

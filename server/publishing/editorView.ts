@@ -29,6 +29,7 @@ export interface DisplayCard {
   live: Configuration | null
   changes: Change[]
   preview: RenderedDisplay
+  dress: Pick<Shop, 'ground' | 'ink' | 'fonts'>
 }
 
 /** The displays of a shop, each with what its draft looks like now. */
@@ -41,6 +42,7 @@ export async function listDisplays(services: Services, shop: Shop): Promise<Disp
       draft: draft.configuration,
       live: live?.configuration ?? null,
       changes: live ? changesBetween(live.configuration, draft.configuration) : [],
+      dress: dressOf(shop),
       preview: renderDisplay(
         (await composeDisplay(services, shop, draft.configuration, { samples: true })).model,
       ),
@@ -96,7 +98,7 @@ export async function editorView(services: Services, shop: Shop, key: string): P
     goes: without(shownNow, picked),
     preview: renderDisplay(model),
     samples: model.stock === 0,
-    dress: { ground: shop.ground, ink: shop.ink, fonts: shop.fonts },
+    dress: dressOf(shop),
     miniatures: Object.fromEntries(
       layouts.map((layout) => [layout, renderDisplay({ ...model, layout, heading: '' })]),
     ) as Record<Layout, RenderedDisplay>,
@@ -117,6 +119,8 @@ export async function editorView(services: Services, shop: Shop, key: string): P
     pageUrl: `${publicUrl}/d/${key}`,
   }
 }
+
+const dressOf = ({ ground, ink, fonts }: Shop) => ({ ground, ink, fonts })
 
 function pickedLine({ publicId, authorName, rating, title, body }: ShowableReview): PickedLine {
   return { publicId, name: publicName(authorName), rating, words: title.trim() || body.trim() }

@@ -28,6 +28,7 @@ export async function composeDisplay(
     configuration,
     shop,
     reviews: await showableReviews(db, shop.id),
+    mediaUrl: `${publicUrl}/media/`,
     writeUrl: form ? `${publicUrl}/f/${form.slug}` : null,
     now: now().toISOString(),
     samples,

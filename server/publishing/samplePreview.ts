@@ -10,6 +10,7 @@ export function samplePreview({ now }: Services, shop: DisplayShop): RenderedDis
     shop,
     reviews: [],
     writeUrl: null,
+    mediaUrl: '',
     now: now().toISOString(),
     samples: true,
   })

@@ -49,9 +49,21 @@ export function pageOf(driver: WebDriver) {
     },
     sees: (words: string | RegExp, css = 'body') =>
       wait(async () => {
-        const text = await driver.findElement(By.css(css)).getText()
+        const found = await driver.findElements(By.css(css))
+        const text = (await Promise.all(found.map((element) => element.getText()))).join('\n')
         return typeof words === 'string' ? text.includes(words) : words.test(text)
       }, `${words} in ${css}`),
+    /** Waits until the lanes of the queue have these counts. */
+    counts: (expected: Record<string, number>) =>
+      wait(
+        async () => {
+          const shown = await driver.executeScript<Record<string, number>>(
+            'return Object.fromEntries([...document.querySelectorAll("[data-lane-count]")].map(e => [e.dataset.laneCount, Number(e.textContent)]))',
+          )
+          return Object.entries(expected).every(([lane, count]) => shown[lane] === count)
+        },
+        `the counts ${JSON.stringify(expected)}`,
+      ),
     at: (part: string) =>
       wait(async () => (await driver.getCurrentUrl()).includes(part), `an address with ${part}`),
     /** The text inside the display on somebody else's page. */

@@ -1,3 +1,5 @@
+import { tmpdir } from 'node:os'
+import path from 'node:path'
 import { openDatabase } from '../../server/data/database'
 import { insertDisplay } from '../../server/data/displays'
 import type { Member } from '../../server/data/members'
@@ -17,6 +19,7 @@ export async function testServices(): Promise<{ services: Services; clock: { now
   const services = buildServices({
     db,
     signingKey: Buffer.from('a key for tests'),
+    mediaFolder: path.join(tmpdir(), `elogio-media-${process.pid}`),
     publicUrl: 'https://reviews.wrenfield.example',
     now: () => clock.now,
     argon: { memoryCost: 1024, timeCost: 1 },

@@ -2,7 +2,10 @@
 export const frameWords = {
   and: 'and',
   today: 'today',
-  frame: { steps: 'Steps' },
+  frame: {
+    steps: 'Steps',
+    theme: { name: 'Light', system: 'as the system', day: 'day', night: 'night' },
+  },
   step: { gather: 'Gather', decide: 'Decide', show: 'Show' },
   account: {
     signIn: 'Sign in',

@@ -22,7 +22,7 @@ export const setUpWords = {
     shortNameHint: 'in a sentence: “picked by …”',
     description: 'What it does',
     picture: 'Picture',
-    noPicture: 'No picture was found.',
+    choosePicture: 'Choose a picture',
     leavePicture: 'Leave it out',
     newPicture: 'Another picture',
     brand: 'Brand colour',

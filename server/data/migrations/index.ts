@@ -3,6 +3,7 @@ import * as start from './0001_start'
 import * as writtenDown from './0002_written_down'
 import * as setUp from './0003_set_up'
 import * as everyDay from './0004_every_day'
+import * as pictures from './0005_pictures'
 
 interface Named {
   name: string
@@ -14,6 +15,7 @@ const all: Named[] = [
   { name: '0002_written_down', migration: writtenDown },
   { name: '0003_set_up', migration: setUp },
   { name: '0004_every_day', migration: everyDay },
+  { name: '0005_pictures', migration: pictures },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

@@ -2,8 +2,18 @@ import { useState } from 'react'
 import { say } from '../../core/words/say'
 import { smallPicture } from './smallPicture'
 
-/** The shop's picture: shown, replaced by a file of the owner's, or left out. */
-export function PictureField({ value, change }: { value: string; change: (picture: string) => void }) {
+/** A picture in a form: shown, replaced by a file of the owner's, or left out. */
+export function PictureField({
+  name,
+  label,
+  value,
+  change,
+}: {
+  name: string
+  label: string
+  value: string
+  change: (picture: string) => void
+}) {
   const [problem, setProblem] = useState(false)
   const take = async (file: File | undefined) => {
     if (!file) return
@@ -13,20 +23,18 @@ export function PictureField({ value, change }: { value: string; change: (pictur
   }
   return (
     <div>
-      <p className="font-semibold">{say('setUp.picture')}</p>
-      <input type="hidden" name="picture" value={value} />
+      <p className="font-semibold">{label}</p>
+      <input type="hidden" name={name} value={value} />
       <div className="mt-1 flex flex-wrap items-center gap-3">
-        {value ? (
+        {value && (
           <img
             src={value}
             alt=""
             className="size-12 rounded-lg border border-line bg-white object-contain p-1"
           />
-        ) : (
-          <span className="text-soft">{say('setUp.noPicture')}</span>
         )}
         <label className="btn btn-quiet has-focus-visible:outline-2 has-focus-visible:outline-petrol">
-          {say('setUp.newPicture')}
+          {say(value ? 'setUp.newPicture' : 'setUp.choosePicture')}
           <input
             type="file"
             accept="image/*"

@@ -1,0 +1,32 @@
+import { useRevalidator, useRouteLoaderData } from 'react-router'
+import { say } from '../../core/words/say'
+import { themes, wearTheme, type Theme } from '../theme'
+
+/** Day, night, or as the system has it; kept for this browser. */
+export function ThemeChoice() {
+  const chosen = useRouteLoaderData<{ theme: Theme }>('root')?.theme ?? 'system'
+  const { revalidate } = useRevalidator()
+  return (
+    <label
+      className="flex items-center justify-between gap-3 px-3 py-2"
+      // Inside a menu that closes on a click, opening the choices is no choice yet.
+      onClick={(event) => event.stopPropagation()}
+    >
+      {say('frame.theme.name')}
+      <select
+        className="select select-sm w-32 border-edge"
+        value={chosen}
+        onChange={(event) => {
+          wearTheme(event.currentTarget.value as Theme)
+          void revalidate()
+        }}
+      >
+        {themes.map((theme) => (
+          <option key={theme} value={theme}>
+            {say(`frame.theme.${theme}`)}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}

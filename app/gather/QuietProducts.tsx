@@ -1,0 +1,44 @@
+import { say } from '../../core/words/say'
+import { CopyButton } from '../components/CopyButton'
+
+const FIRST_FEW = 6
+
+/** Products that nobody has written about, each with the address of a form that asks about just it. */
+export function QuietProducts({
+  products,
+  total,
+  form,
+}: {
+  products: { sku: string; title: string; picture: string | null; sold: number }[]
+  total: number
+  form: string | null
+}) {
+  if (products.length === 0) return null
+  const row = ({ sku, title, picture, sold }: (typeof products)[number]) => (
+    <li key={sku} className="flex flex-wrap items-center gap-x-4 gap-y-2 px-[18px] py-2.5">
+      {picture && <img src={`/media/${picture}`} alt="" className="size-9 rounded-md" />}
+      <span className="min-w-0 flex-1 basis-48">
+        {title} <span className="text-soft">{sold > 0 && say('gather.sold', { count: sold })}</span>
+      </span>
+      {form && (
+        <CopyButton text={`${form}?product=${encodeURIComponent(sku)}`} label={say('gather.copyForIt')} />
+      )}
+    </li>
+  )
+  return (
+    <section aria-labelledby="quiet" className="mt-7">
+      <h2 id="quiet" className="px-[18px] pb-2 text-soft">
+        {say('gather.quiet', { count: products.length, total })}
+      </h2>
+      <ul className="panel divide-y divide-line">{products.slice(0, FIRST_FEW).map(row)}</ul>
+      {products.length > FIRST_FEW && (
+        <details className="mt-2">
+          <summary className="cursor-pointer px-[18px] font-semibold text-petrol">
+            {say('gather.quietMore', { count: products.length - FIRST_FEW })}
+          </summary>
+          <ul className="panel mt-2 divide-y divide-line">{products.slice(FIRST_FEW).map(row)}</ul>
+        </details>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,26 @@
+import { readFileSync } from 'node:fs'
+import type { ReviewStory } from '../story'
+import { readLetters } from '../letters'
+import { reviews } from './reviews'
+
+const languages = ['english', 'german', 'french', 'spanish', 'italian', 'told'] as const
+const letters = languages.flatMap((language) =>
+  readLetters(readFileSync(new URL(`letters/${language}.txt`, import.meta.url), 'utf8')),
+)
+
+/** Days between an order and the review of it. */
+const DAYS_BEFORE = 24
+
+/** What the writers of the letters bought: one order each, numbered by its day as the shop's others are. */
+export const letterOrders = letters
+  .filter(({ order }) => order === 'own')
+  .map((letter, i) => ({ letter, placed: letter.came + DAYS_BEFORE, number: `WB-${7000 + i * 3}` }))
+
+/** Every review of the shop: the everyday ones and the letters of two years. */
+export const allReviews: ReviewStory[] = [
+  ...reviews,
+  ...letters.map((letter) => ({
+    ...letter,
+    order: letterOrders.find((own) => own.letter === letter)?.number ?? letter.order,
+  })),
+]

@@ -1,0 +1,37 @@
+import { readFile } from 'node:fs/promises'
+import type { IncomingMessage, ServerResponse } from 'node:http'
+import path from 'node:path'
+import { prepare, type Prepared } from './prepared'
+import { sendPrepared } from './sendPrepared'
+
+const MOST_KEPT = 500
+const headers = {
+  'Content-Type': 'image/webp',
+  'Cache-Control': 'public, max-age=31536000, immutable',
+  'Content-Security-Policy': "default-src 'none'; sandbox",
+  'Access-Control-Allow-Origin': '*',
+  'Cross-Origin-Resource-Policy': 'cross-origin',
+}
+
+/** Answers pictures from their own path, from memory once they have been asked for. */
+export function mediaAnswers(folder: string) {
+  const kept = new Map<string, Prepared>()
+  return (req: IncomingMessage, res: ServerResponse): boolean => {
+    const name = /^\/media\/([0-9a-f]{32}\.webp)$/.exec((req.url ?? '').split('?', 1)[0]!)?.[1]
+    if (!name || (req.method !== 'GET' && req.method !== 'HEAD')) return false
+    const there = kept.get(name)
+    if (there) sendPrepared(req, res, there)
+    else
+      void fromFile(name).then((found) => (found ? sendPrepared(req, res, found) : res.writeHead(404).end()))
+    return true
+  }
+
+  async function fromFile(name: string): Promise<Prepared | null> {
+    const bytes = await readFile(path.join(folder, name)).catch(() => null)
+    if (!bytes) return null
+    const prepared = prepare(bytes, headers, false)
+    if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!)
+    kept.set(name, prepared)
+    return prepared
+  }
+}

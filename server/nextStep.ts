@@ -1,0 +1,23 @@
+import { displaysOfShop } from './data/displays'
+import { laneCounts, showableCount } from './data/reviewCounts'
+import type { Shop } from './data/shops'
+import type { Services } from './services'
+
+/** What the owner would do next: decide what waits, or show what is ready. */
+export interface NextStep {
+  toDecide: number
+  /** Approved reviews that may be shown. */
+  ready: number
+  /** The display to go to: the first, which is live or not yet. */
+  display: { key: string; live: boolean } | null
+}
+
+export async function nextStep({ db }: Services, shop: Shop): Promise<NextStep> {
+  const { waiting, held } = await laneCounts(db, shop.id)
+  const [first] = await displaysOfShop(db, shop.id)
+  return {
+    toDecide: waiting + held,
+    ready: await showableCount(db, shop.id),
+    display: first ? { key: first.key, live: first.live !== null } : null,
+  }
+}

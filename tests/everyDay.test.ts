@@ -1,0 +1,185 @@
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { startDemo, type Running } from './support/application'
+import { desk, phone, withBrowser } from './support/browser'
+import { sendSeveral } from './support/submissions'
+import { Key, pageOf, type Page } from './support/page'
+
+let demo: Running
+beforeAll(async () => {
+  demo = await startDemo()
+})
+afterAll(() => demo.stop())
+
+async function signIn(page: Page, path: string): Promise<void> {
+  await page.go(demo.url + path)
+  await page.click('main form button')
+}
+const lane = async (page: Page, name: string) => Number(await page.text(`[data-lane-count=${name}]`))
+const lanes = async (page: Page) => ({
+  waiting: await lane(page, 'waiting'),
+  held: await lane(page, 'held'),
+  approved: await lane(page, 'approved'),
+  declined: await lane(page, 'declined'),
+  spam: await lane(page, 'spam'),
+})
+
+test('forty mixed arrivals are decided by keys alone, three of them undone, and the counts are right throughout', async () => {
+  await sendSeveral(demo.url, 'tell-us', 40, (i) => ({
+    rating: String((i % 5) + 1),
+    author_name: `Visitor ${String(i).padStart(2, '0')}`,
+    body: i % 4 === 0 ? 'Call me on 0151 496 0147 about it.' : `Number ${i}: it does what it should.`,
+  }))
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/decide?lane=waiting')
+    await page.sees('Visitor 39', '#writer')
+    let counts = await lanes(page)
+    const undecided = counts.waiting + counts.held
+    expect(undecided).toBeGreaterThanOrEqual(40)
+
+    const press = async (key: string, to: 'approved' | 'declined' | 'spam', from: 'waiting' | 'held') => {
+      const writer = await page.text('#writer')
+      await page.keys(key)
+      counts = { ...counts, [from]: counts[from] - 1, [to]: counts[to] + 1 }
+      await page.sees(writer, '[role=status]')
+      await page.counts(counts)
+      return writer
+    }
+    const script = ['a', 'a', 'd', 's', 'a'] as const
+    const goal = { a: 'approved', d: 'declined', s: 'spam' } as const
+    let undone = 0
+    for (const from of ['waiting', 'held'] as const) {
+      if (from === 'held') {
+        await page.go(`${demo.url}/s/wrenfield/decide?lane=held`)
+        await page.sees('Why it was held back')
+      }
+      for (let i = 0; counts[from] > 0 && i < 60; i++) {
+        const key = script[i % script.length]!
+        const writer = await press(key, goal[key], from)
+        if (undone < 3 && i % 7 === 3) {
+          await page.keys('u')
+          undone++
+          counts = { ...counts, [from]: counts[from] + 1, [goal[key]]: counts[goal[key]] - 1 }
+          await page.sees(`Taken back: ${writer} is`, '[role=status]')
+          await page.counts(counts)
+        }
+      }
+    }
+    expect(undone).toBe(3)
+    await page.sees('Nothing to decide.')
+    expect(counts.waiting + counts.held).toBe(0)
+  })
+}, 180_000)
+
+test('several at once: ticks, a range, all that match, and one undo for them together', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/decide?lane=approved')
+    await page.sees(/\S/, '#writer')
+    const before = await lanes(page)
+    await page.keys('x')
+    await page.sees('1 ticked')
+    await page.accessible()
+    await driver.executeScript(
+      `const boxes = document.querySelectorAll('nav[aria-label=Reviews] input[type=checkbox]');
+       boxes[3].dispatchEvent(new MouseEvent('click', {bubbles: true, shiftKey: true, cancelable: true}))`,
+    )
+    await page.sees('4 ticked')
+    await page.keys('s')
+    await page.counts({ ...before, approved: before.approved - 4, spam: before.spam + 4 })
+    await page.sees('4 are spam.', '[role=status]')
+    await page.keys('u')
+    await page.sees('Taken back: 4 are as they were.', '[role=status]')
+    await page.counts(before)
+
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=approved&rating=4`)
+    await page.sees(/\S/, '#writer')
+    await page.keys('x')
+    await page.press('that match')
+    await page.sees(/All \d+ that match are ticked/)
+    await page.type('[aria-label="Put a tag on them"]', `for the course${Key.ENTER}`)
+    await page.sees(/Put a tag on \d+\./, '[role=status]')
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=approved&tag=for+the+course`)
+    await page.sees('tagged for the course', '[data-filter=tag]')
+    await page.sees('#for the course')
+  })
+}, 60_000)
+
+test('a reply stands where visitors read it, is changed and taken back; reasons, tags, notes and search', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/decide?lane=approved&q=frames')
+    await page.sees(/\S/, '#writer')
+    await page.find('article .found-word')
+    await page.accessible()
+
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=approved`)
+    await page.sees('Front page', 'article dl')
+    const writer = await page.text('#writer')
+    await page.keys('r')
+    await page.type('[name=reply]', 'Thank you, we have passed it on.')
+    await page.sees('draft kept')
+    await driver.navigate().refresh()
+    await page.sees(writer, '#writer')
+    expect(await (await page.find('[name=reply]')).getAttribute('value')).toBe(
+      'Thank you, we have passed it on.',
+    )
+    await page.press('Post reply')
+    await page.sees(`Your reply to ${writer} is posted.`, '[role=status]')
+    await page.sees('You replied in public', 'article')
+    await page.go(demo.shopUrl)
+    await page.displaySees(/Mara at Wrenfield replies\s+Thank you, we have passed it on\./)
+    await driver.navigate().back()
+    await page.press('Take back')
+    await page.sees('is taken back', '[role=status]')
+    await page.keys('u')
+    await page.sees('Your reply, today', 'article')
+
+    await page.keys('o')
+    await page.keys('Ring her in May.', Key.ESCAPE)
+    await page.sees('kept', 'article')
+    await page.keys('t')
+    await page.keys('gift idea', Key.ENTER, Key.ESCAPE)
+    await page.sees('#gift idea', 'article')
+    await page.keys('D')
+    await page.sees('It was sent twice.')
+    await page.keys('5')
+    await page.sees(`Declined ${writer}.`, '[role=status]')
+    await page.keys('u')
+    await page.sees(`Taken back: ${writer}`, '[role=status]')
+    await page.sees('#gift idea', 'article')
+    expect(await (await page.find('[name=note]')).getAttribute('value')).toBe('Ring her in May.')
+
+    await page.keys('?')
+    await page.sees('tick all that match', 'dialog[open]')
+    await page.accessible()
+    await page.keys(Key.ESCAPE)
+
+    await page.keys('/')
+    await page.keys('zzzz nothing')
+    await page.sees('Nothing approved fits this filter.')
+    await page.press('Show all of this lane')
+    await page.sees(/\S/, '#writer')
+  })
+}, 60_000)
+
+test('on a phone list and review are pages of their own, and nothing sticks out', async () => {
+  await withBrowser(phone, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/decide?lane=approved')
+    await page.sees(/\S/, '#writer')
+    const fits = () => driver.executeScript<boolean>('return document.documentElement.scrollWidth <= 390')
+    expect(await fits()).toBe(true)
+    await page.accessible()
+    await page.press('All of this lane')
+    await page.find('nav[aria-label=Reviews] a')
+    expect(await fits()).toBe(true)
+    await page.accessible()
+    for (const path of ['gather', 'gather/write', 'show', 'settings']) {
+      await page.go(`${demo.url}/s/wrenfield/${path}`)
+      await page.find('main h1')
+      expect([path, await fits()]).toEqual([path, true])
+      await page.accessible()
+    }
+  })
+}, 60_000)
