@@ -129,6 +129,10 @@ export async function neighbourInLane(
   reviewId: number,
   side: 'after' | 'before',
 ): Promise<{ publicId: string; authorName: string } | undefined> {
+  if (filter.words !== null && side === 'before') {
+    const near = await nearBefore(db, shopId, filter, rarest, reviewId)
+    if (near !== 'far') return near
+  }
   const { column, direction } = walkOf(filter)
   const sign = (side === 'after') === (direction === 'asc') ? '>' : '<'
   const query = filtered(db, shopId, filter, rarest)
@@ -140,6 +144,34 @@ export async function neighbourInLane(
     )
   return walked(query, filter, side === 'before')
     .join('review_version', 'review_version.id', 'review.current_version_id')
+    .first({ publicId: 'review.public_id', authorName: 'review_version.author_name' })
+}
+
+/** Further back than this in a search, walking from its beginning is no gain any more. */
+const NEAR = 500
+
+/**
+ * The review before one in a search, found by walking from the beginning of the list, where it mostly stands: the
+ * full-text index does not stop at a bound that lies behind it, so asking for just those before is a walk through all.
+ */
+async function nearBefore(
+  db: Knex,
+  shopId: number,
+  filter: LaneFilter,
+  rarest: CountedPart | null,
+  reviewId: number,
+): Promise<{ publicId: string; authorName: string } | undefined | 'far'> {
+  const ids: number[] = await walked(filtered(db, shopId, filter, rarest).limit(NEAR), filter).pluck(
+    'review.id',
+  )
+  const newestFirst = walkOf(filter).direction === 'desc'
+  const before = ids.filter((id) => (newestFirst ? id > reviewId : id < reviewId))
+  if (before.length === NEAR) return 'far'
+  const last = before.at(-1)
+  if (!last) return undefined
+  return db('review')
+    .join('review_version', 'review_version.id', 'review.current_version_id')
+    .where('review.id', last)
     .first({ publicId: 'review.public_id', authorName: 'review_version.author_name' })
 }
 

@@ -29,7 +29,7 @@ export interface QueueView {
 }
 
 /** Where the counters cannot say how many there are, counting ends here. */
-export const COUNT_LIMIT = 1000
+export const COUNT_LIMIT = 300
 
 export async function queueView(
   { db }: Services,

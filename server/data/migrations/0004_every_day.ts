@@ -122,7 +122,7 @@ function count(row: 'old' | 'new', by: number): string {
 const search = [
   `CREATE VIRTUAL TABLE review_text USING fts5(
     scope, title, body, author_name,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3 4 5 6 7 8'
   )`,
   `INSERT INTO review_text (rowid, scope, title, body, author_name) ${texts('review.id > 0')}`,
   `CREATE TRIGGER review_searched AFTER UPDATE OF current_version_id, state ON review BEGIN
