@@ -2,8 +2,9 @@ import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startEmpty, type Running } from './support/application'
-import { desk, withBrowser } from './support/browser'
+import { desk, phone, withBrowser } from './support/browser'
 import { pageOf } from './support/page'
+import { submit } from './support/submissions'
 
 let running: Running
 let bad: Server
@@ -103,4 +104,50 @@ test('settings keep what is corrected, and a changed password works from then on
     await page.press('Change it')
     await page.sees('Your password is changed.')
   })
+}, 60_000)
+
+test('whoever tries too often waits, and is told how long; others do not', async () => {
+  const tryOnce = (email: string) =>
+    fetch(`${running.url}/sign-in`, {
+      method: 'POST',
+      redirect: 'manual',
+      headers: { Origin: running.url },
+      body: new URLSearchParams({ email, password: 'a guess' }),
+    })
+  const answers: Response[] = []
+  for (let i = 0; i < 12; i++) answers.push(await tryOnce('ned@wrenfield.example'))
+  expect(answers.map(({ status }) => status).filter((status) => status === 401)).toHaveLength(10)
+  expect(answers.at(-1)!.status).toBe(429)
+  expect(Number(answers.at(-1)!.headers.get('Retry-After'))).toBeGreaterThan(0)
+  expect(await answers.at(-1)!.text()).toContain('Too many tries.')
+  expect((await tryOnce('somebody@wrenfield.example')).status).toBe(401)
+
+  const statuses: number[] = []
+  for (let i = 0; i < 31; i++) statuses.push((await submit(running.url, 'wrenfield-bee-supply', {})).status)
+  expect(statuses.filter((status) => status === 201)).toHaveLength(30)
+  expect(statuses.at(-1)).toBe(429)
+}, 60_000)
+
+test('by hand, on a phone and without a site: nothing sticks out, and a shop is kept all the same', async () => {
+  const empty = await startEmpty()
+  try {
+    await withBrowser(phone, async (driver) => {
+      const page = pageOf(driver)
+      await page.go(empty.url)
+      await page.accessible()
+      await page.press('I have no site yet')
+      await page.sees('Tell us how your shop looks')
+      await page.accessible()
+      expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBe(390)
+      await page.type('[name=name]', 'Tarn & Thistle')
+      await page.type('[name=member_name]', 'Ines')
+      await page.type('[name=email]', 'ines@tarn.example')
+      await page.type('[name=password]', 'moss-and-mallow')
+      await page.press('Keep it, and go on')
+      await page.at('/s/tarn-thistle/show/tarn-thistle-front')
+      await page.sees('Samples stand here')
+    })
+  } finally {
+    await empty.stop()
+  }
 }, 60_000)

@@ -31,6 +31,8 @@ test('two people on one queue: nobody’s act is lost, and the second is told', 
       await signIn(ned, helper, '/s/saltmarsh/decide')
       await ned.sees('Barnaby Quill', 'article')
       await mara.sees('Barnaby Quill', 'article')
+      await mara.sees('Ned Pellow is reading this too.', 'article')
+      await ned.sees('Mara Oduya is reading this too.', 'article')
 
       // An act in one browser is seen in the other with nothing pressed there.
       await ned.keys('a')

@@ -35,6 +35,11 @@ export async function action({ request, context }: Route.ActionArgs) {
   return redirect(wayBack(request), { headers: { 'Set-Cookie': await keepSession(context, token) } })
 }
 
+/** How long to wait goes with the answer of an act that was refused. */
+export function headers({ actionHeaders }: Route.HeadersArgs) {
+  return actionHeaders
+}
+
 export default function SignIn({ loaderData: { demo }, actionData }: Route.ComponentProps) {
   return (
     <div className="grid min-h-dvh place-items-center bg-deep p-6">

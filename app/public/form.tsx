@@ -48,6 +48,11 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   return redirect(`/f/${params.slug}/thanks?of=${publicId}`)
 }
 
+/** How long to wait goes with the answer of an act that was refused. */
+export function headers({ actionHeaders }: Route.HeadersArgs) {
+  return actionHeaders
+}
+
 export default function CustomerForm({ loaderData, actionData }: Route.ComponentProps) {
   const { heading, intro, open, shop } = loaderData
   return (

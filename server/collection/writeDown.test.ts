@@ -1,13 +1,10 @@
 import { plainAct } from '../../core/moderation/reviewAct'
-import knex from 'knex'
 import path from 'node:path'
 import sharp from 'sharp'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import type { Member } from '../data/members'
-import * as start from '../data/migrations/0001_start'
-import * as writtenDown from '../data/migrations/0002_written_down'
 import { approvedTally, laneCounts, showableCount } from '../data/reviewCounts'
 import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
@@ -107,52 +104,6 @@ test('only rating or words are essential; what makes no sense is said at its fie
   expect(mistakes({ body: 'x', written_at: '2027-01-01' })).toEqual([
     ['written_at', 'That day has not come yet.'],
   ])
-})
-
-test('an installation with reviews in it is brought on, its counts unharmed', async () => {
-  const db = knex({
-    client: 'better-sqlite3',
-    connection: { filename: ':memory:' },
-    useNullAsDefault: true,
-    pool: { min: 1, max: 1 },
-  })
-  try {
-    await start.up(db)
-    await db('shop').insert({
-      public_id: 's',
-      slug: 's',
-      name: 'S',
-      short_name: 'S',
-      brand: '#000',
-      locale: 'en',
-      time_zone: 'UTC',
-      created_at: '',
-    })
-    const review = {
-      shop_id: 1,
-      source: 'form',
-      arrival_state: 'waiting',
-      showable: 1,
-      verified: 0,
-      score: 0,
-      received_at: '',
-      written_at: '',
-      written_precision: 'moment',
-    }
-    for (const [public_id, state, rating] of [
-      ['a', 'approved', 500],
-      ['b', 'approved', 500],
-      ['c', 'held', null],
-    ] as const)
-      await db('review').insert({ ...review, public_id, state, rating })
-    await writtenDown.up(db)
-    expect(await laneCounts(db, 1)).toMatchObject({ approved: 2, held: 1 })
-    expect(await approvedTally(db, 1)).toMatchObject({ count: 2, average: 500 })
-    await db('review').where({ public_id: 'a' }).update({ state: 'declined' })
-    expect(await laneCounts(db, 1)).toMatchObject({ approved: 1, declined: 1, held: 1 })
-  } finally {
-    await db.destroy()
-  }
 })
 
 test('a portrait is made anew and kept as a file that visitors can read; what is no picture is none', async () => {

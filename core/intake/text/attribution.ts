@@ -4,7 +4,7 @@ import { looksLikeName } from './personLike'
 import { findRating } from './rating'
 
 const said = String.raw`(?:called|rang|phoned|wrote|writes|said|says|told\s+(?:me|us)|e?mailed|texted|messaged|stopped\s+by|came\s+(?:in|by)|left\s+a\s+(?:note|card|message)|sagte|sagt|schrieb|schreibt|rief\s+an|meinte|dijo|escribió|llamó|a\s+dit|a\s+écrit|a\s+appelé|napisała?|zadzwoniła?|powiedziała?|ha\s+scritto|ha\s+detto|schreef|zei|belde|(?:on|by|over|per|am|par|por|via|przez|al|aan\s+de)\s+(?:the\s+|el\s+)?(?:phone|telefon|téléphone|teléfono|telefono|telefoon|mail|e-?mail|chat))`
-const contact = String.raw`(?:phone\s+)?(?:feedback|review|testimonial|comment|quote|praise|call|phone|note|card|letter|mail|e-?mail|message|text|chat|anruf|karte|brief|nachricht|appel|carte|lettre|llamada|tarjeta|carta|telefon|kartka|list|telefonata|biglietto|lettera|telefoontje|kaart|brief)`
+const contact = String.raw`(?:phone\s+)?(?:feedback|review|testimonial|comment|quote|praise|call|phone|note|(?:post)?card|letter|mail|e-?mail|message|text|chat|anruf|karte|brief|nachricht|appel|carte|lettre|llamada|tarjeta|carta|telefon|kartka|list|telefonata|biglietto|lettera|telefoontje|kaart|brief)`
 const preposition = String.raw`(?:from|with|by|of|von|mit|de|d['’]|avec|con|od|da|van|met)`
 
 /** A name, and at most a role, a place or a company after it. */
@@ -36,19 +36,26 @@ export function leadName(text: string): string | null {
     `^(?<name>.{2,40}?)\\s+(?:\\(.{1,40}\\)\\s+)?(?:just\\s+)?${said}(?!\\p{L})`,
     'iu',
   ).exec(text)?.groups?.name
-  const called = new RegExp(`^${contact}\\s+${preposition}\\s*(?<name>\\p{Lu}.{1,80})$`, 'iu').exec(text)
-    ?.groups?.name
-  const name = firstPart(spoken ?? called ?? text)
+  const called = new RegExp(
+    `^(?:notes?\\s+${preposition}\\s+|(?:rec(?:eived|['’]?d)|got|had)\\s+(?:this\\s+)?(?:(?:on|in|by)\\s+)?)?(?:(?:the|a|our|my)\\s+)?${contact}\\s+${preposition}\\s*(?<name>\\p{Lu}.{1,80})$`,
+    'iu',
+  ).exec(text)?.groups?.name
+  const name = firstPart(spoken ?? called?.replace(/\s+(?:in|aus|from|at|of)\s+\p{Lu}.*$/u, '') ?? text)
   return looksLikeName(name) ? name : null
 }
 
+const nobody = /^(?:anonym(?:ous|e|o|us)?|anónim[oa]|unknown|unbekannt|no\s+name|a\s+(?:customer|guest))$/iu
+
 /** The name that closes the words, '' when rating or date stand there alone, null when it is neither. */
 export function tailName(text: string): string | null {
-  return text === '' ? '' : isNameAndLittle(text) ? firstPart(text) : null
+  if (text === '' || nobody.test(text)) return ''
+  return isNameAndLittle(text) ? firstPart(text) : null
 }
 
 /** Where a lead-in ends: after a colon, or after a dash that follows a name or a rating. */
 export function leadEnd(text: string): number | null {
+  // What is quoted is what was said, not who says it.
+  if (/^\s*["“„«‚‘]/u.test(text)) return null
   const colon = /^(.{1,90}?):(?!\/\/|\d)\s*/u.exec(text)
   if (colon && leadName(bareOf(colon[1]!)) !== null) return colon[0].length
   const dash = /^(.{1,60}?)\s+[-–—|]\s+/u.exec(text)
@@ -67,14 +74,19 @@ export function leadEnd(text: string): number | null {
 /** Where a closing attribution begins: at a dash, or at a bracket, followed by name, rating or date to the end. */
 export function tailStart(text: string): number | null {
   for (const match of [
-    ...text.matchAll(/(?:\s+[-–—~|]{1,2}\s*|(?<=[”"“»])\s*[-–—,]?\s*|\s*\((?=[^)]*\)\s*$))/gu),
+    ...text.matchAll(
+      /(?:\s+[-–—~|]{1,2}\s*|(?<=[”"“»])\s*[-–—,]?\s*|\s*\((?=[^)]*\)\s*$)|(?<=[.!?…])\s+(?=\p{Lu}))/gu,
+    ),
   ].reverse()) {
-    if (match.index === 0) continue
+    // An opening quotation mark is no end of the words.
+    if (match.index < 3) continue
     const about = text.slice(match.index + match[0].length)
     if (!about || about.length > 90) continue
     const name = tailName(bareOf(about))
     const rated = findRating(about) !== null || findDate(about) !== null
-    if (name !== null && (name !== '' || rated)) return match.index
+    // Behind a mere full stop a name alone may be the next sentence's first word.
+    const parted = match[0].trim() !== '' || !/[.!?…]$/u.test(text.slice(0, match.index))
+    if (name !== null && (name !== '' ? parted || rated : rated && parted)) return match.index
   }
   const rating = findRating(text)
   return rating &&

@@ -16,6 +16,7 @@ const stamps = [
     'iu',
   ),
   new RegExp(String.raw`^${who}\s*[[(](?<stamp>[^\])]*\d{1,2}:\d{2}[^\])]*)[\])]\s*:?\s*`, 'u'),
+  new RegExp(String.raw`^(?<stamp>\d{1,2}:\d{2}(?:\s*[AP]M)?)\s+${who}\s*:?\s*$`, 'u'),
   new RegExp(String.raw`^${who},?\s+(?<stamp>\d{1,2}:\d{2}(?:\s*[AP]M)?)\s*:?\s*$`, 'u'),
 ]
 

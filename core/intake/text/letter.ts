@@ -8,7 +8,7 @@ export interface Letter {
   signature: Line[]
 }
 
-const greetingWord = String.raw`(?:hi|hello|hey|hiya|dear|good\s+(?:morning|afternoon|evening|day)|to\s+whom|greetings|hallo|liebe[rs]?|guten\s+(?:tag|morgen|abend)|sehr\s+geehrte[rs]?|moin|servus|grüezi|bonjour|bonsoir|salut|chère?s?|madame|hola|buenas?(?:\s+(?:tardes|noches))?|buenos\s+días|estimad[oa]s?|querid[oa]s?|cześć|dzień\s+dobry|szanown[iay]\p{L}*|witam|ciao|buongiorno|buonasera|gentil[ei]\p{L}*|salve|dag|beste|hoi|goedendag|geachte)`
+const greetingWord = String.raw`(?:hi|hello|hey|hiya|dear|good\s+(?:morning|afternoon|evening|day)|to\s+whom|greetings|hallo|liebe[rs]?|guten\s+(?:tag|morgen|abend)|sehr\s+geehrte[rs]?|moin|servus|grüezi|bonjour|bonsoir|salut|chère?s?|madame|hola|buenas?(?:\s+(?:tardes|noches))?|buenos\s+días|estimad[oa]s?|querid[oa]s?|cześć|dzień\s+dobry|szanown[iay]\p{L}*|witam|ciao|buongiorno|buonasera|gentil[ei]\p{L}*|salve|dag|beste|hoi|goedendag|geachte|hej(?:san)?|hei|hallå|olá|oi|bom\s+dia|boa\s+(?:tarde|noite)|caro|cara)`
 const greetingLine = new RegExp(`^${greetingWord}(?!\\p{L})[^.!?]{0,48}[,!.:–-]?$`, 'iu')
 const greetingStart = new RegExp(
   `^${greetingWord}(?!\\p{L})(?:\\s+[\\p{L}&'’.-]+){0,4}\\s*[,!]\\s+(?=\\S)`,
@@ -21,7 +21,7 @@ const quoteRule =
   /^(?:[-_]{2,}\s*)?(?:original\s+message|forwarded\s+message|begin\s+forwarded|ursprüngliche\s+nachricht|weitergeleitete\s+nachricht|message\s+d['’]origine|message\s+transféré|mensaje\s+original|wiadomość\s+oryginalna|messaggio\s+originale|oorspronkelijk\s+bericht)\b.{0,20}$|^_{8,}$/iu
 const headerAgain = /^(?:from|von|de|od|da|van)\s*:\s*\S.*(?:@|<)/iu
 
-const closingWords = String.raw`(?:(?:with\s+)?(?:best|kind(?:est)?|warm(?:est)?|many|all\s+the|with)\s*(?:and\s+\p{L}+\s+)?(?:regards|wishes|thanks|best)?|regards|thanks(?:\s+(?:again|so\s+much|a\s+lot|a\s+million|for\s+everything))?|thank\s+you(?:\s+(?:again|so\s+much|very\s+much))?|many\s+thanks|cheers|sincerely|yours(?:\s+(?:sincerely|truly|faithfully))?|love|take\s+care|(?:mit\s+)?(?:freundlichen|besten|vielen|lieben|herzlichen)\s+(?:grüßen?|dank)|(?:viele|liebe|beste|herzliche|schöne)\s+grüße(?:\s+aus\s+\p{L}+)?|gruß|grüße|lg|vg|mfg|danke(?:\s+nochmals?|\s+schön)?|vielen\s+dank|cordialement|bien\s+(?:à\s+vous|cordialement)|merci(?:\s+(?:encore|beaucoup))?|amicalement|bonne\s+journée|(?:un\s+)?(?:cordial\s+)?saludos?(?:\s+cordiales)?|un\s+abrazo|(?:muchas\s+)?gracias|atentamente|pozdrawiam(?:\s+serdecznie)?|dziękuję(?:\s+bardzo)?|z\s+poważaniem|(?:cordiali\s+)?saluti|grazie(?:\s+mille)?|(?:met\s+)?vriendelijke\s+groeten?|groetjes|groeten|(?:hartelijk\s+)?bedankt)`
+const closingWords = String.raw`(?:(?:with\s+)?(?:best|kind(?:est)?|warm(?:est)?|many|all\s+the|with)\s*(?:and\s+\p{L}+\s+)?(?:regards|wishes|thanks|best)?|regards|thanks(?:\s+(?:again|so\s+much|a\s+lot|a\s+million|for\s+everything))?|thank\s+you(?:\s+(?:again|so\s+much|very\s+much))?|many\s+thanks|cheers|sincerely|yours(?:\s+(?:sincerely|truly|faithfully))?|love|take\s+care|(?:mit\s+)?(?:freundlichen|besten|vielen|lieben|herzlichen)\s+(?:grüßen?|dank)|(?:viele|liebe|beste|herzliche|schöne)\s+grüße(?:\s+aus\s+\p{L}+)?|gruß|grüße|lg|vg|mfg|danke(?:\s+nochmals?|\s+schön)?|vielen\s+dank|cordialement|bien\s+(?:à\s+vous|cordialement)|merci(?:\s+(?:encore|beaucoup))?|amicalement|bonne\s+journée|(?:un\s+)?(?:cordial\s+)?saludos?(?:\s+cordiales)?|un\s+abrazo|(?:muchas\s+)?gracias|atentamente|pozdrawiam(?:\s+serdecznie)?|dziękuję(?:\s+bardzo)?|z\s+poważaniem|(?:cordiali\s+)?saluti|grazie(?:\s+mille)?|(?:met\s+)?vriendelijke\s+groeten?|groetjes|groeten|(?:hartelijk\s+)?bedankt|mvh|vh|(?:med\s+)?vänliga?\s+hälsning(?:ar)?|hälsningar|(?:med\s+)?venlig\s+hilsen|hilsen|tack|takk|tak|(?:um\s+)?abraços?|obrigad[oa]|atenciosamente|cumprimentos)`
 const closingLine = new RegExp(`^${closingWords}\\s*[,.!–-]*$`, 'iu')
 const closingAndName = new RegExp(`^${closingWords}\\s*[,.!–-]?\\s+(?<name>\\p{Lu}.*)$`, 'iu')
 const sentFrom =
@@ -74,7 +74,11 @@ function withoutSignature(lines: Line[]): Letter {
     const line = kept[i]!
     const named = closingAndName.exec(line.text.trim())?.groups?.name
     if (named && looksLikeName(firstPart(named)))
-      return { words: trimBlank(kept.slice(0, i)), signedBy: nameIn(line), signature: kept.slice(i) }
+      return {
+        words: trimBlank(kept.slice(0, i)),
+        signedBy: nameIn(partOf(line, line.text.lastIndexOf(named))),
+        signature: kept.slice(i),
+      }
     if (closingLine.test(line.text.trim()) && kept.length - i <= 7) {
       const signer = [...kept.slice(i + 1), ...below].find((after) => !isBlank(after))
       return {
@@ -88,7 +92,7 @@ function withoutSignature(lines: Line[]): Letter {
   const inline = last && inlineClosing.exec(last.text)
   if (last && inline?.groups?.name && looksLikeName(firstPart(inline.groups.name))) {
     const words = [...kept.slice(0, -1), partOf(last, 0, inline.index + 1)]
-    return { words, signedBy: nameIn(partOf(last, inline.index + 1)), signature: [] }
+    return { words, signedBy: nameIn(partOf(last, last.text.lastIndexOf(inline.groups.name))), signature: [] }
   }
   const spoken = last && spokenName.exec(last.text)
   if (last && spoken?.groups?.name && looksLikeName(spoken.groups.name)) {
@@ -117,7 +121,7 @@ function withoutSignature(lines: Line[]): Letter {
 }
 
 const inlineClosing = new RegExp(
-  `[.!?…]\\s+${closingWords}\\s*[,.!–-]?\\s+(?<name>\\p{Lu}[^.!?]{1,50})\\s*$`,
+  `[.!?…]\\s+${closingWords}\\s*[,.!–-]?\\s+(?<name>\\p{Lu}[^.!?]{1,50}(?:(?<=\\s\\p{Lu})\\.)?)\\s*$`,
   'iu',
 )
 

@@ -74,6 +74,16 @@ function readAround(note: Note): void {
   const start = note.words.find((line) => !isBlank(line))
   if (start && bullet.test(start.text))
     replace(note, start, partOf(start, bullet.exec(start.text)![0].length))
+  const titled = start && titledOpening.exec(start.text)
+  if (start && titled) {
+    take(note, start, titled.groups!.name!)
+    replace(note, start, partOf(start, titled[0].length))
+  }
+  const behind = start && /[”"“»]\s*\((?<name>[^()]+)\)\s*$/u.exec(start.text)
+  if (start && behind && isNameAndLittle(bareOf(behind.groups!.name!))) {
+    take(note, partOf(start, behind.index + 1), bareOf(behind.groups!.name!))
+    replace(note, start, partOf(start, 0, behind.index + 1))
+  }
   // "Ewa, 4/5 - ..." and "5 stars - Ewa - ..." come off piece by piece.
   for (const edge of ['first', 'first', 'first', 'last', 'last'] as const) {
     const line =
@@ -83,10 +93,18 @@ function readAround(note: Note): void {
   const single = note.words.filter((line) => !isBlank(line))
   if (single.length === 1) unquote(note, single[0]!)
   else unquoteAcross(note)
-  for (const line of [...note.words]) peelAlone(note, line)
+  // Who stands beside a date or a rating is surer than who stands alone.
+  for (const line of note.words.toSorted((a, b) => Number(isDated(b)) - Number(isDated(a))))
+    peelAlone(note, line)
   note.rating ??= firstRating(whole)
   note.words = trimBlank(note.words)
 }
+
+/** "On the phone today: Mr Iwu. Very happy": a name with its title, as a sentence of its own before the words. */
+const titledOpening =
+  /^(?:[^.!?:]{0,30}:\s*)?(?<name>(?:Mrs?|Ms|Dr|Herr|Frau|Mme|Mlle|Sra?|Pani?|Sig)\.?\s\p{Lu}[\p{L}'’-]+(?:\s\p{Lu}[\p{L}'’-]+)?)\.\s+(?=\S)/u
+
+const isDated = ({ text }: Line) => findDate(text) !== null || findRating(text) !== null
 
 function replace(note: Note, line: Line, part: Line | null): void {
   const at = note.words.indexOf(line)
@@ -193,11 +211,17 @@ function unquoteAcross(note: Note): void {
 const introduced =
   /(?:^|[\s,.!–-])(?:i['’]?\s?a?m|my\s+name\s+is|this\s+is|ich\s+bin|mein\s+name\s+ist|ich\s+heiße|soy|me\s+llamo|je\s+m['’]appelle|je\s+suis|jestem|nazywam\s+się|sono|mi\s+chiamo|ik\s+ben|mijn\s+naam\s+is)\s+(?<name>\p{Lu}[\p{L}'’-]+(?:\s+(?:(?:van|von|de|del|della|di|da)\s+)*\p{Lu}[\p{L}'’-]+){0,2})/u
 
+/** "Hey, it's Carla": only behind a greeting, since much else is said to be something. */
+const greeted =
+  /(?:^|[\s,:])(?:hey|hi|hello|hallo)[\s,]+(?:it['’]s|it\s+is|hier\s+(?:ist|spricht))\s+(?<name>\p{Lu}[\p{L}'’-]+(?:\s+\p{Lu}[\p{L}'’-]+)?)/iu
+
 /** How the writer introduces herself in her own words. */
 export function introducedName(words: Line[]): Line | null {
   for (const line of words) {
     const match =
-      introduced.exec(line.text) ?? introduced.exec(line.text.charAt(0).toLowerCase() + line.text.slice(1))
+      introduced.exec(line.text) ??
+      greeted.exec(line.text) ??
+      introduced.exec(line.text.charAt(0).toLowerCase() + line.text.slice(1))
     const name = match?.groups?.name
     if (name && looksLikeName(name))
       return partOf(line, line.text.indexOf(name), line.text.indexOf(name) + name.length)

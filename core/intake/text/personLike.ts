@@ -7,6 +7,9 @@ const notNames = new Set(
   saluti grazie ciao il lo groeten bedankt ps rating bewertung anruf telefon kunde kundin cliente klient klientka message nachricht
   everything nothing perfect excellent wonderful amazing fantastic lovely brilliant superb recommended highly absolutely delivery shop
   groetjes groeten groet saludo cordialement amicalement saluti distinti lg vg mfg shopping todo list reminder wishes sent
+  sms chat texting anruf telefonat karte postkarte brief notiz appel llamada telefonata biglietto kartka
+  betyg karakter nota voto ocena score stars cijfer
+  due total invoice amount rechnung facture factura fattura
   team support staff again never always would will only after before when what how why`
     .split(/\s+/)
     .filter(Boolean),

@@ -49,8 +49,8 @@ const words: Record<string, number> = {
 const number = String.raw`\d{1,3}(?:[.,]\d)?`
 const spelt = Object.keys(words).join('|')
 const star = String.raw`(?:stars?|sterne?n?|étoiles?|etoiles?|estrellas?|gwiazdk[iaę]|gwiazdek|stelle|stella|sterren|ster)`
-const outOf = String.raw`(?:\/|out\s+of|von|sur|de|su|na|van|of)`
-const label = String.raw`(?:rating|rated|score|stars?|bewertung|note|wertung|nota|ocena|valutazione|voto|puntuación|puntuacion|beoordeling|cijfer)`
+const outOf = String.raw`(?:\/|out\s+of|von|sur|de|su|na|van|of|av|af)`
+const label = String.raw`(?:rating|rated|score|stars?|bewertung|note|wertung|nota|ocena|valutazione|voto|puntuación|puntuacion|beoordeling|cijfer|betyg|karakter)`
 
 const lit = '★⭐🌟'
 const glyphs = new RegExp(`[${lit}](?:\\uFE0F?\\s?[${lit}☆])*\\uFE0F?(?:\\s?☆)*`, 'gu')
@@ -98,6 +98,11 @@ const notations: Notation[] = [
     },
   },
   { pattern: asterisks, read: ([run]) => ({ given: run.length, scale: 5 }) },
+  // "great soap (5)": a bare figure in brackets, only where the text ends with it.
+  {
+    pattern: /\(\s*([1-5](?:[.,]5)?)\s*\)\s*$/gu,
+    read: ([, given]) => ({ given: toNumber(given!), scale: 5 }),
+  },
 ]
 
 /** The rating in a text and where it stands, in whatever notation it was given; null when there is none. */

@@ -334,3 +334,79 @@ test('every place that is marked holds what was found', () => {
   ])
   expect(review!.places.body.map(at)).toEqual(['the best kit we have had', 'by far'])
 })
+
+describe('more of what people paste', () => {
+  const readOne = (text: string) => {
+    const [found, ...others] = readText(text, ['Me'])
+    expect(others).toEqual([])
+    return found && [found.authorName, found.rating?.hundredths ?? null, found.writtenAt, found.body]
+  }
+  test.each<[string, (string | number | null)[]]>([
+    [
+      'Hi there, just wanted to say the jars are gorgeous. Five stars from me! Thanks, Delia M.',
+      ['Delia M.', 500, null, 'just wanted to say the jars are gorgeous. Five stars from me!'],
+    ],
+    [
+      'Note from the phone call with Mrs. Patel, 2 Feb 2026: loves the kettle, boils in half the time, 4/5',
+      ['Mrs. Patel', 400, '2026-02-02', 'loves the kettle, boils in half the time, 4/5'],
+    ],
+    [
+      '★★★★☆ Bequem, aber laut\nTobias K., 03.02.2026\nDer Stuhl quietscht beim Aufstehen.',
+      ['Tobias K.', 400, '2026-02-03', 'Bequem, aber laut\nDer Stuhl quietscht beim Aufstehen.'],
+    ],
+    [
+      'La lampada è bellissima, la consiglio a tutti. Voto: 5/5. Giulia Bernardi, 12 maggio 2026',
+      ['Giulia Bernardi', 500, '2026-05-12', 'La lampada è bellissima, la consiglio a tutti. Voto: 5/5.'],
+    ],
+    ['Chat: "Ganz toller Service!!" (Petra, gestern)', ['Petra', null, null, 'Ganz toller Service!!']],
+    [
+      'On the phone today: Mr Iwu. Very happy with the bench, two days late. 4 stars.',
+      ['Mr Iwu', 400, null, 'Very happy with the bench, two days late. 4 stars.'],
+    ],
+    [
+      "Rec'd card from Mrs Thornbury 14.1.26: “The roses lasted three weeks!”",
+      ['Mrs Thornbury', null, '2026-01-14', 'The roses lasted three weeks!'],
+    ],
+    [
+      'Got this on a postcard from Anders & Siv in Malmö: Thank you for the best week of our summer. 10/10',
+      ['Anders & Siv', 500, null, 'Thank you for the best week of our summer.'],
+    ],
+    ['Hej,\nkul kurs! Betyg 4 av 5.\nMvh\nÅsa Lind', ['Åsa Lind', 400, null, 'kul kurs! Betyg 4 av 5.']],
+    [
+      'Olá, adorei a chaleira. Nota 10/10. Abraços, Beatriz Nunes',
+      ['Beatriz Nunes', 500, null, 'adorei a chaleira. Nota 10/10.'],
+    ],
+    [
+      '10:14 Nadia\nthe cake was a dream!!!\n10:15 Me\nso glad!\n10:16 Nadia\n5 stars if I could leave them :)',
+      ['Nadia', 500, null, 'the cake was a dream!!!\n5 stars if I could leave them :)'],
+    ],
+  ])('%s', (text, expected) => {
+    expect(readOne(text)).toEqual(expected)
+  })
+  test('a list keeps its short ones, bare figures in brackets and those that nobody signed', () => {
+    expect(
+      readText(
+        '- Mia: great soap, smells like rain (5)\n- Jon B.: ok, a bit small (3)\n- Anke Vogt: never again (1)',
+      ).map(({ authorName, rating }) => [authorName, rating?.hundredths]),
+    ).toEqual([
+      ['Mia', 500],
+      ['Jon B.', 300],
+      ['Anke Vogt', 100],
+    ])
+    expect(
+      readText(
+        '1) "Best haircut in years" – Pia\n2) "Friendly, but I had to wait" – Ole H., 3/5\n3) "Won’t come back" – anonymous, 1/5',
+      ).map(({ authorName, rating, body }) => [authorName, rating?.hundredths, body]),
+    ).toEqual([
+      ['Pia', undefined, 'Best haircut in years'],
+      ['Ole H.', 300, 'Friendly, but I had to wait'],
+      [null, 100, 'Won’t come back'],
+    ])
+  })
+  test.each([
+    'Can you tell me when my parcel arrives? Order 4411.',
+    'Invoice 2231\nTotal: 45.00 EUR\nDue: 12 April 2026',
+  ])('nothing is invented in %j', (text) => {
+    expect(readText(text)).toEqual([])
+  })
+})

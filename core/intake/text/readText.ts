@@ -91,8 +91,18 @@ function split(lines: Line[], at: (line: Line) => boolean): Line[][] {
   return parts.map(trimBlank).filter((part) => part.length > 0)
 }
 
+/** In a list of reviews a short one is one too, as long as somebody says it. */
+function isListed(note: Note): boolean {
+  return note.name !== null && note.words.some(({ text }) => /\p{L}{2}/u.test(text))
+}
+
 function reviews(notes: (Note & { email: string | null })[]): ReadReview[] {
-  return notes.filter(isReview).map(({ name, rating, date, words, email }) => ({
+  const sure = notes.filter(isReview)
+  const kept =
+    notes.length > 1 && sure.length * 2 >= notes.length
+      ? (note: Note) => isReview(note) || isListed(note)
+      : isReview
+  return notes.filter(kept).map(({ name, rating, date, words, email }) => ({
     authorName: name && inOrder(name.text),
     authorEmail: email,
     rating: rating?.rating ?? null,
@@ -124,9 +134,14 @@ function isReview({ words, rating, name, quoted }: Note): boolean {
   if (rating && (name || /\p{L}{2}/u.test(body))) return true
   const said = body.replace(/\S*(?:\/\/|www\.|@)\S*/gu, ' ').match(/\p{L}{2,}/gu) ?? []
   if (name && quoted && said.length > 0) return true
-  if (said.length < 3) return false
-  const sentences = body.split(/(?<=[.!?…])\s+/u).filter((sentence) => /\p{L}/u.test(sentence))
-  if (sentences.every((sentence) => sentence.trimEnd().endsWith('?'))) return false
+  // Three words are praise when somebody says them, and a heading when nobody does.
+  if (said.length < (name || quoted ? 3 : 4)) return false
+  const sentences = body
+    .split(/(?<=[.!?…])\s+/u)
+    .filter(
+      (sentence) => (sentence.match(/\p{L}{2,}/gu) ?? []).length >= 3 || sentence.trimEnd().endsWith('?'),
+    )
+  if (sentences.length > 0 && sentences.every((sentence) => sentence.trimEnd().endsWith('?'))) return false
   const listed = words.filter(
     (line) => !isBlank(line) && /^\s*(?:[-*•]|\d+\s*[x×]|[\p{L} ]{2,24}:)\s*/u.test(line.text),
   )
