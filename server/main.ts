@@ -74,10 +74,12 @@ async function start(config: Config): Promise<void> {
     )
     process.exit(1)
   })
+  const empty = await elogio.isEmpty()
   server.listen(config.port, () => {
     const address = server.address()
     const port = typeof address === 'object' && address ? address.port : config.port
     console.log(`Elogio listens on port ${port}`)
+    if (empty) console.log(`Nobody is here yet: open ${config.publicUrl} and set up your shop.`)
   })
 
   let stopping = false

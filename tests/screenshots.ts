@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
-import { startDemo } from './support/application'
+import { startDemo, startEmpty } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { pageOf, type Page } from './support/page'
 
@@ -43,6 +43,16 @@ try {
     await page.go(`${demo.url}/s/wrenfield/decide?lane=held`)
     await page.sees('Why it was held back')
     await keep(page, 'decide')
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=approved&q=box`)
+    await page.sees(/\S/, '#writer')
+    await page.keys('x', 'J', 'J')
+    await page.sees(/[23] ticked/)
+    await page.click('[data-filter=and]')
+    await page.sees('Way in', '#filter-strip')
+    await keep(page, 'decide-many')
+    await page.go(`${demo.url}/s/wrenfield/settings`)
+    await page.sees('Name under your replies')
+    await keep(page, 'settings')
     await page.go(`${demo.url}/s/wrenfield/show`)
     await page.sees('One display is live.')
     await keep(page, 'show')
@@ -56,6 +66,10 @@ try {
     await page.go(`${demo.url}/f/tell-us`)
     await fillIn(page)
     await keep(page, 'form')
+    await driver.executeScript('document.cookie = "elogio_theme=night; path=/"')
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=approved&rating=2`)
+    await page.sees(/\S/, '#writer')
+    await keep(page, 'decide-night')
   })
   await withBrowser(phone, async (driver) => {
     const page = pageOf(driver)
@@ -66,7 +80,22 @@ try {
     await page.displaySees(/Kept bees/)
     await driver.executeScript('document.querySelector("[data-elogio]").scrollIntoView()')
     await keep(page, 'site-phone')
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=held`)
+    await page.click('main form button')
+    await page.sees('Why it was held back')
+    await keep(page, 'decide-phone')
   })
+  const empty = await startEmpty({ ELOGIO_ALLOW_HOSTS: new URL(demo.shopUrl).host })
+  try {
+    await withBrowser(desk, async (driver) => {
+      const page = pageOf(driver)
+      await page.go(`${empty.url}/begin?site=${encodeURIComponent(demo.shopUrl)}`)
+      await page.sees('This is Wrenfield Bee Supply')
+      await keep(page, 'set-up')
+    })
+  } finally {
+    await empty.stop()
+  }
 } finally {
   await demo.stop()
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { useLetter } from '../components/useLetter'
 import { useNavigate, useOutletContext } from 'react-router'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
@@ -7,7 +7,7 @@ import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/words/say'
 import { Key } from '../components/Key'
 import { actLetters, filledActs } from './actLooks'
-import { queuePath, type QueueSearch } from './address'
+import { FIRST_SHOWN, queuePath, type QueueSearch } from './address'
 import { DeclineReasons } from './DeclineReasons'
 import type { QueueContext } from './queue'
 import { UndoLast, type LastAct } from './UndoLast'
@@ -47,27 +47,35 @@ export function ActBar({
   const plain = (one: Act) => {
     if (possible.includes(one)) act(plainAct(one))
   }
-  const go = (neighbour: Neighbour | null) => {
-    if (!neighbour) return
+  // A key pressed while the next review is still on its way goes on from that one.
+  const underWay = useRef<string | null>(null)
+  const go = (side: 'after' | 'before') => {
+    const at = underWay.current ?? review.publicId
+    const there =
+      at === review.publicId
+        ? (side === 'after' ? after : before)?.publicId
+        : shown[shown.indexOf(at) + (side === 'after' ? 1 : -1)]
+    if (!there) return
+    underWay.current = there
     // Going on past the end of what the list shows brings more of it.
-    const show = shown.includes(neighbour.publicId) ? search.show : search.show + 50
-    void navigate(queuePath(shop, neighbour.publicId, { ...search, show }))
+    const show = shown.includes(there) ? search.show : search.show + FIRST_SHOWN
+    void navigate(queuePath(shop, there, { ...search, show }))
   }
-  const tickAndGo = (neighbour: Neighbour | null) => {
-    ticks.tick(review.publicId)
-    go(neighbour)
+  const tickAndGo = (side: 'after' | 'before') => {
+    ticks.tick(underWay.current ?? review.publicId)
+    go(side)
   }
   const declineWhy = () => setGiving(possible.includes('decline'))
   useLetter('a', () => plain('approve'), { enabled: single })
   useLetter('d', () => plain('decline'), { enabled: single })
   useLetter('shift+d', declineWhy, { enabled: single, preventDefault: true })
   useLetter('s', () => plain('spam'), { enabled: single })
-  useLetter('j', () => go(after))
-  useLetter('k', () => go(before))
+  useLetter('j', () => go('after'))
+  useLetter('k', () => go('before'))
   useLetter('x', () => ticks.toggle(review.publicId))
   useLetter('shift+x', ticks.tickAll)
-  useLetter('shift+j', () => tickAndGo(after))
-  useLetter('shift+k', () => tickAndGo(before))
+  useLetter('shift+j', () => tickAndGo('after'))
+  useLetter('shift+k', () => tickAndGo('before'))
 
   if (!single) return null
   return (

@@ -39,6 +39,8 @@ export function FilterStrip({
   }
   const titles = Object.fromEntries(products.map(({ sku, title }) => [sku, title]))
   const to = (change: Partial<ReviewFilter>) => queuePath(shop, null, { ...filter, ...change })
+  // The counters know nothing of words, tags and days, and a number that ignores them would mislead.
+  const exact = !filter.q && !filter.tag && !filter.from && !filter.to
   const choices = choicesOf(facets, products, tags)
   const rows: StripPart[] =
     open === 'and' ? stripParts.filter((part) => part !== 'rating') : open === 'sort' ? [] : [open]
@@ -89,7 +91,7 @@ export function FilterStrip({
                   ) : (
                     choiceWords(part, value, titles)
                   )}
-                  {count !== null && <span className="ml-2 text-soft">{count}</span>}
+                  {exact && count !== null && <span className="ml-2 text-soft">{count}</span>}
                 </ChoiceLink>
               ))}
             </Row>

@@ -163,7 +163,9 @@ function Chips({ line, languages }: { line: Line; languages: string[] }) {
       {line.source === 'manualEntry' && <Chip>{say('decide.writtenDown')}</Chip>}
       {!verified && proofFailure && <Chip>{say(`proof.short.${proofFailure}`)}</Chip>}
       {language && !languages.includes(language) && <Chip>{say(`language.${language}` as WordsKey)}</Chip>}
-      {line.owed && line.state === 'approved' && <Chip tone="ochre">{say('decide.filter.owed.yes')}</Chip>}
+      {line.owed && line.showable && line.state === 'approved' && (
+        <Chip tone="ochre">{say('decide.filter.owed.yes')}</Chip>
+      )}
       {!showable && <Chip tone="ochre">{say('decide.onlyYou')}</Chip>}
       {line.tags.map((tag) => (
         <Chip key={tag}>{`#${tag}`}</Chip>

@@ -21,6 +21,7 @@ export function ReplyBox({
     reply: { name: string; body: string } | null
     replyDraft: string
     owed: boolean
+    showable: boolean
     state: string
   }
   replyName: string
@@ -57,10 +58,18 @@ export function ReplyBox({
             : say('decide.reply.name', { name: replyName })}
         </h2>
         <p className="text-[13px] text-soft">
-          {say(review.state === 'approved' ? 'decide.reply.hint' : 'decide.reply.notYet')}
+          {say(
+            !review.showable
+              ? 'decide.reply.never'
+              : review.state === 'approved'
+                ? 'decide.reply.hint'
+                : 'decide.reply.notYet',
+          )}
         </p>
       </div>
-      {review.owed && !editing && <p className="mt-1 text-ochre">{say('decide.reply.owed')}</p>}
+      {review.owed && review.showable && !editing && (
+        <p className="mt-1 text-ochre">{say('decide.reply.owed')}</p>
+      )}
       {reply && !editing && (
         <>
           <p className="mt-1 whitespace-pre-line">{reply.body}</p>

@@ -48,7 +48,7 @@ export function useTicks(lines: Tickable[], filterKey: string) {
     /** Ticks one, and leaves it ticked when it is. */
     tick: (publicId: string) => {
       const line = lines.find((one) => one.publicId === publicId)
-      if (line && !all) setTicked(new Map(ticked).set(publicId, line.revision))
+      if (line && !all) setTicked((before) => new Map(before).set(publicId, line.revision))
       setLast(publicId)
     },
     tickAll: () => setAll(!all),

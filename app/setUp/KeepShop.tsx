@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useState, useSyncExternalStore } from 'react'
 import { Form, Link } from 'react-router'
 import { PASSWORD_LEAST } from '../../core/account/shopProfile'
 import { say } from '../../core/words/say'
@@ -21,6 +21,7 @@ export function KeepShop({
   errors: ProfileErrors
 }) {
   const [values, setValues] = useState(found.values)
+  const timeZone = useSyncExternalStore(never, ownTimeZone, () => '')
   const mistakes = Object.keys(errors).length > 0
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
@@ -69,7 +70,7 @@ export function KeepShop({
             <summary className="cursor-pointer font-semibold text-petrol">{say('setUp.more')}</summary>
             <div className="mt-3">
               <MoreFields
-                values={{ ...values, time_zone: values.time_zone || ownTimeZone() }}
+                values={{ ...values, time_zone: values.time_zone || timeZone }}
                 change={setValues}
                 errors={errors}
               />
@@ -81,8 +82,9 @@ export function KeepShop({
   )
 }
 
-const ownTimeZone = () =>
-  typeof document === 'undefined' ? '' : Intl.DateTimeFormat().resolvedOptions().timeZone
+/** Only the browser knows it, and it does not change while the page is open. */
+const ownTimeZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone
+const never = () => () => undefined
 
 /** A hint of her page's head, so that the reviews are seen where they will stand. */
 function PageHead({ values }: { values: ProfileValues }) {

@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { newPassword, PASSWORD_LEAST, shopProfileSchema } from '../../core/account/shopProfile'
 import { say } from '../../core/words/say'
 import { keepSession, requireShop } from '../account/session'
+import { DressedPreview } from '../components/DressedPreview'
 import { orOffline } from '../offline'
 import { waitWords } from '../waitWords'
 import { Labelled, LookFields, MoreFields, type ProfileErrors, type ProfileValues } from './ProfileFields'
@@ -27,7 +28,8 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     reply_name: shop.replyName,
     time_zone: shop.timeZone,
   }
-  return { values, member: { name: member.name, email: member.email } }
+  const html = context.elogio.samplePreview(shop).html
+  return { values, html, member: { name: member.name, email: member.email } }
 }
 
 interface Answer {
@@ -79,7 +81,7 @@ export default function Settings({ loaderData, actionData }: Route.ComponentProp
           {problem}
         </p>
       )}
-      <div className="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(0,680px)_minmax(0,380px)]">
+      <div className="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(0,680px)_minmax(0,440px)]">
         <Form method="post" className="panel flex flex-col gap-5 px-6 py-5">
           <h2 className="text-[16px] font-semibold">{say('settings.shop')}</h2>
           <LookFields values={values} change={setValues} errors={errors} candidates={[]} />
@@ -93,7 +95,15 @@ export default function Settings({ loaderData, actionData }: Route.ComponentProp
             </span>
           </div>
         </Form>
-        <Password errors={errors} done={answer?.done === 'password'} member={loaderData.member} />
+        <div className="flex flex-col gap-6">
+          <section aria-labelledby="look" className="overflow-hidden rounded-[14px] border border-line">
+            <h2 id="look" className="border-b border-line bg-paper px-6 py-3 font-semibold">
+              {say('settings.look')}
+            </h2>
+            <DressedPreview html={loaderData.html} dress={values} />
+          </section>
+          <Password errors={errors} done={answer?.done === 'password'} member={loaderData.member} />
+        </div>
       </div>
     </main>
   )

@@ -260,6 +260,7 @@ export const decideWords = {
       posted: 'Your reply, {{when}}',
       kept: 'draft kept',
       owed: 'A low rating without an answer.',
+      never: 'The writer did not agree to have this shown, so no visitor would see it.',
       notYet: 'Visitors see it once the review is approved.',
     },
     note: { name: 'Note to yourself', hint: 'only you and your colleagues', kept: 'kept' },

@@ -87,6 +87,7 @@ export const setUpWords = {
   settings: {
     title: 'Settings',
     shop: 'The shop',
+    look: 'How your reviews look in this dress',
     save: 'Keep changes',
     saved: 'Kept.',
     you: 'Your account',
