@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { checkPassword } from '../server/account/password'
 import { openDatabase } from '../server/data/database'
 import { fillDemo } from '../demo/fill'
 
@@ -77,5 +78,22 @@ test('read takes a pasted text apart, and says what it cannot read yet', () => {
   expect([sheet.status, sheet.stderr]).toEqual([
     1,
     'survey.xlsx: only text can be read so far; say --as text to read it so.\n',
+  ])
+}, 30_000)
+
+test('member password gives a new one that works, and says so when there is no such member', async () => {
+  const given = elogio(['member', 'password', 'ned@saltmarshlane.example'])
+  const password = /is (\S+)\n$/.exec(given.stdout)?.[1]
+  expect(password).toMatch(/^\S{20}$/)
+  const db = await openDatabase(path.join(folder, 'elogio.db'))
+  const { password_hash: hash } = await db('member')
+    .where({ email: 'ned@saltmarshlane.example' })
+    .first<{ password_hash: string }>('password_hash')
+  await db.destroy()
+  expect(await checkPassword(hash, password!)).toBe(true)
+  const nobody = elogio(['member', 'password', 'nobody@wrenfield.example'])
+  expect([nobody.status, nobody.stderr]).toEqual([
+    1,
+    'There is no member with the address nobody@wrenfield.example.\n',
   ])
 }, 30_000)

@@ -27,7 +27,7 @@ function Summary({ model }: { model: DisplayModel }) {
     <p className="eg-sum">
       <span>
         {tally.average === null ? (
-          say('display.none')
+          say(stock > 0 ? 'display.noAverage' : 'display.none')
         ) : (
           <>
             <b>{oneDecimal(tally.average, locale)}</b> {say('display.from', { count: tally.count })}

@@ -99,6 +99,18 @@ test('several at once: ticks, a range, all that match, and one undo for them tog
     await page.sees(/All \d+ that match are ticked/)
     await page.type('[aria-label="Put a tag on them"]', `for the course${Key.ENTER}`)
     await page.sees(/Put a tag on \d+\./, '[role=status]')
+    await page.press('Views')
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=approved&rating=4&bought=yes`)
+    await page.sees('verified buyers', '[data-filter=bought]')
+    await page.press('Views')
+    await page.type('[name=name]', `Happy buyers${Key.ENTER}`)
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=spam`)
+    await page.sees(/\S/, '#writer')
+    await page.press('Views')
+    await page.press('Happy buyers')
+    await page.sees('verified buyers', '[data-filter=bought]')
+    await page.at('rating=4')
+
     await page.go(`${demo.url}/s/wrenfield/decide?lane=approved&tag=for+the+course`)
     await page.sees('tagged for the course', '[data-filter=tag]')
     await page.sees('#for the course')
@@ -160,6 +172,39 @@ test('a reply stands where visitors read it, is changed and taken back; reasons,
     await page.sees('Nothing approved fits this filter.')
     await page.press('Show all of this lane')
     await page.sees(/\S/, '#writer')
+  })
+}, 60_000)
+
+test('by night and on a wide screen every screen holds its contrast and its width', async () => {
+  await withBrowser({ width: 1920, height: 1080 }, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/gather')
+    await page.sees('came in these 30 days')
+    await page.click('header details:last-of-type summary')
+    await page.click('header select')
+    await page.keys(Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ENTER)
+    await page.find('html[data-theme=elogio-night]')
+    for (const path of [
+      'gather',
+      'gather/write',
+      'decide?lane=held',
+      'decide?lane=spam',
+      'show',
+      'show/front-page',
+      'settings',
+    ]) {
+      await page.go(`${demo.url}/s/wrenfield/${path}`)
+      await page.find('main h1')
+      await page.find('html[data-theme=elogio-night]')
+      await page.accessible()
+      expect([path, await driver.executeScript('return document.documentElement.scrollWidth')]).toEqual([
+        path,
+        1920,
+      ])
+    }
+    await page.go(`${demo.url}/f/tell-us`)
+    await page.find('html[data-theme=elogio]')
+    await page.accessible()
   })
 }, 60_000)
 

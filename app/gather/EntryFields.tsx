@@ -1,6 +1,7 @@
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import type { ReadReview } from '../../core/intake/text/readText'
 import { say } from '../../core/words/say'
+import { Field, Mistake } from '../components/Field'
 import { PictureField } from '../components/PictureField'
 import { Uprights } from '../components/RatingMark'
 
@@ -28,17 +29,19 @@ export function EntryFields({
     <div className="flex max-w-[620px] flex-col gap-4">
       <Rating given={rating} errors={errors.rating} />
       <Field name="body" label={say('write.words')} hint={say('write.customersSee')} errors={errors.body}>
-        <textarea
-          name="body"
-          id="body"
-          rows={4}
-          defaultValue={found?.body ?? ''}
-          className="textarea customer-words field-sizing-content max-h-80 min-h-24 w-full border-edge text-[17px] leading-snug"
-          onKeyDown={(event) => {
-            if (event.key === 'Enter' && (event.ctrlKey || event.metaKey))
-              event.currentTarget.form?.requestSubmit()
-          }}
-        />
+        {(id) => (
+          <textarea
+            name="body"
+            id={id}
+            rows={4}
+            defaultValue={found?.body ?? ''}
+            className="textarea customer-words field-sizing-content max-h-80 min-h-24 w-full border-edge text-[17px] leading-snug"
+            onKeyDown={(event) => {
+              if (event.key === 'Enter' && (event.ctrlKey || event.metaKey))
+                event.currentTarget.form?.requestSubmit()
+            }}
+          />
+        )}
       </Field>
       <div className="grid gap-4 sm:grid-cols-2">
         <Field
@@ -47,38 +50,39 @@ export function EntryFields({
           hint={say('form.shownAsHint')}
           errors={errors.author_name}
         >
-          <input
-            name="author_name"
-            id="author_name"
-            defaultValue={found?.authorName ?? ''}
-            autoComplete="off"
-            className={text}
-          />
+          {(id) => (
+            <input
+              name="author_name"
+              id={id}
+              defaultValue={found?.authorName ?? ''}
+              autoComplete="off"
+              className={text}
+            />
+          )}
         </Field>
         <Field name="written_at" label={say('write.date')} errors={errors.written_at}>
-          <input
-            name="written_at"
-            id="written_at"
-            type="date"
-            max={today}
-            defaultValue={found?.writtenAt?.slice(0, 10) ?? ''}
-            className={text}
-          />
+          {(id) => (
+            <input
+              name="written_at"
+              id={id}
+              type="date"
+              max={today}
+              defaultValue={found?.writtenAt?.slice(0, 10) ?? ''}
+              className={text}
+            />
+          )}
         </Field>
         <Field name="product" label={say('write.product')} errors={errors.product}>
-          <select
-            name="product"
-            id="product"
-            className="select w-full border-edge text-[15px]"
-            defaultValue=""
-          >
-            <option value="">{say('form.productNone')}</option>
-            {products.map(({ sku, title }) => (
-              <option key={sku} value={sku}>
-                {title}
-              </option>
-            ))}
-          </select>
+          {(id) => (
+            <select name="product" id={id} className="select w-full border-edge text-[15px]" defaultValue="">
+              <option value="">{say('form.productNone')}</option>
+              {products.map(({ sku, title }) => (
+                <option key={sku} value={sku}>
+                  {title}
+                </option>
+              ))}
+            </select>
+          )}
         </Field>
         <Field
           name="relationship"
@@ -86,7 +90,7 @@ export function EntryFields({
           hint={say('write.relationshipHint')}
           errors={errors.relationship}
         >
-          <input name="relationship" id="relationship" className={text} />
+          {(id) => <input name="relationship" id={id} className={text} />}
         </Field>
       </div>
       <details
@@ -100,10 +104,10 @@ export function EntryFields({
             hint={say('write.customersSee')}
             errors={errors.title}
           >
-            <input name="title" id="title" className={`${text} customer-words`} />
+            {(id) => <input name="title" id={id} className={`${text} customer-words`} />}
           </Field>
           <Field name="role" label={say('write.role')} hint={say('write.customersSee')} errors={errors.role}>
-            <input name="role" id="role" className={text} />
+            {(id) => <input name="role" id={id} className={text} />}
           </Field>
           <Field
             name="company"
@@ -111,16 +115,12 @@ export function EntryFields({
             hint={say('write.customersSee')}
             errors={errors.company}
           >
-            <input name="company" id="company" className={text} />
+            {(id) => <input name="company" id={id} className={text} />}
           </Field>
           <Field name="company_url" label={say('write.companyUrl')} errors={errors.company_url}>
-            <input
-              name="company_url"
-              id="company_url"
-              inputMode="url"
-              placeholder="https://"
-              className={text}
-            />
+            {(id) => (
+              <input name="company_url" id={id} inputMode="url" placeholder="https://" className={text} />
+            )}
           </Field>
           <Field
             name="seen_url"
@@ -128,12 +128,14 @@ export function EntryFields({
             hint={say('write.onlyYou')}
             errors={errors.seen_url}
           >
-            <input name="seen_url" id="seen_url" inputMode="url" placeholder="https://" className={text} />
+            {(id) => (
+              <input name="seen_url" id={id} inputMode="url" placeholder="https://" className={text} />
+            )}
           </Field>
           <Picture name="portrait" label={say('write.portrait')} />
           <Picture name="company_logo" label={say('write.companyLogo')} />
           <Field name="note" label={say('write.note')} hint={say('write.onlyYou')} errors={errors.note}>
-            <input name="note" id="note" className={text} />
+            {(id) => <input name="note" id={id} className={text} />}
           </Field>
         </div>
       </details>
@@ -181,44 +183,8 @@ function Rating({ given, errors }: { given: string; errors?: string[] }) {
           </label>
         ))}
       </div>
-      <Mistake name="rating" errors={errors} />
+      <Mistake errors={errors} />
     </fieldset>
-  )
-}
-
-function Field({
-  name,
-  label,
-  hint,
-  errors,
-  children,
-}: {
-  name: string
-  label: string
-  hint?: string
-  errors?: string[]
-  children: ReactNode
-}) {
-  return (
-    <div className="flex min-w-0 flex-col gap-1">
-      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
-        <label htmlFor={name} className="font-semibold">
-          {label}
-        </label>
-        {hint && <span className="text-[12.5px] text-soft">{hint}</span>}
-      </div>
-      {children}
-      <Mistake name={name} errors={errors} />
-    </div>
-  )
-}
-
-function Mistake({ name, errors }: { name: string; errors?: string[] }) {
-  if (!errors) return null
-  return (
-    <p id={`${name}-error`} role="alert" className="font-semibold text-plum">
-      {errors.join(' ')}
-    </p>
   )
 }
 

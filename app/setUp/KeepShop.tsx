@@ -3,14 +3,9 @@ import { Form, Link } from 'react-router'
 import { PASSWORD_LEAST } from '../../core/account/shopProfile'
 import { say } from '../../core/words/say'
 import { DressedPreview } from '../components/DressedPreview'
+import { Field } from '../components/Field'
 import { Wordmark } from '../components/Wordmark'
-import {
-  Labelled,
-  LookFields,
-  MoreFields,
-  type ProfileErrors,
-  type ProfileValues,
-} from '../settings/ProfileFields'
+import { LookFields, MoreFields, type ProfileErrors, type ProfileValues } from '../settings/ProfileFields'
 
 /** The shop as its site tells it, wearing samples; what is not right is corrected, and the account keeps it. */
 export function KeepShop({
@@ -115,19 +110,19 @@ function Account({ errors }: { errors: ProfileErrors }) {
         <p className="text-soft">{say('setUp.accountHint')}</p>
       </div>
       <div className="grid gap-4 sm:grid-cols-2">
-        <Labelled
+        <Field
           name="member_name"
           label={say('setUp.memberName')}
           hint={say('setUp.onlyYou')}
           errors={errors.member_name}
         >
           {(id) => <input id={id} name="member_name" autoComplete="name" className={input} />}
-        </Labelled>
-        <Labelled name="email" label={say('account.email')} hint={say('setUp.onlyYou')} errors={errors.email}>
+        </Field>
+        <Field name="email" label={say('account.email')} hint={say('setUp.onlyYou')} errors={errors.email}>
           {(id) => <input id={id} name="email" type="email" autoComplete="username" className={input} />}
-        </Labelled>
+        </Field>
       </div>
-      <Labelled
+      <Field
         name="password"
         label={say('setUp.newPassword', { least: PASSWORD_LEAST })}
         errors={errors.password}
@@ -135,7 +130,7 @@ function Account({ errors }: { errors: ProfileErrors }) {
         {(id) => (
           <input id={id} name="password" type="password" autoComplete="new-password" className={input} />
         )}
-      </Labelled>
+      </Field>
     </section>
   )
 }

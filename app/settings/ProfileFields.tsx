@@ -1,6 +1,6 @@
 import { wcagContrast } from 'culori'
-import { useId, type ReactNode } from 'react'
 import { say } from '../../core/words/say'
+import { Field } from '../components/Field'
 import { PictureField } from '../components/PictureField'
 
 /** The fields of a shop's profile as their inputs hold them. */
@@ -96,7 +96,7 @@ export function MoreFields(given: Given) {
 
 function fieldsOf({ values, change, errors }: Given) {
   return (name: keyof ProfileValues, label: string, hint: string, placeholder?: string) => (
-    <Labelled name={name} label={label} hint={hint} errors={errors[name]}>
+    <Field name={name} label={label} hint={hint} errors={errors[name]}>
       {(id) => (
         <input
           id={id}
@@ -108,7 +108,7 @@ function fieldsOf({ values, change, errors }: Given) {
           onChange={(event) => change({ ...values, [name]: event.currentTarget.value })}
         />
       )}
-    </Labelled>
+    </Field>
   )
 }
 
@@ -126,7 +126,7 @@ function ColourField({
   change: (typed: string) => void
 }) {
   return (
-    <Labelled name={name} label={label} errors={errors}>
+    <Field name={name} label={label} errors={errors}>
       {(id) => (
         <span className="flex items-center gap-2">
           <input
@@ -145,7 +145,7 @@ function ColourField({
           />
         </span>
       )}
-    </Labelled>
+    </Field>
   )
 }
 
@@ -167,37 +167,4 @@ function contrastOf(ground: string, ink: string): number | null {
   } catch {
     return null
   }
-}
-
-/** A field with its name, who sees it, and what is wrong with it. */
-export function Labelled({
-  name,
-  label,
-  hint,
-  errors,
-  children,
-}: {
-  name: string
-  label: string
-  hint?: string
-  errors?: string[]
-  children: (id: string) => ReactNode
-}) {
-  const id = useId()
-  return (
-    <div className="flex min-w-0 flex-col gap-1" data-field={name}>
-      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
-        <label htmlFor={id} className="font-semibold">
-          {label}
-        </label>
-        {hint && <span className="text-[12.5px] text-soft">{hint}</span>}
-      </div>
-      {children(id)}
-      {errors && (
-        <p role="alert" className="font-semibold text-plum">
-          {errors.join(' ')}
-        </p>
-      )}
-    </div>
-  )
 }

@@ -5,9 +5,10 @@ import { newPassword, PASSWORD_LEAST, shopProfileSchema } from '../../core/accou
 import { say } from '../../core/words/say'
 import { keepSession, requireShop } from '../account/session'
 import { DressedPreview } from '../components/DressedPreview'
+import { Field } from '../components/Field'
 import { orOffline } from '../offline'
 import { waitWords } from '../waitWords'
-import { Labelled, LookFields, MoreFields, type ProfileErrors, type ProfileValues } from './ProfileFields'
+import { LookFields, MoreFields, type ProfileErrors, type ProfileValues } from './ProfileFields'
 import type { Route } from './+types/settings'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
@@ -126,7 +127,7 @@ function Password({
         {member.name}, {member.email}
       </p>
       <input type="hidden" name="username" autoComplete="username" value={member.email} readOnly />
-      <Labelled name="present" label={say('settings.currentPassword')} errors={errors.present}>
+      <Field name="present" label={say('settings.currentPassword')} errors={errors.present}>
         {(id) => (
           <input
             id={id}
@@ -137,8 +138,8 @@ function Password({
             className={input}
           />
         )}
-      </Labelled>
-      <Labelled
+      </Field>
+      <Field
         name="password"
         label={say('settings.newPassword', { least: PASSWORD_LEAST })}
         errors={errors.password}
@@ -153,7 +154,7 @@ function Password({
             className={input}
           />
         )}
-      </Labelled>
+      </Field>
       <p className="text-[13px] text-soft">{say('settings.passwordNote')}</p>
       <button name="intent" value="password" className="btn btn-quiet self-start">
         {say('settings.change')}

@@ -9,10 +9,13 @@ const TALLEST = 26
 export function FairGauge({
   chosen,
   all,
+  stock,
   locale,
 }: {
   chosen: RatingTally
   all: RatingTally
+  /** How many may be shown, counted in averages or not. */
+  stock: number
   locale: string
 }) {
   return (
@@ -26,7 +29,7 @@ export function FairGauge({
         </h2>
         <p className="text-[13px] text-soft">
           {chosen.average === null || all.average === null
-            ? say('show.gaugeEmpty')
+            ? say(stock > 0 ? 'show.gaugeUncounted' : 'show.gaugeEmpty')
             : say('show.here', {
                 average: oneDecimal(chosen.average, locale),
                 all: oneDecimal(all.average, locale),
@@ -34,8 +37,12 @@ export function FairGauge({
               })}
         </p>
       </div>
-      <Bars tally={all} words={say('show.all')} tone="fill-[#6b8d95]" />
-      <Bars tally={chosen} words={say('show.these')} tone="fill-apricot" />
+      {all.count > 0 && (
+        <>
+          <Bars tally={all} words={say('show.all')} tone="fill-[#6b8d95]" />
+          <Bars tally={chosen} words={say('show.these')} tone="fill-apricot" />
+        </>
+      )}
       <p className="ml-auto text-[13px] text-soft">
         {chosen.count > 0 &&
           say('show.lowShare', {

@@ -107,7 +107,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
             samples={view.samples}
             shop={params.shop}
           />
-          <FairGauge chosen={view.chosen} all={view.all} locale={view.locale} />
+          <FairGauge chosen={view.chosen} all={view.all} stock={view.stock} locale={view.locale} />
         </div>
         <PickedList shop={params.shop} picked={view.picked} stock={view.stock} />
       </div>

@@ -71,6 +71,7 @@ export const publicWords = {
     reply: '{{name}} replies',
     write: 'Write a review',
     none: 'No reviews here yet.',
+    noAverage: 'Written down by the shop, so there is no average yet.',
     on: 'on {{product}}',
     region: 'Reviews of {{shop}}',
     page: 'Reviews of {{shop}}',

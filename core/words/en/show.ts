@@ -37,6 +37,7 @@ export const showWords = {
     chosen: '{{Count}}, in order',
     ofStock: 'of {{stock}}',
     here: 'average {{average}} here, {{all}} among all {{count}}',
+    gaugeUncounted: 'no customer’s own rating is among them, so there is no average to compare',
     gaugeEmpty: 'nothing is chosen, so there is nothing to compare',
     chosenBesideAll: 'Chosen beside all',
     these: 'these',

@@ -1,0 +1,40 @@
+import { useId, type ReactNode } from 'react'
+
+/** A field with its name, who sees it, and what is wrong with it. The input takes the id that it is given. */
+export function Field({
+  name,
+  label,
+  hint,
+  errors,
+  children,
+}: {
+  name: string
+  label: string
+  hint?: string
+  errors?: string[]
+  children: (id: string) => ReactNode
+}) {
+  const id = useId()
+  return (
+    <div className="flex min-w-0 flex-col gap-1" data-field={name}>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <label htmlFor={id} className="font-semibold">
+          {label}
+        </label>
+        {hint && <span className="text-[12.5px] text-soft">{hint}</span>}
+      </div>
+      {children(id)}
+      <Mistake errors={errors} />
+    </div>
+  )
+}
+
+/** What is wrong with a field, said where it is. */
+export function Mistake({ errors }: { errors?: string[] }) {
+  if (!errors) return null
+  return (
+    <p role="alert" className="font-semibold text-plum">
+      {errors.join(' ')}
+    </p>
+  )
+}

@@ -1,0 +1,57 @@
+import fc from 'fast-check'
+import { expect, test } from 'vitest'
+import { wholeLane, type LaneFilter } from '../data/laneFilter'
+import type { CountedGroup } from '../data/reviewCounts'
+import { countOf, facetsOf, rarestPart } from './facets'
+
+const group = fc.record({
+  rating: fc.constantFrom(0, 100, 500),
+  productId: fc.constantFrom(0, 1, 2),
+  source: fc.constantFrom('form', 'manualEntry'),
+  language: fc.constantFrom('', 'de', 'en'),
+  verified: fc.constantFrom<0 | 1>(0, 1),
+  worded: fc.constantFrom<0 | 1>(0, 1),
+  owed: fc.constantFrom<0 | 1>(0, 1),
+  count: fc.integer({ min: 1, max: 9 }),
+})
+const filter: fc.Arbitrary<LaneFilter> = fc
+  .record({
+    rating: fc.constantFrom(null, 0, 100, 500),
+    productId: fc.constantFrom(null, 0, 1),
+    language: fc.constantFrom(null, '', 'de'),
+    verified: fc.constantFrom(null, true, false),
+    owed: fc.constantFrom(null, true),
+  })
+  .map((parts) => ({ ...wholeLane('approved'), ...parts }))
+
+test('each choice of a part counts what choosing it would let through', () => {
+  fc.assert(
+    fc.property(fc.array(group, { maxLength: 12 }), filter, (groups: CountedGroup[], asked) => {
+      const facets = facetsOf(groups, asked)
+      for (const rating of [0, 100, 500])
+        expect(facets.rating[rating] ?? 0).toBe(countOf(groups, { ...asked, rating }))
+      for (const language of ['', 'de', 'en'])
+        expect(facets.language[language] ?? 0).toBe(countOf(groups, { ...asked, language }))
+      for (const verified of [true, false])
+        expect(facets.verified[Number(verified)] ?? 0).toBe(countOf(groups, { ...asked, verified }))
+    }),
+  )
+})
+
+test('the rarest part is the one that alone lets the fewest through', () => {
+  const one = (parts: Partial<CountedGroup>): CountedGroup => ({
+    rating: 500,
+    productId: 1,
+    source: 'form',
+    language: 'en',
+    verified: 1,
+    worded: 1,
+    owed: 0,
+    count: 1,
+    ...parts,
+  })
+  const groups = [one({ count: 90 }), one({ rating: 100, count: 9 }), one({ rating: 100, language: 'pl' })]
+  expect(rarestPart(groups, wholeLane('approved'))).toBeNull()
+  expect(rarestPart(groups, { ...wholeLane('approved'), rating: 100, language: 'pl' })).toBe('language')
+  expect(rarestPart(groups, { ...wholeLane('approved'), rating: 100, verified: true })).toBe('rating')
+})
