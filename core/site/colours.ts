@@ -23,6 +23,8 @@ const SAME = 0.045
 const LEVELLING = 0.3
 /** What a browser colours links with when nobody chose. */
 const LINK_BLUE = '#0000ee'
+/** How much a rule counts that nothing on the page can match. */
+const UNUSED = 0.1
 const CANDIDATES_MOST = 6
 const WHITE = '#ffffff'
 const INK = '#1b1a17'
@@ -46,8 +48,13 @@ function weightOf({ selector, property }: Declaration): number {
 /**
  * Ground, ink and brand colour of a page, from what its style sheets and its own statements (theme colours) say.
  * A colour scores by where it is used, times its chroma; greys are no brand.
+ * @param used the classes on the page: what a framework brings along for others hardly counts
  */
-export function coloursOf(declarations: Declaration[], stated: (string | null)[]): SiteColours {
+export function coloursOf(
+  declarations: Declaration[],
+  stated: (string | null)[],
+  used: ReadonlySet<string>,
+): SiteColours {
   const ground = ofPage(declarations, ['background', 'background-color']) ?? WHITE
   const ink = ofPage(declarations, ['color'])
   const weighed: { colour: Color; weight: number }[] = []
@@ -58,7 +65,8 @@ export function coloursOf(declarations: Declaration[], stated: (string | null)[]
   }
   for (const colour of stated.flatMap((text) => coloursIn(text ?? ''))) add(colour, 8)
   for (const declaration of declarations)
-    for (const colour of coloursIn(declaration.value)) add(colour, weightOf(declaration))
+    for (const colour of coloursIn(declaration.value))
+      add(colour, weightOf(declaration) * (isUsed(declaration, used) ? 1 : UNUSED))
   const chroma = (colour: Color) => toOklch(colour).c
   const candidates = weighed
     .filter(
@@ -78,6 +86,9 @@ export function coloursOf(declarations: Declaration[], stated: (string | null)[]
     candidates,
   }
 }
+
+const isUsed = ({ selector }: Declaration, used: ReadonlySet<string>) =>
+  [...selector.matchAll(/\.((?:[\w-]|\\.)+)/g)].every(([, name]) => used.has(name!.replaceAll('\\', '')))
 
 /** The last solid colour that the page itself is given, as in a cascade. */
 function ofPage(declarations: Declaration[], properties: string[]): string | null {

@@ -15,6 +15,8 @@ export interface Page {
   themeColour: string | null
   /** Styles inside the page: its style elements and attributes, as one sheet. */
   css: string
+  /** Every class that something on the page has. */
+  classes: Set<string>
   /** The words a reader sees. */
   text: string
 }
@@ -78,6 +80,12 @@ export function readPage(html: string, url: string): Page {
           (element) => `${element.tagName}${classes($(element).attr('class'))}{${$(element).attr('style')}}`,
         ),
     ].join('\n'),
+    classes: new Set(
+      $('[class]')
+        .toArray()
+        .flatMap((element) => ($(element).attr('class') ?? '').split(/\s+/))
+        .filter(Boolean),
+    ),
     text: words($),
   }
 }

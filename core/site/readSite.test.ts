@@ -106,3 +106,50 @@ test('what could leave a style is no family list', () => {
   const { fonts } = read('', ['body{font-family:"A";x:url(//evil.example)}', 'h1{font-family:url(x)}'])
   expect(fonts).toEqual({ body: '"A"', heading: '"A"' })
 })
+
+test('of a framework’s many colours the one that the page wears is the brand’s', () => {
+  const framework = `:root{--blue:#2266dd;--pink:#d63384;--teal:#20c997}
+    .btn-info{background:#0dcaf0}.btn-pink{background:var(--pink)}.badge{background:#6610f2}
+    .nav-teal{background:var(--teal)}.btn-shop{background:#8c3b2a}.hover\\:lift{color:#333}`
+  const page = '<body><a class="btn-shop hover:lift">Zum Laden</a></body>'
+  expect(read(page, [framework]).colours.brand).toBe('#8c3b2a')
+})
+
+test.each([
+  ['hsl(160 40% 30%)', '#2e6b57'],
+  ['rgb(46, 107, 87)', '#2e6b57'],
+  ['oklch(0.49 0.07 166)', '#356d57'],
+  ['#2e6b57ff', '#2e6b57'],
+  ['seagreen', '#2e8b57'],
+])('a button in %s has the brand’s colour', (colour, brand) => {
+  expect(read('', [`button.cta{} header{background:${colour}}`]).colours.brand).toBe(brand)
+})
+
+test.each([
+  ['linear-gradient(red, blue)', '#ffffff'],
+  ['rgba(0, 0, 0, .5)', '#ffffff'],
+  ['url(red.png) #faf7f0', '#faf7f0'],
+  ['transparent', '#ffffff'],
+])('a ground of %s is read as %s', (value, ground) => {
+  expect(read('', [`body{background:${value}}`]).colours.ground).toBe(ground)
+})
+
+test.each([
+  ['font:italic small-caps 700 1.1rem/1.4 "Alder Text", serif', '"Alder Text", serif'],
+  ['font-family:Alder', 'Alder'],
+  ['font-family:inherit', null],
+  ['font:inherit', null],
+])('the type in %s is %s', (declaration, family) => {
+  expect(read('', [`body{${declaration}}`]).fonts.body).toBe(family)
+})
+
+test('what a page hides or shows elsewhere is not read: scripts, templates, another base, addresses of scripts', () => {
+  const html = `<base href="https://cdn.tarn.example/x/"><title>Osier</title>
+    <link rel="stylesheet" href="a.css"><link rel="icon" href="javascript:alert(1)">
+    <script type="application/ld+json">{"@type":"Person","name":"Somebody"}</script>
+    <body><template>Sale</template><script>var a = "hidden"</script><p>Baskets</p></body>`
+  const page = readPage(html, 'https://tarn.example/')
+  expect(page.stylesheets).toEqual(['https://cdn.tarn.example/x/a.css'])
+  expect(page.pictures).toEqual(['https://cdn.tarn.example/favicon.ico'])
+  expect([page.text, page.names]).toEqual(['Baskets', ['Osier']])
+})

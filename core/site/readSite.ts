@@ -34,7 +34,7 @@ export function readSite(
     description: page.description,
     language: languageTag(page.language) ?? languageOf(page.text),
     domain: new URL(page.url).hostname.replace(/^www\./, ''),
-    colours: coloursOf(declarations, [page.themeColour, app.colour]),
+    colours: coloursOf(declarations, [page.themeColour, app.colour], page.classes),
     fonts: fontsOf(declarations),
     pictures: [...new Set([...page.pictures.slice(0, -1), ...app.pictures, ...page.pictures.slice(-1)])],
   }
