@@ -153,7 +153,7 @@ describe('one shop', () => {
     expect(await status(review, ned, approve)).toBe(404)
     expect(await status(`/s/wrenfield/decide/undo`, ned, { method: 'POST' })).toBe(404)
     expect(await status('/s/saltmarsh/show/front-page', ned, live)).toBe(404)
-    const many = { act: '{"kind":"spam"}', ids: `${id}:1` }
+    const many = { act: '{"kind":"spam"}', ids: `${id}:1`, at: new Date().toISOString() }
     const aside = { what: 'note', text: 'mine' }
     for (const [shop, expected] of [
       ['wrenfield', 404],

@@ -39,6 +39,8 @@ export function FilterStrip({
   }
   const titles = Object.fromEntries(products.map(({ sku, title }) => [sku, title]))
   const to = (change: Partial<ReviewFilter>) => queuePath(shop, null, { ...filter, ...change })
+  // A search comes in the order of arrival alone.
+  const sorts = filter.q ? (['newest', 'oldest'] as const) : reviewSorts
   // The counters know nothing of words, tags and days, and a number that ignores them would mislead.
   const exact = !filter.q && !filter.tag && !filter.from && !filter.to
   const choices = choicesOf(facets, products, tags)
@@ -55,7 +57,7 @@ export function FilterStrip({
     >
       {open === 'sort' && (
         <Row name={say('decide.sort.name')}>
-          {reviewSorts.map((sort) => (
+          {sorts.map((sort) => (
             <ChoiceLink
               key={sort}
               to={to({ sort })}

@@ -23,6 +23,8 @@ export function ManyBar({
   search,
   ticks,
   total,
+  totalIsLeast,
+  at,
   products,
   tags,
   setMessage,
@@ -31,6 +33,10 @@ export function ManyBar({
   search: QueueSearch & { lane: ReviewState }
   ticks: Ticks
   total: number
+  /** Whether there may be more than were counted. */
+  totalIsLeast: boolean
+  /** When the list was looked at: what comes in later is not meant. */
+  at: string
   products: { sku: string; title: string }[]
   tags: string[]
   setMessage: (message: string) => void
@@ -39,6 +45,7 @@ export function ManyBar({
   const navigate = useNavigate()
   const busy = fetcher.state !== 'idle'
   const count = ticks.all ? Math.min(total, ALL_AT_ONCE) : ticks.ticked.length
+  const said = { count, replace: { count: ticks.all && totalIsLeast ? `${count}+` : String(count) } }
   const filter = queueQuery({ ...search, show: undefined })
 
   const answered = useRef<Answer | undefined>(undefined)
@@ -59,7 +66,7 @@ export function ManyBar({
       ? ''
       : ticks.ticked.map(({ publicId, revision }) => `${publicId}:${revision}`).join(',')
     void fetcher.submit(
-      { act: JSON.stringify(chosen), ids },
+      { act: JSON.stringify(chosen), ids, at },
       { method: 'post', action: `/s/${shop}/decide/many?${filter}` },
     )
   }
@@ -77,16 +84,19 @@ export function ManyBar({
     >
       <b className="font-semibold" role="status">
         {busy
-          ? say('decide.many.working', { count })
+          ? say('decide.many.working', said)
           : ticks.all
-            ? say('decide.many.allTicked', { count })
-            : say('decide.many.ticked', { count })}
+            ? say('decide.many.allTicked', said)
+            : say('decide.many.ticked', said)}
       </b>
       {!ticks.all && total > ticks.ticked.length && (
         <button type="button" className="part" onClick={ticks.tickAll}>
           {total > ALL_AT_ONCE
             ? say('decide.many.allFirst', { count: ALL_AT_ONCE })
-            : say('decide.many.all', { count: total })}
+            : say('decide.many.all', {
+                count: total,
+                replace: { count: totalIsLeast ? `${total}+` : String(total) },
+              })}
         </button>
       )}
       <button type="button" className="part" onClick={ticks.clear}>
@@ -102,7 +112,7 @@ export function ManyBar({
           aria-keyshortcuts={actLetters[one].toLowerCase()}
           onClick={() => plain(one)}
         >
-          {say(`act.${one}Many`, { count })} <Key>{actLetters[one]}</Key>
+          {say(`act.${one}Many`, said)} <Key>{actLetters[one]}</Key>
         </button>
       ))}
       <form

@@ -22,14 +22,16 @@ const chosen = z.object({
         .map((one) => ({ publicId: one.split(':')[0]!, revision: Number(one.split(':')[1]) })),
     )
     .refine((ids) => ids.length <= MOST_TICKED),
+  /** When the list was looked at. */
+  at: z.iso.datetime(),
 })
 
 /** One act on many: on those ticked, or on all that the filter of the address lets through. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const { act, ids } = await readForm(request, chosen)
+  const { act, ids, at } = await readForm(request, chosen)
   const { filter } = await openLane(request, context, shop, undefined)
-  const targets = ids.length > 0 ? ids : await context.elogio.allInLane(shop, filter)
+  const targets = ids.length > 0 ? ids : await context.elogio.allInLane(shop, filter, at)
   return { many: await context.elogio.decideMany(shop, member, targets, act) }
 }
 

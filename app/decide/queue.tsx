@@ -29,6 +29,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     ...view,
     ...(await context.elogio.queueNames(shop)),
     search,
+    at: now,
     products,
     oldest: oldest && { ...oldest, days: wholeDays(oldest.receivedAt, now) },
     languages: shop.languages,
@@ -106,6 +107,8 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
           search={search}
           ticks={ticks}
           total={total}
+          totalIsLeast={loaderData.totalIsLeast}
+          at={loaderData.at}
           products={products}
           tags={tags}
           setMessage={setMessage}

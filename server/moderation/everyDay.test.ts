@@ -134,7 +134,10 @@ describe('many at once', () => {
   test('each is logged, one that moved meanwhile is left, and one undo takes them all back', async () => {
     const ids: string[] = []
     for (let i = 0; i < 120; i++) ids.push(await one({ author_name: `Writer ${i}` }))
-    const seen = await allInLane(services, shop, wholeLane('waiting'))
+    const lookedAt = new Date(clock.now.getTime() + 1000).toISOString()
+    clock.now = new Date(clock.now.getTime() + 2000)
+    await one({ author_name: 'Came later' })
+    const seen = await allInLane(services, shop, wholeLane('waiting'), lookedAt)
     expect(seen).toHaveLength(120)
     await act(ids[3]!, { kind: 'decline', reason: '' }, ned)
     expect(await decideMany(services, shop, mara, seen, { kind: 'approve' })).toEqual({
@@ -142,11 +145,11 @@ describe('many at once', () => {
       conflicts: 1,
       alreadyThere: 0,
     })
-    expect(await laneCounts(services.db, shop.id)).toMatchObject({ waiting: 0, approved: 119, declined: 1 })
+    expect(await laneCounts(services.db, shop.id)).toMatchObject({ waiting: 1, approved: 119, declined: 1 })
     expect(await latestOwnAct(services, shop, mara)).toMatchObject({ act: 'approve', count: 119 })
     await act(ids[5]!, { kind: 'spam' }, ned)
     expect(await undo(services, shop, mara)).toMatchObject({ outcome: 'done', count: 118 })
-    expect(await laneCounts(services.db, shop.id)).toMatchObject({ waiting: 118, spam: 1, declined: 1 })
+    expect(await laneCounts(services.db, shop.id)).toMatchObject({ waiting: 119, spam: 1, declined: 1 })
     expect(await latestOwnAct(services, shop, mara)).toMatchObject({ act: 'undo', count: 118 })
     expect((await verifyChain(services.db, shop.id)).holds).toBe(true)
   })

@@ -74,8 +74,13 @@ async function rarestOf(db: Knex, shop: Shop, filter: LaneFilter) {
 /** All that one act can be done to at once. */
 export const ALL_AT_ONCE = 2000
 
-/** What a filter lets through now, to act on all of it: the first `ALL_AT_ONCE` in its order. */
-export async function allInLane({ db }: Services, shop: Shop, filter: LaneFilter) {
+/**
+ * What a filter lets through, to act on all of it: the first `ALL_AT_ONCE` in its order.
+ * @param seenAt when the member looked; what came in since is not meant
+ */
+export async function allInLane({ db }: Services, shop: Shop, asked: LaneFilter, seenAt: string) {
+  const before = asked.before !== null && asked.before < seenAt ? asked.before : seenAt
+  const filter = { ...asked, before }
   return chosenInLane(db, shop.id, filter, await rarestOf(db, shop, filter), ALL_AT_ONCE)
 }
 
