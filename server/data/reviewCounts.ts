@@ -14,7 +14,7 @@ export async function laneCounts(db: Knex, shopId: number): Promise<Record<Revie
   return counts
 }
 
-/** How many of a lane have the same in everything that the counters know. */
+/** How many of a lane have the same in everything that the counters know; ratings as whole marks in hundredths. */
 export interface CountedGroup {
   rating: number
   productId: number
@@ -28,16 +28,20 @@ export interface CountedGroup {
 
 /** A lane by everything that a filter can ask for, from the kept counters. */
 export async function groupsInLane(db: Knex, shopId: number, state: ReviewState): Promise<CountedGroup[]> {
-  return db('review_count').where({ shop_id: shopId, state }).where('count', '>', 0).select<CountedGroup[]>({
-    rating: 'rating',
-    productId: 'product_id',
-    source: 'source',
-    language: 'language',
-    verified: 'verified',
-    worded: 'worded',
-    owed: 'owed',
-    count: 'count',
-  })
+  const rows: CountedGroup[] = await db('review_count')
+    .where({ shop_id: shopId, state })
+    .where('count', '>', 0)
+    .select({
+      rating: 'rating',
+      productId: 'product_id',
+      source: 'source',
+      language: 'language',
+      verified: 'verified',
+      worded: 'worded',
+      owed: 'owed',
+      count: 'count',
+    })
+  return rows.map((row) => ({ ...row, rating: Math.floor((row.rating + 50) / 100) * 100 }))
 }
 
 /** Approved reviews that may be shown and count in averages, added up: of the shop, or of one product. */

@@ -1,7 +1,9 @@
 import { beforeEach, describe, expect, test } from 'vitest'
+import { manualEntrySchema } from '../../core/intake/manualEntry'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { reviewFilterSchema } from '../../core/moderation/reviewFilter'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { writeDown } from '../collection/writeDown'
 import { verifyChain } from '../data/decisions'
 import { wholeLane } from '../data/laneFilter'
 import type { Member } from '../data/members'
@@ -160,6 +162,19 @@ describe('many at once', () => {
     expect(outcome.done).toBe(0)
     expect((await found(id)).state).toBe('waiting')
   })
+})
+
+test('a half mark is found with the whole one that it is shown as', async () => {
+  const entry = manualEntrySchema([], '2026-11-25').parse({
+    rating: '4.5',
+    body: 'Gone by noon.',
+    waiting: 'on',
+  })
+  await writeDown(services, shop, mara, entry)
+  expect((await look({ rating: 5 })).total).toBe(1)
+  expect((await look({ rating: 5 })).lines[0]?.rating).toBe(450)
+  expect((await look({})).facets.rating).toEqual({ 500: 1 })
+  expect((await look({ rating: 4 })).lines).toEqual([])
 })
 
 describe('the filter', () => {

@@ -40,7 +40,10 @@ const tables = [
   )`,
 ]
 
-/** Product 0 and rating 0 stand for none. A reply is owed to a low rating that has none. */
+/**
+ * Product 0 and rating 0 stand for none; a rating of four and a half is found, and stands, among the fives. A reply is
+ * owed to a low rating that has none.
+ */
 const columns = [
   `ALTER TABLE review ADD COLUMN language TEXT NOT NULL DEFAULT ''`,
   `ALTER TABLE review ADD COLUMN worded INTEGER NOT NULL DEFAULT 1`,
@@ -49,7 +52,7 @@ const columns = [
   `ALTER TABLE review ADD COLUMN decline_reason_id INTEGER`,
   `ALTER TABLE review ADD COLUMN owed INTEGER
     GENERATED ALWAYS AS (rating IS NOT NULL AND rating <= 200 AND reply_id IS NULL) VIRTUAL`,
-  `ALTER TABLE review ADD COLUMN rated INTEGER GENERATED ALWAYS AS (ifnull(rating, 0)) VIRTUAL`,
+  `ALTER TABLE review ADD COLUMN rated INTEGER GENERATED ALWAYS AS (ifnull((rating + 50) / 100 * 100, 0)) VIRTUAL`,
   `ALTER TABLE review ADD COLUMN about INTEGER GENERATED ALWAYS AS (ifnull(product_id, 0)) VIRTUAL`,
   `UPDATE review SET
     language = ifnull((SELECT language FROM review_version WHERE id = current_version_id), ''),
