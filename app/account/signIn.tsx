@@ -31,7 +31,10 @@ export async function action({ request, context }: Route.ActionArgs) {
       { status: 429, headers: { 'Retry-After': String(wait) } },
     )
   const token = given.success ? await context.elogio.signIn(given.data.email, given.data.password) : null
-  if (!token) return data({ email, problem: say('account.wrong') }, { status: 401 })
+  if (!token) {
+    await context.throttle.failed(request, email)
+    return data({ email, problem: say('account.wrong') }, { status: 401 })
+  }
   return redirect(wayBack(request), { headers: { 'Set-Cookie': await keepSession(context, token) } })
 }
 

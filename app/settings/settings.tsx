@@ -50,7 +50,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
       return answer({ errors: { password: next.error.issues.map((i) => i.message) } }, { status: 422 })
     const present = z.string().catch('').parse(fields.present)
     const token = await context.elogio.changePassword(member, present, next.data)
-    if (!token) return answer({ errors: { present: [say('settings.wrongPassword')] } }, { status: 422 })
+    if (!token) {
+      await context.throttle.failed(request, member.email)
+      return answer({ errors: { present: [say('settings.wrongPassword')] } }, { status: 422 })
+    }
     return answer(
       { done: 'password', errors: {} },
       { headers: { 'Set-Cookie': await keepSession(context, token) } },

@@ -11,14 +11,24 @@ async function untilFull(take: () => Promise<number | null>): Promise<number> {
 
 test('an account, a form and an address have room for so many tries, each for itself', async () => {
   const throttle = buildThrottle(true)
-  expect(await untilFull(() => throttle.signIn(from('1.1.1.1'), ' Mara@wrenfield.example'))).toBe(10)
+  const tryOnce = async (address: string, email: string) => {
+    const wait = await throttle.signIn(from(address), email)
+    if (wait === null) await throttle.failed(from(address), email)
+    return wait
+  }
+  expect(await untilFull(() => tryOnce('1.1.1.1', ' Mara@wrenfield.example'))).toBe(10)
   expect(await throttle.signIn(from('2.2.2.2'), 'mara@wrenfield.example')).toBeGreaterThan(0)
   expect(await throttle.signIn(from('2.2.2.2'), 'ned@wrenfield.example')).toBeNull()
   let number = 0
-  expect(await untilFull(() => throttle.signIn(from('3.3.3.3'), `${number++}@a.example`))).toBe(40)
-  expect(await untilFull(() => throttle.submit(from('1.1.1.1'), 'tell-us'))).toBe(30)
+  expect(await untilFull(() => tryOnce('3.3.3.3', `${number++}@a.example`))).toBe(40)
+  expect(await untilFull(() => throttle.submit(from('1.1.1.1'), 'tell-us'))).toBe(60)
   expect(await throttle.submit(from('1.1.1.1'), 'how-was-it')).toBeNull()
   expect(await throttle.submit(from('2.2.2.2'), 'tell-us')).toBeNull()
+})
+
+test('the right password costs nothing, however often it is given', async () => {
+  const throttle = buildThrottle(true)
+  expect(await untilFull(() => throttle.signIn(from('1.1.1.1'), 'mara@wrenfield.example'))).toBe(Infinity)
 })
 
 test('off is off', async () => {
