@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { Fragment, useRef, useState } from 'react'
 import { useLetter } from '../components/useLetter'
 import { useNavigate, useOutletContext } from 'react-router'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
@@ -89,31 +89,33 @@ export function ActBar({
           }}
         />
       )}
-      <div className="sticky bottom-16 z-10 flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-4 py-3 lg:static lg:px-9">
+      <div className="sticky bottom-16 z-10 flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-4 py-3 lg:static lg:flex-nowrap lg:px-9">
         {ordered.map((one) => (
-          <button
-            key={one}
-            type="button"
-            data-likely={one === likely || undefined}
-            className={`btn ${one === likely ? filledActs[one] : 'btn-quiet'}`}
-            aria-keyshortcuts={actLetters[one].toLowerCase()}
-            onClick={() => plain(one)}
-          >
-            {say(`act.${one}`)} <Key>{actLetters[one]}</Key>
-          </button>
+          <Fragment key={one}>
+            <button
+              type="button"
+              data-likely={one === likely || undefined}
+              className={`btn ${one === likely ? filledActs[one] : 'btn-quiet'}`}
+              aria-keyshortcuts={actLetters[one].toLowerCase()}
+              onClick={() => plain(one)}
+            >
+              {say(`act.${one}`)} <Key>{actLetters[one]}</Key>
+            </button>
+            {one === 'decline' && (
+              <button
+                type="button"
+                className="part min-h-6 text-[13px] whitespace-nowrap"
+                aria-keyshortcuts="shift+d"
+                aria-expanded={giving}
+                aria-label={say('decide.reason.why')}
+                onClick={declineWhy}
+              >
+                {say('decide.reason.short')}
+              </button>
+            )}
+          </Fragment>
         ))}
-        {possible.includes('decline') && (
-          <button
-            type="button"
-            className="part min-h-6 text-[13px]"
-            aria-keyshortcuts="shift+d"
-            aria-expanded={giving}
-            onClick={declineWhy}
-          >
-            {say('decide.reason.why')}
-          </button>
-        )}
-        <span className="ml-1 text-[13px] text-soft">
+        <span className="ml-1 min-w-0 text-[13px] text-soft lg:truncate">
           {after?.authorName ? say('decide.next', { name: after.authorName }) : say('decide.last')}
         </span>
         <UndoLast shop={shop} lastAct={lastAct} problem={problem || message} />

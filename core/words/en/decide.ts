@@ -269,7 +269,8 @@ export const decideWords = {
     reason: {
       name: 'Reason for the customer',
       none: 'No reason is given.',
-      why: 'Decline, and say why',
+      why: 'Decline, with a reason',
+      short: 'with a reason',
       hint: 'the customer can be told',
       own: 'In your own words',
       save: 'Keep the reason',
