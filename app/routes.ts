@@ -7,6 +7,7 @@ export default [
   route('sign-out', 'account/signOut.tsx'),
   route('f/:slug', 'public/form.tsx'),
   route('f/:slug/thanks', 'public/thanks.tsx'),
+  route('how/:shop', 'public/how.tsx'),
   route('api/f/:slug', 'api/form.ts'),
   route('s/:shop', 'shop/layout.tsx', [
     index('shop/start.tsx'),
@@ -20,7 +21,12 @@ export default [
     route('decide/:review/aside', 'decide/keepAside.ts'),
     route('settings', 'settings/settings.tsx'),
     route('show', 'show/displays.tsx'),
+    route('show/new', 'show/new.tsx'),
+    route('show/manage', 'show/manage.ts'),
+    route('show/scratch', 'show/scratch.tsx'),
+    route('show/scratch/page', 'show/scratchPage.ts'),
     route('show/:key', 'show/editor.tsx'),
+    route('show/:key/stage', 'show/stage.ts'),
   ]),
   route('*', 'public/nowhere.tsx'),
 ] satisfies RouteConfig

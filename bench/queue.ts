@@ -77,6 +77,7 @@ async function filled(size: number): Promise<Bench> {
       ground: '#ffffff',
       ink: '#000000',
       fonts: '',
+      corners: 8,
       replyName: 'Bench',
       languages: ['en'],
     },

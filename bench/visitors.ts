@@ -1,12 +1,14 @@
 import { fork, spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { Agent, get } from 'node:http'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { gzipSync } from 'node:zlib'
-import { displayModel, type ShowableReview } from '../core/display/displayModel'
+import { layouts, type Layout } from '../core/display/configuration'
+import { jsonLdOf } from '../core/display/jsonLd'
 import { fillDemo } from '../demo/fill'
 import { renderDisplay } from '../onsite/render'
+import { configured, showable, shownOf } from '../tests/support/display'
 
 /** What visitors cost: CPU a request against a bare server in the same run, and the bytes they are sent. */
 const REQUESTS = 20_000
@@ -17,7 +19,7 @@ const agent = new Agent({ keepAlive: true, maxSockets: 8 })
 const folder = mkdtempSync(path.join(tmpdir(), 'elogio-bench-'))
 const port = 4390
 const url = `http://localhost:${port}`
-await fillDemo(folder, { publicUrl: url, secret: null })
+await fillDemo(folder, { publicUrl: url, siteUrl: 'http://localhost:4311', secret: null })
 const application = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
   env: { ...process.env, NODE_ENV: 'production', PORT: String(port), PUBLIC_URL: url, ELOGIO_DATA: folder },
   stdio: 'ignore',
@@ -55,9 +57,14 @@ try {
   console.log(
     `loader: ${gzipSync(readFileSync('build/onsite/embed.js'), { level: 9 }).length} bytes gzip (goal 3,000)`,
   )
-  console.log(
-    `display with 12 reviews of 60 words: ${twelveReviews()} bytes gzip of HTML and CSS (goal 8,000)`,
-  )
+  for (const kind of layouts)
+    console.log(
+      `12 reviews of 60 words, ${kind}: ${twelveReviews(kind)} bytes gzip of HTML, CSS and JSON-LD (goal 8,000)`,
+    )
+  for (const name of readdirSync('build/onsite/parts'))
+    console.log(
+      `what a layout adds, ${name.replace(/-.*/, '')}: ${gzipSync(readFileSync(`build/onsite/parts/${name}`), { level: 9 }).length} bytes gzip (goal 2,000)`,
+    )
 } finally {
   application.kill()
   agent.destroy()
@@ -105,51 +112,27 @@ function median(values: number[]): number {
 }
 
 /** Words that do not repeat from review to review, so that compression finds no more than in real ones. */
-function twelveReviews(): number {
+function twelveReviews(kind: Layout): number {
   const syllables = 'ba ne ri to lu ka sem dor vil pan gra hos tim lec mur zen fol wid jas pel'.split(' ')
   let seed = 1
   const chance = () => (seed = (seed * 48_271) % 2_147_483_647) / 2_147_483_647
   const word = () =>
     Array.from({ length: 1 + Math.floor(chance() * 3) }, () => syllables[Math.floor(chance() * 20)]).join('')
-  const reviews: ShowableReview[] = Array.from({ length: 12 }, (_, i) => ({
-    id: i,
-    publicId: `r${i}`,
-    rating: 300 + 100 * (i % 3),
-    writtenAt: `2026-01-${10 + i}T00:00:00Z`,
-    title: '',
-    body: Array.from({ length: 60 }, word).join(' '),
-    authorName: `${word()} ${word()}`,
-    language: 'en',
-    productTitle: `${word()} ${word()}`,
-    boughtAt: '2026-01-01T00:00:00Z',
-    writtenDown: false,
-    role: '',
-    company: '',
-    companyUrl: '',
-    relationship: '',
-    reply: null,
-    portrait: null,
-    companyLogo: null,
-  }))
-  const { model } = displayModel({
-    configuration: {
-      schema: 1,
-      title: 'Praise',
-      selection: { limit: 12, lowestRating: 1, order: 'newest' },
-      layout: 'grid',
-    },
-    shop: {
-      name: 'Wrenfield Bee Supply',
-      shortName: 'Wrenfield',
-      locale: 'en-GB',
-      timeZone: 'Europe/London',
-      brand: '#e9b949',
-    },
+  const reviews = Array.from({ length: 12 }, (_, i) =>
+    showable(i + 1, 300 + 100 * (i % 3), {
+      body: Array.from({ length: 60 }, word).join(' '),
+      authorName: `${word()} ${word()}`,
+      language: 'en',
+      productSku: 'HK-2',
+      productTitle: `${word()} ${word()}`,
+      boughtAt: '2026-01-01T00:00:00Z',
+    }),
+  )
+  const { model } = shownOf(
     reviews,
-    mediaUrl: '',
-    writeUrl: `${url}/f/tell-us`,
-    now: '2026-11-25T00:00:00Z',
-  })
+    configured({ title: 'Praise', selection: { limit: 12 }, layout: { kind } }),
+    { product: 'HK-2' },
+  )
   const { html, css } = renderDisplay(model)
-  return gzipSync(html + css, { level: 9 }).length
+  return gzipSync(html + css + JSON.stringify(jsonLdOf(model, url)), { level: 9 }).length
 }

@@ -24,7 +24,7 @@ import { loadLiveDisplays } from '../server/http/liveDisplays'
 import { buildServices, type Services } from '../server/services'
 import { helper, owner, type MemberStory } from './members'
 import { saltmarsh } from './saltmarsh/shop'
-import type { ReviewStory, ShopStory } from './story'
+import type { DisplayStory, ReviewStory, ShopStory } from './story'
 import { wrenfield } from './wrenfield/shop'
 
 const DAY_MS = 86_400_000
@@ -35,7 +35,18 @@ const DAY_MS = 86_400_000
  */
 export async function fillDemo(
   folder: string,
-  { publicUrl, secret, argon }: { publicUrl: string; secret: string | null; argon?: Services['argon'] },
+  {
+    publicUrl,
+    siteUrl,
+    secret,
+    argon,
+  }: {
+    publicUrl: string
+    /** Where the stand-in sites are, without a trailing slash. */
+    siteUrl: string
+    secret: string | null
+    argon?: Services['argon']
+  },
 ): Promise<void> {
   const file = databaseFile(folder)
   for (const part of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(part)) rmSync(part)
@@ -63,14 +74,16 @@ export async function fillDemo(
     [saltmarsh, [mara, ned]],
   ] as const) {
     clock = end - 800 * DAY_MS
-    const shop = await addShop(services, story, members)
+    const shop = await addShop(services, story, siteUrl, members)
     for (const review of story.reviews.toSorted((a, b) => b.came - a.came)) {
       at(review.came)
       await tell(services, shop, mara, story, review, at)
     }
     clock = end
-    await addDisplay(services, shop, story)
-    if (story.display.live) await makeLive(services, shop, mara, story.display.key)
+    for (const display of story.displays) {
+      await addDisplay(services, shop, display, siteUrl)
+      if (display.live) await makeLive(services, shop, mara, display.key)
+    }
   }
 
   clock = end
@@ -91,9 +104,18 @@ async function addMember(services: Services, { name, email, password }: MemberSt
   return { id, name, email }
 }
 
-async function addShop(services: Services, story: ShopStory, members: readonly Member[]): Promise<Shop> {
+async function addShop(
+  services: Services,
+  story: ShopStory,
+  siteUrl: string,
+  members: readonly Member[],
+): Promise<Shop> {
   const { db, newId } = services
-  const shopId = await insertShop(db, { publicId: newId(), ...story.shop }, services.now().toISOString())
+  const shopId = await insertShop(
+    db,
+    { publicId: newId(), ...story.shop, siteUrl: `${siteUrl}${story.shop.siteUrl}` },
+    services.now().toISOString(),
+  )
   for (const member of members) await insertMembership(db, member.id, shopId)
   await insertForm(db, { shopId, publicId: newId(), ...story.form })
   const productIds = new Map<string, number>()
@@ -129,15 +151,20 @@ async function addShop(services: Services, story: ShopStory, members: readonly M
   return findShop(db, shopId)
 }
 
-async function addDisplay({ db, newId, now }: Services, shop: Shop, story: ShopStory): Promise<void> {
-  const { key, name, configuration } = story.display
+async function addDisplay(
+  { db, newId, now }: Services,
+  shop: Shop,
+  { key, name, path, configuration }: DisplayStory,
+  siteUrl: string,
+): Promise<void> {
+  const placement = { ...configuration.placement, url: `${siteUrl}${path}` }
   await db.transaction((trx) =>
     insertDisplay(trx, {
       shopId: shop.id,
       publicId: newId(),
       key,
       name,
-      configuration,
+      configuration: { ...configuration, placement },
       now: now().toISOString(),
     }),
   )

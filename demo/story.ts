@@ -11,7 +11,16 @@ export interface ShopStory {
   pictures: { products: Record<string, string>; portraits: Record<string, string> }
   orders: OrderStory[]
   reviews: ReviewStory[]
-  display: { key: string; name: string; configuration: Configuration; live: boolean }
+  displays: DisplayStory[]
+}
+
+export interface DisplayStory {
+  key: string
+  name: string
+  /** The page of the stand-in site that it is made for. */
+  path: string
+  configuration: Configuration
+  live: boolean
 }
 
 export interface OrderStory {

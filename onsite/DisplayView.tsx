@@ -1,118 +1,59 @@
+import { showsReviews } from '../core/display/sentence'
 import type { DisplayModel } from '../core/display/displayModel'
-import type { Quotation } from '../core/display/quotation'
-import { oneDecimal } from '../core/formats/rating'
-import { say } from '../core/words/say'
+import { QuotationView } from './QuotationView'
+import { Slides } from './Slides'
+import { Summary } from './Summary'
+import { Whole } from './Whole'
 
-/** A display as visitors get it; rendered to static HTML, nothing of it runs on their side. */
+/** A display as visitors get it: static HTML, which the loader wakes where a layout needs to move. */
 export function DisplayView({ model }: { model: DisplayModel }) {
+  const { layout, title, heading, quotations, whenEmpty, dress, theme } = model
+  const empty = quotations.length === 0 && (model.stock === 0 || showsReviews(layout.kind))
+  if (empty && whenEmpty === 'nothing') return null
+  const classes = ['eg', `eg-${layout.kind}`, `eg-on-${dress.ground}`, theme && `eg-${theme}`]
+  if (layout.kind === 'badge' || layout.kind === 'ratingLine')
+    return (
+      <div className={classes.filter(Boolean).join(' ')} lang={model.language}>
+        <Whole model={model} />
+      </div>
+    )
   return (
-    <section className="eg" aria-label={say('display.region', { shop: model.shopName })}>
-      {model.heading && <h2>{model.heading}</h2>}
+    <section
+      className={classes.filter(Boolean).join(' ')}
+      lang={model.language}
+      aria-label={regionName(model)}
+    >
+      {title && (
+        <h2 className="eg-title" dir="auto">
+          {title}
+        </h2>
+      )}
+      {heading.line.trim() && (
+        <p className="eg-line" dir="auto">
+          {heading.line.trim()}
+        </p>
+      )}
+      {layout.kind === 'aggregate' && <Whole model={model} />}
       <Summary model={model} />
-      <ol>
-        {model.quotations.map((quotation) => (
-          <li key={quotation.publicId}>
-            <QuotationView quotation={quotation} />
-          </li>
-        ))}
-      </ol>
+      {showsReviews(layout.kind) && !empty && <Reviews model={model} />}
     </section>
   )
 }
 
-function Summary({ model }: { model: DisplayModel }) {
-  const { tally, stock, quotations, writeUrl, locale, shortName } = model
-  const pickedFew = quotations.length > 0 && quotations.length < stock
-  return (
-    <p className="eg-sum">
-      <span>
-        {tally.average === null ? (
-          say(stock > 0 ? 'display.noAverage' : 'display.none')
-        ) : (
-          <>
-            <b>{oneDecimal(tally.average, locale)}</b> {say('display.from', { count: tally.count })}
-          </>
-        )}
-        {pickedFew && ` ${say('display.picked', { count: quotations.length, shop: shortName })}`}
-      </span>
-      {writeUrl && (
-        <a className="eg-write" href={writeUrl}>
-          {say('display.write')}
-        </a>
-      )}
-    </p>
-  )
+export function regionName({ say, product, shopName }: DisplayModel): string {
+  return product?.title ? say('regionOn', { product: product.title }) : say('region', { shop: shopName })
 }
 
-function QuotationView({ quotation }: { quotation: Quotation }) {
-  const { marks, title, paragraphs, language, reply } = quotation
-  const lang = language ?? undefined
-  return (
-    <figure>
-      {marks !== null && <Stars marks={marks} />}
-      {title && (
-        <h3 lang={lang} dir="auto">
-          {title}
-        </h3>
-      )}
-      {paragraphs.length > 0 && (
-        <blockquote lang={lang} dir="auto">
-          {paragraphs.map((paragraph, i) => (
-            <p key={i}>{paragraph}</p>
-          ))}
-        </blockquote>
-      )}
-      <Writer quotation={quotation} />
-      {reply && (
-        <div className="eg-reply">
-          <p>
-            <b>{say('display.reply', { name: reply.name })}</b>
-          </p>
-          {reply.paragraphs.map((paragraph, i) => (
-            <p key={i} dir="auto">
-              {paragraph}
-            </p>
-          ))}
-        </div>
-      )}
-    </figure>
+function Reviews({ model }: { model: DisplayModel }) {
+  const list = (props: { tabIndex?: number; className?: string } = {}) => (
+    <ol {...props}>
+      {model.quotations.map((quotation) => (
+        <li key={quotation.publicId} data-review={quotation.publicId}>
+          <QuotationView quotation={quotation} model={model} />
+        </li>
+      ))}
+    </ol>
   )
-}
-
-/** Who says so, on what, and how we know; what is missing leaves no hole. */
-function Writer({ quotation }: { quotation: Quotation }) {
-  const { name, role, company, portrait, product, proof, note, relationship } = quotation
-  return (
-    <figcaption className={portrait ? 'eg-with-face' : undefined}>
-      {portrait && <img className="eg-face" src={portrait} alt="" width="44" height="44" loading="lazy" />}
-      {name && <b dir="auto">{name}</b>}
-      {role && `${name ? ', ' : ''}${role}`}
-      {company && (
-        <>
-          {(name || role) && ', '}
-          {company.logo && <img className="eg-logo" src={company.logo} alt="" height="16" loading="lazy" />}
-          {company.url ? (
-            <a href={company.url} rel="nofollow noopener">
-              {company.name}
-            </a>
-          ) : (
-            company.name
-          )}
-        </>
-      )}
-      {product && ` ${say('display.on', { product })}`}
-      {proof && <span className="eg-proof">{proof}</span>}
-      {note && <span className="eg-own">{note}</span>}
-      {relationship && <span className="eg-own">{relationship}</span>}
-    </figcaption>
-  )
-}
-
-function Stars({ marks }: { marks: number }) {
-  return (
-    <p className="eg-stars" role="img" aria-label={say('display.stars', { marks })}>
-      {'★'.repeat(marks)}
-      {marks < 5 && <i>{'★'.repeat(5 - marks)}</i>}
-    </p>
-  )
+  const moving = model.layout.kind === 'carousel' || model.layout.kind === 'single'
+  return moving ? <Slides model={model}>{list({ tabIndex: 0 })}</Slides> : list()
 }

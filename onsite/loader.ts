@@ -1,3 +1,76 @@
+import { groundAround, suit } from './ground'
+
+interface Answer {
+  html: string
+  css: string
+  jsonLd: object | null
+  parts: string[]
+}
+
+const asked = ['product', 'limit', 'lang', 'theme'] as const
+
+async function fill(box: HTMLElement, origin: string): Promise<void> {
+  if (box.shadowRoot || box.dataset.elogioAsked) return
+  box.dataset.elogioAsked = ''
+  const display = `${origin}/d/${encodeURIComponent(box.dataset.elogio ?? '')}`
+  const query = new URLSearchParams()
+  for (const name of asked) if (box.dataset[name]) query.set(name, box.dataset[name])
+  try {
+    const answer = await fetch(`${display}.json${query.size ? `?${query}` : ''}`, { credentials: 'omit' })
+    if (!answer.ok) return
+    const { html, css, jsonLd, parts } = (await answer.json()) as Answer
+    const behaviours = await Promise.all(
+      parts.map((part) => import(/* @vite-ignore */ origin + part) as Promise<Behaviour>),
+    )
+    show(box, html, css)
+    for (const { default: wake } of behaviours) wake(box.shadowRoot!)
+    if (jsonLd) tellSearchEngines(box, jsonLd)
+    navigator.sendBeacon?.(`${display}/seen`, location.origin + location.pathname)
+  } catch {
+    // The calm link inside the box stays.
+  }
+}
+
+interface Behaviour {
+  default: (root: ParentNode) => void
+}
+
+function show(box: HTMLElement, html: string, css: string): void {
+  const reserved = box.offsetHeight
+  const width = box.offsetWidth
+  const ground = groundAround(box, box.dataset.theme)
+  const root = box.attachShadow({ mode: 'open' })
+  // A constructed sheet is allowed under any policy of the page, where a style element may not be.
+  const sheet = new CSSStyleSheet()
+  sheet.replaceSync(css)
+  root.adoptedStyleSheets = [sheet]
+  root.innerHTML = html
+  const display = root.querySelector<HTMLElement>('.eg')
+  suit(display, ground)
+  if (!display) return
+  if (display.matches('.eg-badge,.eg-ratingLine')) box.dataset.inline = ''
+  else hold(box, display, reserved, width)
+}
+
+/** What the code reserved stays reserved, so that nothing below moves, until the box gets another width. */
+function hold(box: HTMLElement, display: HTMLElement, height: number, width: number): void {
+  display.style.minHeight = `${height}px`
+  const watch = new ResizeObserver(() => {
+    if (Math.abs(box.offsetWidth - width) < 1) return
+    display.style.minHeight = ''
+    watch.disconnect()
+  })
+  watch.observe(box)
+}
+
+/** In the page itself, where those who read pages by machine look for it. */
+function tellSearchEngines(box: HTMLElement, jsonLd: object): void {
+  const data = document.createElement('script')
+  data.type = 'application/ld+json'
+  data.textContent = JSON.stringify(jsonLd)
+  box.append(data)
+}
+
 /** Runs on other people's pages: fills every box that names a display with what the display looks like now. */
 const script = document.currentScript
 if (script instanceof HTMLScriptElement) {
@@ -6,24 +79,4 @@ if (script instanceof HTMLScriptElement) {
     document.querySelectorAll<HTMLElement>('[data-elogio]').forEach((box) => void fill(box, origin))
   if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', fillAll)
   else fillAll()
-}
-
-async function fill(box: HTMLElement, origin: string): Promise<void> {
-  if (box.shadowRoot) return
-  try {
-    const answer = await fetch(`${origin}/d/${encodeURIComponent(box.dataset.elogio ?? '')}.json`, {
-      credentials: 'omit',
-    })
-    if (!answer.ok) return
-    const { html, css } = (await answer.json()) as { html: string; css: string }
-    if (box.shadowRoot) return
-    const root = box.attachShadow({ mode: 'open' })
-    // A constructed sheet is allowed under any policy of the page, where a style element may not be.
-    const sheet = new CSSStyleSheet()
-    sheet.replaceSync(css)
-    root.adoptedStyleSheets = [sheet]
-    root.innerHTML = html
-  } catch {
-    // The calm link inside the box stays.
-  }
 }

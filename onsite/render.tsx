@@ -1,39 +1,91 @@
 import type { ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
+import type { Layout } from '../core/display/configuration'
 import type { DisplayModel } from '../core/display/displayModel'
 import { say } from '../core/words/say'
 import { DisplayView } from './DisplayView'
-import { layoutStyles, shadowStyles } from './styles'
+import { displayStyles, shadowStyles } from './styles'
+
+/** What a layout needs to run beside its HTML, by the name of its module in `behaviour/`. */
+export type Behaviour = 'pack' | 'slide' | 'lead'
+
+const behaviours: Partial<Record<Layout, Behaviour>> = {
+  masonry: 'pack',
+  carousel: 'slide',
+  single: 'slide',
+  badge: 'lead',
+  ratingLine: 'lead',
+}
 
 /** What a shadow root on somebody else's page is filled with. */
 export interface RenderedDisplay {
   html: string
   css: string
+  behaviour: Behaviour | null
 }
 
 export function renderDisplay(model: DisplayModel): RenderedDisplay {
-  return {
-    html: renderToStaticMarkup(<DisplayView model={model} />),
-    css: shadowStyles(model.layout, model.accent),
-  }
+  const html = renderToStaticMarkup(<DisplayView model={model} />)
+  return { html, css: shadowStyles(model), behaviour: (html && behaviours[model.layout.kind]) || null }
 }
 
-const pageStyles =
-  `@font-face{font-family:Literata;src:url(/fonts/literata.woff2) format("woff2");font-weight:200 900}
-body{margin:0;background:#f6f9f9;color:#13262c;font:17px/1.5 Literata,Georgia,serif}
-main{max-width:1080px;margin:0 auto;padding:32px 24px 64px}
-header{font-weight:700;font-size:1.1em;margin-bottom:2em}`.replace(/\n/g, '')
+/** The look of a page that a display has to itself, in the shop's own ground, ink and type. */
+export interface PageLook {
+  ground: string
+  ink: string
+  fonts: string
+}
 
-/** A display as a whole page of its own, with the one style element that it needs. */
-export function renderPage(model: DisplayModel): string {
+const pageStyles = ({ ground, ink, fonts }: PageLook) =>
+  `@font-face{font-family:"Literata Variable";src:url(/fonts/literata.woff2) format("woff2");font-weight:200 900}
+body{margin:0;background:${ground};color:${ink};font:17px/1.5 ${fonts || '"Literata Variable",Georgia,serif'}}
+main{max-width:1080px;margin:0 auto;padding:32px 24px 64px}
+header{font-weight:700;font-size:1.1em;margin-bottom:2em}
+h1{font-size:1.2em;margin:0}`.replace(/\n/g, '')
+
+const ownLook: PageLook = { ground: '#f6f9f9', ink: '#13262c', fonts: '' }
+
+/** A display as a whole page of its own, with the one style element and the one script that it needs. */
+export function renderPage(
+  model: DisplayModel,
+  {
+    look,
+    url,
+    description,
+    picture,
+    jsonLd,
+    script,
+  }: {
+    look: PageLook
+    url: string
+    description: string
+    picture: string | null
+    jsonLd: string | null
+    /** Where the behaviour of its layout lies, or null. */
+    script: string | null
+  },
+): string {
+  const title = model.title || say('display.page', { shop: model.shopName })
   return wholePage({
-    lang: model.locale,
-    title: say('display.page', { shop: model.shopName }),
-    style: pageStyles + layoutStyles(model.layout, model.accent),
+    lang: model.language,
+    title,
+    style: pageStyles(look) + displayStyles(model),
+    head: (
+      <>
+        {description && <meta name="description" content={description} />}
+        <meta property="og:title" content={title} />
+        {description && <meta property="og:description" content={description} />}
+        <meta property="og:url" content={url} />
+        {picture && <meta property="og:image" content={picture} />}
+        <link rel="canonical" href={url} />
+        {jsonLd && <script type="application/ld+json" dangerouslySetInnerHTML={{ __html: jsonLd }} />}
+        {script && <script type="module" src={script} />}
+      </>
+    ),
     children: (
       <>
         <header>
-          {model.heading ? model.shopName : <h1>{say('display.page', { shop: model.shopName })}</h1>}
+          {model.title ? model.shopName : <h1>{say('display.page', { shop: model.shopName })}</h1>}
         </header>
         <DisplayView model={model} />
       </>
@@ -46,7 +98,7 @@ export function renderAbsentPage(): string {
   return wholePage({
     lang: 'en',
     title: say('public.noDisplayTitle'),
-    style: pageStyles,
+    style: pageStyles(ownLook),
     children: (
       <>
         <h1>{say('public.noDisplayTitle')}</h1>
@@ -60,11 +112,13 @@ function wholePage({
   lang,
   title,
   style,
+  head,
   children,
 }: {
   lang: string
   title: string
   style: string
+  head?: ReactNode
   children: ReactNode
 }): string {
   const html = renderToStaticMarkup(
@@ -74,6 +128,7 @@ function wholePage({
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <link rel="icon" href="/favicon.svg" type="image/svg+xml" />
         <title>{title}</title>
+        {head}
         <style dangerouslySetInnerHTML={{ __html: style }} />
       </head>
       <body>

@@ -1,59 +1,98 @@
-import type { Layout } from '../core/display/configuration'
-
-/** Widths of the box, in CSS pixels, from which side by side has two and three columns. */
-export const COLUMN_MARKS = [430, 760] as const
+import type { DisplayModel } from '../core/display/displayModel'
+import { isDark, type Dressed } from '../core/display/dress'
+import { columnStyles, layoutRules } from './layoutStyles'
 
 /**
  * Inside a shadow root the page's rules do not reach the reviews, but they do reach the host and what is inherited.
  * Type and colour are taken from the page on purpose; everything else starts over.
  */
-const host = `:host{all:initial!important;display:block!important;font-family:inherit!important;font-size:inherit!important;color:inherit!important;direction:inherit!important;contain:content}`
+const host = `:host{all:initial!important;display:block!important;font-family:inherit!important;font-size:inherit!important;color:inherit!important;direction:inherit!important;contain:content}
+:host([data-inline]){display:inline-block!important;contain:none}`
+
+const signs = '"Segoe UI Symbol","Apple Symbols","Noto Sans Symbols 2","DejaVu Sans",sans-serif'
+const soft = 'color-mix(in srgb,currentColor 82%,transparent)'
 
 const common = `
 .eg{container-type:inline-size;text-align:start;line-height:1.5;overflow-wrap:anywhere}
-.eg *{box-sizing:border-box}
+.eg,.eg *{box-sizing:border-box}
 :where(.eg) :where(h2,h3,p,ol,figure,blockquote){margin:0;padding:0;font-size:1em}
 .eg ol{list-style:none}
-.eg h2{font-size:1.5em;line-height:1.25;font-weight:650;margin-bottom:.15em}
-.eg-sum{display:flex;flex-wrap:wrap;align-items:center;gap:.5em .9em;font-size:.9em;margin-bottom:1.3em;color:color-mix(in srgb,currentColor 82%,transparent)}
+.eg a{color:inherit}
+.eg :focus-visible{outline:2px solid currentColor;outline-offset:2px}
+.eg button{font:inherit;color:inherit;background:none;border:0;padding:0;cursor:pointer}
+.eg-spoken{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap}
+.eg-glyphs{font:1.05em/1.2 ${signs};letter-spacing:.12em;color:var(--eg-accent);white-space:nowrap}
+.eg-glyphs i{font-style:normal;color:var(--eg-unlit)}`
+
+const heading = `
+.eg-title{font-size:1.5em!important;line-height:1.25;font-weight:650;margin-bottom:.15em!important}
+.eg-line{margin-bottom:.35em!important}
+.eg-sum{display:flex;flex-wrap:wrap;align-items:baseline;gap:.3em .7em;font-size:.9em!important;margin-bottom:1.3em!important;color:${soft}}
 .eg-sum b{font-weight:700}
-.eg-write{padding:.2em .8em;border:1px solid currentColor;border-radius:.6em;color:inherit;text-decoration:none;white-space:nowrap}
-.eg-write:hover{text-decoration:underline}
-.eg-write:focus-visible{outline:2px solid currentColor;outline-offset:2px}
-.eg figure{border-top:2px solid currentColor;padding-top:.8em}
-.eg-stars{font:1.05em/1.2 "Segoe UI Symbol","Apple Symbols","Noto Sans Symbols 2","DejaVu Sans",sans-serif;letter-spacing:.12em;color:color-mix(in srgb,currentColor 22%,var(--eg-accent))}
-.eg-stars i{font-style:normal;color:color-mix(in srgb,currentColor 34%,transparent)}
-.eg h3{font-weight:650;margin-top:.3em}
-.eg blockquote p{margin-top:.3em;line-height:1.45;white-space:pre-line}
-.eg figcaption{margin-top:.45em;font-size:.85em;line-height:1.45;color:color-mix(in srgb,currentColor 82%,transparent)}
-.eg figcaption b{font-weight:700}
-.eg figcaption a{color:inherit}
+.eg-write,.eg-button{padding:.2em .8em;border:1px solid currentColor;border-radius:var(--eg-round);text-decoration:none}
+.eg-write:hover,.eg-button:hover{text-decoration:underline}`
+
+const quotation = `
+.eg figure{padding-top:.8em;border-top:2px solid currentColor}
+.eg-stars{display:flex;gap:.5em;align-items:baseline}
+.eg-head{font-weight:650;margin-top:.3em!important}
+.eg-words p{margin-top:.3em;line-height:1.45;white-space:pre-line}
+.eg-words summary{display:inline-block;font-size:.9em;text-decoration:underline;cursor:pointer;list-style:none;min-height:24px}
+.eg-words summary::-webkit-details-marker{display:none}
+.eg-words:has([open]) .eg-cut,.eg-words [open] .eg-closed,.eg-words details:not([open]) .eg-opened{display:none}
+.eg figcaption{margin-top:.45em;font-size:.85em;line-height:1.45;color:${soft}}
+.eg-name{font-weight:700}
 .eg-with-face{min-height:52px;padding-inline-start:56px;position:relative}
 .eg-face{position:absolute;inset-inline-start:0;top:3px;width:44px;height:44px;border-radius:50%;object-fit:cover}
 .eg-logo{height:1.2em;width:auto;vertical-align:-.2em;margin-inline-end:.3em}
-.eg-proof,.eg-own{display:block}
-.eg-reply{margin-top:.7em;padding-inline-start:.8em;border-inline-start:1px solid currentColor;font-size:.9em;line-height:1.45}
+.eg-date,.eg-proof,.eg-own{display:block}
+.eg-reply{margin-top:.7em;padding-inline-start:.8em;border-inline-start:3px solid var(--eg-accent);font-size:.9em;line-height:1.45}
 .eg-reply p+p{margin-top:.25em;white-space:pre-line}
-.eg-proof{color:color-mix(in srgb,currentColor 45%,#1f7a36)}
-.eg-proof::before{content:"✓ ";font-family:"Segoe UI Symbol","Apple Symbols","DejaVu Sans",sans-serif}`
-
-const perLayout: Record<Layout, string> = {
-  list: `
-.eg ol{display:grid;gap:1.6em;max-width:44em}`,
-  grid: `
-.eg ol{display:grid;gap:1.8em 1.4em;grid-template-columns:minmax(0,1fr)}
-@container (min-width:${COLUMN_MARKS[0]}px){.eg ol{grid-template-columns:repeat(2,minmax(0,1fr))}}
-@container (min-width:${COLUMN_MARKS[1]}px){.eg ol{grid-template-columns:repeat(3,minmax(0,1fr))}}`,
-}
+.eg-proof{color:color-mix(in srgb,currentColor 45%,var(--eg-proof))}
+.eg-proof::before{content:"✓ ";font-family:${signs}}`
 
 const squeeze = (css: string) => css.replace(/\n/g, '')
 
-/** The styles of one layout, without what only a shadow root needs. @param accent the shop's own colour */
-export function layoutStyles(layout: Layout, accent: string): string {
-  return squeeze(`.eg{--eg-accent:${accent}}${common}${perLayout[layout]}`)
+/** Colours and spaces of a dress, as custom properties and the ground it stands on. */
+function dressStyles({ background, text, accent, corners, density, inside, around, frame }: Dressed): string {
+  const unlit = 'color-mix(in srgb,currentColor 34%,transparent)'
+  const dark = `--eg-accent:${accent.dark};--eg-proof:#7fd08f`
+  const light = `--eg-accent:${accent.light};--eg-proof:#1f7a36`
+  const fixed = background ? `background:${background};color:${text};` : ''
+  const edges = [
+    around > 0 && `margin:${around}px`,
+    `padding:${background ? Math.max(inside, 20) : inside}px`,
+    background && `border-radius:${corners}px`,
+  ]
+  const framed =
+    frame === 'box'
+      ? `.eg figure{border:1px solid color-mix(in srgb,currentColor 26%,transparent);border-radius:${corners}px;padding:1em 1.1em;height:100%}`
+      : frame === 'none'
+        ? '.eg figure{border:0;padding-top:0}'
+        : ''
+  return (
+    `.eg{${background && isDark(background) ? dark : light};--eg-unlit:${unlit};--eg-round:${corners}px;--eg-gap:${density};${fixed}${edges.filter(Boolean).join(';')}}` +
+    (background
+      ? ''
+      : `.eg-dark{${dark}}.eg-light{${light}}.eg-mend{color:#1b1a17}.eg-dark.eg-mend{color:#eef1ec}`) +
+    framed
+  )
 }
 
-/** The styles of one layout for a shadow root on somebody else's page. */
-export function shadowStyles(layout: Layout, accent: string): string {
-  return host + layoutStyles(layout, accent)
+/** The styles of a display, without what only a shadow root needs. */
+export function displayStyles({ layout, dress }: Pick<DisplayModel, 'layout' | 'dress'>): string {
+  const rules = layoutRules(layout.kind)
+  return squeeze(
+    common +
+      (rules.heading ? heading : '') +
+      (rules.reviews ? quotation : '') +
+      dressStyles(dress) +
+      rules.css +
+      (rules.columns ? columnStyles(layout) : ''),
+  )
+}
+
+/** The styles of a display for a shadow root on somebody else's page. */
+export function shadowStyles(model: Pick<DisplayModel, 'layout' | 'dress'>): string {
+  return squeeze(host) + displayStyles(model)
 }

@@ -17,7 +17,7 @@ try {
   if (process.argv.includes('--fresh')) rmSync(path.join(data, 'elogio.db'), { force: true })
   if (!existsSync(path.join(data, 'elogio.db'))) {
     console.log('Filling a new data folder with the made-up shops.')
-    await runProgram('demo/main.ts', env)
+    await runProgram('demo/main.ts', { ...env, STANDIN_PORT: standinPort })
   }
   const { owner } = await readMembers()
   const application = startProgram('server/main.ts', {

@@ -1,4 +1,3 @@
-import { z } from 'zod'
 import { signIn, signOut, whoIs } from './account/session'
 import { changePassword, saveSettings } from './account/settings'
 import { isEmpty, setUp } from './account/setUp'
@@ -13,13 +12,28 @@ import { readFilter } from './moderation/readFilter'
 import { readTogether, reviewView } from './moderation/reviewView'
 import { undo, undoFromLog } from './moderation/undo'
 import { shopPicture } from './media/picture'
+import { stagePage } from './outside/stagePage'
 import { readShopSite } from './outside/readShopSite'
-import { discardDraft, makeLive, saveDraft } from './publishing/draft'
-import { editorView, listDisplays } from './publishing/editorView'
-import { publish, type Publication } from './publishing/publish'
+import { displayCards } from './publishing/displayCards'
+import { bringBack, makeLive, saveDraft } from './publishing/draft'
+import { editorView } from './publishing/editorView'
+import {
+  copyDisplay,
+  keepMeasured,
+  putBack,
+  remove,
+  rename,
+  setAddress,
+  setSharingPicture,
+  takeDown,
+} from './publishing/manage'
+import { howHandled } from './publishing/howHandled'
+import { looksToStartFrom, startDisplay } from './publishing/newDisplay'
+import { publishStale, type Publication } from './publishing/publish'
 import { samplePreview } from './publishing/samplePreview'
 import { REBUILD } from './publishing/staleDisplays'
 import type { Work } from './jobs/runner'
+import type { Member } from './data/members'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
 import { nextStep } from './nextStep'
@@ -28,13 +42,14 @@ import { stepCounts } from './stepCounts'
 type UseCase<A extends unknown[], R> = (services: Services, ...given: A) => R
 
 /** All use cases, bound to one set of services: what a route may call. */
-export function buildElogio(services: Services) {
+export function buildElogio(services: Services, publication: Publication) {
   const bound =
     <A extends unknown[], R>(useCase: UseCase<A, R>) =>
     (...given: A): R =>
       useCase(services, ...given)
   return {
     now: () => services.now().toISOString(),
+    publicUrl: services.publicUrl,
     listenToChanges: (shop: Shop, heard: () => void) => services.changes.listen(shop.id, heard),
     signIn: bound(signIn),
     signOut: bound(signOut),
@@ -72,20 +87,30 @@ export function buildElogio(services: Services) {
     undo: bound(undo),
     undoFromLog: bound(undoFromLog),
     samplePreview: bound(samplePreview),
-    listDisplays: bound(listDisplays),
+    displayCards: bound(displayCards),
     editorView: bound(editorView),
     saveDraft: bound(saveDraft),
     makeLive: bound(makeLive),
-    discardDraft: bound(discardDraft),
+    bringBack: bound(bringBack),
+    looksToStartFrom: bound(looksToStartFrom),
+    startDisplay: bound(startDisplay),
+    howHandled: bound(howHandled),
+    copyDisplay: bound(copyDisplay),
+    renameDisplay: bound(rename),
+    keepMeasured: bound(keepMeasured),
+    setSharingPicture: bound(setSharingPicture),
+    stagePage: bound(stagePage),
+    setDisplayAddress: bound(setAddress),
+    takeDownDisplay: (shop: Shop, member: Member, key: string) =>
+      takeDown(services, publication, shop, member, key),
+    removeDisplay: (shop: Shop, member: Member, key: string) =>
+      remove(services, publication, shop, member, key),
+    putBackDisplay: bound(putBack),
   }
 }
 export type Elogio = ReturnType<typeof buildElogio>
 
 /** What the job runner does, by the kind of job. */
 export function jobKinds(services: Services, publication: Publication): Record<string, Work> {
-  const target = z.object({ displayId: z.number() })
-  return {
-    [REBUILD]: (job) =>
-      publish(services, publication, job.shopId, target.parse(JSON.parse(job.payload)).displayId),
-  }
+  return { [REBUILD]: (job) => publishStale(services, publication, job.shopId) }
 }

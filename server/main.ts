@@ -9,8 +9,9 @@ import { readConfig, type Config } from './config'
 import { databaseFile, mediaFolder, signingKey } from './dataFolder'
 import { openDatabase } from './data/database'
 import { buildElogio, jobKinds } from './elogio'
-import { builtFiles, onsiteFiles } from './http/files'
+import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
 import { refuse } from './http/guard'
+import { displayVariants } from './http/displayVariants'
 import { answerHealth } from './http/health'
 import { answerPublic } from './http/publicPaths'
 import { wantsFormJson } from './http/formJson'
@@ -21,6 +22,7 @@ import { buildThrottle } from './http/throttle'
 import { startJobRunner } from './jobs/runner'
 import { loadLiveDisplays } from './http/liveDisplays'
 import { markInstallationStale } from './publishing/staleDisplays'
+import { buildSeen } from './publishing/seen'
 import { buildServices } from './services'
 
 async function start(config: Config): Promise<void> {
@@ -31,12 +33,15 @@ async function start(config: Config): Promise<void> {
     publicUrl: config.publicUrl,
     mediaFolder: mediaFolder(config.dataFolder),
     allowedHosts: config.allowedHosts,
+    behaviours: behaviourAddresses(),
     wakeJobs: () => jobs.wake(),
   })
   const live = await loadLiveDisplays(db)
   await markInstallationStale(services)
   const jobs = startJobRunner(services, jobKinds(services, live))
-  const elogio = buildElogio(services)
+  const elogio = buildElogio(services, live)
+  const variants = displayVariants(services, live)
+  const hearSeen = buildSeen(services)
   const answerMedia = mediaAnswers(mediaFolder(config.dataFolder))
   const throttle = buildThrottle(config.throttle)
   const secure = config.publicUrl.startsWith('https:')
@@ -56,7 +61,7 @@ async function start(config: Config): Promise<void> {
   })
 
   server.on('request', (req, res) => {
-    if (answerPublic(req, res, { live, files }) || answerMedia(req, res)) return
+    if (answerPublic(req, res, { live, variants, files, hearSeen }) || answerMedia(req, res)) return
     if (answerHealth(req, res, { db, jobs, now: services.now, version: packageJson.version })) return
     if (refuse(req, res, config.publicUrl)) return
     nameAsker(req, config.trustedProxies)

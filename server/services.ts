@@ -1,8 +1,10 @@
 import type { Knex } from 'knex'
 import { customAlphabet } from 'nanoid'
 import { randomBytes } from 'node:crypto'
+import type { Behaviour } from '../onsite/render'
 import { buildChanges, type Changes } from './changes'
 import { buildPresence, type Presence } from './presence'
+import { buildStock, type Stock } from './publishing/stock'
 import { fetchOutside } from './outside/fetchOutside'
 
 /** What the use cases stand on; a test sets each of them. */
@@ -24,6 +26,10 @@ export interface Services {
   allowedHosts: string[]
   /** Where pictures lie. */
   mediaFolder: string
+  /** What may be shown of each shop, kept in memory. */
+  stock: Stock
+  /** Addresses of what single layouts run on other people's pages, by name. */
+  behaviours: Partial<Record<Behaviour | 'page', string>>
   argon: { memoryCost: number; timeCost: number }
   /** Tells open tabs that something of a shop has changed; called after the transaction that changed it. */
   changes: Changes
@@ -44,6 +50,8 @@ export function buildServices(
     newSecret: () => randomBytes(32).toString('base64url'),
     fetchOutside,
     allowedHosts: [],
+    stock: buildStock(),
+    behaviours: {},
     argon: { memoryCost: 19_456, timeCost: 2 },
     changes: buildChanges(),
     presence: buildPresence(),

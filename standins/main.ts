@@ -1,22 +1,42 @@
 import { createServer } from 'node:http'
-import { frontPage, icon } from './wrenfield/frontPage'
+import { darkPage } from './saltmarsh/darkPage'
+import { frontPage } from './wrenfield/frontPage'
+import { goodPage, listingPage } from './wrenfield/goodsPages'
+import { goods, pathOf } from './wrenfield/goods'
+import { journalPage } from './wrenfield/journalPage'
+import { icon } from './wrenfield/sitePage'
 import { serif } from './wrenfield/fonts'
 
 /** The simulated outside world, on a port of its own so that everything between it and the application is cross-origin. */
 const port = Number(process.env.STANDIN_PORT ?? 4311)
 const elogioUrl = process.env.ELOGIO_URL ?? 'http://localhost:4310'
 
+const pages = new Map<string, () => string>([
+  ['/', () => frontPage(elogioUrl)],
+  ['/goods', () => listingPage(elogioUrl)],
+  ['/journal', () => journalPage(elogioUrl)],
+  ['/saltmarsh', () => darkPage(elogioUrl)],
+  ...goods.map((good): [string, () => string] => [pathOf(good), () => goodPage(elogioUrl, good)]),
+])
+const files = new Map<string, { type: string; body: string | Buffer }>([
+  ['/serif.woff2', { type: 'font/woff2', body: serif }],
+  ['/icon.svg', { type: 'image/svg+xml', body: icon }],
+])
+
 const server = createServer((req, res) => {
   const { pathname } = new URL(req.url ?? '/', 'http://standin.example')
-  if (pathname === '/') {
+  const page = pages.get(pathname)
+  const file = files.get(pathname)
+  if (page) {
     res.writeHead(200, { 'Content-Type': 'text/html; charset=utf-8', 'Cache-Control': 'no-store' })
-    res.end(frontPage(elogioUrl))
-  } else if (pathname === '/serif.woff2') {
-    res.writeHead(200, { 'Content-Type': 'font/woff2', 'Cache-Control': 'max-age=86400' })
-    res.end(serif)
-  } else if (pathname === '/icon.svg') {
-    res.writeHead(200, { 'Content-Type': 'image/svg+xml', 'Cache-Control': 'max-age=86400' })
-    res.end(icon)
+    res.end(page())
+  } else if (file) {
+    res.writeHead(200, {
+      'Content-Type': file.type,
+      'Cache-Control': 'max-age=86400',
+      'Access-Control-Allow-Origin': '*',
+    })
+    res.end(file.body)
   } else {
     res.writeHead(404, { 'Content-Type': 'text/plain' })
     res.end('Nothing here.')

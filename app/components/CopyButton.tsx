@@ -9,16 +9,20 @@ export function CopyButton({
   text,
   label,
   primary = false,
+  copied,
 }: {
   text: string
   label: string
   primary?: boolean
+  /** Told when the text is on the clipboard. */
+  copied?: () => void
 }) {
   const [outcome, setOutcome] = useState<'copied' | 'refused' | null>(null)
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(text)
       setOutcome('copied')
+      copied?.()
     } catch {
       setOutcome('refused')
     }

@@ -1,27 +1,37 @@
-import { brandShades } from '../../core/display/brand'
+import { startingConfiguration } from '../../core/display/configuration'
+import { dressed } from '../../core/display/dress'
 import { shadowStyles } from '../../onsite/styles'
 import { ShadowHtml } from './ShadowHtml'
 
+interface TypedDress {
+  ground: string
+  ink: string
+  fonts: string
+  brand: string
+  corners: string
+}
+
 /** A rendered display on the shop's own ground, in its ink and type and with its brand colour. */
-export function DressedPreview({
-  html,
-  dress: { ground, ink, fonts, brand },
-}: {
-  html: string
-  dress: { ground: string; ink: string; fonts: string; brand: string }
-}) {
+export function DressedPreview({ html, dress }: { html: string; dress: TypedDress }) {
   return (
-    <div style={{ background: ground, color: ink, fontFamily: fonts || undefined }} className="px-8 py-8">
-      <ShadowHtml html={html} css={shadowStyles('grid', accentOf(brand))} className="text-[17px]" />
+    <div
+      style={{ background: dress.ground, color: dress.ink, fontFamily: dress.fonts || undefined }}
+      className="px-8 py-8"
+    >
+      <ShadowHtml html={html} css={stylesOf(dress)} className="text-[17px]" />
     </div>
   )
 }
 
+const plain = { ground: '#ffffff', ink: '#1b1a17', brand: '#0e4654', corners: 8 }
+
 /** While a colour is being typed it may be none yet. */
-function accentOf(brand: string): string {
+function stylesOf({ ground, ink, brand, corners }: TypedDress): string {
+  const { layout, dress } = startingConfiguration
   try {
-    return brandShades(brand).edge
+    const site = { ground, ink, brand, corners: Number(corners) || 0 }
+    return shadowStyles({ layout, dress: dressed(dress, site) })
   } catch {
-    return 'currentColor'
+    return shadowStyles({ layout, dress: dressed(dress, plain) })
   }
 }

@@ -1,7 +1,18 @@
 import { useEffect, useRef, type ReactNode } from 'react'
 
 /** A button that opens a small menu, named in full for those who do not see it; it closes on Escape, on a click elsewhere and when its page changes. */
-export function Menu({ label, name, children }: { label: ReactNode; name: string; children: ReactNode }) {
+export function Menu({
+  label,
+  name,
+  up = false,
+  children,
+}: {
+  label: ReactNode
+  name: string
+  /** Opens upwards, for where there is no room below. */
+  up?: boolean
+  children: ReactNode
+}) {
   const details = useRef<HTMLDetailsElement>(null)
   useEffect(() => {
     const close = (event: Event) => {
@@ -27,7 +38,7 @@ export function Menu({ label, name, children }: { label: ReactNode; name: string
         <span className="sr-only">{name}</span>
       </summary>
       <div
-        className="panel absolute right-0 z-20 mt-2 min-w-56 p-2 text-ink"
+        className={`panel absolute right-0 z-20 min-w-56 p-2 text-ink ${up ? 'bottom-full mb-1' : 'mt-2'}`}
         onClick={() => details.current && (details.current.open = false)}
       >
         {children}

@@ -8,16 +8,19 @@ export function PictureField({
   label,
   value,
   change,
+  longest,
 }: {
   name: string
   label: string
   value: string
   change: (picture: string) => void
+  /** In pixels; small when left out. */
+  longest?: number
 }) {
   const [problem, setProblem] = useState(false)
   const take = async (file: File | undefined) => {
     if (!file) return
-    const small = await smallPicture(file)
+    const small = await smallPicture(file, longest)
     setProblem(small === null)
     if (small) change(small)
   }

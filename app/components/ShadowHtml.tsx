@@ -1,7 +1,19 @@
 import { useEffect, useRef } from 'react'
+import type { Behaviour } from '../../onsite/render'
+import { wake } from './wake'
 
 /** Shows a rendered display exactly as a visitor's page does: in a shadow root of its own. */
-export function ShadowHtml({ html, css, className }: { html: string; css: string; className?: string }) {
+export function ShadowHtml({
+  html,
+  css,
+  behaviour = null,
+  className,
+}: {
+  html: string
+  css: string
+  behaviour?: Behaviour | null
+  className?: string
+}) {
   const host = useRef<HTMLDivElement>(null)
   useEffect(() => {
     const box = host.current
@@ -11,7 +23,8 @@ export function ShadowHtml({ html, css, className }: { html: string; css: string
     sheet.replaceSync(css)
     root.adoptedStyleSheets = [sheet]
     root.innerHTML = html
-  }, [html, css])
+    return wake(root, behaviour)
+  }, [html, css, behaviour])
   // The host takes nothing but type and colour from around it, so size and place belong to the box about it.
   return (
     <div className={className}>

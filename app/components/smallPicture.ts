@@ -1,13 +1,14 @@
-const LONGEST_PX = 256
+const SMALL_PX = 256
 
 /** A picture from a file, small enough to travel in a form, as a data address; null when it can't be read. */
-export async function smallPicture(file: File): Promise<string | null> {
+export async function smallPicture(file: File, longest = SMALL_PX): Promise<string | null> {
   const bitmap = await createImageBitmap(file).catch(() => null)
   if (!bitmap) return null
-  const scale = Math.min(1, LONGEST_PX / Math.max(bitmap.width, bitmap.height))
+  const scale = Math.min(1, longest / Math.max(bitmap.width, bitmap.height))
   const canvas = document.createElement('canvas')
   canvas.width = Math.max(1, Math.round(bitmap.width * scale))
   canvas.height = Math.max(1, Math.round(bitmap.height * scale))
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
-  return canvas.toDataURL('image/png')
+  // Large ones travel as photographs do; small ones keep their clear ground.
+  return longest > SMALL_PX ? canvas.toDataURL('image/jpeg', 0.85) : canvas.toDataURL('image/png')
 }

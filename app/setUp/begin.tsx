@@ -47,13 +47,14 @@ export async function loader({ request, context }: Route.LoaderArgs) {
       ground: reading.colours.ground,
       ink: reading.colours.ink,
       fonts: reading.fonts.body ?? '',
+      corners: String(reading.corners),
       locale,
       languages: locale.slice(0, 2).toLowerCase(),
       own_domains: reading.domain,
     },
     candidates: reading.colours.candidates,
     fontName: reading.fonts.body ? familyName(reading.fonts.body) : null,
-    html: preview(context, { name: reading.name, brand, locale }),
+    html: preview(context, { name: reading.name, locale }),
   }
 }
 
@@ -67,6 +68,7 @@ const blank = {
   ground: plainShop.ground,
   ink: plainShop.ink,
   fonts: '',
+  corners: '8',
   locale: plainShop.locale,
   languages: '',
   own_domains: '',
@@ -81,15 +83,15 @@ function byHand(context: Route.LoaderArgs['context']) {
     values: blank,
     candidates: [] as string[],
     fontName: null,
-    html: preview(context, { name: '', brand: blank.brand, locale: blank.locale }),
+    html: preview(context, { name: '', locale: blank.locale }),
   }
 }
 
 function preview(
   { elogio }: Route.LoaderArgs['context'],
-  { name, brand, locale }: { name: string; brand: string; locale: string },
+  { name, locale }: { name: string; locale: string },
 ): string {
-  return elogio.samplePreview({ name, shortName: name, locale, timeZone: 'UTC', brand }).html
+  return elogio.samplePreview({ name, shortName: name, locale, timeZone: 'UTC' })
 }
 
 function failureWords(failure: FetchFailure, status: number | null): string {

@@ -14,6 +14,7 @@ export type ProfileValues = Record<
   | 'ground'
   | 'ink'
   | 'fonts'
+  | 'corners'
   | 'locale'
   | 'languages'
   | 'own_domains'
@@ -90,6 +91,7 @@ export function MoreFields(given: Given) {
       {field('own_domains', say('setUp.ownDomains'), say('setUp.ownDomainsHint'))}
       {field('time_zone', say('setUp.timeZone'), say('setUp.onlyYou'))}
       {field('languages', say('setUp.languages'), say('setUp.languagesHint'))}
+      {field('corners', say('setUp.corners'), say('setUp.cornersHint'))}
     </div>
   )
 }

@@ -23,13 +23,14 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     ground: shop.ground,
     ink: shop.ink,
     fonts: shop.fonts,
+    corners: String(shop.corners),
     locale: shop.locale,
     languages: shop.languages.join(', '),
     own_domains: shop.ownDomains.join(', '),
     reply_name: shop.replyName,
     time_zone: shop.timeZone,
   }
-  const html = context.elogio.samplePreview(shop).html
+  const html = context.elogio.samplePreview(shop)
   return { values, html, member: { name: member.name, email: member.email } }
 }
 

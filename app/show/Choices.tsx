@@ -14,21 +14,24 @@ export function Choices<V extends string | number>({
   value,
   choices,
   choose,
+  tight = false,
 }: {
   name: string
   label: string
   value: V
   choices: Choice<V>[]
   choose: (value: V) => void
+  /** Closer together, with the words in small. */
+  tight?: boolean
 }) {
   return (
     <fieldset>
       <legend className="sr-only">{label}</legend>
-      <div className="flex flex-wrap gap-2.5">
+      <div className={`flex flex-wrap ${tight ? 'gap-1.5' : 'gap-2.5'}`}>
         {choices.map((choice) => (
           <label
             key={choice.value}
-            className="flex min-w-11 cursor-pointer flex-col items-center justify-end gap-1 rounded-[10px] border border-edge bg-paper px-3 py-2 hover:bg-wash has-checked:border-petrol has-checked:bg-tint has-checked:font-semibold has-checked:ring-1 has-checked:ring-petrol has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-petrol"
+            className={`flex min-w-11 cursor-pointer flex-col items-center justify-end gap-1 rounded-[10px] border border-edge bg-paper ${tight ? 'p-1.5 text-[13px]' : 'px-3 py-2'} hover:bg-wash has-checked:border-petrol has-checked:bg-tint has-checked:font-semibold has-checked:ring-1 has-checked:ring-petrol has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-petrol`}
           >
             <input
               type="radio"

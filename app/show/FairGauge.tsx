@@ -1,17 +1,20 @@
 import { max, scaleLinear } from 'd3'
-import { lowOnes, type RatingTally } from '../../core/curation/ratingTally'
+import { FAIR_WITHIN, oneIn, type Fairness } from '../../core/curation/fairness'
+import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'
 import { say } from '../../core/words/say'
 
 const TALLEST = 26
 
-/** The chosen ones beside all that may be shown: average, count and spread. */
+/** Whether the pick stands for all: a plain sentence, how far it lies, and both spreads. */
 export function FairGauge({
   chosen,
   all,
+  fairness,
   stock,
   locale,
 }: {
+  fairness: Fairness
   chosen: RatingTally
   all: RatingTally
   /** How many may be shown, counted in averages or not. */
@@ -24,8 +27,12 @@ export function FairGauge({
       className="flex min-h-[62px] shrink-0 flex-wrap items-center gap-x-8 gap-y-1 border-t border-line bg-paper px-6 py-2"
     >
       <div>
-        <h2 id="gauge" className="font-semibold">
-          {say('show.chosenBesideAll')}
+        <h2
+          id="gauge"
+          className={`text-[15px] font-semibold ${tones[fairness.verdict]}`}
+          data-verdict={fairness.verdict}
+        >
+          {say(`show.verdict.${fairness.verdict}`)}
         </h2>
         <p className="text-[13px] text-soft">
           {chosen.average === null || all.average === null
@@ -43,17 +50,36 @@ export function FairGauge({
           <Bars tally={chosen} words={say('show.these')} tone="fill-apricot" />
         </>
       )}
-      <p className="ml-auto text-[13px] text-soft">
-        {chosen.count > 0 &&
-          say('show.lowShare', {
-            here: lowOnes(chosen),
-            hereCount: chosen.count,
-            all: lowOnes(all),
-            count: all.count,
-          })}
+      <p className="ml-auto max-w-72 text-right text-[13px] text-soft">
+        {chosen.count > 0 && all.count > 0 && lowWords(chosen, all)}
+        {fairness.distance !== null && (
+          <span className="block" title={say('show.distanceWhy')}>
+            {say('show.distance', {
+              distance: fairness.distance.toFixed(2),
+              within: FAIR_WITHIN,
+            })}
+          </span>
+        )}
       </p>
     </section>
   )
+}
+
+const tones: Record<Fairness['verdict'], string> = {
+  fair: 'text-moss',
+  rosier: 'text-ochre',
+  harsher: 'text-ochre',
+  lopsided: 'text-ochre',
+  tooFew: 'text-soft',
+  empty: 'text-soft',
+}
+
+function lowWords(chosen: RatingTally, all: RatingTally): string {
+  const words = (tally: RatingTally) => {
+    const one = oneIn(tally)
+    return one === null ? say('show.noneLow') : say('show.oneIn', { count: one })
+  }
+  return say('show.lowShare', { here: words(chosen), all: words(all) })
 }
 
 function Bars({ tally, words, tone }: { tally: RatingTally; words: string; tone: string }) {

@@ -1,6 +1,7 @@
 import { useFetcher } from 'react-router'
 import { say } from '../../core/words/say'
-import type { EditorView, PickedLine } from '../../server/publishing/editorView'
+import type { EditorView } from '../../server/publishing/editorView'
+import type { PickedLine } from '../../server/publishing/pickedLine'
 import { Panel } from './Panel'
 
 /** Makes the draft what visitors see, after listing what will change. */
@@ -28,7 +29,7 @@ export function MakeLive({
       )}
       {!first && count > 0 && (
         <discard.Form method="post">
-          <input type="hidden" name="intent" value="discard" />
+          <input type="hidden" name="intent" value="back" />
           <button className="btn btn-quiet">{say('show.back')}</button>
         </discard.Form>
       )}

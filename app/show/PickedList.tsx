@@ -1,10 +1,42 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core'
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable'
+import { GripVertical } from 'lucide-react'
 import { Link } from 'react-router'
+import type { Configuration } from '../../core/display/configuration'
 import { countWordFirst, say } from '../../core/words/say'
-import type { PickedLine } from '../../server/publishing/editorView'
+import type { EditorView } from '../../server/publishing/editorView'
+import type { PickedLine } from '../../server/publishing/pickedLine'
 import { RatingMark } from '../components/RatingMark'
+import { leaveOut, movedTo, pullIn, takeBackIn, unpin } from './byHand'
 
-/** The chosen reviews in their order, each leading to its place in Decide. */
-export function PickedList({ shop, picked, stock }: { shop: string; picked: PickedLine[]; stock: number }) {
+interface Given {
+  shop: string
+  view: EditorView
+  draft: Configuration
+  change: (changed: Configuration) => void
+}
+
+/** The chosen reviews in their order: dragged or moved by keys to where they should stand, pinned, left out. */
+export function PickedList({ shop, view, draft, change }: Given) {
+  const { picked, stock, next, leftOut } = view
+  const ids = picked.map(({ publicId }) => publicId)
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
+  const select = (selection: Configuration['selection']) => change({ ...draft, selection })
   return (
     <aside className="flex min-h-0 flex-col border-l border-line bg-paper" aria-labelledby="picked">
       <h2 id="picked" className="flex justify-between border-b border-line px-4 py-2.5 font-semibold">
@@ -13,21 +45,174 @@ export function PickedList({ shop, picked, stock }: { shop: string; picked: Pick
           : say('show.chosen', { Count: countWordFirst(picked.length) })}
         {stock > 0 && <span className="font-normal text-soft">{say('show.ofStock', { stock })}</span>}
       </h2>
-      <ol className="min-h-0 flex-1 overflow-y-auto">
-        {picked.map(({ publicId, name, rating, words }) => (
-          <li key={publicId} className="border-b border-line">
-            <Link to={`/s/${shop}/decide/${publicId}`} className="block px-4 py-2.5 hover:bg-wash">
+      <div className="min-h-0 flex-1 overflow-y-auto">
+        <DndContext
+          id="picked-reviews"
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={({ active, over }) => {
+            if (!over || active.id === over.id) return
+            select(movedTo(draft.selection, ids, String(active.id), ids.indexOf(String(over.id))))
+          }}
+        >
+          <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+            <ol data-picked>
+              {picked.map((line, i) => (
+                <PickedRow
+                  key={line.publicId}
+                  shop={shop}
+                  line={line}
+                  place={i}
+                  pinned={draft.selection.pins.some(({ review }) => review === line.publicId)}
+                  unpin={() => select(unpin(draft.selection, line.publicId))}
+                  pin={() => select(movedTo(draft.selection, ids, line.publicId, i))}
+                  leaveOut={() => select(leaveOut(draft.selection, line.publicId))}
+                />
+              ))}
+            </ol>
+          </SortableContext>
+        </DndContext>
+        <Others
+          title={say('show.couldStand')}
+          lines={next}
+          act={say('show.putIn')}
+          choose={(id) => select(pullIn(draft.selection, ids, id))}
+        />
+        <Others
+          title={say('show.leftOutByHand')}
+          lines={leftOut}
+          act={say('show.takeBackIn')}
+          choose={(id) => select(takeBackIn(draft.selection, id))}
+          open
+        />
+      </div>
+    </aside>
+  )
+}
+
+function PickedRow({
+  shop,
+  line: { publicId, name, rating, words },
+  place,
+  pinned,
+  pin,
+  unpin,
+  leaveOut,
+}: {
+  shop: string
+  line: PickedLine
+  place: number
+  pinned: boolean
+  pin: () => void
+  unpin: () => void
+  leaveOut: () => void
+}) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
+    useSortable({ id: publicId })
+  return (
+    <li
+      ref={setNodeRef}
+      className={`group border-b border-line bg-paper ${isDragging ? 'relative z-10 shadow-lg' : ''}`}
+      style={{
+        transform: transform ? `translate3d(0, ${transform.y}px, 0)` : undefined,
+        transition,
+      }}
+    >
+      <div className="flex items-start gap-1 py-2 pr-3 pl-1.5 hover:bg-wash">
+        <button
+          type="button"
+          ref={setActivatorNodeRef}
+          {...attributes}
+          {...listeners}
+          aria-label={say('show.move', { name, place: place + 1 })}
+          className="mt-0.5 grid h-7 w-6 shrink-0 cursor-grab touch-none place-items-center rounded text-soft hover:text-ink"
+        >
+          <GripVertical size={15} aria-hidden="true" />
+        </button>
+        <div className="min-w-0 flex-1">
+          <Link to={`/s/${shop}/decide/${publicId}`} className="block">
+            <span className="flex items-center gap-2">
+              <b className="truncate font-semibold">{name}</b>
+              <RatingMark rating={rating} />
+            </span>
+            <span className="customer-words block truncate text-[14.5px]" dir="auto">
+              {words}
+            </span>
+          </Link>
+          <span className="flex gap-3 text-[13px]">
+            {pinned ? (
+              <>
+                <span className="text-moss">{say('show.pinned')}</span>
+                <RowAct words={say('show.unpin')} name={name} act={unpin} />
+              </>
+            ) : (
+              <RowAct words={say('show.pinHere')} name={name} act={pin} faint />
+            )}
+            <RowAct words={say('show.leaveOut')} name={name} act={leaveOut} faint />
+          </span>
+        </div>
+      </div>
+    </li>
+  )
+}
+
+function RowAct({
+  words,
+  name,
+  act,
+  faint = false,
+}: {
+  words: string
+  name: string
+  act: () => void
+  faint?: boolean
+}) {
+  return (
+    <button
+      type="button"
+      className={`min-h-6 text-petrol underline-offset-2 hover:underline ${faint ? 'lg:opacity-0 lg:group-focus-within:opacity-100 lg:group-hover:opacity-100' : ''}`}
+      aria-label={`${words}: ${name}`}
+      onClick={act}
+    >
+      {words}
+    </button>
+  )
+}
+
+/** Reviews that do not stand in the display, folded, each a click from standing in it. */
+function Others({
+  title,
+  lines,
+  act,
+  choose,
+  open = false,
+}: {
+  title: string
+  lines: PickedLine[]
+  act: string
+  choose: (id: string) => void
+  open?: boolean
+}) {
+  if (lines.length === 0) return null
+  return (
+    <details open={open} className="border-b border-line">
+      <summary className="cursor-pointer px-4 py-2.5 font-semibold text-petrol">{title}</summary>
+      <ul>
+        {lines.map(({ publicId, name, rating, words }) => (
+          <li key={publicId} className="flex items-start gap-2 border-t border-line px-4 py-2">
+            <span className="min-w-0 flex-1">
               <span className="flex items-center gap-2">
-                <b className="truncate font-semibold">{name}</b>
+                <span className="truncate">{name}</span>
                 <RatingMark rating={rating} />
               </span>
-              <span className="customer-words block truncate text-[14.5px]" dir="auto">
+              <span className="customer-words block truncate text-[14px] text-soft" dir="auto">
                 {words}
               </span>
-            </Link>
+            </span>
+            <RowAct words={act} name={name} act={() => choose(publicId)} />
           </li>
         ))}
-      </ol>
-    </aside>
+      </ul>
+    </details>
   )
 }

@@ -1,45 +1,116 @@
+import { useState } from 'react'
+import { useFetcher } from 'react-router'
+import { isOutOfDate, reserveStyle, type Measure } from '../../core/display/reserve'
 import { say } from '../../core/words/say'
 import type { EditorView } from '../../server/publishing/editorView'
 import { CopyButton } from '../components/CopyButton'
 import { Panel } from './Panel'
 
-/** The code that puts the display on any page. */
+/** The code that puts the display on any page, and what came of it. */
 export function PlaceCode({
   view,
-  open,
-  setOpen,
+  shop,
+  measures,
+  close,
 }: {
-  view: EditorView & { localOnly: boolean }
-  open: boolean
-  setOpen: (on: boolean) => void
+  view: EditorView & { localOnly: boolean; seenAt: string[] }
+  shop: string
+  /** How high the display is at each width; empty where nothing has to be kept free for it. */
+  measures: Measure[]
+  close: () => void
 }) {
+  const fetcher = useFetcher()
+  const [bare, setBare] = useState(false)
+  const reserved = measures.length > 0 && !bare
+  const code = reserved ? `${reserveStyle(view.key, measures)}\n${view.code}` : view.code
+  const outdated = view.copied.length > 0 && isOutOfDate(view.copied, measures)
   return (
-    <>
-      <button type="button" className="btn btn-quiet" onClick={() => setOpen(true)}>
-        {say('show.place')}
-      </button>
-      {open && (
-        <Panel title={say('show.code')} close={() => setOpen(false)}>
-          <p>{say('show.codeHelp')}</p>
-          <pre
-            className="mt-3 rounded-lg border border-line bg-wash p-3 text-[13px] break-all whitespace-pre-wrap select-all"
-            tabIndex={0}
-            data-code
-          >
-            {view.code}
-          </pre>
-          {view.localOnly && <p className="mt-3 font-semibold text-ochre">{say('show.codeLocal')}</p>}
-          {view.live === null && <p className="mt-3 text-soft">{say('show.codeNotLive')}</p>}
-          <div className="mt-4 flex flex-wrap items-center gap-3">
-            <CopyButton text={view.code} label={say('show.copy')} primary />
-            {view.live !== null && (
-              <a href={view.pageUrl} target="_blank" rel="noreferrer" className="part">
-                {say('show.page')}
-              </a>
-            )}
-          </div>
-        </Panel>
+    <Panel title={say('show.code')} close={close}>
+      <p>{say('show.codeHelp')}</p>
+      {outdated && <p className="mt-2 font-semibold text-ochre">{say('show.codeOutdated')}</p>}
+      <pre
+        className="mt-3 max-h-44 overflow-y-auto rounded-lg border border-line bg-wash p-3 text-[13px] break-all whitespace-pre-wrap select-all"
+        tabIndex={0}
+        data-code
+      >
+        {code}
+      </pre>
+      {view.localOnly && <p className="mt-3 font-semibold text-ochre">{say('show.codeLocal')}</p>}
+      {view.live === null && <p className="mt-3 text-soft">{say('show.codeNotLive')}</p>}
+      <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <CopyButton
+          text={code}
+          label={say('show.copy')}
+          primary
+          copied={() =>
+            void fetcher.submit(
+              { intent: 'copied', measures: JSON.stringify(reserved ? measures : []) },
+              { method: 'post' },
+            )
+          }
+        />
+        {measures.length > 0 && (
+          <label className="flex min-h-7 items-center gap-2">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm border-edge"
+              checked={bare}
+              onChange={(event) => setBare(event.currentTarget.checked)}
+            />
+            {say('show.codeBare')}
+          </label>
+        )}
+        {view.live !== null && (
+          <a href={view.pageUrl} target="_blank" rel="noreferrer" className="part">
+            {say('show.page')}
+          </a>
+        )}
+        <a href={`/s/${shop}/show/scratch?key=${view.key}`} className="part">
+          {say('show.scratchTry')}
+        </a>
+      </div>
+      <Seen view={view} />
+      <details className="mt-4 border-t border-line pt-3">
+        <summary className="cursor-pointer font-semibold text-petrol">{say('show.codeMore')}</summary>
+        <dl className="mt-2 grid grid-cols-[auto_minmax(0,1fr)] gap-x-5 gap-y-1.5">
+          {view.attributes.map((name) => (
+            <div key={name} className="contents">
+              <dt className="font-mono text-[13px]">{name}</dt>
+              <dd className="text-soft">{say(`show.attribute.${name}`)}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className="mt-3 text-soft">{say('show.codeAnywhere')}</p>
+      </details>
+    </Panel>
+  )
+}
+
+function Seen({ view: { seen, seenAt, live } }: { view: EditorView & { seenAt: string[] } }) {
+  return (
+    <div className="mt-4 border-t border-line pt-3" role="status">
+      {seen.length === 0 ? (
+        <p className="text-soft">{live ? say('show.notSeen') : say('show.notSeenYet')}</p>
+      ) : (
+        <>
+          <p className="font-semibold text-moss">{say('show.seen', { at: seenAt[0] })}</p>
+          <ul className="mt-1">
+            {seen.slice(0, 5).map(({ page }, i) => (
+              <li key={page} className="flex gap-3">
+                <a
+                  href={page}
+                  target="_blank"
+                  rel="noreferrer"
+                  className="truncate underline underline-offset-2"
+                >
+                  {page}
+                </a>
+                <span className="shrink-0 text-soft">{seenAt[i]}</span>
+              </li>
+            ))}
+          </ul>
+        </>
       )}
-    </>
+    </div>
   )
 }

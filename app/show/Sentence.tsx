@@ -1,35 +1,52 @@
 import type { Configuration } from '../../core/display/configuration'
-import { sentencePieces, type SentencePart } from '../../core/display/sentence'
+import {
+  foldedParts,
+  partWords,
+  sentencePieces,
+  type ProductNames,
+  type SentencePart,
+} from '../../core/display/sentence'
+import { say } from '../../core/words/say'
+
+/** A part of the sentence, or what folds under its end. */
+export type OpenPart = SentencePart | 'more'
 
 /** The display as its sentence; each underlined part opens its choices under it. */
 export function Sentence({
   configuration,
+  names,
   open,
   setOpen,
 }: {
   configuration: Configuration
-  open: SentencePart | null
-  setOpen: (part: SentencePart | null) => void
+  names: ProductNames
+  open: OpenPart | null
+  setOpen: (part: OpenPart | null) => void
 }) {
+  const part = (name: OpenPart, words: string, quiet = false) => (
+    <button
+      key={name}
+      type="button"
+      className={`part max-w-full text-left ${quiet ? 'aria-[expanded=false]:text-soft' : ''}`}
+      data-part={name}
+      aria-expanded={open === name}
+      aria-controls="strip"
+      onClick={() => setOpen(open === name ? null : name)}
+    >
+      {words}
+    </button>
+  )
+  const words = partWords(configuration, names)
+  // What is being set for the first time has no words in the sentence yet.
+  const isFolded =
+    open !== null && (foldedParts as readonly string[]).includes(open) && !words[open as SentencePart]
   return (
-    <p className="mt-2 max-w-[940px] text-[20px] leading-[1.65]" data-sentence>
-      {sentencePieces(configuration).map((piece) =>
-        typeof piece === 'string' ? (
-          <span key={piece}>{piece}</span>
-        ) : (
-          <button
-            key={piece.part}
-            type="button"
-            className="part max-w-full text-left"
-            data-part={piece.part}
-            aria-expanded={open === piece.part}
-            aria-controls="strip"
-            onClick={() => setOpen(open === piece.part ? null : piece.part)}
-          >
-            {piece.words}
-          </button>
-        ),
-      )}
+    <p className="mt-1.5 max-w-[1100px] text-[20px] leading-[1.6]" data-sentence>
+      {sentencePieces(configuration, names).map((piece, i) =>
+        typeof piece === 'string' ? <span key={i}>{piece}</span> : part(piece.part, piece.words),
+      )}{' '}
+      {isFolded && <>{part(open, say(`display.part.${open as SentencePart}`))} </>}
+      {part('more', say('show.and'), true)}
     </p>
   )
 }

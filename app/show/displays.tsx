@@ -1,67 +1,171 @@
-import { Link } from 'react-router'
-import { sentenceText } from '../../core/display/sentence'
+import { Ellipsis } from 'lucide-react'
+import { Link, useFetcher } from 'react-router'
+import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
+import { Menu } from '../components/Menu'
 import { ShadowHtml } from '../components/ShadowHtml'
+import type { Done } from './manage'
 import type { Route } from './+types/displays'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const displays = await context.elogio.listDisplays(shop)
-  return displays.map(({ key, name, draft, live, changes, preview, dress }) => ({
-    key,
-    name,
-    sentence: sentenceText(draft),
-    state:
-      live === null ? ('draft' as const) : changes.length > 0 ? ('draftDiffers' as const) : ('live' as const),
-    preview,
-    dress,
+  const displays = await context.elogio.displayCards(shop)
+  const spoken = {
+    now: context.elogio.now(),
+    timeZone: shop.timeZone,
+    locale: shop.locale,
+    today: say('today'),
+  }
+  return displays.map(({ seen, ...card }) => ({
+    ...card,
+    pages: seen.map(({ page }) => page),
+    seenAt: seen[0] ? spokenMoment(seen[0].lastAt, spoken) : null,
   }))
 }
 
+type Card = Route.ComponentProps['loaderData'][number]
+
 export default function Displays({ loaderData: displays, params }: Route.ComponentProps) {
+  const manage = useFetcher<Done | { problem: string }>({ key: 'manage' })
   const live = displays.filter(({ state }) => state !== 'draft').length
   const differing = displays.filter(({ state }) => state === 'draftDiffers').length
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-6 py-6">
       <title>{`${say('show.title')} · Elogio`}</title>
-      <h1>
-        {displays.length === 0
-          ? say('show.none')
-          : `${live > 0 ? say('show.live', { count: live }) : say('show.noneLive')} ${
-              differing > 0 ? say('show.differs', { count: differing }) : live > 0 ? say('show.allSame') : ''
-            }`}
-      </h1>
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-3">
+        <h1>
+          {displays.length === 0
+            ? say('show.none')
+            : `${live > 0 ? say('show.live', { count: live }) : say('show.noneLive')} ${
+                differing > 0
+                  ? say('show.differs', { count: differing })
+                  : live > 0
+                    ? say('show.allSame')
+                    : ''
+              }`}
+        </h1>
+        <Link to={`/s/${params.shop}/show/new`} className="btn btn-primary">
+          {say('show.another')}
+        </Link>
+        <Link to={`/s/${params.shop}/show/scratch`} className="part">
+          {say('show.scratch')}
+        </Link>
+      </div>
+      <Told shop={params.shop} told={manage.data} />
       <ul className="mt-5 grid gap-5 md:grid-cols-2 xl:grid-cols-3">
-        {displays.map(({ key, name, sentence, state, preview, dress }) => (
-          <li
-            key={key}
-            className="panel group relative flex flex-col overflow-hidden focus-within:border-petrol hover:border-petrol"
-          >
-            <div
-              className="relative h-60 overflow-hidden border-b border-line"
-              style={{ background: dress.ground, color: dress.ink, fontFamily: dress.fonts || undefined }}
-              inert
-            >
-              <ShadowHtml {...preview} className="w-[880px] origin-top-left scale-[0.44] p-8 text-[17px]" />
-            </div>
-            <div className="flex flex-1 flex-col gap-1.5 px-5 py-4">
-              <h2 className="flex items-baseline justify-between gap-3 text-[16px] font-semibold">
-                <Link to={`/s/${params.shop}/show/${key}`} className="after:absolute after:inset-0">
-                  {name}
-                </Link>
-                <span className={`chip shrink-0 font-normal`} style={{ ['--tone' as string]: tones[state] }}>
-                  {say(`show.${state}`)}
-                </span>
-              </h2>
-              <p className="text-soft">{sentence}</p>
-            </div>
-          </li>
+        {displays.map((card) => (
+          <DisplayCard key={card.key} shop={params.shop} card={card} act={manage.Form} />
         ))}
       </ul>
     </main>
   )
 }
+
+/** What was just done to a display, with the way back. */
+function Told({ shop, told }: { shop: string; told: Done | { problem: string } | undefined }) {
+  const manage = useFetcher<Done>({ key: 'manage' })
+  if (!told) return null
+  if ('problem' in told)
+    return (
+      <p role="alert" className="mt-3 font-semibold text-plum">
+        {told.problem}
+      </p>
+    )
+  return (
+    <p role="status" className="mt-3 flex items-center gap-3">
+      {told.words}
+      {told.undo && (
+        <manage.Form method="post" action={`/s/${shop}/show/manage`}>
+          <input type="hidden" name="intent" value="putBack" />
+          <input type="hidden" name="key" value={told.undo.key} />
+          <input type="hidden" name="live" value={told.undo.live} />
+          <button className="btn btn-quiet btn-sm">{say('show.undo')}</button>
+        </manage.Form>
+      )}
+    </p>
+  )
+}
+
+function DisplayCard({
+  shop,
+  card: { key, name, sentence, state, changes, preview, look, pages, seenAt },
+  act: Act,
+}: {
+  shop: string
+  card: Card
+  act: ReturnType<typeof useFetcher>['Form']
+}) {
+  const small = /class="eg eg-(badge|ratingLine)/.test(preview.html)
+  return (
+    <li
+      className="panel relative flex flex-col focus-within:border-petrol hover:border-petrol"
+      data-display={key}
+    >
+      <div
+        className="relative h-56 overflow-hidden rounded-t-[13px] border-b border-line"
+        style={{ background: look.ground, color: look.ink, fontFamily: look.fonts || undefined }}
+        inert
+      >
+        <ShadowHtml
+          {...preview}
+          className={
+            small
+              ? 'grid h-full place-items-center text-[20px]'
+              : 'w-[880px] origin-top-left scale-[0.44] p-8 text-[17px]'
+          }
+        />
+      </div>
+      <div className="flex flex-1 flex-col gap-1.5 px-5 py-4">
+        <h2 className="flex items-baseline justify-between gap-3 text-[16px] font-semibold">
+          <Link to={`/s/${shop}/show/${key}`} className="after:absolute after:inset-0">
+            {name}
+          </Link>
+          <span className="chip shrink-0 font-normal" style={{ ['--tone' as string]: tones[state] }}>
+            {state === 'draftDiffers' ? say('show.draftDiffers', { count: changes }) : say(`show.${state}`)}
+          </span>
+        </h2>
+        <p className="text-soft">{sentence}.</p>
+        <div className="mt-auto flex items-end justify-between gap-3 pt-1 text-[13px]">
+          <p className="min-w-0 text-soft">
+            {pages.length === 0 ? (
+              say(state === 'draft' ? 'show.nowhereYet' : 'show.nowhere')
+            ) : (
+              <>
+                <span className="block truncate">{say('show.standsOn', { page: pathOf(pages[0]!) })}</span>
+                {say('show.seenAt', { at: seenAt!, count: pages.length })}
+              </>
+            )}
+          </p>
+          <div className="relative z-10 shrink-0">
+            <Menu
+              label={<Ellipsis className="size-5 text-soft" aria-hidden="true" />}
+              name={say('show.actsOn', { name })}
+              up
+            >
+              <Act method="post" action={`/s/${shop}/show/manage`} className="flex flex-col">
+                <input type="hidden" name="key" value={key} />
+                <MenuAct intent="copy" words={say('show.copyDisplay')} />
+                {state !== 'draft' && <MenuAct intent="down" words={say('show.takeDown')} />}
+                <MenuAct intent="remove" words={say('show.remove')} />
+              </Act>
+            </Menu>
+          </div>
+        </div>
+      </div>
+    </li>
+  )
+}
+
+function MenuAct({ intent, words }: { intent: string; words: string }) {
+  return (
+    <button name="intent" value={intent} className="min-h-9 rounded-lg px-3 text-left hover:bg-wash">
+      {words}
+    </button>
+  )
+}
+
+const pathOf = (page: string) => page.replace(/^https?:\/\//, '')
 
 const tones = {
   live: 'var(--color-success)',

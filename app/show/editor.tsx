@@ -1,38 +1,52 @@
+import { Redo2, Undo2 } from 'lucide-react'
 import { useState } from 'react'
 import { data, Link } from 'react-router'
 import { z } from 'zod'
 import { configurationSchema } from '../../core/display/configuration'
+import { measuresSchema, type Measure } from '../../core/display/reserve'
+import { trials } from '../../core/display/tryOut'
 import { spokenMoment } from '../../core/formats/dates'
-import type { SentencePart } from '../../core/display/sentence'
+import { pictureAddress } from '../../core/formats/picture'
+import { slugOf } from '../../core/account/slug'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
 import { FairGauge } from './FairGauge'
 import { MakeLive } from './MakeLive'
+import { measureBeside } from './measure'
+import { NameField } from './NameField'
 import { PickedList } from './PickedList'
 import { PlaceCode } from './PlaceCode'
-import { Sentence } from './Sentence'
-import { Strip } from './Strip'
-import { TruePreview } from './TruePreview'
+import { Sentence, type OpenPart } from './Sentence'
+import { Stage } from './stage/Stage'
+import { Strip } from './strips/Strip'
 import { useDraft } from './useDraft'
+import { useUndoKeys } from './useUndoKeys'
+import { Versions } from './Versions'
 import type { Route } from './+types/editor'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const view = await context.elogio.editorView(shop, params.key)
+  const search = new URL(request.url).searchParams
+  const trial = z.enum(trials).catch('real').parse(search.get('with'))
+  const product = search.get('product') || undefined
+  const view = await context.elogio.editorView(shop, params.key, { trial, product })
   if (!view) throw data(null, { status: 404 })
-  const spoken = {
-    now: context.elogio.now(),
-    timeZone: shop.timeZone,
-    locale: shop.locale,
-    today: say('today'),
-  }
+  const spoken = (moment: string) =>
+    spokenMoment(moment, {
+      now: context.elogio.now(),
+      timeZone: shop.timeZone,
+      locale: shop.locale,
+      today: say('today'),
+    })
   return {
     ...view,
     locale: shop.locale,
-    keptAt: spokenMoment(view.savedAt, spoken),
-    liveAt: view.live?.publishedAt ? spokenMoment(view.live.publishedAt, spoken) : null,
+    keptAt: spoken(view.savedAt),
+    liveAt: view.live?.publishedAt ? spoken(view.live.publishedAt) : null,
+    seenAt: view.seen.map(({ lastAt }) => spoken(lastAt)),
+    spokenVersions: view.versions.map(({ at, ...version }) => ({ ...version, spokenAt: spoken(at) })),
     localOnly: /^https?:\/\/(localhost|127\.|\[::1\])/.test(view.pageUrl),
   }
 }
@@ -40,34 +54,57 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 const asked = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('save'), configuration: jsonText(configurationSchema) }),
   z.object({ intent: z.literal('live') }),
-  z.object({ intent: z.literal('discard') }),
+  z.object({ intent: z.literal('back'), version: z.coerce.number().int().positive().optional() }),
+  z.object({ intent: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
+  z.object({ intent: z.literal('address'), address: z.string().trim().max(60) }),
+  z.object({ intent: z.literal('picture'), picture: pictureAddress }),
+  z.object({ intent: z.literal('copied'), measures: jsonText(measuresSchema) }),
 ])
 
-export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+export async function action({ request, context, params: { shop: slug, key } }: Route.ActionArgs) {
+  const { shop, member } = await requireShop(request, context, slug)
   const wish = await readForm(request, asked)
+  const { elogio } = context
+  const found = (answer: unknown) => {
+    if (!answer) throw data(null, { status: 404 })
+    return null
+  }
   switch (wish.intent) {
     case 'save':
-      if (!(await context.elogio.saveDraft(shop, params.key, wish.configuration)))
-        throw data(null, { status: 404 })
-      return null
+      return found(await elogio.saveDraft(shop, key, wish.configuration))
     case 'live':
-      if (!(await context.elogio.makeLive(shop, member, params.key))) throw data(null, { status: 404 })
-      return null
-    case 'discard':
-      if (!(await context.elogio.discardDraft(shop, params.key))) throw data(null, { status: 404 })
-      return null
+      return found(await elogio.makeLive(shop, member, key))
+    case 'back':
+      return found(await elogio.bringBack(shop, key, wish.version))
+    case 'rename':
+      return found(await elogio.renameDisplay(shop, key, wish.name))
+    case 'address':
+      return elogio.setDisplayAddress(shop, key, wish.address && slugOf(wish.address))
+    case 'picture':
+      return found(await elogio.setSharingPicture(shop, key, wish.picture))
+    case 'copied':
+      return found(await elogio.keepMeasured(shop, key, wish.measures))
   }
 }
 
 export function clientAction({ serverAction }: Route.ClientActionArgs) {
-  return orOffline(serverAction)
+  return orOffline<unknown>(serverAction)
 }
 
+type PanelName = 'live' | 'code' | 'versions'
+
 export default function Editor({ loaderData: view, params }: Route.ComponentProps) {
-  const [open, setOpen] = useState<SentencePart | null>(null)
-  const [panel, setPanel] = useState<'live' | 'code' | null>(null)
-  const { draft, change, saving, problem } = useDraft(view.draft, `/s/${params.shop}/show/${params.key}`)
+  const [open, setOpen] = useState<OpenPart | null>(null)
+  const [panel, setPanel] = useState<PanelName | null>(null)
+  const [box, setBox] = useState<HTMLElement | null>(null)
+  const [measures, setMeasures] = useState<Measure[]>([])
+  const at = `/s/${params.shop}/show/${params.key}`
+  const { draft, change, undo, redo, saving, problem } = useDraft(view.draft, at)
+  useUndoKeys(undo, redo)
+  const close = () => setPanel(null)
+  const names = Object.fromEntries(view.products.map(({ sku, title }) => [sku, title]))
+  const page = draft.placement.url || view.siteUrl
+  const ownPage = draft.placement.place === 'own'
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <title>{`${view.name} · ${say('show.title')} · Elogio`}</title>
@@ -78,8 +115,8 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
               {say('show.displays')}
             </Link>
             <span aria-hidden="true">/</span>
-            <h1 className="text-[13px] font-semibold text-ink">{view.name}</h1>
-            <span>({say('show.onlyYou')})</span>
+            <NameField name={view.name} />
+            <span className="hidden xl:inline">({say('show.onlyYou')})</span>
           </div>
           <span
             className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft'}`}
@@ -91,26 +128,84 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
                 ? say('show.keeping')
                 : say('show.kept', { at: view.keptAt })}
           </span>
+          <StepButton words={say('show.undo')} act={undo}>
+            <Undo2 className="size-4" aria-hidden="true" />
+          </StepButton>
+          <StepButton words={say('show.redo')} act={redo}>
+            <Redo2 className="size-4" aria-hidden="true" />
+          </StepButton>
+          <button type="button" className="btn btn-quiet" onClick={() => setPanel('versions')}>
+            {say('show.versions')}
+          </button>
+          <button
+            type="button"
+            className="btn btn-quiet"
+            onClick={() => {
+              setMeasures(box ? measureBeside(box, view.preview, draft.layout) : [])
+              setPanel('code')
+            }}
+          >
+            {say('show.place')}
+          </button>
           <MakeLive view={view} open={panel === 'live'} setOpen={(on) => setPanel(on ? 'live' : null)} />
-          <PlaceCode view={view} open={panel === 'code'} setOpen={(on) => setPanel(on ? 'code' : null)} />
         </div>
-        <Sentence configuration={draft} open={open} setOpen={setOpen} />
-        {open && <Strip part={open} draft={draft} view={view} change={change} close={() => setOpen(null)} />}
+        <Sentence configuration={draft} names={names} open={open} setOpen={setOpen} />
+        {open && (
+          <Strip
+            part={open}
+            draft={draft}
+            view={view}
+            change={change}
+            setOpen={setOpen}
+            close={() => setOpen(null)}
+          />
+        )}
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_276px] lg:grid-rows-[minmax(0,1fr)]">
-        <div className="flex min-h-0 min-w-0 flex-col">
-          <TruePreview
-            preview={view.preview}
-            layout={view.draft.layout}
-            dress={view.dress}
-            empty={view.picked.length === 0}
-            samples={view.samples}
+        <div className="flex min-h-[560px] min-w-0 flex-col lg:min-h-0">
+          <Stage
+            view={view}
+            draft={draft}
+            change={change}
             shop={params.shop}
+            pageAddress={page && !ownPage ? `${at}/stage?page=${encodeURIComponent(page)}` : null}
+            measureIn={setBox}
           />
-          <FairGauge chosen={view.chosen} all={view.all} stock={view.stock} locale={view.locale} />
+          <FairGauge
+            fairness={view.fairness}
+            chosen={view.chosen}
+            all={view.all}
+            stock={view.stock}
+            locale={view.locale}
+          />
         </div>
-        <PickedList shop={params.shop} picked={view.picked} stock={view.stock} />
+        <PickedList shop={params.shop} view={view} draft={draft} change={change} />
       </div>
+      {panel === 'code' && <PlaceCode view={view} shop={params.shop} measures={measures} close={close} />}
+      {panel === 'versions' && <Versions versions={view.spokenVersions} close={close} />}
     </main>
+  )
+}
+
+function StepButton({
+  words,
+  act,
+  children,
+}: {
+  words: string
+  act: (() => void) | null
+  children: React.ReactNode
+}) {
+  return (
+    <button
+      type="button"
+      className="btn btn-quiet btn-square"
+      aria-label={words}
+      title={words}
+      disabled={act === null}
+      onClick={() => act?.()}
+    >
+      {children}
+    </button>
   )
 }

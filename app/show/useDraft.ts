@@ -3,6 +3,9 @@ import { useFetcher } from 'react-router'
 import type { Configuration } from '../../core/display/configuration'
 
 const TYPING_PAUSE_MS = 250
+/** Changes that follow each other sooner than this are one step back. */
+const ONE_STEP_MS = 900
+const MOST_STEPS = 100
 
 function saving(configuration: Configuration): FormData {
   const form = new FormData()
@@ -11,17 +14,25 @@ function saving(configuration: Configuration): FormData {
   return form
 }
 
+interface Steps {
+  back: Configuration[]
+  forth: Configuration[]
+}
+
 /** The draft as it stands on the screen; every change is kept by itself after a short pause, or on leaving the page. */
 export function useDraft(kept: Configuration, address: string) {
   const fetcher = useFetcher<{ problem: string } | null>()
   const { submit } = fetcher
   const [draft, setDraft] = useState(kept)
   const [unsent, setUnsent] = useState(false)
+  const [steps, setSteps] = useState<Steps>({ back: [], forth: [] })
+  const lastChange = useRef(0)
   const keptText = JSON.stringify(kept)
   const [seen, setSeen] = useState(keptText)
   // What comes back from the server wins once nothing typed is still on its way there.
   if (seen !== keptText && !unsent && fetcher.state === 'idle') {
     setSeen(keptText)
+    if (keptText !== JSON.stringify(draft)) setSteps({ back: [...steps.back, draft], forth: [] })
     setDraft(kept)
   }
 
@@ -50,9 +61,35 @@ export function useDraft(kept: Configuration, address: string) {
     }
   }, [address])
 
-  const change = (changed: Configuration) => {
+  const put = (changed: Configuration, next: Steps) => {
     setDraft(changed)
+    setSteps(next)
     setUnsent(true)
   }
-  return { draft, change, saving: unsent || fetcher.state !== 'idle', problem: fetcher.data?.problem ?? null }
+  const change = (changed: Configuration) => {
+    const now = performance.now()
+    const goesOn = now - lastChange.current < ONE_STEP_MS && steps.back.length > 0 && steps.forth.length === 0
+    lastChange.current = now
+    put(changed, { back: goesOn ? steps.back : [...steps.back.slice(-MOST_STEPS), draft], forth: [] })
+  }
+  const undo = () => {
+    const before = steps.back.at(-1)
+    if (!before) return
+    lastChange.current = 0
+    put(before, { back: steps.back.slice(0, -1), forth: [...steps.forth, draft] })
+  }
+  const redo = () => {
+    const after = steps.forth.at(-1)
+    if (!after) return
+    lastChange.current = 0
+    put(after, { back: [...steps.back, draft], forth: steps.forth.slice(0, -1) })
+  }
+  return {
+    draft,
+    change,
+    undo: steps.back.length > 0 ? undo : null,
+    redo: steps.forth.length > 0 ? redo : null,
+    saving: unsent || fetcher.state !== 'idle',
+    problem: fetcher.data?.problem ?? null,
+  }
 }

@@ -72,6 +72,7 @@ export const shopProfileSchema = z.object({
   fonts: optional(200).refine((typed) => typed === '' || FAMILY_LIST.test(typed), {
     error: say('setUp.error.fonts'),
   }),
+  corners: z.coerce.number().int().min(0).max(32).catch(8),
   locale: line(35).refine(isLocale, { error: say('setUp.error.locale') }),
   languages,
   own_domains: domains,

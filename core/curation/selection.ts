@@ -1,40 +1,165 @@
 import { z } from 'zod'
+import { litMarks } from '../formats/rating'
+import { reviewSources } from '../moderation/reviewFilter'
 
-export const selectionOrders = ['newest', 'highest'] as const
+export const selectionOrders = ['newest', 'highest', 'verified', 'hand'] as const
+export type SelectionOrder = (typeof selectionOrders)[number]
 export const MOST_SHOWN = 50
+const MOST_NAMED = 500
 
-/** Which reviews a display shows. */
+const publicId = z.string().min(1).max(40)
+const named = z.array(z.string().min(1).max(100)).max(MOST_NAMED)
+
+export const anyRating = [1, 2, 3, 4, 5]
+
+/** Which reviews a display shows, and in which order. What is empty narrows nothing. */
 export const selectionSchema = z.object({
   limit: z.number().int().min(1).max(MOST_SHOWN),
-  lowestRating: z.number().int().min(1).max(5),
+  /** Marks from 1 to 5, ascending; all five let unrated ones through too. */
+  ratings: z
+    .array(z.number().int().min(1).max(5))
+    .min(1)
+    .transform((marks) => [...new Set(marks)].toSorted((a, b) => a - b)),
+  /** `page`: those about the product whose page it stands on; all where none is named. Products go by their SKU. */
+  products: z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('every') }),
+    z.object({ kind: z.literal('page') }),
+    z.object({ kind: z.literal('chosen'), skus: named.min(1) }),
+  ]),
+  tags: named,
+  sources: z.array(z.enum(reviewSources)),
+  languages: z.array(z.string().min(2).max(3)).max(MOST_NAMED),
+  verifiedOnly: z.boolean(),
+  withWords: z.boolean(),
   order: z.enum(selectionOrders),
+  /** Ones that stand at a place of their own, counted from 0, whatever the order says. */
+  pins: z.array(z.object({ review: publicId, at: z.number().int().min(0).max(MOST_SHOWN) })).max(MOST_SHOWN),
+  leftOut: z.array(publicId).max(MOST_NAMED),
+  /** The order by hand; any others follow it, the newest first. */
+  hand: z.array(publicId).max(MOST_NAMED),
 })
 export type Selection = z.infer<typeof selectionSchema>
-export type SelectionOrder = Selection['order']
+
+export const everything: Selection = {
+  limit: 6,
+  ratings: anyRating,
+  products: { kind: 'every' },
+  tags: [],
+  sources: [],
+  languages: [],
+  verifiedOnly: false,
+  withWords: false,
+  order: 'newest',
+  pins: [],
+  leftOut: [],
+  hand: [],
+}
 
 /** What picking needs to know of a review. Ratings are hundredths of five; `writtenAt` is UTC ISO-8601 text. */
 export interface Pickable {
   id: number
+  publicId: string
   rating: number | null
   writtenAt: string
+  productSku: string | null
+  tags: string[]
+  source: string
+  language: string | null
+  verified: boolean
+  worded: boolean
 }
 
-const newestFirst = (a: Pickable, b: Pickable) => b.writtenAt.localeCompare(a.writtenAt) || b.id - a.id
+/** What a page adds to a selection: the product it is about, and how many it has room for. */
+export interface Page {
+  product?: string
+  limit?: number
+}
 
-const comparing: Record<SelectionOrder, (a: Pickable, b: Pickable) => number> = {
+export const newestFirst = (
+  a: Pick<Pickable, 'writtenAt' | 'id'>,
+  b: Pick<Pickable, 'writtenAt' | 'id'>,
+): number => (a.writtenAt < b.writtenAt ? 1 : a.writtenAt > b.writtenAt ? -1 : b.id - a.id)
+
+const sameSku = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
+
+/** The SKUs that a display on a page is about; null for the shop as a whole. */
+export function scopeOf({ products }: Selection, page: Page = {}): string[] | null {
+  if (page.product) return [page.product]
+  return products.kind === 'chosen' ? products.skus : null
+}
+
+/** Whether a review is about one of the products of a scope. */
+export function inScope({ productSku }: Pick<Pickable, 'productSku'>, scope: string[] | null): boolean {
+  return scope === null || (productSku !== null && scope.some((sku) => sameSku(sku, productSku)))
+}
+
+/** Whether ratings are narrowed at all. */
+export const asksForRatings = (ratings: number[]): boolean => ratings.length < 5
+
+/** Whether a rating is among the marks; all five marks ask for nothing, so that unrated reviews stay too. */
+export function ratedAmong(rating: number | null, ratings: number[]): boolean {
+  return !asksForRatings(ratings) || (rating !== null && ratings.includes(litMarks(rating)))
+}
+
+/** Whether a review answers a selection, apart from what it is about and from what was done by hand. */
+function answers(review: Pickable, selection: Selection): boolean {
+  const { ratings, tags, sources, languages, verifiedOnly, withWords } = selection
+  return (
+    ratedAmong(review.rating, ratings) &&
+    (tags.length === 0 || tags.some((tag) => review.tags.includes(tag))) &&
+    (sources.length === 0 || (sources as string[]).includes(review.source)) &&
+    (languages.length === 0 || languages.includes(review.language ?? '')) &&
+    (!verifiedOnly || review.verified) &&
+    (!withWords || review.worded)
+  )
+}
+
+const comparing: Record<Exclude<SelectionOrder, 'hand'>, (a: Pickable, b: Pickable) => number> = {
   newest: newestFirst,
   highest: (a, b) => (b.rating ?? 0) - (a.rating ?? 0) || newestFirst(a, b),
+  verified: (a, b) => Number(b.verified) - Number(a.verified) || newestFirst(a, b),
 }
 
-/** Whether a rating is high enough; one under 1.5 asks for nothing, so that unrated reviews stay too. */
-export function ratedAtLeast(rating: number | null, lowestRating: number): boolean {
-  return lowestRating <= 1 || (rating !== null && rating >= lowestRating * 100)
+function inOrder<R extends Pickable>(reviews: R[], { order, hand }: Selection): R[] {
+  if (order !== 'hand') return reviews.toSorted(comparing[order])
+  const place = new Map(hand.map((id, i) => [id, i]))
+  const placeOf = ({ publicId }: R) => place.get(publicId) ?? hand.length
+  return reviews.toSorted((a, b) => placeOf(a) - placeOf(b) || newestFirst(a, b))
 }
 
-/** The reviews that a selection shows, in its order. */
-export function pick<R extends Pickable>(reviews: R[], { lowestRating, order, limit }: Selection): R[] {
-  return reviews
-    .filter((review) => ratedAtLeast(review.rating, lowestRating))
-    .sort(comparing[order])
-    .slice(0, limit)
+/** All that fit a selection on a page, in its order, before any limit and without what was pinned. */
+export function fitting<R extends Pickable>(reviews: R[], selection: Selection, page: Page = {}): R[] {
+  const scope = scopeOf(selection, page)
+  const out = new Set(selection.leftOut)
+  const byHand = new Set(selection.order === 'hand' ? selection.hand : [])
+  return reviews.filter(
+    (review) =>
+      inScope(review, scope) &&
+      !out.has(review.publicId) &&
+      (byHand.has(review.publicId) || answers(review, selection)),
+  )
+}
+
+/**
+ * The reviews that a selection shows on a page, in its order. Pinned ones stand at their places whether or not they
+ * answer it, as long as they are about the page's product; ones put into an order by hand stay likewise.
+ */
+export function pick<R extends Pickable>(reviews: R[], selection: Selection, page: Page = {}): R[] {
+  const scope = scopeOf(selection, page)
+  const byId = new Map(reviews.map((review) => [review.publicId, review]))
+  const out = new Set(selection.leftOut)
+  const pins = selection.pins
+    .toSorted((a, b) => a.at - b.at)
+    .map(({ review, at }) => ({ at, review: byId.get(review) }))
+    .filter((pin): pin is { at: number; review: R } => pin.review !== undefined)
+    .filter(({ review }) => inScope(review, scope) && !out.has(review.publicId))
+  const pinned = new Set(pins.map(({ review }) => review.publicId))
+  const chosen = inOrder(
+    fitting(reviews, selection, page).filter(({ publicId }) => !pinned.has(publicId)),
+    selection,
+  )
+  const limit = page.limit ?? selection.limit
+  const rest = chosen.slice(0, Math.max(0, limit - pins.length))
+  for (const { at, review } of pins) rest.splice(Math.min(at, rest.length), 0, review)
+  return rest.slice(0, limit)
 }

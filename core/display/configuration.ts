@@ -1,22 +1,184 @@
 import { z } from 'zod'
-import { selectionSchema } from '../curation/selection'
+import { everything, selectionSchema } from '../curation/selection'
 
-export const layouts = ['list', 'grid'] as const
+export const layouts = [
+  'list',
+  'grid',
+  'masonry',
+  'carousel',
+  'single',
+  'aggregate',
+  'badge',
+  'ratingLine',
+] as const
 export type Layout = (typeof layouts)[number]
+
 export const DISPLAY_TITLE_LIMIT = 120
+export const DISPLAY_LINE_LIMIT = 240
+export const MOST_COLUMNS = 4
+export const LONGEST_AUTOPLAY = 60
+export const NARROWEST_MARK = 200
+export const WIDEST_MARK = 2000
+
+const colour = z.string().regex(/^#[0-9a-f]{6}$/i)
+const colourOrNone = z.union([colour, z.literal('')])
+
+/** How the picked reviews stand. */
+const arrangementSchema = z.object({
+  kind: z.enum(layouts),
+  /** Widths of the box, in CSS pixels and ascending, from which there are two, three and four columns. */
+  marks: z
+    .array(z.number().int().min(NARROWEST_MARK).max(WIDEST_MARK))
+    .length(MOST_COLUMNS - 1)
+    .refine((marks) => marks.every((mark, i) => i === 0 || mark > marks[i - 1]!)),
+  columns: z.number().int().min(1).max(MOST_COLUMNS),
+  /** Seconds between two steps; 0 waits for the visitor. */
+  autoplay: z.number().int().min(0).max(LONGEST_AUTOPLAY),
+  /** How many move at once; 0 moves all that are seen. */
+  step: z.number().int().min(0).max(MOST_COLUMNS),
+  arrows: z.boolean(),
+  dots: z.boolean(),
+})
+export type Arrangement = z.infer<typeof arrangementSchema>
+
+export const nameForms = ['full', 'firstInitial', 'first', 'initials', 'hidden'] as const
+export const dateForms = ['hidden', 'month', 'day'] as const
+export const ratingForms = ['glyphs', 'numeral', 'both', 'hidden'] as const
+export const glyphs = ['star', 'disc', 'heart'] as const
+
+/** What each review shows. Lengths are in words; 0 shows all of them. */
+const partsSchema = z.object({
+  name: z.enum(nameForms),
+  portrait: z.boolean(),
+  role: z.boolean(),
+  company: z.boolean(),
+  date: z.enum(dateForms),
+  rating: z.enum(ratingForms),
+  glyph: z.enum(glyphs),
+  proof: z.boolean(),
+  product: z.boolean(),
+  title: z.boolean(),
+  words: z.boolean(),
+  shortened: z.number().int().min(0).max(200),
+  reply: z.boolean(),
+})
+export type Parts = z.infer<typeof partsSchema>
+
+/** A web address, or nothing. */
+const address = z.union([z.literal(''), z.url({ protocol: /^https?$/ }).max(2000)])
+
+/** What stands above the reviews. */
+const headingSchema = z.object({
+  line: z.string().max(DISPLAY_LINE_LIMIT),
+  average: z.boolean(),
+  count: z.boolean(),
+  write: z.boolean(),
+  /** Leads to all reviews on the page of the shop's own. */
+  all: z.boolean(),
+  button: z.object({ words: z.string().max(40), url: address }),
+})
+export type Heading = z.infer<typeof headingSchema>
+
+export const grounds = ['page', 'paper', 'ink', 'colour'] as const
+export const frames = ['rule', 'box', 'none'] as const
+export const WIDEST_SPACE = 96
+export const ROUNDEST = 32
+
+/** How it is dressed. Colours are hex, empty for the one worked out from the shop's; spaces are CSS pixels. */
+const dressSchema = z.object({
+  ground: z.enum(grounds),
+  colour: colourOrNone,
+  text: colourOrNone,
+  accent: colourOrNone,
+  frame: z.enum(frames),
+  /** null takes the corners of the shop's own buttons. */
+  corners: z.number().int().min(0).max(ROUNDEST).nullable(),
+  /** Percent of the usual space between reviews. */
+  density: z.number().int().min(40).max(200),
+  inside: z.number().int().min(0).max(WIDEST_SPACE),
+  around: z.number().int().min(0).max(WIDEST_SPACE),
+})
+export type Dress = z.infer<typeof dressSchema>
+
+export const places = ['front', 'product', 'products', 'side', 'footer', 'own', 'elsewhere'] as const
+
+const placementSchema = z.object({
+  place: z.enum(places),
+  /** The page it is meant for, to be seen in; empty when nobody said. */
+  url: address,
+  /** Where on that page, as a CSS path; empty for where its code stands. */
+  spot: z.string().max(500),
+})
+export type Placement = z.infer<typeof placementSchema>
 
 /** Everything that one version of a display says. `schema` numbers this shape, so that older ones can be read. */
 export const configurationSchema = z.object({
-  schema: z.literal(1),
+  schema: z.literal(2),
   title: z.string().max(DISPLAY_TITLE_LIMIT),
   selection: selectionSchema,
-  layout: z.enum(layouts),
+  layout: arrangementSchema,
+  parts: partsSchema,
+  heading: headingSchema,
+  dress: dressSchema,
+  placement: placementSchema,
+  /** What stands there when nothing fits. */
+  whenEmpty: z.enum(['invitation', 'nothing']),
+  /** What the page of its own says to whoever passes it on. */
+  description: z.string().max(300),
+  /** A file of the shop's, shown where the page of its own is passed on; empty for none. */
+  picture: z.string().max(100),
 })
 export type Configuration = z.infer<typeof configurationSchema>
 
 export const startingConfiguration: Configuration = {
-  schema: 1,
+  schema: 2,
   title: '',
-  selection: { limit: 6, lowestRating: 1, order: 'newest' },
-  layout: 'grid',
+  selection: everything,
+  layout: {
+    kind: 'grid',
+    marks: [430, 760, 1120],
+    columns: 3,
+    autoplay: 0,
+    step: 1,
+    arrows: true,
+    dots: true,
+  },
+  parts: {
+    name: 'firstInitial',
+    portrait: true,
+    role: true,
+    company: true,
+    date: 'hidden',
+    rating: 'glyphs',
+    glyph: 'star',
+    proof: true,
+    product: true,
+    title: true,
+    words: true,
+    shortened: 0,
+    reply: true,
+  },
+  heading: {
+    line: '',
+    average: true,
+    count: true,
+    write: true,
+    all: false,
+    button: { words: '', url: '' },
+  },
+  dress: {
+    ground: 'page',
+    colour: '',
+    text: '',
+    accent: '',
+    frame: 'rule',
+    corners: null,
+    density: 100,
+    inside: 0,
+    around: 0,
+  },
+  placement: { place: 'front', url: '', spot: '' },
+  whenEmpty: 'invitation',
+  description: '',
+  picture: '',
 }

@@ -1,119 +1,239 @@
-import { wcagContrast } from 'culori'
 import { describe, expect, test } from 'vitest'
-import { brandShades } from './brand'
-import { changesBetween } from './changes'
-import { configurationSchema, startingConfiguration, type Configuration } from './configuration'
-import { displayModel, type ShowableReview } from './displayModel'
+import { beeShop, configured, showable, shownOf } from '../../tests/support/display'
+import { readAsked } from './asked'
+import { configurationSchema, startingConfiguration } from './configuration'
+import { jsonLdOf } from './jsonLd'
 import { publicName } from './publicName'
-import { sentenceText } from './sentence'
+import { readConfiguration } from './readConfiguration'
+import { changesBetween, isNarrowed, sentenceText } from './sentence'
+import { triedWith } from './tryOut'
 
-test.each([
-  ['Piotr Lis', 'Piotr L.'],
-  ['  Lis, Piotr ', 'Piotr L.'],
-  ['Dr. Anna Maria Berg', 'Anna B.'],
-  ['Tess B.', 'Tess B.'],
-  ['Ines', 'Ines'],
-  ['Łucja żak', 'Łucja Ż.'],
-  ['<b>Bold</b> Move', '<b>Bold</b> M.'],
-  ['', ''],
-  ['🐝', ''],
-])('%j is shown as %j', (name, shown) => {
-  expect(publicName(name)).toBe(shown)
+describe('a name is shown', () => {
+  test.each([
+    ['Piotr Lis', 'Piotr L.'],
+    ['  Lis, Piotr ', 'Piotr L.'],
+    ['Dr. Anna Maria Berg', 'Anna B.'],
+    ['Tess B.', 'Tess B.'],
+    ['Ines', 'Ines'],
+    ['Łucja żak', 'Łucja Ż.'],
+    ['<b>Bold</b> Move', '<b>Bold</b> M.'],
+    ['', ''],
+    ['🐝', ''],
+  ])('%j as %j from the start', (name, shown) => {
+    expect(publicName(name)).toBe(shown)
+  })
+  test.each([
+    ['full', 'Dr. Anna Maria Berg'],
+    ['first', 'Anna'],
+    ['initials', 'A. B.'],
+    ['hidden', ''],
+  ] as const)('as %s where that is chosen', (form, shown) => {
+    expect(publicName('Dr. Anna  Maria Berg', form)).toBe(shown)
+    expect(publicName('', form)).toBe('')
+  })
 })
 
-const draft: Configuration = {
-  ...startingConfiguration,
+const draft = configured({
   title: 'Kept bees a year longer',
-  selection: { limit: 8, lowestRating: 4, order: 'highest' },
-}
+  selection: { limit: 8, ratings: [4, 5], order: 'highest' },
+})
 
 describe('the sentence', () => {
-  test('says every part', () => {
+  test('says every part that is set, and no other', () => {
     expect(sentenceText(draft)).toBe(
-      'Show 8 reviews of 4 and up, highest first, side by side, under the title “Kept bees a year longer”.',
+      'Show 8 reviews of 4 and up about every product, highest first, side by side, under the title “Kept bees a year longer”, dressed like the page around it, for the front page',
     )
-    expect(
-      sentenceText({ ...startingConfiguration, selection: { limit: 1, lowestRating: 1, order: 'newest' } }),
-    ).toBe('Show 1 review of any rating, newest first, side by side, without a title.')
+    expect(sentenceText(configured({ selection: { limit: 1 } }))).toBe(
+      'Show 1 review of any rating about every product, newest first, side by side, dressed like the page around it, for the front page',
+    )
   })
-  test('and so do the changes, one for each part that differs', () => {
+  test('says what narrows, and products by their names', () => {
+    const narrow = configured({
+      selection: {
+        ratings: [2, 3],
+        products: { kind: 'chosen', skus: ['HK-2', 'SM-L'] },
+        tags: ['gift'],
+        languages: ['de', 'fr'],
+        verifiedOnly: true,
+      },
+    })
+    expect(sentenceText(narrow, beeShop.products)).toContain(
+      'of 2 or 3 about Hive kit and Smoker, tagged gift, in German or French, from verified buyers, newest first',
+    )
+    expect(isNarrowed(narrow)).toBe(true)
+    expect(isNarrowed(configured())).toBe(false)
+  })
+  test('of what shows no single review names no number', () => {
+    expect(sentenceText(configured({ layout: { kind: 'badge' }, placement: { place: 'footer' } }))).toBe(
+      'Show the rating of every product, as a badge, dressed like the page around it, for the foot of every page',
+    )
+  })
+})
+
+describe('what will change', () => {
+  test('is told part by part', () => {
     expect(
-      changesBetween(startingConfiguration, draft).map(({ part, before, after }) => [part, before, after]),
+      changesBetween(configured(), draft).map(({ part, before, after }) => [part, before, after]),
     ).toEqual([
       ['limit', '6', '8'],
-      ['lowestRating', 'any rating', '4 and up'],
+      ['ratings', 'any rating', '4 and up'],
       ['order', 'newest first', 'highest first'],
-      ['title', 'without a title', 'under the title “Kept bees a year longer”'],
+      ['title', 'none', 'under the title “Kept bees a year longer”'],
     ])
     expect(changesBetween(draft, draft)).toEqual([])
   })
-  test('a configuration that makes no sense is refused', () => {
-    expect(
-      configurationSchema.safeParse({ ...draft, selection: { ...draft.selection, limit: 0 } }).success,
-    ).toBe(false)
-    expect(configurationSchema.safeParse({ ...draft, layout: 'spiral' }).success).toBe(false)
+  test.each([
+    ['byHand', { selection: { pins: [{ review: 'r1', at: 0 }] } }],
+    ['columns', { layout: { marks: [500, 760, 1120] } }],
+    ['moving', { layout: { autoplay: 6 } }],
+    ['name', { parts: { name: 'full' } }],
+    ['rating', { parts: { glyph: 'heart' } }],
+    ['date', { parts: { date: 'day' } }],
+    ['hiddenParts', { parts: { reply: false } }],
+    ['shortened', { parts: { shortened: 40 } }],
+    ['line', { heading: { line: 'And more' } }],
+    ['summary', { heading: { average: false } }],
+    ['button', { heading: { button: { words: 'Shop', url: 'https://wrenfield.example/' } } }],
+    ['accent', { dress: { accent: '#112233' } }],
+    ['frame', { dress: { frame: 'box' } }],
+    ['spaces', { dress: { density: 120 } }],
+    ['whenEmpty', { whenEmpty: 'nothing' }],
+    ['description', { description: 'Praise' }],
+    ['products', { selection: { products: { kind: 'chosen', skus: ['HK-2'] } } }],
+  ] as const)('names %s, in words that differ', (part, changed) => {
+    const [change, ...others] = changesBetween(configured(), configured(changed as never))
+    expect(others).toEqual([])
+    expect(change!.part).toBe(part)
+    expect(change!.after).not.toBe(change!.before)
+  })
+  test('tells another order by hand and other products of the same number', () => {
+    const hand = (...ids: string[]) => configured({ selection: { order: 'hand', hand: ids } })
+    expect(changesBetween(hand('a', 'b'), hand('b', 'a'))).toHaveLength(1)
+    const about = (...skus: string[]) => configured({ selection: { products: { kind: 'chosen', skus } } })
+    expect(changesBetween(about('a', 'b', 'c'), about('a', 'b', 'd'))).toHaveLength(1)
   })
 })
 
-const review = (id: number, rating: number | null, more: Partial<ShowableReview> = {}): ShowableReview => ({
-  id,
-  publicId: `r${id}`,
-  rating,
-  writtenAt: `2026-0${id}-01T00:00:00Z`,
-  title: '',
-  body: 'Words',
-  authorName: 'Piotr Lis',
-  language: null,
-  productTitle: null,
-  boughtAt: null,
-  writtenDown: false,
-  role: '',
-  company: '',
-  companyUrl: '',
-  relationship: '',
-  reply: null,
-  portrait: null,
-  companyLogo: null,
-  ...more,
-})
-const shop = {
-  name: 'Wrenfield Bee Supply',
-  shortName: 'Wrenfield',
-  locale: 'en-GB',
-  timeZone: 'Europe/London',
-  brand: '#e9b949',
-}
-const modelOf = (reviews: ShowableReview[]) =>
-  displayModel({
-    configuration: draft,
-    shop,
-    reviews,
-    writeUrl: null,
-    mediaUrl: 'https://reviews.example/media/',
-    now: '2026-11-25T00:00:00Z',
-  }).model
-
-test('what is shown is picked; the average is that of all', () => {
-  const model = modelOf([review(1, 500), review(2, 100), review(3, 400)])
-  expect(model.quotations.map(({ publicId }) => publicId)).toEqual(['r1', 'r3'])
-  expect(model.tally).toMatchObject({ count: 3, average: 1000 / 3 })
-  expect(model.stock).toBe(3)
+describe('a configuration', () => {
+  test('of the first shape is read as the newest', () => {
+    const old = {
+      schema: 1,
+      title: 'Praise',
+      selection: { limit: 4, lowestRating: 4, order: 'highest' },
+      layout: 'list',
+    }
+    expect(readConfiguration(old)).toEqual(
+      configured({
+        title: 'Praise',
+        selection: { limit: 4, ratings: [4, 5], order: 'highest' },
+        layout: { kind: 'list' },
+      }),
+    )
+    expect(readConfiguration(startingConfiguration)).toEqual(startingConfiguration)
+  })
+  test.each([
+    [{ ...draft, selection: { ...draft.selection, limit: 0 } }],
+    [{ ...draft, layout: { ...draft.layout, kind: 'spiral' } }],
+    [{ ...draft, layout: { ...draft.layout, marks: [700, 430, 900] } }],
+    [{ ...draft, heading: { ...draft.heading, button: { words: 'Go', url: 'javascript:alert(1)' } } }],
+    [{ ...draft, dress: { ...draft.dress, colour: 'red;}body{display:none' } }],
+  ])('that makes no sense is refused', (wrong) => {
+    expect(configurationSchema.safeParse(wrong).success).toBe(false)
+  })
 })
 
-test('proof says the month, and only the year when it is before last year', () => {
-  const proofs = ['2026-03-31T23:30:00Z', '2025-01-02T00:00:00Z', '2024-12-31T12:00:00Z', null].map(
-    (boughtAt) => modelOf([review(1, 500, { boughtAt })]).quotations[0]!.proof,
-  )
-  expect(proofs).toEqual(['bought here, April 2026', 'bought here, January 2025', 'bought here, 2024', null])
+describe('what is shown', () => {
+  const all = [
+    showable(1, 500, { productSku: 'HK-2', productTitle: 'Hive kit' }),
+    showable(2, 100),
+    showable(3, 400, { source: 'manualEntry', writtenPrecision: 'moment' }),
+  ]
+  test('is picked; the average is that of all that customers rated', () => {
+    const { model } = shownOf(all, configured({ selection: { ratings: [4, 5] } }))
+    expect(model.quotations.map(({ publicId }) => publicId)).toEqual(['r3', 'r1'])
+    expect(model.tally).toMatchObject({ count: 2, average: 300 })
+    expect([model.stock, model.ratings]).toEqual([3, [4, 5]])
+  })
+  test('beside a product it is that of the product', () => {
+    const { model } = shownOf(all, configured(), { product: 'HK-2' })
+    expect(model.tally).toMatchObject({ count: 1, average: 500 })
+    expect([model.stock, model.product]).toEqual([1, { sku: 'HK-2', title: 'Hive kit' }])
+  })
+  test('proof says the month, and only the year when it is before last year', () => {
+    const proofs = ['2026-03-31T23:30:00Z', '2025-01-02T00:00:00Z', '2024-12-31T12:00:00Z', null].map(
+      (boughtAt) => shownOf([showable(1, 500, { boughtAt })]).model.quotations[0]!.proof,
+    )
+    expect(proofs).toEqual([
+      'bought here, April 2026',
+      'bought here, January 2025',
+      'bought here, 2024',
+      null,
+    ])
+  })
+  test('a date is that of the day it was written, and none where nobody told', () => {
+    const dates = shownOf(all, configured({ parts: { date: 'day' } })).model.quotations.map(
+      ({ date }) => date?.words ?? null,
+    )
+    expect(dates).toEqual([null, '2 June 2026', '1 June 2026'])
+  })
+  test('speaks the language that a page asks for, where it can', () => {
+    const words = (language: string) =>
+      shownOf([showable(1, 500, { boughtAt: '2026-03-01T00:00:00Z' })], configured(), { language }).model
+        .quotations[0]!.proof
+    expect(words('de')).toBe('hier gekauft, März 2026')
+    expect(words('fr')).toBe('acheté ici, mars 2026')
+  })
+  test('hides what is switched off, but never that the shop wrote it down', () => {
+    const parts = { name: 'hidden', rating: 'hidden', product: false, proof: false, words: false } as const
+    const [written] = shownOf(all, configured({ parts })).model.quotations
+    expect(written).toMatchObject({ name: '', marks: null, product: null, note: 'written down by the shop' })
+    expect(written!.words.head).toEqual([])
+  })
 })
 
-test('a shop’s colours hold their contrast whatever its brand is', () => {
-  for (const brand of ['#e9b949', '#7c4a5e', '#ffffff', '#ffff00', '#000000', 'rebeccapurple']) {
-    const shades = brandShades(brand)
-    expect(wcagContrast(shades.button, '#ffffff')).toBeGreaterThanOrEqual(4.5)
-    expect(wcagContrast(shades.edge, '#ffffff')).toBeGreaterThanOrEqual(3)
-    expect(wcagContrast(shades.onFill, shades.fill)).toBeGreaterThanOrEqual(4.5)
-    expect(wcagContrast('#13262c', shades.ground)).toBeGreaterThanOrEqual(4.5)
-  }
-  expect(() => brandShades('honey')).toThrow(RangeError)
+describe('what a page asks', () => {
+  test.each([
+    [
+      'product=HK-2&limit=3&lang=de-AT&theme=dark',
+      { product: 'HK-2', limit: 3, language: 'de', theme: 'dark' },
+    ],
+    ['limit=900', { limit: 50 }],
+    ['limit=-1&lang=xx&theme=pink&product=', {}],
+    ['limit=1e9', {}],
+  ])('%s is read', (query, asked) => {
+    expect(readAsked(new URLSearchParams(query))).toEqual(asked)
+  })
+})
+
+describe('structured data', () => {
+  const rated = [
+    showable(1, 500, { productSku: 'HK-2', body: 'Square </script>' }),
+    showable(2, 300, { productSku: 'HK-2', source: 'manualEntry' }),
+  ]
+  test('is about one product, with customers’ own ratings only', () => {
+    const { model } = shownOf(rated, configured(), { product: 'HK-2' })
+    expect(jsonLdOf(model, 'https://reviews.example/d/front')).toMatchObject({
+      '@type': 'Product',
+      name: 'Hive kit',
+      aggregateRating: { ratingValue: 5, ratingCount: 1 },
+      review: [
+        { author: { name: 'Piotr L.' }, reviewRating: { ratingValue: 5 }, datePublished: '2026-06-01' },
+      ],
+    })
+  })
+  test('praises no shop as a whole, no unknown product and nothing that only the shop wrote down', () => {
+    const of = (reviews: typeof rated, product?: string) =>
+      jsonLdOf(shownOf(reviews, configured(), product ? { product } : {}).model, '')
+    expect(of(rated)).toBeNull()
+    expect(of(rated, 'unheard-of')).toBeNull()
+    expect(of([rated[1]!], 'HK-2')).toBeNull()
+  })
+})
+
+test('a display can be looked at with other data, made of the shop’s own', () => {
+  const own = [showable(1, 500, { boughtAt: 'x' }), showable(2, 400), showable(3, 300)]
+  expect(triedWith(own, own, 'few')).toHaveLength(2)
+  expect(triedWith(own, own, 'long').every(({ body }) => body.length >= 1200)).toBe(true)
+  expect(triedWith(own, own, 'missing').every(({ boughtAt, title }) => !boughtAt && !title)).toBe(true)
+  expect(triedWith(own, own, 'real')).toBe(own)
 })

@@ -1,26 +1,21 @@
-import { pick, type Pickable, type Selection } from '../curation/selection'
 import { tallyOf, type RatingTally } from '../curation/ratingTally'
-import { spokenMonth } from '../formats/dates'
-import { litMarks } from '../formats/rating'
-import { say } from '../words/say'
-import { brandShades } from './brand'
-import type { Configuration, Layout } from './configuration'
-import { publicName } from './publicName'
+import { asksForRatings, inScope, pick, scopeOf, type Page, type Pickable } from '../curation/selection'
+import { visitorLanguage, visitorWords, type VisitorWords } from '../words/visitors'
+import type { Arrangement, Configuration, Heading, Parts } from './configuration'
+import { dressed, type Dressed, type SiteDress } from './dress'
 import { sampleQuotations } from './samples'
 import type { Quotation } from './quotation'
+import { toQuotation } from './toQuotation'
 
 /** A review that may be shown: approved, and its writer agreed. */
 export interface ShowableReview extends Pickable {
-  publicId: string
+  writtenPrecision: string
   title: string
   body: string
   authorName: string
-  language: string | null
   productTitle: string | null
   /** When the order that proves the purchase was placed; null when unproven. */
   boughtAt: string | null
-  /** Written down by the shop for a customer: shown as such, counted in no average. */
-  writtenDown: boolean
   role: string
   company: string
   companyUrl: string
@@ -38,93 +33,107 @@ export interface DisplayShop {
   shortName: string
   locale: string
   timeZone: string
-  /** Any CSS colour. */
-  brand: string
+  /** Names of products by SKU. */
+  products: Record<string, string>
+  site: SiteDress
+}
+
+/** Where a display leads; null where there is nothing to lead to. */
+export interface DisplayLinks {
+  write: string | null
+  all: string
+  how: string
+}
+
+/** What the page that a display stands on asks for by its code. */
+export interface Asked extends Page {
+  language?: string
+  theme?: 'light' | 'dark'
 }
 
 /** All that a display's output is made from. */
 export interface DisplayModel {
   shopName: string
   shortName: string
+  /** The language of its fixed texts, and the locale of its numbers and dates. */
+  language: string
   locale: string
-  heading: string
-  layout: Layout
-  /** The shop's own colour as it can be seen on white, as hex. */
-  accent: string
-  /** Of all that may be shown, not only of those picked. */
+  say: VisitorWords
+  title: string
+  heading: Heading
+  layout: Arrangement
+  parts: Parts
+  dress: Dressed
+  theme: 'light' | 'dark' | null
+  /** The product that it is about, when it is one. */
+  product: { sku: string; title: string } | null
+  /** Of all customers' ratings in its scope, not only of those picked. */
   tally: RatingTally
-  /** How many may be shown in all. */
+  /** How many may be shown of its scope in all. */
   stock: number
+  /** The marks that it is narrowed to; null for any. */
+  ratings: number[] | null
   quotations: Quotation[]
-  writeUrl: string | null
+  links: DisplayLinks
+  whenEmpty: Configuration['whenEmpty']
 }
+
+/** Written by a customer: what the shop wrote down counts in no average. */
+export const isCounted = ({ source }: Pick<Pickable, 'source'>): boolean => source !== 'manualEntry'
 
 /** Picks, orders and words what a display shows. */
 export function displayModel({
   configuration,
   shop,
   reviews,
-  writeUrl,
+  links,
   mediaUrl,
   now,
+  asked = {},
   samples = false,
 }: {
   configuration: Configuration
   shop: DisplayShop
   reviews: ShowableReview[]
-  writeUrl: string | null
+  links: DisplayLinks
   /** Where pictures lie, without the file's name. */
   mediaUrl: string
   now: string
+  asked?: Asked
   /** Lets samples stand where no review does; for the owner's eyes only. */
   samples?: boolean
-}): { model: DisplayModel; picked: ShowableReview[] } {
-  const picked = pick(reviews, configuration.selection satisfies Selection)
-  const model = {
+}): { model: DisplayModel; picked: ShowableReview[]; scope: ShowableReview[] } {
+  const { selection } = configuration
+  const language = visitorLanguage(asked.language ?? shop.locale) ?? 'en'
+  const locale = visitorLanguage(shop.locale) === language ? shop.locale : language
+  const say = visitorWords(language)
+  const skus = scopeOf(selection, asked)
+  const scope = skus === null ? reviews : reviews.filter((review) => inScope(review, skus))
+  const picked = pick(reviews, selection, asked)
+  const model: DisplayModel = {
     shopName: shop.name,
     shortName: shop.shortName,
-    locale: shop.locale,
-    heading: configuration.title.trim(),
+    language,
+    locale,
+    say,
+    title: configuration.title.trim(),
+    heading: configuration.heading,
     layout: configuration.layout,
-    accent: brandShades(shop.brand).edge,
-    tally: tallyOf(reviews.filter(({ writtenDown }) => !writtenDown)),
-    stock: reviews.length,
+    parts: configuration.parts,
+    dress: dressed(configuration.dress, shop.site, asked.theme ?? null),
+    theme: asked.theme ?? null,
+    product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
+    tally: tallyOf(scope.filter(isCounted)),
+    stock: scope.length,
+    ratings: asksForRatings(selection.ratings) ? selection.ratings : null,
     quotations:
       samples && reviews.length === 0
         ? sampleQuotations()
-        : picked.map((review) => quotation(review, shop, mediaUrl, now)),
-    writeUrl,
+        : picked.map((review) =>
+            toQuotation(review, configuration.parts, { shop, mediaUrl, now, say, locale }),
+          ),
+    links,
+    whenEmpty: configuration.whenEmpty,
   }
-  return { model, picked }
-}
-
-function quotation(review: ShowableReview, shop: DisplayShop, mediaUrl: string, now: string): Quotation {
-  const at = (file: string | null) => file && `${mediaUrl}${file}`
-  const when =
-    review.boughtAt && spokenMonth(review.boughtAt, { now, timeZone: shop.timeZone, locale: shop.locale })
-  return {
-    publicId: review.publicId,
-    marks: review.rating === null ? null : litMarks(review.rating),
-    title: review.title.trim(),
-    paragraphs: paragraphsOf(review.body),
-    name: publicName(review.authorName),
-    language: review.language,
-    product: review.productTitle,
-    proof: when ? say('display.boughtHere', { when }) : null,
-    note: review.writtenDown ? say('display.writtenDown') : '',
-    role: review.role,
-    portrait: at(review.portrait),
-    company: review.company
-      ? { name: review.company, url: review.companyUrl || null, logo: at(review.companyLogo) }
-      : null,
-    relationship: review.relationship,
-    reply: review.reply && { name: review.reply.name, paragraphs: paragraphsOf(review.reply.body) },
-  }
-}
-
-function paragraphsOf(text: string): string[] {
-  return text
-    .split(/\n\s*\n/u)
-    .map((part) => part.trim())
-    .filter(Boolean)
+  return { model, picked, scope }
 }

@@ -1,17 +1,28 @@
+import type { Parts } from './configuration'
+
 const title =
   /^(?:mr|mrs|ms|miss|mx|dr|prof|sir|dame|herr|frau|mme|mlle|monsieur|madame|sra?|srta|pan|pani)\.?$/iu
 
-/** A writer's name as visitors see it: first name and the initial of the last ("Piotr L."). */
-export function publicName(name: string): string {
+/** A writer's name as visitors see it; from the start first name and the initial of the last ("Piotr L."). */
+export function publicName(name: string, form: Parts['name'] = 'firstInitial'): string {
   const [family, given] = name.split(',').map((part) => part.trim())
-  const ordered = given ? `${given} ${family}` : name
+  const ordered = given ? `${given} ${family}` : name.trim()
   const parts = ordered.split(/\s+/u).filter((part) => /[\p{L}\p{N}]/u.test(part))
   const bare = parts.filter((part, i) => i === parts.length - 1 || !title.test(part))
   const first = bare[0] ?? ''
-  if (bare.length < 2) return first
-  const initial = bare
-    .at(-1)!
-    .match(/[\p{L}\p{N}]/u)![0]
-    .toUpperCase()
-  return `${first} ${initial}.`
+  const last = bare.length > 1 ? bare.at(-1)! : ''
+  switch (form) {
+    case 'hidden':
+      return ''
+    case 'full':
+      return parts.length > 0 ? ordered.replace(/\s+/gu, ' ') : ''
+    case 'first':
+      return first
+    case 'initials':
+      return [first, last].filter(Boolean).map(initial).join(' ')
+    case 'firstInitial':
+      return last ? `${first} ${initial(last)}` : first
+  }
 }
+
+const initial = (part: string) => `${part.match(/[\p{L}\p{N}]/u)![0].toUpperCase()}.`

@@ -1,12 +1,24 @@
-/** A review as visitors read it. */
+import type { Excerpt } from './excerpt'
+
+/** A review as visitors read it. What is hidden or missing is empty or null. */
 export interface Quotation {
   publicId: string
+  /** In hundredths of five, also where no rating is shown; null when there is none. */
+  rated: number | null
+  /** Whether a customer wrote it, so that it counts. */
+  counted: boolean
+  /** The day it was written (`YYYY-MM-DD`), also where no date is shown; null when nobody told. */
+  written: string | null
   marks: number | null
+  /** The rating as a numeral, where one is shown. */
+  numeral: string
   title: string
-  paragraphs: string[]
+  words: Excerpt
   name: string
   language: string | null
   product: string | null
+  /** When it was written, as a machine and as a person reads it. */
+  date: { at: string; words: string } | null
   /** How we know that the writer bought here; null when nobody does. */
   proof: string | null
   /** What else has to be said of it, such as that the shop wrote it down. */

@@ -3,12 +3,17 @@ import type { Quotation } from './quotation'
 
 const sample = (publicId: string, marks: number, words: string): Quotation => ({
   publicId,
+  rated: null,
+  counted: false,
+  written: null,
   marks,
+  numeral: '',
   title: '',
-  paragraphs: [words],
+  words: { head: [words], rest: [], within: false },
   name: say('setUp.sampleName'),
   language: null,
   product: null,
+  date: null,
   proof: null,
   note: say('setUp.sampleNote'),
   role: '',

@@ -1,5 +1,5 @@
 import { converter, differenceEuclidean, formatHex, parse, wcagContrast, type Color } from 'culori'
-import type { Declaration } from './css'
+import { isUsed, type Declaration } from './css'
 
 /** The colours of a page, as hex. */
 export interface SiteColours {
@@ -86,9 +86,6 @@ export function coloursOf(
     candidates,
   }
 }
-
-const isUsed = ({ selector }: Declaration, used: ReadonlySet<string>) =>
-  [...selector.matchAll(/\.((?:[\w-]|\\.)+)/g)].every(([, name]) => used.has(name!.replaceAll('\\', '')))
 
 /** The last solid colour that the page itself is given, as in a cascade. */
 function ofPage(declarations: Declaration[], properties: string[]): string | null {

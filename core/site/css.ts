@@ -7,6 +7,10 @@ export interface Declaration {
   value: string
 }
 
+/** Whether a page has every class that a rule asks for. */
+export const isUsed = ({ selector }: Declaration, used: ReadonlySet<string>): boolean =>
+  [...selector.matchAll(/\.((?:[\w-]|\\.)+)/g)].every(([, name]) => used.has(name!.replaceAll('\\', '')))
+
 /** Custom properties may refer to each other; a circle ends here. */
 const DEEPEST = 6
 

@@ -1,5 +1,6 @@
 import { languageOf } from '../intake/language'
 import { coloursOf, type SiteColours } from './colours'
+import { cornersOf } from './corners'
 import { declarationsIn } from './css'
 import { fontsOf, type SiteFonts } from './fonts'
 import { hostName, readManifest, type Page } from './page'
@@ -13,6 +14,8 @@ export interface SiteReading {
   domain: string
   colours: SiteColours
   fonts: SiteFonts
+  /** How round its buttons are, in CSS pixels. */
+  corners: number
   /** Addresses of pictures that may stand for the shop, the likeliest first. */
   pictures: string[]
 }
@@ -36,6 +39,7 @@ export function readSite(
     domain: new URL(page.url).hostname.replace(/^www\./, ''),
     colours: coloursOf(declarations, [page.themeColour, app.colour], page.classes),
     fonts: fontsOf(declarations),
+    corners: cornersOf(declarations, page.classes),
     pictures: [...new Set([...page.pictures.slice(0, -1), ...app.pictures, ...page.pictures.slice(-1)])],
   }
 }

@@ -1,3 +1,4 @@
+import { startingConfiguration } from '../../core/display/configuration'
 import type { ShopStory } from '../story'
 
 export const saltmarsh: ShopStory = {
@@ -10,10 +11,11 @@ export const saltmarsh: ShopStory = {
     logo: null,
     locale: 'en-GB',
     timeZone: 'Europe/London',
-    siteUrl: 'https://saltmarshlane.example/',
+    siteUrl: '/saltmarsh',
     description: 'Visiting cards, wedding suites and days at the press, printed by hand.',
     ground: '#ffffff',
     ink: '#2b2226',
+    corners: 0,
     fonts: 'Georgia, serif',
     replyName: 'Saltmarsh Lane',
     languages: ['en'],
@@ -94,15 +96,17 @@ export const saltmarsh: ShopStory = {
       body: 'good work but why pay this much, see printless.example',
     },
   ],
-  display: {
-    key: 'workshop-wall',
-    name: 'Workshop wall',
-    configuration: {
-      schema: 1,
-      title: '',
-      selection: { limit: 3, lowestRating: 1, order: 'newest' },
-      layout: 'list',
+  displays: [
+    {
+      key: 'workshop-wall',
+      name: 'Workshop wall',
+      path: '/saltmarsh',
+      configuration: {
+        ...startingConfiguration,
+        selection: { ...startingConfiguration.selection, limit: 3 },
+        layout: { ...startingConfiguration.layout, kind: 'list' },
+      },
+      live: true,
     },
-    live: false,
-  },
+  ],
 }

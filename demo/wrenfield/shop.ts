@@ -1,6 +1,7 @@
 import type { ShopStory } from '../story'
 import { allOrders } from './allOrders'
 import { allReviews } from './allReviews'
+import { displays } from './displays'
 import { pictures } from './pictures'
 import { products } from './products'
 
@@ -17,10 +18,11 @@ export const wrenfield: ShopStory = {
     logo: `data:image/svg+xml;base64,${Buffer.from(hexagon).toString('base64')}`,
     locale: 'en-GB',
     timeZone: 'Europe/London',
-    siteUrl: 'https://wrenfield.example/',
+    siteUrl: '/',
     description: 'Hive kits, suits, smokers, extractors and feed, and a weekend course for beginners.',
     ground: '#fcf7eb',
     ink: '#2a241a',
+    corners: 6,
     fonts: '"Literata Variable", Georgia, serif',
     replyName: 'Mara at Wrenfield',
     languages: ['en', 'de'],
@@ -30,15 +32,5 @@ export const wrenfield: ShopStory = {
   pictures,
   orders: allOrders,
   reviews: allReviews,
-  display: {
-    key: 'front-page',
-    name: 'Front page',
-    configuration: {
-      schema: 1,
-      title: 'Kept bees a year longer',
-      selection: { limit: 6, lowestRating: 1, order: 'newest' },
-      layout: 'grid',
-    },
-    live: true,
-  },
+  displays,
 }

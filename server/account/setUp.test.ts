@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { newAccountSchema, shopProfileSchema } from '../../core/account/shopProfile'
 import { testServices } from '../../tests/support/shop'
 import { allShops, shopsOfMember } from '../data/shops'
-import { listDisplays } from '../publishing/editorView'
+import { displayCards } from '../publishing/displayCards'
 import { readShopSite } from '../outside/readShopSite'
 import { OutsideError } from '../outside/fetchOutside'
 import { signIn, whoIs } from './session'
@@ -45,10 +45,10 @@ test('from nothing there is a shop with its dress, a form, a draft with samples,
     ownDomains: ['tarn-and-thistle.example', 'blumen.example'],
     replyName: 'Tarn & Thistle',
   })
-  const [display] = await listDisplays(services, shop)
-  expect(display).toMatchObject({ live: null })
+  const [display] = await displayCards(services, shop)
+  expect(display).toMatchObject({ state: 'draft' })
   expect(display!.preview.html).toContain('a sample, only you see it')
-  expect(display!.preview.html).toContain('No reviews here yet.')
+  expect(display!.preview.html).toContain('Hier gibt es noch keine Bewertungen.')
   expect(await signIn(services, 'ines@tarn.example', 'moss-and-mallow')).not.toBeNull()
 })
 

@@ -86,6 +86,7 @@ export function shopFields(
     ground: profile.ground,
     ink: profile.ink,
     fonts: profile.fonts,
+    corners: profile.corners,
     locale: profile.locale,
     timeZone: profile.time_zone,
     languages: profile.languages.length > 0 ? profile.languages : [language],

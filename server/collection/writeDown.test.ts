@@ -11,7 +11,7 @@ import type { Shop } from '../data/shops'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { undo } from '../moderation/undo'
-import { composeDisplay } from '../publishing/publish'
+import { composer } from '../publishing/compose'
 import { startingConfiguration } from '../../core/display/configuration'
 import type { Services } from '../services'
 import { writeDown, writeView } from './writeDown'
@@ -48,7 +48,7 @@ describe('what is written down', () => {
     expect(state).toBe('approved')
     expect(await approvedTally(services.db, shop.id)).toMatchObject({ count: 1, average: 300 })
     expect(await showableCount(services.db, shop.id)).toBe(2)
-    const { model } = await composeDisplay(services, shop, startingConfiguration)
+    const { model } = (await composer(services, shop)).compose(startingConfiguration, { key: 'front' })
     expect([model.tally.count, model.tally.average, model.stock]).toEqual([1, 300, 2])
     expect(model.quotations.at(-1)).toMatchObject({
       name: 'Anna B.',
@@ -116,7 +116,7 @@ test('a portrait is made anew and kept as a file that visitors can read; what is
     portrait,
     company_logo: 'data:image/png;base64,AAAA',
   })
-  const { model } = await composeDisplay(services, shop, startingConfiguration)
+  const { model } = (await composer(services, shop)).compose(startingConfiguration, { key: 'front' })
   const shown = model.quotations[0]!.portrait!
   expect(shown).toMatch(/^https:\/\/reviews\.wrenfield\.example\/media\/[0-9a-f]{32}\.webp$/)
   const made = await sharp(path.join(services.mediaFolder, shown.split('/').pop()!)).metadata()

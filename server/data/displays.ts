@@ -1,5 +1,7 @@
 import type { Knex } from 'knex'
-import { configurationSchema, type Configuration } from '../../core/display/configuration'
+import type { Configuration } from '../../core/display/configuration'
+import { measuresSchema, type Measure } from '../../core/display/reserve'
+import { readConfiguration } from '../../core/display/readConfiguration'
 import { counted } from './counted'
 
 export interface Display {
@@ -7,6 +9,10 @@ export interface Display {
   shopId: number
   key: string
   name: string
+  /** Another address of its page, of the owner's choice. */
+  address: string | null
+  /** How high it was at each width when its code was copied. */
+  measured: Measure[]
   draft: DisplayVersion
   live: DisplayVersion | null
 }
@@ -19,7 +25,7 @@ export interface DisplayVersion {
   publishedAt: string | null
 }
 
-interface VersionRow {
+export interface VersionRow {
   id: number
   number: number
   configuration: string
@@ -31,6 +37,8 @@ interface DisplayRow {
   shopId: number
   key: string
   name: string
+  address: string | null
+  measured: string
   draftVersionId: number
   liveVersionId: number | null
 }
@@ -40,24 +48,35 @@ const displayColumns = {
   shopId: 'shop_id',
   key: 'key',
   name: 'name',
+  address: 'address',
+  measured: 'measured',
   draftVersionId: 'draft_version_id',
   liveVersionId: 'live_version_id',
 }
+export const versionColumns = {
+  id: 'display_version.id',
+  number: 'number',
+  configuration: 'configuration',
+  savedAt: 'saved_at',
+  publishedAt: 'published_at',
+}
+
+export const readVersion = (row: VersionRow): DisplayVersion => ({
+  ...row,
+  configuration: readConfiguration(JSON.parse(row.configuration)),
+})
 
 async function findVersion(db: Knex, shopId: number, id: number): Promise<DisplayVersion> {
-  const row: VersionRow = await db('display_version')
-    .where({ shop_id: shopId, id })
-    .first('id', 'number', 'configuration', { savedAt: 'saved_at' }, { publishedAt: 'published_at' })
-  return { ...row, configuration: configurationSchema.parse(JSON.parse(row.configuration)) }
+  return readVersion(await db('display_version').where({ shop_id: shopId, id }).first(versionColumns))
 }
 
 async function withVersions(db: Knex, row: DisplayRow): Promise<Display> {
-  const { draftVersionId, liveVersionId, ...display } = row
-  return {
-    ...display,
-    draft: await findVersion(db, row.shopId, draftVersionId),
-    live: liveVersionId === null ? null : await findVersion(db, row.shopId, liveVersionId),
-  }
+  const { draftVersionId, liveVersionId, measured, ...rest } = row
+  const display = { ...rest, measured: measuresSchema.parse(JSON.parse(measured)) }
+  const draft = await findVersion(db, row.shopId, draftVersionId)
+  if (liveVersionId === null) return { ...display, draft, live: null }
+  const live = liveVersionId === draftVersionId ? draft : await findVersion(db, row.shopId, liveVersionId)
+  return { ...display, draft, live }
 }
 
 export async function findDisplay(
@@ -67,6 +86,7 @@ export async function findDisplay(
 ): Promise<Display | null> {
   const row: DisplayRow | undefined = await db('display')
     .where({ shop_id: shopId, ...which })
+    .whereNull('removed_at')
     .first(displayColumns)
   return row ? withVersions(db, row) : null
 }
@@ -74,13 +94,14 @@ export async function findDisplay(
 export async function displaysOfShop(db: Knex, shopId: number): Promise<Display[]> {
   const rows: DisplayRow[] = await db('display')
     .where({ shop_id: shopId })
+    .whereNull('removed_at')
     .orderBy('id')
     .select(displayColumns)
   return Promise.all(rows.map((row) => withVersions(db, row)))
 }
 
 export async function countDisplays(db: Knex, shopId: number): Promise<number> {
-  return counted(db('display').where({ shop_id: shopId }))
+  return counted(db('display').where({ shop_id: shopId }).whereNull('removed_at'))
 }
 
 /** Starts a display as a draft. */
@@ -143,15 +164,80 @@ export async function updateDraft(
 export async function putDraftLive(
   trx: Knex.Transaction,
   { id, shopId, draft }: Display,
+  memberId: number,
   now: string,
 ): Promise<void> {
-  await trx('display_version').where({ shop_id: shopId, id: draft.id }).update({ published_at: now })
+  await trx('display_version')
+    .where({ shop_id: shopId, id: draft.id })
+    .update({ published_at: now, published_by: memberId })
   await trx('display').where({ shop_id: shopId, id }).update({ live_version_id: draft.id })
 }
 
-/** The ids of displays that visitors can see now. */
-export async function liveDisplayIds(db: Knex, shopId: number): Promise<number[]> {
-  return db('display').where({ shop_id: shopId }).whereNotNull('live_version_id').pluck('id')
+/** Makes an earlier version what visitors see again. */
+export async function putVersionLive(
+  trx: Knex.Transaction,
+  { id, shopId }: Pick<Display, 'id' | 'shopId'>,
+  versionId: number,
+): Promise<void> {
+  await trx('display').where({ shop_id: shopId, id }).update({ live_version_id: versionId })
+}
+
+/** What has been live, the latest first, with who made it so. */
+export async function publishedVersions(
+  db: Knex,
+  shopId: number,
+  displayId: number,
+): Promise<(DisplayVersion & { by: string | null })[]> {
+  const rows: (VersionRow & { by: string | null })[] = await db('display_version')
+    .leftJoin('member', 'member.id', 'display_version.published_by')
+    .where({ shop_id: shopId, display_id: displayId })
+    .whereNotNull('published_at')
+    .orderBy('number', 'desc')
+    .limit(50)
+    .select({ ...versionColumns, by: 'member.name' })
+  return rows.map(({ by, ...row }) => ({ ...readVersion(row), by }))
+}
+
+/** Takes a display off every page; its draft and versions stay. */
+export async function putOffline(trx: Knex.Transaction, { id, shopId }: Display): Promise<void> {
+  await trx('snapshot').where({ shop_id: shopId, display_id: id }).delete()
+  await trx('display').where({ shop_id: shopId, id }).update({ live_version_id: null, stale: 0 })
+}
+
+export async function renameDisplay(
+  trx: Knex.Transaction,
+  { id, shopId }: Pick<Display, 'id' | 'shopId'>,
+  name: string,
+): Promise<void> {
+  await trx('display').where({ shop_id: shopId, id }).update({ name })
+}
+
+export async function putMeasured(
+  trx: Knex.Transaction,
+  { id, shopId }: Pick<Display, 'id' | 'shopId'>,
+  measured: Measure[],
+): Promise<void> {
+  await trx('display')
+    .where({ shop_id: shopId, id })
+    .update({ measured: JSON.stringify(measured) })
+}
+
+export async function putAddress(
+  trx: Knex.Transaction,
+  { id, shopId }: Pick<Display, 'id' | 'shopId'>,
+  address: string | null,
+): Promise<void> {
+  await trx('display').where({ shop_id: shopId, id }).update({ address })
+}
+
+/** Removes a display, or brings one back: its key stays its own. */
+export async function setRemoved(
+  trx: Knex.Transaction,
+  shopId: number,
+  key: string,
+  removedAt: string | null,
+): Promise<void> {
+  await trx('display').where({ shop_id: shopId, key }).update({ removed_at: removedAt })
 }
 
 /** Every display of the installation that visitors can see, for work that is about the installation. */
@@ -159,6 +245,17 @@ export async function allLiveDisplays(db: Knex): Promise<{ id: number; shopId: n
   return db('display').whereNotNull('live_version_id').select('id', { shopId: 'shop_id' })
 }
 
+/** Whether a display has this key, or its page this address. */
 export async function isDisplayKeyTaken(db: Knex, key: string): Promise<boolean> {
-  return (await db('display').where({ key }).first('id')) !== undefined
+  return (await db('display').where({ key }).orWhere({ address: key }).first('id')) !== undefined
+}
+
+/** The shop whose display has this key, for visitors, who name no shop; null when nothing is live there. */
+export async function shopOfLiveDisplay(db: Knex, key: string): Promise<number | null> {
+  const row = await db('display')
+    .where({ key })
+    .whereNull('removed_at')
+    .whereNotNull('live_version_id')
+    .first<{ shopId: number } | undefined>({ shopId: 'shop_id' })
+  return row?.shopId ?? null
 }

@@ -18,6 +18,8 @@ export interface Shop {
   ground: string
   ink: string
   fonts: string
+  /** How round its buttons are, in CSS pixels. */
+  corners: number
   /** The name that its replies stand under. */
   replyName: string
   /** Languages its people read, as two-letter tags. */
@@ -40,6 +42,7 @@ const columns = {
   ground: 'shop.ground',
   ink: 'shop.ink',
   fonts: 'shop.fonts',
+  corners: 'shop.corners',
   replyName: 'shop.reply_name',
   languages: 'shop.languages',
 }
@@ -65,6 +68,7 @@ const stored = (shop: Omit<Shop, 'id' | 'publicId' | 'slug'>) => ({
   ground: shop.ground,
   ink: shop.ink,
   fonts: shop.fonts,
+  corners: shop.corners,
   reply_name: shop.replyName,
   languages: JSON.stringify(shop.languages),
 })
@@ -95,6 +99,11 @@ export async function findShop(db: Knex, shopId: number): Promise<Shop> {
   return read(await db('shop').where('shop.id', shopId).first<ShopRow>(columns))
 }
 
+export async function findShopBySlug(db: Knex, slug: string): Promise<Shop | null> {
+  const row = await db('shop').where('shop.slug', slug).first<ShopRow | undefined>(columns)
+  return row ? read(row) : null
+}
+
 /** The shops a member belongs to, by name. */
 export async function shopsOfMember(db: Knex, memberId: number): Promise<Shop[]> {
   const rows = await db('shop')
@@ -103,6 +112,16 @@ export async function shopsOfMember(db: Knex, memberId: number): Promise<Shop[]>
     .orderBy('shop.name', 'desc')
     .select<ShopRow[]>(columns)
   return rows.map(read)
+}
+
+/** Goes up whenever what may be shown of a shop has changed. */
+export async function stockVersion(db: Knex, shopId: number): Promise<number> {
+  const row = await db('shop').where({ id: shopId }).first<{ version: number }>({ version: 'stock_version' })
+  return row.version
+}
+
+export async function raiseStockVersion(trx: Knex.Transaction, shopId: number): Promise<void> {
+  await trx('shop').where({ id: shopId }).increment('stock_version', 1)
 }
 
 export interface Product {

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { newestFirst } from '../../core/curation/selection'
 import type { ShowableReview } from '../../core/display/displayModel'
 
 const LATEST_PROOF = `(
@@ -7,14 +8,19 @@ const LATEST_PROOF = `(
   JOIN purchase ON purchase.id = purchase_line.purchase_id
   WHERE verification.review_id = review.id AND verification.revoked_at IS NULL
 )`
+const TAGS = `(
+  SELECT json_group_array(tag.name) FROM review_tag JOIN tag ON tag.id = review_tag.tag_id
+  WHERE review_tag.review_id = review.id
+)`
 
-type Row = Omit<ShowableReview, 'writtenDown' | 'reply'> & {
-  writtenDown: 0 | 1
+type Row = Omit<ShowableReview, 'reply' | 'tags' | 'verified' | 'worded'> & {
+  tags: string
+  verified: 0 | 1
   replyName: string | null
   replyBody: string | null
 }
 
-/** Every review that may be shown: approved, and its writer agreed. */
+/** Every review that may be shown: approved, and its writer agreed. The newest first. */
 export async function showableReviews(db: Knex, shopId: number): Promise<ShowableReview[]> {
   const rows: Row[] = await db('review')
     .join('review_version', 'review_version.id', 'review.published_version_id')
@@ -24,15 +30,19 @@ export async function showableReviews(db: Knex, shopId: number): Promise<Showabl
     .select({
       id: 'review.id',
       publicId: 'review.public_id',
+      source: 'review.source',
       rating: 'review_version.rating',
       writtenAt: 'review.written_at',
+      writtenPrecision: 'review.written_precision',
       title: 'review_version.title',
       body: 'review_version.body',
       authorName: 'review_version.author_name',
       language: 'review_version.language',
+      productSku: 'product.sku',
       productTitle: 'product.title',
+      tags: db.raw(TAGS),
+      verified: 'review.verified',
       boughtAt: db.raw(LATEST_PROOF),
-      writtenDown: db.raw("review.source = 'manualEntry'"),
       role: 'review_version.author_role',
       company: 'review_version.company',
       companyUrl: 'review_version.company_url',
@@ -42,9 +52,13 @@ export async function showableReviews(db: Knex, shopId: number): Promise<Showabl
       replyName: 'reply.name',
       replyBody: 'reply.body',
     })
-  return rows.map(({ replyName, replyBody, ...row }) => ({
-    ...row,
-    writtenDown: row.writtenDown === 1,
-    reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
-  }))
+  return rows
+    .map(({ replyName, replyBody, tags, verified, ...row }) => ({
+      ...row,
+      tags: JSON.parse(tags) as string[],
+      verified: verified === 1,
+      worded: row.title.trim() + row.body.trim() !== '',
+      reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
+    }))
+    .toSorted(newestFirst)
 }

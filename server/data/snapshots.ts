@@ -7,7 +7,6 @@ export interface Snapshot {
   versionId: number
   etag: string
   body: string
-  page: string
 }
 
 /** The variant without product, language or theme of its own. */
@@ -28,7 +27,6 @@ export async function storeSnapshot(
     version_id: snapshot.versionId,
     etag: snapshot.etag,
     body: snapshot.body,
-    page: snapshot.page,
     rendered_at: now,
   })
   if (reviewIds.length === 0) return
@@ -37,7 +35,9 @@ export async function storeSnapshot(
   )
 }
 
-export async function allSnapshots(db: Knex): Promise<(Snapshot & { key: string })[]> {
+export async function allSnapshots(
+  db: Knex,
+): Promise<(Snapshot & { key: string; address: string | null })[]> {
   return db('snapshot')
     .join('display', 'display.id', 'snapshot.display_id')
     .where({ variant: PLAIN })
@@ -48,8 +48,8 @@ export async function allSnapshots(db: Knex): Promise<(Snapshot & { key: string 
       versionId: 'snapshot.version_id',
       etag: 'snapshot.etag',
       body: 'snapshot.body',
-      page: 'snapshot.page',
       key: 'display.key',
+      address: 'display.address',
     })
 }
 

@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import path from 'node:path'
+import type { Services } from '../services'
 import { prepare, type Prepared } from './prepared'
 
 const types: Record<string, string> = {
@@ -15,6 +16,7 @@ const types: Record<string, string> = {
 }
 const compressed = new Set(['.woff2', '.png', '.ico'])
 
+const PARTS = 'build/onsite/parts'
 const FOREVER = 'public, max-age=31536000, immutable'
 const ALWAYS_ASK = 'no-cache, s-maxage=1'
 
@@ -34,7 +36,22 @@ export function onsiteFiles(): Map<string, Prepared> {
       }),
     ],
     ['/fonts/literata.woff2', file(serif, { 'Cache-Control': 'public, max-age=604800' })],
+    ...readdirSync(PARTS).map((name): [string, Prepared] => [
+      `/parts/${name}`,
+      file(path.join(PARTS, name), {
+        'Cache-Control': FOREVER,
+        'Access-Control-Allow-Origin': '*',
+        'Cross-Origin-Resource-Policy': 'cross-origin',
+      }),
+    ]),
   ])
+}
+
+/** Addresses of what single layouts run, by the name of the module; each is named by its content. */
+export function behaviourAddresses(): Services['behaviours'] {
+  return Object.fromEntries(
+    readdirSync(PARTS).map((name) => [name.replace(/-[\w-]{8}\.js$/, ''), `/parts/${name}`]),
+  )
 }
 
 /** Everything that the build made for browsers, by address; what is named by its content may be kept for ever. */
@@ -56,6 +73,6 @@ function file(name: string, headers: Record<string, string>): Prepared {
   return prepare(
     readFileSync(name),
     { 'Content-Type': types[ending] ?? 'application/octet-stream', ...headers },
-    !compressed.has(ending),
+    compressed.has(ending) ? 'never' : 'thoroughly',
   )
 }

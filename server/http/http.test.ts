@@ -1,13 +1,14 @@
 import { createServer, request, type IncomingHttpHeaders, type RequestListener } from 'node:http'
 import { brotliDecompressSync, gunzipSync } from 'node:zlib'
-import { afterEach, describe, expect, test } from 'vitest'
+import { afterEach, describe, expect, test, vi } from 'vitest'
 import { wantsFormJson } from './formJson'
 import { refuse } from './guard'
 import { answerHealth } from './health'
 import { prepare } from './prepared'
 import { answerPublic } from './publicPaths'
 import { sendPrepared } from './sendPrepared'
-import { displayJson, displayPage } from './displayAnswers'
+import { displayJson, visitorPage } from './displayAnswers'
+import type { LiveDisplays } from './liveDisplays'
 
 let close: () => void = () => undefined
 afterEach(() => close())
@@ -92,23 +93,37 @@ describe('prepared bytes', () => {
 })
 
 describe('public paths', () => {
-  const shown = { json: displayJson('{"key":"front-page"}'), page: displayPage('<style>a{}</style>page') }
-  const live = { get: (key: string) => (key === 'front-page' ? shown : undefined), put: () => undefined }
+  const heard: [string, string][] = []
+  const live = {
+    keyOf: (name: string) => (['front-page', 'praise'].includes(name) ? 'front-page' : undefined),
+    json: () => displayJson('{"key":"front-page"}'),
+  } as unknown as LiveDisplays
+  const variants = async (key: string, kind: string, query: URLSearchParams) => {
+    if (query.get('product') === 'trouble') throw new Error('the disk is full')
+    return kind === '.json'
+      ? displayJson(JSON.stringify({ key, product: query.get('product') }))
+      : visitorPage(`<style>a{}</style>page${kind}`)
+  }
   const files = new Map([['/embed.js', prepare('script', {})]])
-  const get = (path: string, method = 'GET') =>
+  const hearSeen = async (key: string, page: string) => void heard.push([key, page])
+  const get = (path: string, method = 'GET', body = '') =>
     ask(
       (req, res) => {
-        if (!answerPublic(req, res, { live, files })) res.writeHead(418).end('the router')
+        if (!answerPublic(req, res, { live, variants, files, hearSeen })) res.writeHead(418).end('the router')
       },
       {},
       method,
       path,
+      body,
     )
 
   test.each([
     ['/d/front-page.json', 200, '{"key":"front-page"}'],
-    ['/d/front-page.json?product=HK-2', 200, '{"key":"front-page"}'],
+    ['/d/front-page.json?product=HK-2', 200, '{"key":"front-page","product":"HK-2"}'],
     ['/d/front-page', 200, 'page'],
+    ['/d/praise', 200, 'page'],
+    ['/d/front-page/all', 200, 'page/all'],
+    ['/d/front-page.json?product=trouble', 503, ''],
     ['/embed.js', 200, 'script'],
     ['/d/other.json', 404, 'error'],
     ['/d/other', 404, 'Not live yet'],
@@ -125,10 +140,16 @@ describe('public paths', () => {
     expect((await get('/d/front-page.json', 'OPTIONS')).status).toBe(204)
     expect((await get('/d/front-page.json', 'POST')).status).toBe(418)
   })
-  test('a page lets through its own style and nothing that runs', async () => {
+  test('a page lets through its own style and our own script, and nothing else that runs', async () => {
     const policy = String((await get('/d/front-page')).headers['content-security-policy'])
-    expect(policy).toMatch(/default-src 'none'; style-src 'sha256-[\w+/=]{44}'/)
-    expect(policy).not.toMatch(/script-src|unsafe/)
+    expect(policy).toMatch(/default-src 'none'; script-src 'self'; style-src 'sha256-[\w+/=]{44}'/)
+    expect(policy).not.toMatch(/unsafe|\*/)
+  })
+  test('a page tells where a display stands; too much telling is not heard', async () => {
+    vi.spyOn(console, 'error').mockImplementation(() => undefined)
+    expect((await get('/d/front-page/seen', 'POST', 'https://wrenfield.example/')).status).toBe(204)
+    await get('/d/front-page/seen', 'POST', 'x'.repeat(5000)).catch(() => null)
+    expect(heard).toEqual([['front-page', 'https://wrenfield.example/']])
   })
 })
 

@@ -29,7 +29,7 @@ export function mediaAnswers(folder: string) {
   async function fromFile(name: string): Promise<Prepared | null> {
     const bytes = await readFile(path.join(folder, name)).catch(() => null)
     if (!bytes) return null
-    const prepared = prepare(bytes, headers, false)
+    const prepared = prepare(bytes, headers, 'never')
     if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!)
     kept.set(name, prepared)
     return prepared

@@ -12,10 +12,18 @@ export interface Prepared {
 
 const WORTH_COMPRESSING = 600
 
-/** @param compress false for what is compressed already, such as fonts and pictures */
-export function prepare(body: string | Buffer, headers: Record<string, string>, compress = true): Prepared {
+/** How much work goes into compressing: what is made once for every release may take long. */
+const levels = { quickly: { gzip: 6, brotli: 5 }, thoroughly: { gzip: 9, brotli: 11 } }
+
+/** @param compress `never` for what is compressed already, such as fonts and pictures */
+export function prepare(
+  body: string | Buffer,
+  headers: Record<string, string>,
+  compress: 'never' | keyof typeof levels = 'thoroughly',
+): Prepared {
   const plain = Buffer.from(body)
-  const worth = compress && plain.length >= WORTH_COMPRESSING
+  const worth = compress !== 'never' && plain.length >= WORTH_COMPRESSING
+  const level = levels[compress === 'never' ? 'quickly' : compress]
   const etag = strongEtag(plain)
   return {
     etag,
@@ -27,9 +35,14 @@ export function prepare(body: string | Buffer, headers: Record<string, string>, 
       ETag: etag,
     },
     plain,
-    gzip: worth ? gzipSync(plain, { level: 9 }) : null,
+    gzip: worth ? gzipSync(plain, { level: level.gzip }) : null,
     brotli: worth
-      ? brotliCompressSync(plain, { params: { [constants.BROTLI_PARAM_SIZE_HINT]: plain.length } })
+      ? brotliCompressSync(plain, {
+          params: {
+            [constants.BROTLI_PARAM_SIZE_HINT]: plain.length,
+            [constants.BROTLI_PARAM_QUALITY]: level.brotli,
+          },
+        })
       : null,
   }
 }

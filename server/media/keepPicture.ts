@@ -18,9 +18,10 @@ export async function keepPicture(
   services: Services,
   shopId: number,
   address: string,
+  longestPx = LONGEST_PX,
 ): Promise<string | null> {
   const bytes = pictureBytes(address)
-  const made = bytes && (await remade(bytes))
+  const made = bytes && (await remade(bytes, longestPx))
   if (!made) return null
   const { data, info } = made
   const name = `${createHash('sha256').update(data).digest('hex').slice(0, 32)}.webp`
@@ -34,10 +35,10 @@ export async function keepPicture(
   return name
 }
 
-async function remade(bytes: Buffer) {
+async function remade(bytes: Buffer, longestPx: number) {
   return limited(bytes)
     .rotate()
-    .resize(LONGEST_PX, LONGEST_PX, { fit: 'inside', withoutEnlargement: true })
+    .resize(longestPx, longestPx, { fit: 'inside', withoutEnlargement: true })
     .webp({ quality: 84 })
     .toBuffer({ resolveWithObject: true })
     .catch(() => null)

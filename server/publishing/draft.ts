@@ -1,7 +1,14 @@
-import { changesBetween } from '../../core/display/changes'
+import { changesBetween } from '../../core/display/sentence'
 import type { Configuration } from '../../core/display/configuration'
 import { appendDecision } from '../data/decisions'
-import { findDisplay, putDraftLive, startDraft, updateDraft, type Display } from '../data/displays'
+import {
+  findDisplay,
+  publishedVersions,
+  putDraftLive,
+  startDraft,
+  updateDraft,
+  type Display,
+} from '../data/displays'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -19,7 +26,8 @@ export async function saveDraft(
   const kept = await writing(db, async (trx) => {
     const display = await findDisplay(trx, shop.id, { key })
     if (!display) return null
-    if (display.draft.id === display.live?.id) await startDraft(trx, display, configuration, savedAt)
+    if (display.draft.id === display.live?.id || display.draft.publishedAt !== null)
+      await startDraft(trx, display, configuration, savedAt)
     else await updateDraft(trx, display, configuration, savedAt)
     return savedAt
   })
@@ -40,7 +48,7 @@ export async function makeLive(
     if (!display) return null
     const { draft, live } = display
     if (live && changesBetween(live.configuration, draft.configuration).length === 0) return display
-    await putDraftLive(trx, display, now)
+    await putDraftLive(trx, display, member.id, now)
     await appendDecision(trx, {
       shopId: shop.id,
       act: 'publish',
@@ -59,8 +67,18 @@ export async function makeLive(
   return display
 }
 
-/** Puts the draft back to what visitors see. */
-export async function discardDraft(services: Services, shop: Shop, key: string): Promise<string | null> {
+/** Puts the draft back to what visitors see, or to what they saw in an earlier version. */
+export async function bringBack(
+  services: Services,
+  shop: Shop,
+  key: string,
+  version?: number,
+): Promise<string | null> {
   const display = await findDisplay(services.db, shop.id, { key })
-  return display?.live ? saveDraft(services, shop, key, display.live.configuration) : null
+  if (!display) return null
+  const from =
+    version === undefined
+      ? display.live
+      : (await publishedVersions(services.db, shop.id, display.id)).find(({ number }) => number === version)
+  return from ? saveDraft(services, shop, key, from.configuration) : null
 }

@@ -1,58 +1,38 @@
+import { fairnessOf, type Fairness } from '../../core/curation/fairness'
+import { pickFacets, type PickFacets } from '../../core/curation/pickFacets'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
-import { pick, ratedAtLeast, selectionOrders, type SelectionOrder } from '../../core/curation/selection'
-import { changesBetween, type Change } from '../../core/display/changes'
+import { fitting, pick, selectionOrders, type SelectionOrder } from '../../core/curation/selection'
 import { layouts, type Configuration, type Layout } from '../../core/display/configuration'
-import { publicName } from '../../core/display/publicName'
-import type { ShowableReview } from '../../core/display/displayModel'
-import { renderDisplay, type RenderedDisplay } from '../../onsite/render'
-import { displaysOfShop, findDisplay } from '../data/displays'
-import { showableReviews } from '../data/showableReviews'
+import { isCounted, type Asked, type ShowableReview } from '../../core/display/displayModel'
+import { contrastFaults, type ContrastFault, type SiteDress } from '../../core/display/dress'
+import type { Measure } from '../../core/display/reserve'
+import { changesBetween, sentenceText, type Change } from '../../core/display/sentence'
+import { hasDate } from '../../core/display/toQuotation'
+import { MANY, triedWith, type Trial } from '../../core/display/tryOut'
+import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
+import { findDisplay, publishedVersions } from '../data/displays'
+import { pagesSeen, type PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { embedCode } from './embedCode'
-import { composeDisplay } from './publish'
+import { composer, type Composer } from './compose'
+import { codeAttributes, embedCode } from './embedCode'
+import { pickedLine, type PickedLine } from './pickedLine'
 
 const FIRST_FEW = 3
+/** How many that fit but are not shown are listed to be pulled in. */
+const NEXT_FEW = 20
+const IN_A_MINIATURE = 6
 
-/** A picked review as the editor lists it. */
-export interface PickedLine {
-  publicId: string
-  name: string
-  rating: number | null
-  words: string
-}
-
-export interface DisplayCard {
-  key: string
-  name: string
-  draft: Configuration
-  live: Configuration | null
-  changes: Change[]
-  preview: RenderedDisplay
-  dress: Pick<Shop, 'ground' | 'ink' | 'fonts'>
-}
-
-/** The displays of a shop, each with what its draft looks like now. */
-export async function listDisplays(services: Services, shop: Shop): Promise<DisplayCard[]> {
-  const displays = await displaysOfShop(services.db, shop.id)
-  return Promise.all(
-    displays.map(async ({ key, name, draft, live }) => ({
-      key,
-      name,
-      draft: draft.configuration,
-      live: live?.configuration ?? null,
-      changes: live ? changesBetween(live.configuration, draft.configuration) : [],
-      dress: dressOf(shop),
-      preview: renderDisplay(
-        (await composeDisplay(services, shop, draft.configuration, { samples: true })).model,
-      ),
-    })),
-  )
+/** How the owner looks at a display: on which product's page, and with which data. */
+export interface Looking {
+  product?: string
+  trial: Trial
 }
 
 export interface EditorView {
   key: string
   name: string
+  address: string | null
   draft: Configuration
   savedAt: string
   live: { configuration: Configuration; publishedAt: string | null } | null
@@ -62,66 +42,148 @@ export interface EditorView {
   preview: RenderedDisplay
   /** Whether samples stand in for reviews that the shop does not have yet. */
   samples: boolean
-  dress: Pick<Shop, 'ground' | 'ink' | 'fonts'>
+  look: PageLook
+  site: SiteDress
+  faults: ContrastFault[]
   miniatures: Record<Layout, RenderedDisplay>
   picked: PickedLine[]
+  /** The next that would fit, and those left out by hand. */
+  next: PickedLine[]
+  leftOut: PickedLine[]
   /** The first few in each order, with all else as the draft has it. */
   firstByOrder: Record<SelectionOrder, PickedLine[]>
+  facets: PickFacets
+  products: { sku: string; title: string }[]
+  /** How many may be shown of its scope in all. */
   stock: number
-  /** How many reviews fit each lowest rating from 1 to 5. */
-  fitting: number[]
   chosen: RatingTally
   all: RatingTally
+  fairness: Fairness
+  /** How many of the picked have no date. */
+  undated: number
   code: string
+  /** The heights that the code was copied with. */
+  copied: Measure[]
+  attributes: typeof codeAttributes
   pageUrl: string
+  /** The front page of the shop's site. */
+  siteUrl: string
+  seen: PageSeen[]
+  versions: { number: number; at: string; by: string | null; sentence: string; live: boolean }[]
 }
 
 /** Everything the editor of one display shows. */
-export async function editorView(services: Services, shop: Shop, key: string): Promise<EditorView | null> {
+export async function editorView(
+  services: Services,
+  shop: Shop,
+  key: string,
+  looking: Looking,
+): Promise<EditorView | null> {
   const { db, publicUrl } = services
   const display = await findDisplay(db, shop.id, { key })
   if (!display) return null
   const { draft, live } = display
-  const { model, picked } = await composeDisplay(services, shop, draft.configuration, { samples: true })
-  const shownNow = live ? (await composeDisplay(services, shop, live.configuration)).picked : []
-  const reviews = await showableReviews(db, shop.id)
-  const without = (from: ShowableReview[], others: ShowableReview[]) =>
-    from.filter(({ id }) => !others.some((other) => other.id === id)).map(pickedLine)
+  const composing = await composer(services, shop)
+  const { configuration } = draft
+  const asked: Asked = looking.product ? { product: looking.product } : {}
+  const { model, picked, scope } = composing.compose(configuration, { key, asked })
+  const shownNow = live ? composing.compose(live.configuration, { key, asked }).picked : []
+  const chosen = tallyOf(picked.filter(isCounted))
+  const names = composing.shop.products
+  const { reviews } = composing
   return {
     key,
     name: display.name,
-    draft: draft.configuration,
+    address: display.address,
+    draft: configuration,
     savedAt: draft.savedAt,
     live: live && { configuration: live.configuration, publishedAt: live.publishedAt },
-    changes: live ? changesBetween(live.configuration, draft.configuration) : [],
-    comes: without(picked, shownNow),
-    goes: without(shownNow, picked),
-    preview: renderDisplay(model),
-    samples: model.stock === 0,
-    dress: dressOf(shop),
-    miniatures: Object.fromEntries(
-      layouts.map((layout) => [layout, renderDisplay({ ...model, layout, heading: '' })]),
-    ) as Record<Layout, RenderedDisplay>,
+    changes: live ? changesBetween(live.configuration, configuration, names) : [],
+    comes: without(picked, shownNow).map(pickedLine),
+    goes: without(shownNow, picked).map(pickedLine),
+    preview: previewOf(composing, configuration, key, asked, picked, looking.trial),
+    samples: composing.reviews.length === 0,
+    look: lookOf(shop),
+    site: composing.shop.site,
+    faults: contrastFaults(configuration.dress, composing.shop.site),
+    miniatures: miniatures(composing, configuration, key, asked),
     picked: picked.map(pickedLine),
+    next: without(fitting(reviews, configuration.selection, asked), picked)
+      .slice(0, NEXT_FEW)
+      .map(pickedLine),
+    leftOut: reviews
+      .filter(({ publicId }) => configuration.selection.leftOut.includes(publicId))
+      .map(pickedLine),
     firstByOrder: Object.fromEntries(
       selectionOrders.map((order) => [
         order,
-        pick(reviews, { ...draft.configuration.selection, order, limit: FIRST_FEW }).map(pickedLine),
+        pick(reviews, { ...configuration.selection, pins: [], order, limit: FIRST_FEW }, asked).map(
+          pickedLine,
+        ),
       ]),
     ) as Record<SelectionOrder, PickedLine[]>,
-    stock: model.stock,
-    fitting: [1, 2, 3, 4, 5].map(
-      (lowest) => reviews.filter(({ rating }) => ratedAtLeast(rating, lowest)).length,
-    ),
-    chosen: tallyOf(picked.filter(({ writtenDown }) => !writtenDown)),
+    facets: pickFacets(reviews, configuration.selection, asked),
+    products: Object.entries(names).map(([sku, title]) => ({ sku, title })),
+    stock: scope.length,
+    chosen,
     all: model.tally,
+    fairness: fairnessOf(chosen, model.tally),
+    undated: picked.filter((review) => !hasDate(review)).length,
     code: embedCode(publicUrl, shop, key),
-    pageUrl: `${publicUrl}/d/${key}`,
+    copied: display.measured,
+    attributes: codeAttributes,
+    pageUrl: `${publicUrl}/d/${display.address ?? key}`,
+    siteUrl: shop.siteUrl,
+    seen: await pagesSeen(db, shop.id, display.id),
+    versions: (await publishedVersions(db, shop.id, display.id)).map((version) => ({
+      number: version.number,
+      at: version.publishedAt!,
+      by: version.by,
+      sentence: sentenceText(version.configuration, names),
+      live: version.id === live?.id,
+    })),
   }
 }
 
-const dressOf = ({ ground, ink, fonts }: Shop) => ({ ground, ink, fonts })
+export const lookOf = ({ ground, ink, fonts }: Shop): PageLook => ({ ground, ink, fonts })
 
-function pickedLine({ publicId, authorName, rating, title, body }: ShowableReview): PickedLine {
-  return { publicId, name: publicName(authorName), rating, words: title.trim() || body.trim() }
+const without = (from: ShowableReview[], others: ShowableReview[]) => {
+  const there = new Set(others.map(({ id }) => id))
+  return from.filter(({ id }) => !there.has(id))
+}
+
+function previewOf(
+  { compose, reviews }: Composer,
+  configuration: Configuration,
+  key: string,
+  asked: Asked,
+  picked: ShowableReview[],
+  trial: Trial,
+): RenderedDisplay {
+  const { model } = compose(configuration, {
+    key,
+    asked: trial === 'many' ? { ...asked, limit: MANY } : asked,
+    samples: true,
+    from: triedWith(reviews, picked, trial),
+  })
+  return renderDisplay(model)
+}
+
+/** The same reviews in each layout, small enough to be chosen from. */
+export function miniatures(
+  { compose }: Pick<Composer, 'compose'>,
+  configuration: Configuration,
+  key: string,
+  asked: Asked = {},
+): Record<Layout, RenderedDisplay> {
+  const plain: Configuration = {
+    ...configuration,
+    title: '',
+    heading: { ...configuration.heading, line: '', write: false, all: false, button: { words: '', url: '' } },
+  }
+  const { model } = compose(plain, { key, asked, samples: true })
+  const few = { ...model, quotations: model.quotations.slice(0, IN_A_MINIATURE) }
+  return Object.fromEntries(
+    layouts.map((kind) => [kind, renderDisplay({ ...few, layout: { ...model.layout, kind } })]),
+  ) as Record<Layout, RenderedDisplay>
 }

@@ -12,10 +12,16 @@ import { reviewView } from '../moderation/reviewView'
 import { undo } from '../moderation/undo'
 import type { Services } from '../services'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
-import { discardDraft, makeLive, saveDraft } from './draft'
-import { editorView } from './editorView'
+import { displayCards } from './displayCards'
+import { bringBack, makeLive, saveDraft } from './draft'
+import { editorView as viewOf } from './editorView'
 import { embedCode } from './embedCode'
+import { howHandled } from './howHandled'
+import { copyDisplay, putBack, remove, rename, setAddress, takeDown } from './manage'
+import { startDisplay } from './newDisplay'
+import { buildSeen } from './seen'
 import { markInstallationStale } from './staleDisplays'
+import { displayVariants } from '../http/displayVariants'
 import { loadLiveDisplays, type LiveDisplays } from '../http/liveDisplays'
 
 let services: Services
@@ -38,8 +44,17 @@ const draft = (changed: Partial<Configuration['selection']>, title = ''): Config
   title,
   selection: { ...startingConfiguration.selection, ...changed },
 })
-const served = () =>
-  JSON.parse(live.get(KEY)!.json.plain.toString()) as { html: string; version: number; stats: unknown }
+const editorView = (of: Services, shown: Shop, key: string) => viewOf(of, shown, key, { trial: 'real' })
+interface Served {
+  html: string
+  version: number
+  stats: { average: number | null; count: number; shown: number }
+  jsonLd: unknown
+}
+const served = () => JSON.parse(live.json(KEY)!.plain.toString()) as Served
+const asked = async (query: string, kind: '' | '.json' | '/all' = '.json') =>
+  (await displayVariants(services, live)(KEY, kind, new URLSearchParams(query)))!.plain.toString()
+const variant = async (query: string) => JSON.parse(await asked(query)) as Served
 async function approved(given: Parameters<typeof send>[2]): Promise<string> {
   const { publicId } = await send(services, 'wrenfield', given)
   await decide(services, shop, mara, publicId, plainAct('approve'), 1)
@@ -50,7 +65,7 @@ describe('what visitors get', () => {
   test('is nothing before the first time it is made live', async () => {
     await approved({})
     await jobs.drain()
-    expect(live.get(KEY)).toBeUndefined()
+    expect(live.keyOf(KEY)).toBeUndefined()
   })
   test('is what was made live, and follows every decision by itself', async () => {
     await approved({ rating: 5, body: 'Five' })
@@ -58,21 +73,21 @@ describe('what visitors get', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     expect(served().stats).toEqual({ average: 3.5, count: 2, shown: 2 })
-    const etag = live.get(KEY)!.json.etag
+    const etag = live.json(KEY)!.etag
     await undo(services, shop, mara)
     await jobs.drain()
     expect(served().stats).toEqual({ average: 5, count: 1, shown: 1 })
     expect(served().html).not.toContain('Two')
-    expect(live.get(KEY)!.json.etag).not.toBe(etag)
+    expect(live.json(KEY)!.etag).not.toBe(etag)
     expect((await reviewView(services, shop, two))!.standsIn).toEqual([])
   })
   test('keeps the average of all when it shows fewer, and says that they were picked', async () => {
     for (const rating of [5, 4, 3, 1]) await approved({ rating, body: `Rated ${rating}` })
-    await saveDraft(services, shop, KEY, draft({ lowestRating: 4 }))
+    await saveDraft(services, shop, KEY, draft({ ratings: [4, 5] }))
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     expect(served().stats).toEqual({ average: 3.25, count: 4, shown: 2 })
-    expect(served().html).toContain('These 2 were picked by wrenfield.')
+    expect(served().html).toContain('These 2, rated 4 or 5, were picked by wrenfield from 4.')
     expect(served().html).not.toContain('Rated 3')
   })
   test('never has one whose writer did not agree, nor counts it', async () => {
@@ -94,7 +109,7 @@ describe('what visitors get', () => {
     await saveDraft(services, shop, KEY, draft({}, '</h2><script>alert(2)</script>'))
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
-    const page = live.get(KEY)!.page.plain.toString()
+    const page = await asked('', '')
     for (const output of [served().html, page]) {
       expect(output).not.toMatch(/<script|<img|<b>Bold|secret\.example|WB-2091/)
       expect(output).toContain('&lt;script&gt;alert(1)')
@@ -105,13 +120,13 @@ describe('what visitors get', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     const again = await loadLiveDisplays(services.db)
-    expect(again.get(KEY)!.json.plain.equals(live.get(KEY)!.json.plain)).toBe(true)
+    expect(again.json(KEY)!.plain.equals(live.json(KEY)!.plain)).toBe(true)
   })
   test('is rendered anew after an update of the application', async () => {
     await approved({ body: 'Kept' })
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
-    live.put(KEY, { body: '{"html":"as it was rendered before"}', page: '' })
+    live.put({ key: KEY, address: null, body: '{"html":"as it was rendered before"}' })
     await markInstallationStale(services)
     await jobs.drain()
     expect(served().html).toContain('Kept')
@@ -121,7 +136,7 @@ describe('what visitors get', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     expect(served().html).toContain(
-      '<b dir="auto">Piotr L.</b> on Hive kit<span class="eg-proof">bought here, March 2026</span>',
+      '<b class="eg-name" dir="auto">Piotr L.</b><span class="eg-on"> on Hive kit</span><span class="eg-proof">bought here, March 2026</span>',
     )
   })
 })
@@ -133,14 +148,16 @@ describe('a draft', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     const before = served()
-    await saveDraft(services, shop, KEY, draft({ lowestRating: 4 }, 'Praise'))
+    await saveDraft(services, shop, KEY, draft({ ratings: [4, 5] }, 'Praise'))
     await jobs.drain()
     expect(served()).toEqual(before)
     const view = (await editorView(services, shop, KEY))!
-    expect(view.changes.map(({ part }) => part)).toEqual(['lowestRating', 'title'])
-    expect(view.goes.map(({ name }) => name)).toEqual(['Kaspar U.'])
+    expect(view.changes.map(({ part }) => part)).toEqual(['ratings', 'title'])
+    expect(view.goes.map(({ name }) => name)).toEqual(['Kaspar Uhl'])
     expect(view.comes).toEqual([])
-    expect([view.chosen.average, view.all.average, view.fitting]).toEqual([500, 350, [2, 2, 1, 1, 1]])
+    expect([view.chosen.average, view.all.average]).toEqual([500, 350])
+    expect(view.facets.ratings).toEqual({ 2: 1, 5: 1 })
+    expect(view.fairness.verdict).toBe('tooFew')
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     expect(served()).toMatchObject({ version: 2, stats: { shown: 1 } })
@@ -149,7 +166,7 @@ describe('a draft', () => {
     await makeLive(services, shop, mara, KEY)
     await saveDraft(services, shop, KEY, draft({ limit: 3 }))
     await saveDraft(services, shop, KEY, draft({ limit: 4 }))
-    await discardDraft(services, shop, KEY)
+    await bringBack(services, shop, KEY)
     const display = (await findDisplay(services.db, shop.id, { key: KEY }))!
     expect(display.draft.configuration).toEqual(display.live!.configuration)
   })
@@ -159,6 +176,152 @@ describe('a draft', () => {
     expect(await saveDraft(services, other, KEY, draft({ limit: 3 }))).toBeNull()
     expect(await makeLive(services, other, mara, KEY)).toBeNull()
   })
+})
+
+describe('what a page asks for', () => {
+  beforeEach(async () => {
+    await approved({ rating: 5, product: 'HK-2', body: 'On the kit' })
+    await approved({ rating: 1, body: 'On the shop' })
+    await makeLive(services, shop, mara, KEY)
+    await jobs.drain()
+  })
+  test('a product brings its own reviews and its own average, with data for search engines', async () => {
+    const { html, stats, jsonLd } = await variant('product=hk-2')
+    expect(stats).toEqual({ average: 5, count: 1, shown: 1 })
+    expect(html).toContain('On the kit')
+    expect(html).not.toContain('On the shop')
+    expect(jsonLd).toMatchObject({ '@type': 'Product', name: 'Hive kit' })
+    expect(served().jsonLd).toBeNull()
+  })
+  test('a number shows so many, and says that they were picked', async () => {
+    const { html, stats } = await variant('limit=1')
+    expect(stats).toEqual({ average: 3, count: 2, shown: 1 })
+    expect(html).toContain('This one was picked by wrenfield from 2.')
+  })
+  test('a language changes the fixed texts only', async () => {
+    expect((await variant('lang=de')).html).toContain('Bewertung schreiben')
+  })
+  test('follows decisions as the display itself does', async () => {
+    expect((await variant('product=HK-2')).stats.count).toBe(1)
+    await approved({ rating: 3, product: 'HK-2', body: 'Another' })
+    await jobs.drain()
+    expect((await variant('product=HK-2')).stats.count).toBe(2)
+  })
+  test('its page has a description, an address and all that it is about', async () => {
+    await saveDraft(services, shop, KEY, { ...draft({ limit: 1 }), description: 'Praise & "more"' })
+    await makeLive(services, shop, mara, KEY)
+    await jobs.drain()
+    const page = await asked('', '')
+    expect(page).toContain('<meta name="description" content="Praise &amp; &quot;more&quot;"/>')
+    expect(page).not.toContain('ld+json')
+    expect(await asked('product=HK-2', '')).toContain('<script type="application/ld+json">')
+    const all = await asked('', '/all')
+    expect(all).toContain('On the kit')
+    expect(all).toContain('On the shop')
+  })
+})
+
+describe('displays as a whole', () => {
+  test('are started from a look, copied and named, each under a key of its own', async () => {
+    const key = await startDisplay(services, shop, 'carousel')
+    const copy = await copyDisplay(services, shop, key)
+    expect(await rename(services, shop, copy!, 'Summer')).toBe(true)
+    const cards = await displayCards(services, shop)
+    expect(cards.map(({ name, state }) => [name, state])).toEqual([
+      ['Front page', 'draft'],
+      ['Passing by', 'draft'],
+      ['Summer', 'draft'],
+    ])
+    expect(new Set(cards.map(({ key }) => key)).size).toBe(3)
+    expect(cards[2]!.sentence).toBe(cards[1]!.sentence)
+  })
+  test('are taken down and put back as they were', async () => {
+    await approved({ body: 'Here' })
+    await makeLive(services, shop, mara, KEY)
+    await jobs.drain()
+    await saveDraft(services, shop, KEY, draft({}, 'Not yet'))
+    expect(await takeDown(services, live, shop, mara, KEY)).toEqual({ name: 'Front page', wasLive: true })
+    expect(live.keyOf(KEY)).toBeUndefined()
+    await markInstallationStale(services)
+    await jobs.drain()
+    expect(live.keyOf(KEY)).toBeUndefined()
+    await putBack(services, shop, mara, KEY, true)
+    await jobs.drain()
+    expect(served().html).toContain('Here')
+    expect(served().html).not.toContain('Not yet')
+  })
+  test('are removed, gone from every place, and brought back', async () => {
+    await makeLive(services, shop, mara, KEY)
+    await jobs.drain()
+    await remove(services, live, shop, mara, KEY)
+    expect(await displayCards(services, shop)).toEqual([])
+    expect(await editorView(services, shop, KEY)).toBeNull()
+    expect(live.keyOf(KEY)).toBeUndefined()
+    await putBack(services, shop, mara, KEY, true)
+    await jobs.drain()
+    expect(served().version).toBe(1)
+  })
+  test('remember what was live, with who made it so, and go back to it as a draft', async () => {
+    await makeLive(services, shop, mara, KEY)
+    await saveDraft(services, shop, KEY, draft({ limit: 3 }))
+    await makeLive(services, shop, mara, KEY)
+    const view = (await editorView(services, shop, KEY))!
+    expect(view.versions.map(({ number, by, live: on }) => [number, by, on])).toEqual([
+      [2, 'Mara', true],
+      [1, 'Mara', false],
+    ])
+    await bringBack(services, shop, KEY, 1)
+    expect((await editorView(services, shop, KEY))!.changes.map(({ after }) => after)).toEqual(['6'])
+    await jobs.drain()
+    expect(served().version).toBe(2)
+  })
+  test('get an address of their own choice; a taken one is answered with a free one', async () => {
+    await makeLive(services, shop, mara, KEY)
+    const other = await startDisplay(services, shop, 'list')
+    expect(await setAddress(services, shop, KEY, 'praise')).toBeNull()
+    expect(await setAddress(services, shop, other, 'praise')).toEqual({ taken: 'praise-2' })
+    expect(await setAddress(services, shop, other, KEY)).toEqual({ taken: `${KEY}-2` })
+    await jobs.drain()
+    expect(live.keyOf('praise')).toBe(KEY)
+    await setAddress(services, shop, KEY, 'more-praise')
+    await jobs.drain()
+    expect([live.keyOf('praise'), live.keyOf('more-praise')]).toEqual([undefined, KEY])
+  })
+  test('are nobody else’s to touch', async () => {
+    const other = await addShop(services, 'saltmarsh', [mara])
+    await makeLive(services, shop, mara, KEY)
+    await jobs.drain()
+    expect(await copyDisplay(services, other, KEY)).toBeNull()
+    expect(await rename(services, other, KEY, 'Mine')).toBe(false)
+    expect(await takeDown(services, live, other, mara, KEY)).toBeNull()
+    expect(await remove(services, live, other, mara, KEY)).toBeNull()
+    expect(await putBack(services, other, mara, KEY, true)).toBeNull()
+    expect(await bringBack(services, other, KEY, 1)).toBeNull()
+    expect(live.keyOf(KEY)).toBe(KEY)
+  })
+})
+
+test('where a display stands is told by the pages themselves, without what their visitors carry along', async () => {
+  await makeLive(services, shop, mara, KEY)
+  const hear = buildSeen(services)
+  await hear(KEY, 'https://wrenfield.example/hives?visitor=7#top')
+  await hear(KEY, 'javascript:alert(1)')
+  await hear('unknown', 'https://wrenfield.example/')
+  const { seen } = (await editorView(services, shop, KEY))!
+  expect(seen).toEqual([{ page: 'https://wrenfield.example/hives', lastAt: '2026-11-25T12:00:00.000Z' }])
+})
+
+test('how reviews are handled is told from what is counted and set', async () => {
+  await approved({ rating: 4 })
+  await approved({ rating: 2, consent: false })
+  await send(services, 'wrenfield', { body: 'Wait' })
+  await saveDraft(services, shop, KEY, draft({ ratings: [5] }))
+  await makeLive(services, shop, mara, KEY)
+  const how = (await howHandled(services, 'wrenfield'))!
+  expect(how).toMatchObject({ received: 3, approved: 2, undecided: 1, shown: 1 })
+  expect(how.counted).toMatchObject({ count: 1, average: 400 })
+  expect(how.narrowed[0]).toContain('of 5 only')
+  expect(await howHandled(services, 'nobody')).toBeNull()
 })
 
 test('the code to paste holds the shop’s name as text', () => {

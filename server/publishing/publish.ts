@@ -1,77 +1,95 @@
-import { displayModel } from '../../core/display/displayModel'
-import type { Configuration } from '../../core/display/configuration'
-import { renderDisplay, renderPage } from '../../onsite/render'
-import { findDisplay } from '../data/displays'
-import { formsOfShop } from '../data/forms'
-import { showableReviews } from '../data/showableReviews'
-import { findShop, type Shop } from '../data/shops'
-import { storeSnapshot, type Snapshot } from '../data/snapshots'
+import type { DisplayModel } from '../../core/display/displayModel'
+import { jsonLdOf } from '../../core/display/jsonLd'
+import { renderDisplay } from '../../onsite/render'
+import { markFresh, staleDisplays, type StaleDisplay } from '../data/staleDisplays'
+import { findShop } from '../data/shops'
+import { storeSnapshot } from '../data/snapshots'
 import { writing } from '../data/writing'
 import type { Services } from '../services'
+import { composer, type Composer } from './compose'
 import { strongEtag } from './etag'
 
 /** Where published bytes go: whoever answers visitors. */
 export interface Publication {
-  put: (key: string, snapshot: Pick<Snapshot, 'body' | 'page'>) => void
+  put: (display: { key: string; address: string | null; body: string }) => void
+  remove: (key: string) => void
+  /** Keys in the order in which visitors asked for them, the latest first. */
+  latestAsked: () => string[]
 }
 
-/** What a configuration shows now: the picked reviews and all that the output is made from. */
-export async function composeDisplay(
-  services: Services,
-  shop: Shop,
-  configuration: Configuration,
-  { samples = false } = {},
-) {
-  const { db, now, publicUrl } = services
-  const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
-  return displayModel({
-    configuration,
-    shop,
-    reviews: await showableReviews(db, shop.id),
-    mediaUrl: `${publicUrl}/media/`,
-    writeUrl: form ? `${publicUrl}/f/${form.slug}` : null,
-    now: now().toISOString(),
-    samples,
-  })
-}
+/** How many are written in one transaction, so that nobody waits long for the database. */
+const BATCH = 20
 
-/** The one way out: renders a display's live version, keeps the bytes and hands them to whoever answers visitors. */
-export async function publish(
+/** The one way out: renders the stale displays of a shop, keeps the bytes and hands them to whoever answers visitors. */
+export async function publishStale(
   services: Services,
   publication: Publication,
   shopId: number,
-  displayId: number,
 ): Promise<void> {
   const { db, now } = services
-  const display = await findDisplay(db, shopId, { id: displayId })
-  if (!display?.live) return
-  const shop = await findShop(db, shopId)
-  const { model, picked } = await composeDisplay(services, shop, display.live.configuration)
+  const latest = new Map(publication.latestAsked().map((key, i) => [key, i]))
+  const place = ({ key }: StaleDisplay) => latest.get(key) ?? latest.size
+  const stale = (await staleDisplays(db, shopId)).toSorted((a, b) => place(a) - place(b))
+  if (stale.length === 0) return
+  const composing = await composer(services, await findShop(db, shopId))
+  for (let from = 0; from < stale.length; from += BATCH) {
+    const rendered: ReturnType<typeof renderLive>[] = []
+    for (const display of stale.slice(from, from + BATCH)) {
+      rendered.push(renderLive(services, composing, shopId, display))
+      // Whoever waits for an answer comes between two of them.
+      await new Promise(setImmediate)
+    }
+    const put = await writing(db, async (trx) => {
+      const kept = []
+      for (const one of rendered) {
+        if (!(await markFresh(trx, one.display))) continue
+        await storeSnapshot(trx, one.snapshot, one.shown, now().toISOString())
+        kept.push(one)
+      }
+      return kept
+    })
+    for (const { display, snapshot } of put) publication.put({ ...display, body: snapshot.body })
+  }
+  services.changes.announce(shopId)
+}
+
+function renderLive(services: Services, composing: Composer, shopId: number, display: StaleDisplay) {
+  const { model, picked } = composing.compose(display.live.configuration, { key: display.key })
+  const body = JSON.stringify(displayAnswer(services, display, model))
+  return {
+    display,
+    shown: picked.map(({ id }) => id),
+    snapshot: {
+      displayId: display.id,
+      shopId,
+      versionId: display.live.id,
+      etag: strongEtag(body),
+      body,
+    },
+  }
+}
+
+/** What visitors' pages are answered: finished HTML with its styles, and what it says in figures. */
+export function displayAnswer(
+  { behaviours, publicUrl }: Pick<Services, 'behaviours' | 'publicUrl'>,
+  display: { key: string; live: { number: number } },
+  model: DisplayModel,
+) {
+  const { html, css, behaviour } = renderDisplay(model)
   const { average, count } = model.tally
-  const body = JSON.stringify({
+  const part = behaviour && behaviours[behaviour]
+  return {
     key: display.key,
     version: display.live.number,
-    ...renderDisplay(model),
-    jsonLd: null,
-    stats: { average: average === null ? null : Math.round(average) / 100, count, shown: picked.length },
+    html,
+    css,
+    jsonLd: jsonLdOf(model, `${publicUrl}/d/${display.key}`),
+    stats: {
+      average: average === null ? null : Math.round(average) / 100,
+      count,
+      shown: model.quotations.length,
+    },
     more: null,
-  })
-  const snapshot = {
-    displayId,
-    shopId,
-    versionId: display.live.id,
-    etag: strongEtag(body),
-    body,
-    page: renderPage(model),
+    parts: part ? [part] : [],
   }
-  await writing(db, (trx) =>
-    storeSnapshot(
-      trx,
-      snapshot,
-      picked.map(({ id }) => id),
-      now().toISOString(),
-    ),
-  )
-  publication.put(display.key, snapshot)
-  services.changes.announce(shopId)
 }

@@ -1,18 +1,24 @@
 import { startingConfiguration } from '../../core/display/configuration'
 import { displayModel, type DisplayShop } from '../../core/display/displayModel'
-import { renderDisplay, type RenderedDisplay } from '../../onsite/render'
+import { renderDisplay } from '../../onsite/render'
 import type { Services } from '../services'
 
-/** A first display with nothing but samples, for somebody whose shop is not kept yet. */
-export function samplePreview({ now }: Services, shop: DisplayShop): RenderedDisplay {
+/** Any dress: whoever shows the samples puts them into that of the shop. */
+const undressed = { ground: '#ffffff', ink: '#1b1a17', brand: '#0e4654', corners: 8 }
+
+/** The HTML of a first display with nothing but samples, for somebody whose shop is not kept yet. */
+export function samplePreview(
+  { now }: Services,
+  shop: Pick<DisplayShop, 'name' | 'shortName' | 'locale' | 'timeZone'>,
+): string {
   const { model } = displayModel({
     configuration: startingConfiguration,
-    shop,
+    shop: { ...shop, products: {}, site: undressed },
     reviews: [],
-    writeUrl: null,
+    links: { write: null, all: '', how: '' },
     mediaUrl: '',
     now: now().toISOString(),
     samples: true,
   })
-  return renderDisplay(model)
+  return renderDisplay(model).html
 }

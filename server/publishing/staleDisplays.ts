@@ -1,30 +1,33 @@
 import type { Knex } from 'knex'
-import { allLiveDisplays, liveDisplayIds } from '../data/displays'
+import { allLiveDisplays } from '../data/displays'
+import { markDisplaysStale } from '../data/staleDisplays'
+import { raiseStockVersion } from '../data/shops'
 import { writing } from '../data/writing'
 import { enqueue } from '../jobs/queue'
 import type { Services } from '../services'
 
-export const REBUILD = 'rebuildDisplay'
+/** Renders anew every stale display of a shop. */
+export const REBUILD = 'rebuildDisplays'
 
-/** Has a display rendered anew for visitors, as a job of the transaction that made it stale. */
+async function askForRebuild(trx: Knex.Transaction, shopId: number, now: string): Promise<void> {
+  await enqueue(trx, { shopId, kind: REBUILD, uniqueKey: `${REBUILD}:${shopId}`, payload: {}, dueAt: now })
+}
+
+/** Has a display rendered anew for visitors, by work that is listed in the transaction that made it stale. */
 export async function markStale(
   trx: Knex.Transaction,
   shopId: number,
   displayId: number,
   now: string,
 ): Promise<void> {
-  await enqueue(trx, {
-    shopId,
-    kind: REBUILD,
-    uniqueKey: `${REBUILD}:${displayId}`,
-    payload: { displayId },
-    dueAt: now,
-  })
+  await markDisplaysStale(trx, shopId, displayId)
+  await askForRebuild(trx, shopId, now)
 }
 
 /** All live displays of a shop: each shows the average of all, so one more or one fewer changes every one. */
 export async function markAllStale(trx: Knex.Transaction, shopId: number, now: string): Promise<void> {
-  for (const displayId of await liveDisplayIds(trx, shopId)) await markStale(trx, shopId, displayId, now)
+  await raiseStockVersion(trx, shopId)
+  if ((await markDisplaysStale(trx, shopId)) > 0) await askForRebuild(trx, shopId, now)
 }
 
 /** Every live display of the installation: what was rendered by an earlier version of the application is not kept. */

@@ -4,6 +4,8 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { owner } from '../../demo/members'
+import { databaseFile } from '../../server/dataFolder'
+import { openDatabase } from '../../server/data/database'
 import { fillDemo } from '../../demo/fill'
 
 /** The whole thing as people meet it: the application and the outside world, each on a port and in a process of its own. */
@@ -18,6 +20,7 @@ export interface Running {
 }
 
 const filledOnce = mkdtempSync(path.join(tmpdir(), 'elogio-filled-'))
+const FILLED_SITE = 'http://standins.example'
 const SECRET = 'a-secret-for-tests-that-is-long-enough'
 
 /** Starts the demo on free ports with a data folder of its own, a copy of one that is filled once. */
@@ -25,13 +28,26 @@ export async function startDemo(): Promise<Running> {
   if (!existsSync(path.join(filledOnce, 'elogio.db')))
     await fillDemo(filledOnce, {
       publicUrl: 'http://localhost',
+      siteUrl: FILLED_SITE,
       secret: SECRET,
       argon: { memoryCost: 1024, timeCost: 1 },
     })
-  return start((dataFolder) => cpSync(filledOnce, dataFolder, { recursive: true }), {
+  return start(copyFilled, {
     ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
     ELOGIO_THROTTLE: 'off',
   })
+}
+
+/** A copy of what was filled once, for a stand-in site on another port. */
+async function copyFilled(dataFolder: string, siteUrl: string): Promise<void> {
+  cpSync(filledOnce, dataFolder, { recursive: true })
+  const db = await openDatabase(databaseFile(dataFolder))
+  await db.raw('UPDATE shop SET site_url = replace(site_url, ?, ?)', [FILLED_SITE, siteUrl])
+  await db.raw('UPDATE display_version SET configuration = replace(configuration, ?, ?)', [
+    FILLED_SITE,
+    siteUrl,
+  ])
+  await db.destroy()
 }
 
 /** Starts an installation that nobody has set up yet, beside the outside world. */
@@ -39,11 +55,14 @@ export function startEmpty(env: Record<string, string> = {}): Promise<Running> {
   return start(() => undefined, env)
 }
 
-async function start(fill: (dataFolder: string) => void, env: Record<string, string>): Promise<Running> {
+async function start(
+  fill: (dataFolder: string, siteUrl: string) => void | Promise<void>,
+  env: Record<string, string>,
+): Promise<Running> {
   const [port, shopPort] = await Promise.all([freePort(), freePort()])
   const url = `http://localhost:${port}`
   const dataFolder = mkdtempSync(path.join(tmpdir(), 'elogio-data-'))
-  fill(dataFolder)
+  await fill(dataFolder, `http://localhost:${shopPort}`)
 
   const startApplication = (more: Record<string, string> = {}) =>
     startProgram('server/main.ts', `${url}/healthz`, {

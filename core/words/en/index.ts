@@ -1,6 +1,8 @@
 import { decideWords } from './decide'
+import { displayWords } from './display'
 import { frameWords } from './frame'
 import { gatherWords } from './gather'
+import { howWords } from './how'
 import { publicWords } from './public'
 import { setUpWords } from './setUp'
 import { showWords } from './show'
@@ -8,9 +10,11 @@ import { showWords } from './show'
 /** Everything the application says, in our own plain words. Plurals end in `_one` and `_other`. */
 export const en = {
   ...publicWords,
+  ...displayWords,
   ...decideWords,
   ...gatherWords,
   ...showWords,
+  ...howWords,
   ...setUpWords,
   ...frameWords,
 } as const

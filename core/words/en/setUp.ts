@@ -35,6 +35,8 @@ export const setUpWords = {
     locale: 'Language of the site',
     timeZone: 'Time zone',
     languages: 'Languages you read',
+    corners: 'Corners of your buttons',
+    cornersHint: 'pixels, 0 is square; displays follow them',
     languagesHint: 'such as en, de',
     ownDomains: 'Your own domains',
     ownDomainsHint: 'links to them are no sign of spam',

@@ -4,6 +4,7 @@ import * as writtenDown from './0002_written_down'
 import * as setUp from './0003_set_up'
 import * as everyDay from './0004_every_day'
 import * as pictures from './0005_pictures'
+import * as displays from './0006_displays'
 
 interface Named {
   name: string
@@ -16,6 +17,7 @@ const all: Named[] = [
   { name: '0003_set_up', migration: setUp },
   { name: '0004_every_day', migration: everyDay },
   { name: '0005_pictures', migration: pictures },
+  { name: '0006_displays', migration: displays },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

@@ -1,0 +1,52 @@
+import { data, redirect } from 'react-router'
+import { z } from 'zod'
+import { say } from '../../core/words/say'
+import { requireShop } from '../account/session'
+import { orOffline } from '../offline'
+import { readForm } from '../readForm'
+import type { Route } from './+types/manage'
+
+const key = z.string().min(1).max(80)
+const asked = z.discriminatedUnion('intent', [
+  z.object({ intent: z.literal('copy'), key }),
+  z.object({ intent: z.literal('down'), key }),
+  z.object({ intent: z.literal('remove'), key }),
+  z.object({ intent: z.literal('putBack'), key, live: z.enum(['yes', 'no']) }),
+])
+
+/** What was done to a display from the list, in words, and how it is taken back. */
+export interface Done {
+  words: string
+  undo: { key: string; live: 'yes' | 'no' } | null
+}
+
+/** Acts on displays as a whole; each can be undone where it is told. */
+export async function action({ request, context, params }: Route.ActionArgs) {
+  const { shop, member } = await requireShop(request, context, params.shop)
+  const wish = await readForm(request, asked)
+  const { elogio } = context
+  const missing = () => data(null, { status: 404 })
+  if (wish.intent === 'copy') {
+    const made = await elogio.copyDisplay(shop, wish.key)
+    if (!made) throw missing()
+    return redirect(`/s/${params.shop}/show/${made}`)
+  }
+  if (wish.intent === 'putBack') {
+    const name = await elogio.putBackDisplay(shop, member, wish.key, wish.live === 'yes')
+    if (!name) throw missing()
+    return { words: say('show.isBack', { name }), undo: null } satisfies Done
+  }
+  const outcome =
+    wish.intent === 'down'
+      ? await elogio.takeDownDisplay(shop, member, wish.key)
+      : await elogio.removeDisplay(shop, member, wish.key)
+  if (!outcome) throw missing()
+  return {
+    words: say(wish.intent === 'down' ? 'show.isDown' : 'show.isRemoved', { name: outcome.name }),
+    undo: { key: wish.key, live: outcome.wasLive ? 'yes' : 'no' },
+  } satisfies Done
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline<Done | Response>(serverAction)
+}

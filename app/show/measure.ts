@@ -1,0 +1,23 @@
+import { isReserved, widthsToMeasure, type Measure } from '../../core/display/reserve'
+import type { Arrangement } from '../../core/display/configuration'
+import type { RenderedDisplay } from '../../onsite/render'
+import { fillBox } from './stage/fillBox'
+
+/** How high a display is at many widths where it stands: beside its own box, out of sight, in the page's own type. */
+export function measureBeside(box: HTMLElement, display: RenderedDisplay, layout: Arrangement): Measure[] {
+  if (!isReserved(layout) || !box.isConnected) return []
+  const probe = box.ownerDocument.createElement('div')
+  probe.style.cssText = 'position:absolute;visibility:hidden;inset-inline-start:0;top:0;padding:0;border:0'
+  const inner = box.ownerDocument.createElement('div')
+  probe.append(inner)
+  box.after(probe)
+  try {
+    return widthsToMeasure(layout).map((width) => {
+      probe.style.width = `${width}px`
+      fillBox(inner, display)?.()
+      return { width, height: inner.offsetHeight }
+    })
+  } finally {
+    probe.remove()
+  }
+}

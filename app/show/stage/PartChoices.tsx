@@ -1,0 +1,213 @@
+import { useEffect, useRef } from 'react'
+import { Link } from 'react-router'
+import {
+  dateForms,
+  glyphs,
+  nameForms,
+  ratingForms,
+  type Configuration,
+} from '../../../core/display/configuration'
+import { switchedParts, type SwitchedPart } from '../../../core/display/settings'
+import { say } from '../../../core/words/say'
+import type { EditorView } from '../../../server/publishing/editorView'
+import { Choices } from '../Choices'
+import { Slider } from '../Slider'
+import { TitleStrip } from '../strips/TitleStrip'
+import { changing } from '../strips/stripProps'
+import { SwitchLine } from '../SwitchLine'
+import type { Clicked, PreviewPart } from './previewParts'
+
+interface Given {
+  view: EditorView
+  draft: Configuration
+  change: (changed: Configuration) => void
+}
+
+const WIDTH = 340
+
+const switched: Partial<Record<PreviewPart, SwitchedPart>> = {
+  headline: 'title',
+  words: 'words',
+  role: 'role',
+  company: 'company',
+  portrait: 'portrait',
+  product: 'product',
+  proof: 'proof',
+  reply: 'reply',
+}
+
+/** The few choices of a part, beside it in the preview. */
+export function PartChoices({
+  clicked,
+  around,
+  shop,
+  close,
+  ...given
+}: Given & { clicked: Clicked; around: DOMRect; shop: string; close: () => void }) {
+  const panel = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    panel.current?.querySelector<HTMLElement>('input:checked, input, button')?.focus({ preventScroll: true })
+  }, [clicked])
+  const { part, review, box } = clicked
+  const width = part === 'title' || part === 'summary' ? Math.min(760, around.width - 16) : WIDTH
+  const left = Math.max(8, Math.min(box.left - around.left, around.width - width - 8))
+  const below = box.bottom - around.top + 8
+  const fitsBelow = below + 190 < around.height
+  return (
+    <div
+      ref={panel}
+      role="dialog"
+      aria-label={say(`show.part.${part}`)}
+      className="panel absolute z-20 flex flex-col gap-2.5 overflow-y-auto p-3.5 font-sans shadow-lg"
+      style={{
+        left,
+        width,
+        maxHeight: around.height - 16,
+        ...(fitsBelow
+          ? { top: Math.max(8, below) }
+          : { bottom: Math.max(8, around.height - (box.top - around.top) + 8) }),
+      }}
+      onKeyDown={(event) => event.key === 'Escape' && close()}
+    >
+      <div className="flex items-baseline justify-between gap-3">
+        <h2 className="font-semibold">{say(`show.part.${part}`)}</h2>
+        <button type="button" className="part min-h-6 text-[13px]" onClick={close}>
+          {say('show.close')}
+        </button>
+      </div>
+      <PartFields part={part} {...given} />
+      {review && (
+        <>
+          {part !== 'own' && <HiddenParts {...given} />}
+          <Link className="part self-start" to={`/s/${shop}/decide/${review}`}>
+            {say('show.openInDecide')}
+          </Link>
+        </>
+      )}
+    </div>
+  )
+}
+
+function PartFields({ part, ...given }: Given & { part: PreviewPart }) {
+  const { draft, view } = given
+  const set = changing(given, 'parts')
+  if (part === 'title' || part === 'summary') return <TitleStrip {...given} setOpen={() => undefined} />
+  if (part === 'own') return <p className="text-soft">{say('show.ownAlways')}</p>
+  if (part === 'name')
+    return (
+      <>
+        <Choices
+          name="nameForm"
+          label={say('display.part.name')}
+          value={draft.parts.name}
+          choices={nameForms.map((form) => ({ value: form, words: say(`display.nameForm.${form}`) }))}
+          choose={(name) => set({ name })}
+        />
+        {draft.parts.name === 'hidden' && <p className="text-ochre">{say('show.nameless')}</p>}
+      </>
+    )
+  if (part === 'rating')
+    return (
+      <>
+        <Choices
+          name="ratingForm"
+          label={say('display.part.rating')}
+          value={draft.parts.rating}
+          choices={ratingForms.map((form) => ({ value: form, words: say(`show.ratingForm.${form}`) }))}
+          choose={(rating) => set({ rating })}
+        />
+        <Choices
+          name="glyph"
+          label={say('show.glyph')}
+          value={draft.parts.glyph}
+          choices={glyphs.map((glyph) => ({ value: glyph, words: say(`display.glyph.${glyph}`) }))}
+          choose={(glyph) => set({ glyph })}
+        />
+      </>
+    )
+  if (part === 'date') return <Dates view={view} draft={draft} set={set} />
+  const name = switched[part]!
+  return (
+    <>
+      <SwitchLine
+        words={say('show.shown', { what: say(`display.reviewPart.${name}`) })}
+        on={draft.parts[name]}
+        set={(on) => set({ [name]: on })}
+      />
+      {part === 'words' && (
+        <Slider
+          label={say('show.shortenAfter')}
+          value={draft.parts.shortened}
+          words={
+            draft.parts.shortened === 0
+              ? say('show.inFull')
+              : say('show.words', { count: draft.parts.shortened })
+          }
+          min={0}
+          max={120}
+          step={5}
+          set={(shortened) => set({ shortened })}
+        />
+      )}
+    </>
+  )
+}
+
+function Dates({
+  view,
+  draft,
+  set,
+}: Pick<Given, 'view' | 'draft'> & { set: ReturnType<typeof changing<'parts'>> }) {
+  return (
+    <>
+      <Choices
+        name="dateForm"
+        label={say('display.part.date')}
+        value={draft.parts.date}
+        choices={dateForms.map((form) => ({ value: form, words: say(`display.dateForm.${form}`) }))}
+        choose={(date) => set({ date })}
+      />
+      {draft.parts.date !== 'hidden' && view.undated > 0 && (
+        <p className="text-ochre">
+          {say('show.undated', { count: view.undated, all: view.picked.length })}{' '}
+          <button type="button" className="part" onClick={() => set({ date: 'hidden' })}>
+            {say('show.hideAll')}
+          </button>
+        </p>
+      )}
+    </>
+  )
+}
+
+/** What is hidden can't be clicked, so it is brought back from here. */
+function HiddenParts(given: Given) {
+  const { parts } = given.draft
+  const set = changing(given, 'parts')
+  const hidden = switchedParts.filter((part) => !parts[part])
+  const back = [
+    ...hidden.map((part) => ({
+      words: say(`display.reviewPart.${part}`),
+      show: () => set({ [part]: true }),
+    })),
+    ...(parts.name === 'hidden'
+      ? [{ words: say('display.part.name'), show: () => set({ name: 'firstInitial' }) }]
+      : []),
+    ...(parts.rating === 'hidden'
+      ? [{ words: say('display.part.rating'), show: () => set({ rating: 'glyphs' }) }]
+      : []),
+    ...(parts.date === 'hidden'
+      ? [{ words: say('display.part.date'), show: () => set({ date: 'month' }) }]
+      : []),
+  ]
+  if (back.length === 0) return null
+  return (
+    <p className="flex flex-wrap items-baseline gap-x-3 gap-y-1 border-t border-line pt-2.5 text-[13px] text-soft">
+      {say('show.hiddenNow')}
+      {back.map(({ words, show }) => (
+        <button key={words} type="button" className="part min-h-6" onClick={show}>
+          {words}
+        </button>
+      ))}
+    </p>
+  )
+}

@@ -1,0 +1,54 @@
+import { useEffect, useRef, type ReactNode } from 'react'
+import type { RenderedDisplay } from '../../../onsite/render'
+import { fillBox } from './fillBox'
+import { clickedIn, type Clicked } from './previewParts'
+
+/** The display on a ground of one colour, in the shop's type. */
+export function PlainGround({
+  preview,
+  look,
+  width,
+  clicked,
+  stands,
+  children,
+}: {
+  preview: RenderedDisplay
+  look: { ground: string; ink: string; fonts: string }
+  width: number
+  clicked: (clicked: Clicked | null) => void
+  stands: (element: HTMLElement) => void
+  /** What is said above it, to the owner only. */
+  children: ReactNode
+}) {
+  const host = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const box = host.current
+    if (!box) return
+    stands(box)
+    return fillBox(box, preview)
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [preview, look.ground])
+  useEffect(() => {
+    const box = host.current
+    if (!box) return
+    const heard = (event: MouseEvent) => {
+      event.preventDefault()
+      clicked(clickedIn(event))
+    }
+    box.addEventListener('click', heard)
+    return () => box.removeEventListener('click', heard)
+  }, [clicked])
+  return (
+    <div className="h-full overflow-x-hidden overflow-y-auto [scrollbar-gutter:stable]" tabIndex={0}>
+      <div
+        className="min-h-full p-6"
+        style={{ width, background: look.ground, color: look.ink, fontFamily: look.fonts || undefined }}
+      >
+        {children}
+        <div className="text-[17px]">
+          <div ref={host} />
+        </div>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,249 @@
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { textOn } from '../../../core/display/dress'
+import type { Configuration } from '../../../core/display/configuration'
+import { trials, type Trial } from '../../../core/display/tryOut'
+import { say } from '../../../core/words/say'
+import type { EditorView } from '../../../server/publishing/editorView'
+import { PageFrame } from './PageFrame'
+import { PartChoices } from './PartChoices'
+import { PlainGround } from './PlainGround'
+import type { Clicked } from './previewParts'
+import { Ruler } from './Ruler'
+
+const NARROWEST = 240
+const STEP = 10
+/** Padding of the plain ground, both sides. */
+const PLAIN_PADDING = 48
+
+const grounds = ['page', 'shop', 'white', 'dark', 'colour'] as const
+type Ground = (typeof grounds)[number]
+
+/** The very output that visitors get, in the shop's own page or on a plain ground, at any width. */
+export function Stage({
+  view,
+  draft,
+  change,
+  shop,
+  pageAddress: wantedPage,
+  measureIn,
+}: {
+  view: EditorView
+  draft: Configuration
+  change: (changed: Configuration) => void
+  shop: string
+  /** Where the shop's page is to be had, without anything that runs; null when there is none. */
+  pageAddress: string | null
+  /** Told the element that the display stands in, where heights are measured. */
+  measureIn: (box: HTMLElement) => void
+}) {
+  const [search, setSearch] = useSearchParams()
+  const place = useRef<HTMLDivElement>(null)
+  const [room, setRoom] = useState(900)
+  const [wanted, setWanted] = useState<number | null>(null)
+  const [box, setBox] = useState<{ width: number; placed: boolean } | null>(null)
+  const [clicked, setClicked] = useState<{ at: Clicked; around: DOMRect } | null>(null)
+  const [choosing, setChoosing] = useState(false)
+  const [failed, setFailed] = useState<{ address: string; why: string } | null>(null)
+  useEffect(() => {
+    if (!place.current) return
+    const watch = new ResizeObserver(([entry]) => setRoom(Math.floor(entry!.contentRect.width)))
+    watch.observe(place.current)
+    return () => watch.disconnect()
+  }, [])
+
+  const pageProblem = failed?.address === wantedPage ? failed?.why : null
+  const pageAddress = pageProblem ? null : wantedPage
+  const asked = search.get('on') as Ground | null
+  const ground: Ground =
+    asked && grounds.includes(asked) && (asked !== 'page' || pageAddress)
+      ? asked
+      : pageAddress
+        ? 'page'
+        : 'shop'
+  const put = (name: string, value: string | null) => {
+    const next = new URLSearchParams(search)
+    if (value === null) next.delete(name)
+    else next.set(name, value)
+    setSearch(next, { replace: true, preventScrollReset: true })
+  }
+  const width = Math.max(NARROWEST, Math.min(wanted ?? room, room))
+  const boxWidth = ground === 'page' ? (box?.width ?? width) : width - PLAIN_PADDING
+  const hear = useCallback(
+    (at: Clicked | null) =>
+      setClicked(at && place.current ? { at, around: place.current.getBoundingClientRect() } : null),
+    [],
+  )
+  const choose = useCallback(
+    (spot: string) => {
+      setChoosing(false)
+      change({ ...draft, placement: { ...draft.placement, spot } })
+    },
+    [change, draft],
+  )
+  const empty = view.picked.length === 0 && !view.samples
+  return (
+    <section aria-label={say('show.preview')} className="flex min-h-0 flex-1 flex-col px-6 pt-2">
+      <div className="mb-1.5 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[13px] text-soft">
+        <Choice
+          label={say('show.seenOn')}
+          value={ground}
+          choices={grounds
+            .filter((one) => one !== 'page' || pageAddress)
+            .map((one) => ({ value: one, words: say(`show.on.${one}`) }))}
+          choose={(on) => put('on', on === (pageAddress ? 'page' : 'shop') ? null : on)}
+        />
+        <Choice
+          label={say('show.with')}
+          value={(search.get('with') as Trial | null) ?? 'real'}
+          choices={trials.map((trial) => ({ value: trial, words: say(`show.trial.${trial}`) }))}
+          choose={(trial) => put('with', trial === 'real' ? null : trial)}
+        />
+        <span className="flex gap-1">
+          {([390, 768] as const).map((at) => (
+            <button
+              key={at}
+              type="button"
+              className="part min-h-6"
+              aria-pressed={width === at}
+              onClick={() => setWanted(width === at ? null : at)}
+            >
+              {say(at === 390 ? 'show.phone' : 'show.tablet')}
+            </button>
+          ))}
+        </span>
+        {ground === 'page' && (
+          <button
+            type="button"
+            className="part min-h-6"
+            aria-pressed={choosing}
+            onClick={() => setChoosing(!choosing)}
+          >
+            {say(choosing ? 'show.clickWhere' : box?.placed ? 'show.otherSpot' : 'show.chooseSpot')}
+          </button>
+        )}
+        {pageProblem && <span className="font-semibold text-ochre">{pageProblem}</span>}
+      </div>
+      <div className="relative h-7 shrink-0">
+        <Ruler
+          layout={draft.layout}
+          offset={Math.max(0, width - boxWidth)}
+          room={room}
+          change={(marks) => change({ ...draft, layout: { ...draft.layout, marks } })}
+        />
+        <label className="absolute inset-x-0 -bottom-[13px] z-10">
+          <span className="sr-only">{say('show.width')}</span>
+          <input
+            type="range"
+            min={NARROWEST}
+            max={room}
+            step={STEP}
+            value={width}
+            onChange={(event) => setWanted(event.currentTarget.valueAsNumber)}
+            className="width-range"
+            style={{ marginLeft: NARROWEST - 12, width: Math.max(0, room - NARROWEST + 24) }}
+          />
+        </label>
+        <output
+          className="absolute -top-0.5 z-10 -translate-x-full rounded-md bg-deep px-2 py-0.5 text-[12px] font-semibold whitespace-nowrap text-white"
+          style={{ left: width }}
+          title={say('show.boxWidth', { width: Math.round(boxWidth) })}
+        >
+          {Math.round(boxWidth)} ⇔
+        </output>
+      </div>
+      <div ref={place} className="relative min-h-0 flex-1">
+        <div className="absolute inset-0 overflow-hidden">
+          <div className="h-full border-t-[3px] border-r-[3px] border-petrol" style={{ width }}>
+            {ground === 'page' ? (
+              <PageFrame
+                address={pageAddress!}
+                displayKey={view.key}
+                spot={draft.placement.spot}
+                preview={view.preview}
+                width={width - 3}
+                choosing={choosing}
+                choose={choose}
+                clicked={hear}
+                failed={(why) => setFailed({ address: pageAddress!, why })}
+                stands={({ element, product, ...stands }) => {
+                  setBox(stands)
+                  measureIn(element)
+                  if (product && !search.has('product') && draft.selection.products.kind === 'page')
+                    put('product', product)
+                }}
+              />
+            ) : (
+              <PlainGround
+                preview={view.preview}
+                look={lookOn(ground, view)}
+                width={width - 3}
+                clicked={hear}
+                stands={measureIn}
+              >
+                {view.samples && (
+                  <p className="mb-5 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg bg-tint px-3 py-2 font-sans text-ink">
+                    {say('show.samples')}
+                    <Link className="part" to={`/s/${shop}/gather/write`}>
+                      {say('show.firstOne')}
+                    </Link>
+                  </p>
+                )}
+                {empty && (
+                  <p className="mb-4 rounded-lg bg-wash px-3 py-2 font-sans text-ink">
+                    {say(draft.whenEmpty === 'nothing' ? 'show.nothingAtAll' : 'show.nothing')}
+                  </p>
+                )}
+              </PlainGround>
+            )}
+          </div>
+        </div>
+        {clicked && (
+          <PartChoices
+            clicked={clicked.at}
+            around={clicked.around}
+            view={view}
+            draft={draft}
+            change={change}
+            shop={shop}
+            close={() => setClicked(null)}
+          />
+        )}
+      </div>
+    </section>
+  )
+}
+
+function lookOn(ground: Exclude<Ground, 'page'>, { look, site }: EditorView) {
+  const colour = { shop: look.ground, white: '#ffffff', dark: '#101a1d', colour: site.brand }[ground]
+  return { ground: colour, ink: ground === 'shop' ? look.ink : textOn(colour), fonts: look.fonts }
+}
+
+function Choice<V extends string>({
+  label,
+  value,
+  choices,
+  choose,
+}: {
+  label: string
+  value: V
+  choices: { value: V; words: string }[]
+  choose: (value: V) => void
+}) {
+  return (
+    <label className="flex items-baseline gap-1.5">
+      {label}
+      <select
+        className="part min-h-6 bg-transparent"
+        value={value}
+        onChange={(event) => choose(event.currentTarget.value as V)}
+      >
+        {choices.map(({ value: one, words }) => (
+          <option key={one} value={one} className="bg-paper text-ink">
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}

@@ -1,0 +1,42 @@
+/** What can be clicked in a preview, by the class it has in the output; the innermost wins. */
+const partOfClass = {
+  'eg-title': 'title',
+  'eg-line': 'title',
+  'eg-sum': 'summary',
+  'eg-whole': 'summary',
+  'eg-stars': 'rating',
+  'eg-head': 'headline',
+  'eg-words': 'words',
+  'eg-name': 'name',
+  'eg-role': 'role',
+  'eg-company': 'company',
+  'eg-face': 'portrait',
+  'eg-on': 'product',
+  'eg-date': 'date',
+  'eg-proof': 'proof',
+  'eg-own': 'own',
+  'eg-reply': 'reply',
+} as const
+export type PreviewPart = (typeof partOfClass)[keyof typeof partOfClass]
+
+export interface Clicked {
+  part: PreviewPart
+  /** The review it belongs to, if any. */
+  review: string | null
+  /** The clicked part in the window that its preview is in, in CSS pixels. */
+  box: DOMRect
+}
+
+/** What of a preview was clicked, or null when it is nothing that can be set. */
+export function clickedIn(event: Event): Clicked | null {
+  let found: { part: PreviewPart; element: Element } | null = null
+  let review: string | null = null
+  for (const target of event.composedPath()) {
+    const element = target as Element
+    if (!element.classList) continue
+    for (const [name, part] of Object.entries(partOfClass))
+      if (!found && element.classList.contains(name)) found = { part, element }
+    review ??= element.getAttribute('data-review')
+  }
+  return found && { part: found.part, review, box: found.element.getBoundingClientRect() }
+}

@@ -1,0 +1,112 @@
+import { layouts, LONGEST_AUTOPLAY, MOST_COLUMNS, type Layout } from '../../../core/display/configuration'
+import { showsReviews } from '../../../core/display/sentence'
+import { say } from '../../../core/words/say'
+import { ShadowHtml } from '../../components/ShadowHtml'
+import { Choices } from '../Choices'
+import { Slider } from '../Slider'
+import { SwitchLine } from '../SwitchLine'
+import { changing, type StripProps } from './stripProps'
+
+export function LayoutStrip(props: StripProps) {
+  const { draft, view } = props
+  const set = changing(props, 'layout')
+  return (
+    <div className="flex flex-col gap-2.5">
+      <Choices
+        name="layout"
+        label={say('display.part.layout')}
+        value={draft.layout.kind}
+        tight
+        choices={layouts.map((kind) => ({
+          value: kind,
+          words: say(`display.layoutShort.${kind}`),
+          picture: <Miniature view={view} layout={kind} />,
+        }))}
+        choose={(kind) => set({ kind })}
+      />
+      <Finer {...props} />
+    </div>
+  )
+}
+
+/** Small layouts are drawn larger, so that they can be made out. */
+const isSmall = (layout: Layout) => layout === 'badge' || layout === 'ratingLine'
+
+function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout }) {
+  const { ground, ink, fonts } = view.look
+  return (
+    <span
+      className="block h-[58px] w-[112px] overflow-hidden rounded-md border border-line text-left"
+      style={{ background: ground, color: ink, fontFamily: fonts || undefined }}
+      inert
+    >
+      <ShadowHtml
+        {...view.miniatures[layout]}
+        className={
+          isSmall(layout)
+            ? 'grid h-full w-[160px] origin-top-left scale-[0.7] place-items-center text-[16px]'
+            : 'w-[800px] origin-top-left scale-[0.14] p-6 text-[22px]'
+        }
+      />
+    </span>
+  )
+}
+
+const withColumns: Layout[] = ['grid', 'masonry', 'carousel']
+const moving: Layout[] = ['carousel', 'single']
+
+/** What the chosen layout has to set, and nothing else. */
+function Finer(props: StripProps) {
+  const { layout, dress } = props.draft
+  const set = changing(props, 'layout')
+  if (!showsReviews(layout.kind)) return null
+  return (
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+      {withColumns.includes(layout.kind) && (
+        <Slider
+          label={say('show.columnsMost')}
+          value={layout.columns}
+          words={String(layout.columns)}
+          min={1}
+          max={MOST_COLUMNS}
+          set={(columns) => set({ columns })}
+        />
+      )}
+      <Slider
+        label={say('show.density')}
+        value={dress.density}
+        words={`${dress.density} %`}
+        min={40}
+        max={200}
+        step={10}
+        set={(density) => changing(props, 'dress')({ density })}
+      />
+      {moving.includes(layout.kind) && (
+        <>
+          {layout.kind === 'carousel' && (
+            <Slider
+              label={say('show.step')}
+              value={layout.step}
+              words={layout.step === 0 ? say('show.allSeen') : String(layout.step)}
+              min={0}
+              max={MOST_COLUMNS}
+              set={(step) => set({ step })}
+            />
+          )}
+          <Slider
+            label={say('show.autoplay')}
+            value={layout.autoplay}
+            words={
+              layout.autoplay === 0 ? say('show.never') : say('show.seconds', { count: layout.autoplay })
+            }
+            min={0}
+            max={LONGEST_AUTOPLAY / 2}
+            set={(autoplay) => set({ autoplay })}
+          />
+          <SwitchLine words={say('show.arrows')} on={layout.arrows} set={(arrows) => set({ arrows })} />
+          <SwitchLine words={say('show.dots')} on={layout.dots} set={(dots) => set({ dots })} />
+        </>
+      )}
+    </div>
+  )
+}

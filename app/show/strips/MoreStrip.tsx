@@ -1,0 +1,46 @@
+import { foldedParts, partWords } from '../../../core/display/sentence'
+import { say } from '../../../core/words/say'
+import { Choices } from '../Choices'
+import { SwitchLine } from '../SwitchLine'
+import { changing, type StripProps } from './stripProps'
+
+/** What few displays need: narrowings that are not set yet, and what stands there when nothing fits. */
+export function MoreStrip(props: StripProps) {
+  const { draft, change, setOpen } = props
+  const words = partWords(draft)
+  const set = changing(props, 'selection')
+  const folded = foldedParts.filter((part) => words[part] === '')
+  return (
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        {folded.map((part) =>
+          part === 'verifiedOnly' || part === 'withWords' ? (
+            <SwitchLine
+              key={part}
+              words={say(part === 'verifiedOnly' ? 'show.onlyVerified' : 'show.onlyWithWords')}
+              on={false}
+              set={(on) => set({ [part]: on })}
+            />
+          ) : (
+            <button key={part} type="button" className="part" onClick={() => setOpen(part)}>
+              {say(`show.fold.${part}`)}
+            </button>
+          ),
+        )}
+      </div>
+      <div className="flex items-center gap-2.5">
+        <span className="text-[13px] text-soft">{say('show.whenEmpty')}</span>
+        <Choices
+          name="whenEmpty"
+          label={say('show.whenEmpty')}
+          value={draft.whenEmpty}
+          choices={(['invitation', 'nothing'] as const).map((value) => ({
+            value,
+            words: say(`display.whenEmpty.${value}`),
+          }))}
+          choose={(whenEmpty) => change({ ...draft, whenEmpty })}
+        />
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,87 @@
+import { reviewSources } from '../../../core/moderation/reviewFilter'
+import { say } from '../../../core/words/say'
+import { SwitchLine } from '../SwitchLine'
+import { Ticks } from '../Ticks'
+import { changing, type StripProps } from './stripProps'
+
+/** What of all choices there are has any review, and what was chosen before. */
+const there = (counts: Record<string, number>, chosen: string[]) => [
+  ...new Set([...Object.keys(counts).toSorted((a, b) => counts[b]! - counts[a]!), ...chosen]),
+]
+
+export function TagsStrip(props: StripProps) {
+  const { tags } = props.draft.selection
+  const counts = props.view.facets.tags
+  const choices = there(counts, tags)
+  if (choices.length === 0) return <p className="text-soft">{say('show.noTags')}</p>
+  return (
+    <Ticks
+      label={say('display.part.tags')}
+      chosen={tags}
+      choices={choices.map((tag) => ({ value: tag, words: tag, count: counts[tag] ?? 0 }))}
+      choose={(chosen) => changing(props, 'selection')({ tags: chosen })}
+    />
+  )
+}
+
+export function SourcesStrip(props: StripProps) {
+  const { sources } = props.draft.selection
+  return (
+    <Ticks
+      label={say('display.part.sources')}
+      chosen={sources}
+      choices={reviewSources.map((source) => ({
+        value: source,
+        words: say(`display.source.${source}`),
+        count: props.view.facets.sources[source] ?? 0,
+      }))}
+      choose={(chosen) =>
+        changing(
+          props,
+          'selection',
+        )({
+          sources: reviewSources.filter((source) => chosen.includes(source)),
+        })
+      }
+    />
+  )
+}
+
+const languageNames = new Intl.DisplayNames('en', { type: 'language' })
+
+export function LanguagesStrip(props: StripProps) {
+  const { languages } = props.draft.selection
+  const counts = props.view.facets.languages
+  return (
+    <Ticks
+      label={say('display.part.languages')}
+      chosen={languages}
+      choices={there(counts, languages).map((tag) => ({
+        value: tag,
+        words: languageNames.of(tag) ?? tag,
+        count: counts[tag] ?? 0,
+      }))}
+      choose={(chosen) => changing(props, 'selection')({ languages: chosen })}
+    />
+  )
+}
+
+export function VerifiedStrip(props: StripProps) {
+  return (
+    <SwitchLine
+      words={`${say('show.onlyVerified')} (${say('show.fits', { count: props.view.facets.verified })})`}
+      on={props.draft.selection.verifiedOnly}
+      set={(verifiedOnly) => changing(props, 'selection')({ verifiedOnly })}
+    />
+  )
+}
+
+export function WordsStrip(props: StripProps) {
+  return (
+    <SwitchLine
+      words={`${say('show.onlyWithWords')} (${say('show.fits', { count: props.view.facets.worded })})`}
+      on={props.draft.selection.withWords}
+      set={(withWords) => changing(props, 'selection')({ withWords })}
+    />
+  )
+}

@@ -1,0 +1,50 @@
+import { useEffect, useRef } from 'react'
+import { DressStrip } from './DressStrip'
+import { LayoutStrip } from './LayoutStrip'
+import { MoreStrip } from './MoreStrip'
+import { LanguagesStrip, SourcesStrip, TagsStrip, VerifiedStrip, WordsStrip } from './NarrowStrips'
+import { NumberStrip, OrderStrip, ProductsStrip, RatingsStrip } from './PickStrips'
+import { PlaceStrip } from './PlaceStrip'
+import type { StripProps } from './stripProps'
+import { TitleStrip } from './TitleStrip'
+import type { OpenPart } from '../Sentence'
+
+const strips: Record<OpenPart, (props: StripProps) => React.ReactNode> = {
+  limit: NumberStrip,
+  ratings: RatingsStrip,
+  products: ProductsStrip,
+  tags: TagsStrip,
+  sources: SourcesStrip,
+  languages: LanguagesStrip,
+  verifiedOnly: VerifiedStrip,
+  withWords: WordsStrip,
+  order: OrderStrip,
+  layout: LayoutStrip,
+  dress: DressStrip,
+  placement: PlaceStrip,
+  title: TitleStrip,
+  more: MoreStrip,
+}
+
+/** The choices of one part of the sentence, under it and never over what they change. */
+export function Strip({ part, close, ...props }: StripProps & { part: OpenPart; close: () => void }) {
+  const box = useRef<HTMLDivElement>(null)
+  const Part = strips[part]
+  useEffect(() => {
+    box.current?.querySelector<HTMLElement>('input:checked, input, button')?.focus()
+  }, [part])
+  return (
+    <div
+      ref={box}
+      id="strip"
+      className="mt-2"
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return
+        close()
+        document.querySelector<HTMLElement>(`[data-part="${part}"]`)?.focus()
+      }}
+    >
+      <Part {...props} />
+    </div>
+  )
+}

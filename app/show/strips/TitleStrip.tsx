@@ -1,0 +1,77 @@
+import { DISPLAY_LINE_LIMIT, DISPLAY_TITLE_LIMIT } from '../../../core/display/configuration'
+import { summaryParts } from '../../../core/display/settings'
+import { say } from '../../../core/words/say'
+import { SwitchLine } from '../SwitchLine'
+import { changing, type StripProps } from './stripProps'
+
+const field = 'input w-full border-edge text-[15px] text-ink'
+
+/** All that stands above the reviews. */
+export function TitleStrip(props: StripProps) {
+  const { draft, change } = props
+  const { heading } = draft
+  const set = changing(props, 'heading')
+  const setButton = (part: Partial<typeof heading.button>) => set({ button: { ...heading.button, ...part } })
+  return (
+    <div className="grid gap-x-8 gap-y-2.5 lg:grid-cols-2">
+      <div className="flex flex-col gap-2">
+        <label className="grid grid-cols-[8rem_minmax(0,1fr)] items-center gap-2 text-soft">
+          {say('show.titleLabel')}
+          <input
+            className={field}
+            name="title"
+            maxLength={DISPLAY_TITLE_LIMIT}
+            placeholder={say('show.titlePlaceholder')}
+            value={draft.title}
+            onChange={(event) => change({ ...draft, title: event.currentTarget.value })}
+          />
+        </label>
+        <label className="grid grid-cols-[8rem_minmax(0,1fr)] items-center gap-2 text-soft">
+          {say('show.lineLabel')}
+          <input
+            className={field}
+            name="line"
+            maxLength={DISPLAY_LINE_LIMIT}
+            placeholder={say('show.linePlaceholder')}
+            value={heading.line}
+            onChange={(event) => set({ line: event.currentTarget.value })}
+          />
+        </label>
+      </div>
+      <div className="flex flex-col gap-2">
+        <div className="flex flex-wrap gap-x-5 gap-y-1">
+          {summaryParts.map((part) => (
+            <SwitchLine
+              key={part}
+              words={say(`display.summary.${part}`)}
+              on={heading[part]}
+              set={(on) => set({ [part]: on })}
+            />
+          ))}
+        </div>
+        <div className="flex flex-wrap items-center gap-2 text-soft">
+          {say('show.ownButton')}
+          <input
+            aria-label={say('show.buttonWords')}
+            placeholder={say('show.buttonWords')}
+            className="input input-sm w-44 border-edge text-ink"
+            maxLength={40}
+            value={heading.button.words}
+            onChange={(event) => setButton({ words: event.currentTarget.value })}
+          />
+          <input
+            aria-label={say('show.buttonAddress')}
+            placeholder="https://"
+            className="input input-sm w-56 border-edge text-ink"
+            defaultValue={heading.button.url}
+            onChange={(event) => {
+              const url = event.currentTarget.value.trim()
+              if (url === '' || (/^https?:\/\//.test(url) && URL.canParse(url))) setButton({ url })
+            }}
+          />
+        </div>
+        <p className="text-[13px] text-soft">{say('show.pickedAlways')}</p>
+      </div>
+    </div>
+  )
+}

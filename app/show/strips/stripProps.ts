@@ -1,0 +1,19 @@
+import type { Configuration } from '../../../core/display/configuration'
+import type { EditorView } from '../../../server/publishing/editorView'
+
+export interface StripProps {
+  draft: Configuration
+  view: EditorView
+  change: (changed: Configuration) => void
+  /** Opens another part's choices. */
+  setOpen: (part: OpenPart | null) => void
+}
+import type { OpenPart } from '../Sentence'
+
+/** Changes one of the groups of a configuration. */
+export function changing<G extends 'selection' | 'layout' | 'parts' | 'heading' | 'dress' | 'placement'>(
+  { draft, change }: Pick<StripProps, 'draft' | 'change'>,
+  group: G,
+) {
+  return (part: Partial<Configuration[G]>) => change({ ...draft, [group]: { ...draft[group], ...part } })
+}

@@ -1,0 +1,17 @@
+import { useEffect } from 'react'
+
+/** Ctrl+Z and Ctrl+Shift+Z, where no field is being typed in, which has steps of its own. */
+export function useUndoKeys(undo: (() => void) | null, redo: (() => void) | null): void {
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
+      const target = event.target as HTMLElement
+      if (target.matches('input:not([type=radio],[type=checkbox],[type=range]), textarea')) return
+      event.preventDefault()
+      if (event.shiftKey) redo?.()
+      else undo?.()
+    }
+    window.addEventListener('keydown', pressed)
+    return () => window.removeEventListener('keydown', pressed)
+  }, [undo, redo])
+}

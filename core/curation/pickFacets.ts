@@ -1,0 +1,38 @@
+import { litMarks } from '../formats/rating'
+import { fitting, type Page, type Pickable, type Selection } from './selection'
+
+/** For each part of a selection, how many each of its choices would let through with all else as it is. */
+export interface PickFacets {
+  ratings: Record<number, number>
+  products: Record<string, number>
+  tags: Record<string, number>
+  sources: Record<string, number>
+  languages: Record<string, number>
+  verified: number
+  worded: number
+  /** What fits as it is. */
+  all: number
+}
+
+export function pickFacets(reviews: Pickable[], selection: Selection, page: Page = {}): PickFacets {
+  const without = (free: Partial<Selection>, on: Page = page) =>
+    fitting(reviews, { ...selection, pins: [], hand: [], ...free }, on)
+  const count = (pool: Pickable[], keysOf: (review: Pickable) => (string | null)[]) => {
+    const counts: Record<string, number> = {}
+    for (const review of pool)
+      for (const key of keysOf(review)) if (key !== null) counts[key] = (counts[key] ?? 0) + 1
+    return counts
+  }
+  return {
+    ratings: count(without({ ratings: [1, 2, 3, 4, 5] }), ({ rating }) => [
+      rating === null ? null : String(litMarks(rating)),
+    ]),
+    products: count(without({ products: { kind: 'every' } }, {}), ({ productSku }) => [productSku]),
+    tags: count(without({ tags: [] }), ({ tags }) => tags),
+    sources: count(without({ sources: [] }), ({ source }) => [source]),
+    languages: count(without({ languages: [] }), ({ language }) => [language]),
+    verified: without({ verifiedOnly: true }).length,
+    worded: without({ withWords: true }).length,
+    all: without({}).length,
+  }
+}

@@ -1,0 +1,19 @@
+import { MOST_SHOWN } from '../curation/selection'
+import { visitorLanguage } from '../words/visitors'
+import type { Asked } from './displayModel'
+
+const SKU_LIMIT = 100
+
+/** What a page's code asks a display for; what makes no sense asks for nothing. */
+export function readAsked(query: URLSearchParams): Asked {
+  const product = query.get('product')?.trim()
+  const limit = /^\d{1,3}$/.test(query.get('limit') ?? '') ? Number(query.get('limit')) : 0
+  const language = visitorLanguage(query.get('lang') ?? '')
+  const theme = query.get('theme')
+  return {
+    ...(product && product.length <= SKU_LIMIT && { product }),
+    ...(limit >= 1 && { limit: Math.min(limit, MOST_SHOWN) }),
+    ...(language && { language }),
+    ...((theme === 'light' || theme === 'dark') && { theme }),
+  }
+}

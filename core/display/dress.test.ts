@@ -1,0 +1,74 @@
+import { wcagContrast } from 'culori'
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { beeShop, configured } from '../../tests/support/display'
+import { brandShades } from './brand'
+import { contrastFaults, dressed, isDark, legibleOn, textOn } from './dress'
+
+const { site } = beeShop
+const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`)
+
+test('whatever the brand and the ground, a display can be read from the start', () => {
+  fc.assert(
+    fc.property(hex, hex, fc.constantFrom('paper', 'ink', 'colour'), (brand, colour, ground) => {
+      const worn = dressed({ ...configured().dress, ground: ground as 'paper', colour }, { ...site, brand })
+      expect(wcagContrast(worn.text!, worn.background!)).toBeGreaterThanOrEqual(4.5)
+      expect(wcagContrast(worn.accent.light, worn.background!)).toBeGreaterThanOrEqual(3)
+      expect(
+        contrastFaults({ ...configured().dress, ground: ground as 'paper', colour }, { ...site, brand }),
+      ).toEqual([])
+    }),
+    { numRuns: 60 },
+  )
+})
+
+describe('a colour that cannot be told from its ground', () => {
+  test('is named with its contrast, and mended by the nearest that can', () => {
+    const dress = { ...configured().dress, accent: '#f3e3b3' }
+    const [fault] = contrastFaults(dress, site)
+    expect(fault).toMatchObject({ what: 'accent', needed: 3 })
+    expect(fault!.ratio).toBeLessThan(1.3)
+    expect(contrastFaults({ ...dress, accent: fault!.mended }, site)).toEqual([])
+  })
+  test('is told of words on a ground of the owner’s too', () => {
+    const dress = { ...configured().dress, ground: 'colour' as const, colour: '#ffffff', text: '#cccccc' }
+    const [fault] = contrastFaults(dress, site)
+    expect(fault!.what).toBe('text')
+    expect(wcagContrast(fault!.mended, '#ffffff')).toBeGreaterThanOrEqual(4.5)
+  })
+  test('is left alone where it can', () => {
+    expect(legibleOn('#123456', '#ffffff', 4.5)).toBe('#123456')
+  })
+})
+
+test('a light yellow grows warmer as it darkens, so that stars do not look like mud', () => {
+  const [red, green, blue] = [1, 3, 5].map((at) =>
+    parseInt(legibleOn('#e9b949', '#ffffff', 3.4).slice(at, at + 2), 16),
+  )
+  expect(red! - green!).toBeGreaterThan(60)
+  expect(green! - blue!).toBeGreaterThan(30)
+})
+
+test('light and dark change places where the page’s code asks for it; the page’s own ground stays', () => {
+  const on = (ground: 'paper' | 'ink' | 'page', theme: 'light' | 'dark') =>
+    dressed({ ...configured().dress, ground }, site, theme).ground
+  expect([on('paper', 'dark'), on('ink', 'light'), on('ink', 'dark'), on('page', 'dark')]).toEqual([
+    'ink',
+    'paper',
+    'ink',
+    'page',
+  ])
+  expect([isDark('#101a1d'), isDark('#fcf7eb')]).toEqual([true, false])
+  expect(wcagContrast(textOn('#7c4a5e'), '#7c4a5e')).toBeGreaterThan(4.5)
+})
+
+test('a shop’s colours hold their contrast whatever its brand is', () => {
+  for (const brand of ['#e9b949', '#7c4a5e', '#ffffff', '#ffff00', '#000000', 'rebeccapurple']) {
+    const shades = brandShades(brand)
+    expect(wcagContrast(shades.button, '#ffffff')).toBeGreaterThanOrEqual(4.5)
+    expect(wcagContrast(shades.edge, '#ffffff')).toBeGreaterThanOrEqual(3)
+    expect(wcagContrast(shades.onFill, shades.fill)).toBeGreaterThanOrEqual(4.5)
+    expect(wcagContrast('#13262c', shades.ground)).toBeGreaterThanOrEqual(4.5)
+  }
+  expect(() => brandShades('honey')).toThrow(RangeError)
+})

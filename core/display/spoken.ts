@@ -1,0 +1,18 @@
+import { asksForRatings } from '../curation/selection'
+import { say } from '../words/say'
+
+/** "a", "a and b", "a, b and c", in the interface's language. */
+export function listed(words: string[], how: 'and' | 'or' = 'and'): string {
+  const type = how === 'and' ? 'conjunction' : 'disjunction'
+  return new Intl.ListFormat('en-GB', { type }).format(words)
+}
+
+/** Marks as a sentence says them: "any rating", "4 and up", "5 only", "2 or 3". */
+export function ratingWords(ratings: number[]): string {
+  if (!asksForRatings(ratings)) return say('display.rating.any')
+  if (ratings.length === 1) return say('display.rating.only', { mark: ratings[0] })
+  const lowest = ratings[0]!
+  return ratings.length === 6 - lowest
+    ? say('display.rating.from', { lowest })
+    : listed(ratings.map(String), 'or')
+}

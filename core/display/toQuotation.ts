@@ -1,0 +1,85 @@
+import { dayIn, spokenMonth } from '../formats/dates'
+import { litMarks, oneDecimal } from '../formats/rating'
+import type { Parts } from './configuration'
+import { isCounted, type DisplayShop, type ShowableReview } from './displayModel'
+import { excerptOf } from './excerpt'
+import { publicName } from './publicName'
+import type { Quotation } from './quotation'
+import type { VisitorWords } from '../words/visitors'
+
+/** Words a review as a display shows it. */
+export function toQuotation(
+  review: ShowableReview,
+  parts: Parts,
+  {
+    shop,
+    mediaUrl,
+    now,
+    say,
+    locale,
+  }: { shop: DisplayShop; mediaUrl: string; now: string; say: VisitorWords; locale: string },
+): Quotation {
+  const at = (file: string | null) => file && `${mediaUrl}${file}`
+  const spoken = { now, timeZone: shop.timeZone, locale }
+  const when = parts.proof && review.boughtAt && spokenMonth(review.boughtAt, spoken)
+  const rated = review.rating !== null && parts.rating !== 'hidden' ? review.rating : null
+  return {
+    publicId: review.publicId,
+    rated: review.rating,
+    counted: isCounted(review),
+    written: hasDate(review) ? dayIn(shop.timeZone, review.writtenAt) : null,
+    marks: rated === null || parts.rating === 'numeral' ? null : litMarks(rated),
+    numeral: rated === null || parts.rating === 'glyphs' ? '' : plainNumber(rated, locale),
+    title: parts.title ? review.title.trim() : '',
+    words: excerptOf(parts.words ? paragraphsOf(review.body) : [], parts.shortened),
+    name: publicName(review.authorName, parts.name),
+    language: review.language,
+    product: parts.product ? review.productTitle : null,
+    date: dateOf(review, parts.date, spoken),
+    proof: when ? say('boughtHere', { when }) : null,
+    note: review.source === 'manualEntry' ? say('writtenDown') : '',
+    role: parts.role ? review.role : '',
+    portrait: parts.portrait ? at(review.portrait) : null,
+    company:
+      parts.company && review.company
+        ? { name: review.company, url: review.companyUrl || null, logo: at(review.companyLogo) }
+        : null,
+    relationship: review.relationship,
+    reply:
+      parts.reply && review.reply
+        ? { name: review.reply.name, paragraphs: paragraphsOf(review.reply.body) }
+        : null,
+  }
+}
+
+/** Whole ratings without a decimal: "4", but "4.5". */
+function plainNumber(hundredths: number, locale: string): string {
+  return hundredths % 100 === 0 ? String(hundredths / 100) : oneDecimal(hundredths, locale)
+}
+
+/** A day that nobody told is not one: what the shop writes down without a date has only the moment it was kept. */
+export const hasDate = ({ source, writtenPrecision }: Pick<ShowableReview, 'source' | 'writtenPrecision'>) =>
+  source !== 'manualEntry' || writtenPrecision !== 'moment'
+
+function dateOf(
+  review: ShowableReview,
+  form: Parts['date'],
+  { timeZone, locale }: { timeZone: string; locale: string },
+): Quotation['date'] {
+  if (form === 'hidden' || !hasDate(review)) return null
+  const { writtenAt, writtenPrecision } = review
+  const day = dayIn(timeZone, writtenAt)
+  const written = (options: Intl.DateTimeFormatOptions) =>
+    new Intl.DateTimeFormat(locale, { timeZone, year: 'numeric', ...options }).format(new Date(writtenAt))
+  if (writtenPrecision === 'year') return { at: day.slice(0, 4), words: written({}) }
+  if (form === 'month' || writtenPrecision === 'month')
+    return { at: day.slice(0, 7), words: written({ month: 'long' }) }
+  return { at: day, words: written({ day: 'numeric', month: 'long' }) }
+}
+
+function paragraphsOf(text: string): string[] {
+  return text
+    .split(/\n\s*\n/u)
+    .map((part) => part.trim())
+    .filter(Boolean)
+}

@@ -1,0 +1,119 @@
+import type { DisplayModel } from '../core/display/displayModel'
+import type { Quotation } from '../core/display/quotation'
+import { Glyphs } from './Glyphs'
+
+type Given = Pick<DisplayModel, 'say' | 'parts'>
+
+export function QuotationView({ quotation, model }: { quotation: Quotation; model: Given }) {
+  const { marks, numeral, title, reply, language } = quotation
+  return (
+    <figure>
+      {(marks !== null || numeral) && (
+        <p className="eg-stars">
+          {marks !== null && (
+            <Glyphs marks={marks} glyph={model.parts.glyph} label={model.say('stars', { marks })} />
+          )}
+          {numeral && <b>{numeral}</b>}
+        </p>
+      )}
+      {title && (
+        <h3 className="eg-head" lang={language ?? undefined} dir="auto">
+          {title}
+        </h3>
+      )}
+      <Words quotation={quotation} say={model.say} />
+      {reply && (
+        <div className="eg-reply">
+          <p>
+            <b>{model.say('reply', { name: reply.name })}</b>
+          </p>
+          <Paragraphs texts={reply.paragraphs} />
+        </div>
+      )}
+      <Writer quotation={quotation} say={model.say} />
+    </figure>
+  )
+}
+
+/** The words, in full or with the rest a click away. */
+function Words({ quotation, say }: { quotation: Quotation; say: Given['say'] }) {
+  const { words, language } = quotation
+  if (words.head.length === 0) return null
+  return (
+    <blockquote className="eg-words" lang={language ?? undefined} dir="auto">
+      <Paragraphs texts={words.rest.length > 0 ? words.head.slice(0, -1) : words.head} />
+      {words.rest.length > 0 && (
+        <>
+          <p>
+            {words.head.at(-1)}
+            {words.within && <span className="eg-cut">…</span>}
+          </p>
+          <details>
+            <summary>
+              <span className="eg-closed">{say('readOn')}</span>
+              <span className="eg-opened">{say('readLess')}</span>
+            </summary>
+            <Paragraphs texts={words.rest} />
+          </details>
+        </>
+      )}
+    </blockquote>
+  )
+}
+
+function Paragraphs({ texts }: { texts: string[] }) {
+  return texts.map((text, i) => (
+    <p key={i} dir="auto">
+      {text}
+    </p>
+  ))
+}
+
+/** Who says so, on what, and how we know; what is missing leaves no hole. */
+function Writer({ quotation, say }: { quotation: Quotation; say: Given['say'] }) {
+  const { name, role, company, portrait, product, proof, note, relationship, date } = quotation
+  const who = Boolean(name || role || company)
+  return (
+    <figcaption className={portrait ? 'eg-with-face' : undefined}>
+      {portrait && <img className="eg-face" src={portrait} alt="" width="44" height="44" loading="lazy" />}
+      {name && (
+        <b className="eg-name" dir="auto">
+          {name}
+        </b>
+      )}
+      {role && (
+        <span className="eg-role">
+          {name && ', '}
+          {role}
+        </span>
+      )}
+      {company && (
+        <span className="eg-company">
+          {(name || role) && ', '}
+          {company.logo && <img className="eg-logo" src={company.logo} alt="" height="16" loading="lazy" />}
+          {company.url ? (
+            <a href={company.url} rel="nofollow noopener">
+              {company.name}
+            </a>
+          ) : (
+            company.name
+          )}
+        </span>
+      )}
+      {product && (
+        <span className="eg-on">
+          {who && ' '}
+          {say('on', { product })}
+        </span>
+      )}
+      {date && (
+        <time className="eg-date" dateTime={date.at}>
+          {date.words}
+        </time>
+      )}
+      {proof && <span className="eg-proof">{proof}</span>}
+      {note && <span className="eg-own">{note}</span>}
+      {relationship && <span className="eg-own">{relationship}</span>}
+    </figcaption>
+  )
+}

@@ -1,0 +1,45 @@
+import type { ReactNode } from 'react'
+import type { DisplayModel } from '../core/display/displayModel'
+import { regionName } from './DisplayView'
+
+/** Reviews that pass by: a row that scrolls, with controls that the loader wakes. */
+export function Slides({ model, children }: { model: DisplayModel; children: ReactNode }) {
+  const { layout, say, quotations } = model
+  const { arrows, dots, autoplay, step } = layout
+  const several = quotations.length > 1
+  return (
+    <div
+      className="eg-slides"
+      role="group"
+      aria-roledescription="carousel"
+      aria-label={regionName(model)}
+      data-step={step}
+      data-seconds={autoplay || undefined}
+      data-go-to={say('goTo', { place: '#', all: '%' })}
+    >
+      {children}
+      {several && (arrows || dots || autoplay > 0) && (
+        <div className="eg-steps">
+          {arrows && <Step name="back" label={say('before')} path="M15 5l-7 7 7 7" />}
+          {dots && <span className="eg-dots" />}
+          {arrows && <Step name="on" label={say('after')} path="M9 5l7 7-7 7" />}
+          {autoplay > 0 && (
+            <button type="button" className="eg-play" data-pause={say('pause')} data-play={say('play')}>
+              {say('pause')}
+            </button>
+          )}
+        </div>
+      )}
+    </div>
+  )
+}
+
+function Step({ name, label, path }: { name: string; label: string; path: string }) {
+  return (
+    <button type="button" className={`eg-step eg-${name}`} aria-label={label}>
+      <svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true">
+        <path d={path} fill="none" stroke="currentColor" strokeWidth="2" />
+      </svg>
+    </button>
+  )
+}

@@ -1,0 +1,57 @@
+import type { DisplayModel } from '../core/display/displayModel'
+import { oneDecimal } from '../core/formats/rating'
+
+/**
+ * The average of all in scope, and that the shown ones were picked. What is picked is said whatever is switched off:
+ * nothing that an owner chooses may pass a few for all.
+ */
+export function Summary({ model }: { model: DisplayModel }) {
+  const { tally, heading, stock, quotations, locale, say, layout, links } = model
+  const whole = layout.kind === 'aggregate'
+  const pickedFew = !whole && quotations.length > 0 && quotations.length < stock
+  const { average, count, write, all, button } = heading
+  return (
+    <p className="eg-sum">
+      {!whole && (average || count) && (
+        <span className="eg-average">
+          {tally.average === null ? (
+            say(stock > 0 ? 'noAverage' : 'none')
+          ) : (
+            <>
+              {average && <b>{oneDecimal(tally.average, locale)}</b>}{' '}
+              {count && say(average ? 'from' : 'of', { count: tally.count })}
+            </>
+          )}
+        </span>
+      )}
+      {pickedFew && <span className="eg-picked">{pickedWords(model)}</span>}
+      {stock > 0 && (
+        <a className="eg-how" href={links.how}>
+          {say('how')}
+        </a>
+      )}
+      {all && links.all && stock > 0 && (
+        <a className="eg-all" href={links.all}>
+          {say('all', { count: stock })}
+        </a>
+      )}
+      {write && links.write && (
+        <a className="eg-write" href={links.write}>
+          {say('write')}
+        </a>
+      )}
+      {button.words.trim() && button.url && (
+        <a className="eg-button" href={button.url}>
+          {button.words.trim()}
+        </a>
+      )}
+    </p>
+  )
+}
+
+function pickedWords({ quotations, stock, shortName, ratings, say, language }: DisplayModel): string {
+  const values = { count: quotations.length, shop: shortName, stock }
+  if (ratings === null) return say('picked', values)
+  const list = new Intl.ListFormat(language, { type: 'disjunction' }).format(ratings.map(String))
+  return say('pickedRated', { ...values, ratings: list })
+}

@@ -1,0 +1,63 @@
+import type { DisplayModel } from '../core/display/displayModel'
+import { litMarks, oneDecimal } from '../core/formats/rating'
+import { Glyphs } from './Glyphs'
+
+/** How many and how well rated in all, large, small or as a line; never a figure that nobody gave. */
+export function Whole({ model }: { model: DisplayModel }) {
+  const { tally, layout, say, locale, links, parts } = model
+  if (tally.average === null)
+    return links.write && layout.kind !== 'aggregate' ? (
+      <a className="eg-to" href={links.write}>
+        {say('write')}
+      </a>
+    ) : null
+  const marks = litMarks(tally.average)
+  const average = oneDecimal(tally.average, locale)
+  const count = say('of', { count: tally.count })
+  if (layout.kind === 'ratingLine')
+    return (
+      <a className="eg-to" href={links.all || links.how}>
+        <Glyphs marks={1} of={1} glyph={parts.glyph} /> <b>{average}</b>{' '}
+        <span>
+          (<span aria-hidden="true">{tally.count}</span>
+          <span className="eg-spoken">{count}</span>)
+        </span>
+      </a>
+    )
+  if (layout.kind === 'badge')
+    return (
+      <a className="eg-to" href={links.all || links.how}>
+        <b>{average}</b>
+        <span>
+          <Glyphs marks={marks} glyph={parts.glyph} label={say('stars', { marks })} />
+          <span>{count}</span>
+        </span>
+      </a>
+    )
+  const most = Math.max(...tally.byMark)
+  return (
+    <div className="eg-whole">
+      <p className="eg-figure">
+        <b>{average}</b>
+        <Glyphs marks={marks} glyph={parts.glyph} label={say('stars', { marks })} />
+        <span>{count}</span>
+      </p>
+      <ol className="eg-bars">
+        {[5, 4, 3, 2, 1].map((mark) => {
+          const times = tally.byMark[mark - 1]!
+          return (
+            <li key={mark}>
+              <span className="eg-spoken">{say('mark', { mark, count: times })}</span>
+              <span aria-hidden="true">{mark}</span>
+              <svg viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true">
+                <rect width="100" height="8" fill="currentColor" opacity=".12" />
+                <rect width={Math.round((times / most) * 1000) / 10} height="8" className="eg-bar" />
+              </svg>
+              <span aria-hidden="true">{times}</span>
+            </li>
+          )
+        })}
+      </ol>
+    </div>
+  )
+}

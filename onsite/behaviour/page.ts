@@ -1,0 +1,5 @@
+import pack from './pack'
+import slide from './slide'
+
+/** On a display's page of its own, where no loader wakes it. */
+for (const wake of [pack, slide]) wake(document)

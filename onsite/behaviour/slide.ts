@@ -1,0 +1,81 @@
+const MOST_DOTS = 12
+
+/** Lets a row of reviews be stepped through by arrows and dots, and move by itself where that is asked for. */
+export default function slide(root: ParentNode): () => void {
+  const box = root.querySelector<HTMLElement>('.eg-slides')
+  const list = box?.querySelector('ol')
+  if (!box || !list) return () => undefined
+  const items = [...list.children] as HTMLElement[]
+  const dots = box.querySelector<HTMLElement>('.eg-dots')
+  const play = box.querySelector<HTMLButtonElement>('.eg-play')
+  const calm = matchMedia('(prefers-reduced-motion: reduce)').matches
+  const seconds = Number(box.dataset.seconds ?? 0)
+  const ending = new AbortController()
+  const heard = { signal: ending.signal }
+  let playing = seconds > 0 && !calm
+  let held = false
+
+  const seen = () => Number(getComputedStyle(list).getPropertyValue('--eg-n')) || 1
+  const last = () => Math.max(0, items.length - seen())
+  const stride = () => Number(box.dataset.step) || seen()
+  const startOf = (item: HTMLElement) => Math.abs(item.offsetLeft - items[0]!.offsetLeft)
+  /** The first review in sight. */
+  const at = () => {
+    const from = Math.abs(list.scrollLeft)
+    const near = items.map((item) => Math.abs(startOf(item) - from))
+    return Math.min(last(), near.indexOf(Math.min(...near)))
+  }
+  const stops = () => {
+    const places: number[] = []
+    for (let place = 0; place < last(); place += stride()) places.push(place)
+    return [...places, last()]
+  }
+  function go(to: number): void {
+    const place = to > last() ? (at() >= last() ? 0 : last()) : to < 0 ? (at() <= 0 ? last() : 0) : to
+    const left = startOf(items[place]!) * (getComputedStyle(list!).direction === 'rtl' ? -1 : 1)
+    list!.scrollTo({ left, behavior: calm ? 'auto' : 'smooth' })
+  }
+
+  function draw(): void {
+    const all = last() > 0
+    box!.classList.toggle('eg-awake', all)
+    if (!dots || !all) return
+    const places = stops()
+    const current = places.findLastIndex((place) => place <= at())
+    if (places.length > MOST_DOTS) {
+      dots.textContent = `${current + 1} / ${places.length}`
+      return
+    }
+    if (dots.childElementCount !== places.length)
+      dots.replaceChildren(
+        ...places.map((_, i) => {
+          const dot = document.createElement('button')
+          dot.type = 'button'
+          dot.ariaLabel = box!.dataset.goTo!.replace('#', String(i + 1)).replace('%', String(places.length))
+          dot.addEventListener('click', () => go(stops()[i]!))
+          return dot
+        }),
+      )
+    ;[...dots.children].forEach((dot, i) => dot.toggleAttribute('aria-current', i === current))
+  }
+
+  box.querySelector('.eg-back')?.addEventListener('click', () => go(at() - stride()), heard)
+  box.querySelector('.eg-on')?.addEventListener('click', () => go(at() + stride()), heard)
+  list.addEventListener('scroll', draw, { ...heard, passive: true })
+  for (const name of ['pointerenter', 'focusin']) box.addEventListener(name, () => (held = true), heard)
+  for (const name of ['pointerleave', 'focusout']) box.addEventListener(name, () => (held = false), heard)
+  const say = () => play && (play.textContent = playing ? play.dataset.pause! : play.dataset.play!)
+  play?.addEventListener('click', () => ((playing = !playing), say()), heard)
+  say()
+  const timer =
+    seconds > 0
+      ? setInterval(() => playing && !held && !document.hidden && go(at() + stride()), seconds * 1000)
+      : undefined
+  const watch = new ResizeObserver(draw)
+  watch.observe(list)
+  return () => {
+    ending.abort()
+    clearInterval(timer)
+    watch.disconnect()
+  }
+}

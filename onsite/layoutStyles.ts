@@ -1,0 +1,95 @@
+import type { Arrangement, Layout } from '../core/display/configuration'
+
+/** How the columns follow the width of the box, as a custom property that the layouts use. */
+export function columnStyles({ marks, columns }: Arrangement): string {
+  const steps = marks.slice(0, columns - 1)
+  return (
+    '.eg ol{--eg-n:1}' +
+    steps.map((mark, i) => `@container (min-width:${mark}px){.eg ol{--eg-n:${i + 2}}}`).join('')
+  )
+}
+
+const across = 'calc(1.4em*var(--eg-gap))'
+const down = 'calc(1.8em*var(--eg-gap))'
+const share = `calc((100% - (var(--eg-n) - 1)*${across})/var(--eg-n))`
+
+const inColumns = `.eg ol{display:grid;gap:${down} ${across};grid-template-columns:repeat(var(--eg-n),minmax(0,1fr))}`
+
+const moving = `
+.eg-slides ol{display:flex;gap:${across};overflow-x:auto;scroll-snap-type:x mandatory;scrollbar-width:none;overscroll-behavior-x:contain;padding:3px;margin:-3px!important}
+.eg-slides ol::-webkit-scrollbar{display:none}
+.eg-slides li{flex:0 0 ${share};min-width:0;scroll-snap-align:start}
+.eg-steps{display:flex;flex-wrap:wrap;align-items:center;gap:.4em .8em;margin-top:.9em;min-height:36px;visibility:hidden;font-size:.9em}
+.eg-awake .eg-steps{visibility:visible}
+.eg-step{display:grid;place-items:center;width:36px;height:36px;border:1px solid currentColor!important;border-radius:var(--eg-round)}
+:dir(rtl)>.eg-step svg{transform:scaleX(-1)}
+.eg-dots{display:flex;flex-wrap:wrap}
+.eg-dots button{width:24px;height:24px;display:grid;place-items:center}
+.eg-dots button::before{content:"";width:9px;height:9px;border-radius:50%;border:1.5px solid currentColor}
+.eg-dots [aria-current]::before{background:currentColor}
+.eg-play{text-decoration:underline;min-height:24px}`
+
+const line = `
+.eg-to{display:inline-flex;align-items:baseline;gap:.3em;min-height:24px;text-decoration:none}
+.eg-to:hover{text-decoration:underline}
+.eg-to b{font-weight:700}`
+
+interface LayoutRules {
+  css: string
+  heading: boolean
+  reviews: boolean
+  columns: boolean
+}
+
+const reviewsWith = (css: string, columns: boolean): LayoutRules => ({
+  css,
+  heading: true,
+  reviews: true,
+  columns,
+})
+const without = (css: string, heading: boolean): LayoutRules => ({
+  css,
+  heading,
+  reviews: false,
+  columns: false,
+})
+
+const perLayout: Record<Layout, LayoutRules> = {
+  list: reviewsWith(`.eg ol{display:grid;gap:${down};max-width:44em}`, false),
+  grid: reviewsWith(inColumns, true),
+  masonry: reviewsWith(
+    `${inColumns}
+.eg-packed ol{display:block;position:relative}
+.eg-packed li{position:absolute;width:${share}}`,
+    true,
+  ),
+  carousel: reviewsWith(moving, true),
+  single: reviewsWith(
+    `${moving}.eg ol{--eg-n:1}.eg-single figure{border-top-width:0;border-inline-start:3px solid var(--eg-accent);padding:0;padding-inline-start:1em}`,
+    false,
+  ),
+  aggregate: without(
+    `
+.eg-whole{display:grid;gap:1em 2.2em;align-items:center;max-width:44em;margin-bottom:1em}
+@container (min-width:430px){.eg-whole{grid-template-columns:auto minmax(0,1fr)}}
+.eg-figure{display:grid;justify-items:start}
+.eg-figure b{font-size:3.2em;line-height:1;font-weight:650}
+.eg-bars{display:grid;gap:.25em}
+.eg-bars li{position:relative;display:grid;grid-template-columns:1.2em minmax(0,1fr) 2.6em;gap:.6em;align-items:center;font-size:.85em}
+.eg-bars li>:last-child{text-align:end}
+.eg-bars svg{width:100%;height:8px}
+.eg-bar{fill:var(--eg-accent)}`,
+    true,
+  ),
+  badge: without(
+    `${line}
+.eg-badge{display:inline-block;container-type:normal}
+.eg-badge .eg-to{align-items:center;gap:.6em;padding:.35em .8em;border:1px solid color-mix(in srgb,currentColor 40%,transparent);border-radius:var(--eg-round)}
+.eg-badge b{font-size:1.7em;line-height:1}
+.eg-badge .eg-to>span{display:grid;font-size:.8em;line-height:1.3}`,
+    false,
+  ),
+  ratingLine: without(`${line}.eg-ratingLine{display:inline-block;container-type:normal}`, false),
+}
+
+export const layoutRules = (layout: Layout): LayoutRules => perLayout[layout]

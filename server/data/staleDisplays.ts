@@ -1,0 +1,47 @@
+import type { Knex } from 'knex'
+import { readVersion, versionColumns, type DisplayVersion, type VersionRow } from './displays'
+
+/** Marks one live display of a shop, or all of them, to be rendered anew. Answers how many. */
+export async function markDisplaysStale(
+  trx: Knex.Transaction,
+  shopId: number,
+  displayId?: number,
+): Promise<number> {
+  return trx('display')
+    .where({ shop_id: shopId, ...(displayId !== undefined && { id: displayId }) })
+    .whereNotNull('live_version_id')
+    .increment('stale', 1)
+}
+
+/** A display that waits to be rendered anew; `stale` counts how often that was asked for. */
+export interface StaleDisplay {
+  id: number
+  key: string
+  stale: number
+  address: string | null
+  live: DisplayVersion
+}
+
+export async function staleDisplays(db: Knex, shopId: number): Promise<StaleDisplay[]> {
+  const rows: (VersionRow & { displayId: number; key: string; stale: number; address: string | null })[] =
+    await db('display')
+      .join('display_version', 'display_version.id', 'display.live_version_id')
+      .where('display.shop_id', shopId)
+      .where('display.stale', '>', 0)
+      .select({ ...versionColumns, displayId: 'display.id', key: 'key', stale: 'stale', address: 'address' })
+  return rows.map(({ displayId, key, stale, address, ...version }) => ({
+    id: displayId,
+    key,
+    stale,
+    address,
+    live: readVersion(version),
+  }))
+}
+
+/** Ends a display's waiting, unless it was asked for again or another version went live meanwhile. */
+export async function markFresh(trx: Knex.Transaction, display: StaleDisplay): Promise<boolean> {
+  const changed = await trx('display')
+    .where({ id: display.id, stale: display.stale, live_version_id: display.live.id })
+    .update({ stale: 0 })
+  return changed > 0
+}

@@ -1,0 +1,45 @@
+import { changesBetween, sentenceText } from '../../core/display/sentence'
+import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
+import { displaysOfShop } from '../data/displays'
+import { pagesSeen, type PageSeen } from '../data/displaySeen'
+import type { Shop } from '../data/shops'
+import type { Services } from '../services'
+import { composer } from './compose'
+import { lookOf } from './editorView'
+
+export interface DisplayCard {
+  key: string
+  name: string
+  sentence: string
+  state: 'draft' | 'draftDiffers' | 'live'
+  /** How many parts of the draft visitors do not see yet. */
+  changes: number
+  preview: RenderedDisplay
+  look: PageLook
+  /** The pages it was seen on, the latest first. */
+  seen: PageSeen[]
+}
+
+/** The displays of a shop, each with what its draft looks like now. */
+export async function displayCards(services: Services, shop: Shop): Promise<DisplayCard[]> {
+  const displays = await displaysOfShop(services.db, shop.id)
+  const { compose, shop: forDisplays } = await composer(services, shop)
+  return Promise.all(
+    displays.map(async ({ id, key, name, draft, live }) => {
+      const changes = live
+        ? changesBetween(live.configuration, draft.configuration, forDisplays.products).length
+        : 0
+      return {
+        key,
+        name,
+        sentence: sentenceText(draft.configuration, forDisplays.products),
+        state:
+          live === null ? ('draft' as const) : changes > 0 ? ('draftDiffers' as const) : ('live' as const),
+        changes,
+        preview: renderDisplay(compose(draft.configuration, { key, samples: true }).model),
+        look: lookOf(shop),
+        seen: await pagesSeen(services.db, shop.id, id),
+      }
+    }),
+  )
+}

@@ -1,0 +1,63 @@
+import { brandShades, type BrandShades } from '../../core/display/brand'
+import type { RatingTally } from '../../core/curation/ratingTally'
+import { isNarrowed, sentenceText } from '../../core/display/sentence'
+import { reviewStates } from '../../core/moderation/rules'
+import { displaysOfShop } from '../data/displays'
+import { formsOfShop } from '../data/forms'
+import { approvedTally, laneCounts, showableCount } from '../data/reviewCounts'
+import { findShopBySlug, productsOfShop } from '../data/shops'
+import type { Services } from '../services'
+
+/** How a shop handles its reviews, for visitors: counts and settings as they are now. */
+export interface HowHandled {
+  shop: {
+    name: string
+    shortName: string
+    logo: string | null
+    siteUrl: string
+    shades: BrandShades
+    locale: string
+  }
+  received: number
+  approved: number
+  /** Waiting for a decision or held back for a closer look. */
+  undecided: number
+  declined: number
+  spam: number
+  /** Customers' own ratings that make up the average. */
+  counted: RatingTally
+  /** Approved ones that may be shown, of which the shop wrote some down. */
+  shown: number
+  /** Displays that choose by more than their number, as sentences. */
+  narrowed: string[]
+  form: string | null
+}
+
+export async function howHandled(services: Services, slug: string): Promise<HowHandled | null> {
+  const { db, publicUrl } = services
+  const shop = await findShopBySlug(db, slug)
+  if (!shop) return null
+  const counts = await laneCounts(db, shop.id)
+  const names = Object.fromEntries((await productsOfShop(db, shop.id)).map(({ sku, title }) => [sku, title]))
+  const live = (await displaysOfShop(db, shop.id)).flatMap(({ live }) => live ?? [])
+  const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
+  const { name, shortName, logo, siteUrl, locale } = shop
+  return {
+    shop: { name, shortName, logo, siteUrl, locale, shades: brandShades(shop.brand) },
+    received: reviewStates.reduce((sum, state) => sum + counts[state], 0),
+    approved: counts.approved,
+    undecided: counts.waiting + counts.held,
+    declined: counts.declined,
+    spam: counts.spam,
+    counted: await approvedTally(db, shop.id),
+    shown: await showableCount(db, shop.id),
+    narrowed: [
+      ...new Set(
+        live
+          .filter(({ configuration }) => isNarrowed(configuration))
+          .map(({ configuration }) => sentenceText(configuration, names)),
+      ),
+    ],
+    form: form ? `${publicUrl}/f/${form.slug}` : null,
+  }
+}

@@ -1,0 +1,233 @@
+import type { Knex } from 'knex'
+import { firstFree, slugOf } from '../../core/account/slug'
+import type { Configuration } from '../../core/display/configuration'
+import type { Measure } from '../../core/display/reserve'
+import { say } from '../../core/words/say'
+import { appendDecision } from '../data/decisions'
+import {
+  findDisplay,
+  insertDisplay,
+  isDisplayKeyTaken,
+  putAddress,
+  putMeasured,
+  renameDisplay,
+  publishedVersions,
+  putOffline,
+  putVersionLive,
+  setRemoved,
+  type Display,
+} from '../data/displays'
+import type { Member } from '../data/members'
+import type { Shop } from '../data/shops'
+import { writing } from '../data/writing'
+import { keepPicture } from '../media/keepPicture'
+import type { Services } from '../services'
+import { saveDraft } from './draft'
+import type { Publication } from './publish'
+import { markStale } from './staleDisplays'
+
+export const DISPLAY_NAME_LIMIT = 80
+/** Large enough for where pages are passed on. */
+const SHARED_PX = 1200
+
+/** Starts a display as a draft under a free key. Answers its key. */
+export async function addDisplay(
+  { db, now, newId, changes }: Services,
+  shop: Shop,
+  name: string,
+  configuration: Configuration,
+): Promise<string> {
+  const key = await writing(db, async (trx) => {
+    const key = await firstFree(slugOf(`${shop.slug} ${name}`), (taken) => isDisplayKeyTaken(trx, taken))
+    await insertDisplay(trx, {
+      shopId: shop.id,
+      publicId: newId(),
+      key,
+      name,
+      configuration,
+      now: now().toISOString(),
+    })
+    return key
+  })
+  changes.announce(shop.id)
+  return key
+}
+
+/** A new draft like another display's. Answers its key, or null when there is nothing to copy. */
+export async function copyDisplay(services: Services, shop: Shop, key: string): Promise<string | null> {
+  const display = await findDisplay(services.db, shop.id, { key })
+  if (!display) return null
+  const name = say('show.copyOf', { name: display.name }).slice(0, DISPLAY_NAME_LIMIT)
+  return addDisplay(services, shop, name, display.draft.configuration)
+}
+
+export async function rename(
+  { db, changes }: Services,
+  shop: Shop,
+  key: string,
+  name: string,
+): Promise<boolean> {
+  const done = await writing(db, async (trx) => {
+    const display = await findDisplay(trx, shop.id, { key })
+    if (display) await renameDisplay(trx, display, name)
+    return display !== null
+  })
+  if (done) changes.announce(shop.id)
+  return done
+}
+
+/** Remembers the heights that a display's code was copied with, to say when they no longer fit. */
+export async function keepMeasured(
+  { db, changes }: Services,
+  shop: Shop,
+  key: string,
+  measured: Measure[],
+): Promise<boolean> {
+  const done = await writing(db, async (trx) => {
+    const display = await findDisplay(trx, shop.id, { key })
+    if (display) await putMeasured(trx, display, measured)
+    return display !== null
+  })
+  if (done) changes.announce(shop.id)
+  return done
+}
+
+/** Keeps a picture for where a display's page is passed on, and names it in the draft. */
+export async function setSharingPicture(
+  services: Services,
+  shop: Shop,
+  key: string,
+  picture: string,
+): Promise<boolean> {
+  const display = await findDisplay(services.db, shop.id, { key })
+  if (!display) return false
+  const name = (await keepPicture(services, shop.id, picture, SHARED_PX)) ?? ''
+  return (await saveDraft(services, shop, key, { ...display.draft.configuration, picture: name })) !== null
+}
+
+/** Gives a display's page an address of its own. Answers a free one to choose when it is taken, null when it is kept. */
+export async function setAddress(
+  { db, now, changes, wakeJobs }: Services,
+  shop: Shop,
+  key: string,
+  wanted: string,
+): Promise<{ taken: string } | null> {
+  const outcome = await writing(db, async (trx) => {
+    const display = await findDisplay(trx, shop.id, { key })
+    if (!display) return null
+    const address = wanted === '' || wanted === key ? null : wanted
+    if (address === display.address) return null
+    if (address !== null && (await isDisplayKeyTaken(trx, address)))
+      return { taken: await firstFree(address, (name) => isDisplayKeyTaken(trx, name)) }
+    await putAddress(trx, display, address)
+    if (display.live) await markStale(trx, shop.id, display.id, now().toISOString())
+    return null
+  })
+  changes.announce(shop.id)
+  wakeJobs()
+  return outcome
+}
+
+/** What was taken off, and whether visitors had seen it. */
+export interface TakenOff {
+  name: string
+  wasLive: boolean
+}
+
+/** Takes a display off every page; its draft and its versions stay. Null when there is none. */
+export async function takeDown(
+  services: Services,
+  publication: Publication,
+  shop: Shop,
+  member: Member,
+  key: string,
+): Promise<TakenOff | null> {
+  const off = await writing(services.db, (trx) => offline(services, trx, shop, member, key))
+  if (off) publication.remove(key)
+  services.changes.announce(shop.id)
+  return off
+}
+
+/** Removes a display, taking it down first. Null when there is none. */
+export async function remove(
+  services: Services,
+  publication: Publication,
+  shop: Shop,
+  member: Member,
+  key: string,
+): Promise<TakenOff | null> {
+  const off = await writing(services.db, async (trx) => {
+    const off = await offline(services, trx, shop, member, key)
+    if (off) await setRemoved(trx, shop.id, key, services.now().toISOString())
+    return off
+  })
+  if (off) publication.remove(key)
+  services.changes.announce(shop.id)
+  return off
+}
+
+async function offline(
+  { now }: Services,
+  trx: Knex.Transaction,
+  shop: Shop,
+  member: Member,
+  key: string,
+): Promise<TakenOff | null> {
+  const display = await findDisplay(trx, shop.id, { key })
+  if (!display) return null
+  const { name, live } = display
+  if (live) {
+    await putOffline(trx, display)
+    await logDisplay(trx, 'unpublish', shop, member, display, live.id, null, now().toISOString())
+  }
+  return { name, wasLive: live !== null }
+}
+
+/** Brings back what was removed or taken down, live again as it was if it had been. Answers its name. */
+export async function putBack(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  key: string,
+  live: boolean,
+): Promise<string | null> {
+  const { db, changes, wakeJobs } = services
+  const now = services.now().toISOString()
+  const name = await writing(db, async (trx) => {
+    await setRemoved(trx, shop.id, key, null)
+    const display = await findDisplay(trx, shop.id, { key })
+    if (!display) return null
+    const [latest] = live && !display.live ? await publishedVersions(trx, shop.id, display.id) : []
+    if (latest) {
+      await putVersionLive(trx, display, latest.id)
+      await logDisplay(trx, 'publish', shop, member, display, null, latest.id, now)
+      await markStale(trx, shop.id, display.id, now)
+    }
+    return display.name
+  })
+  changes.announce(shop.id)
+  wakeJobs()
+  return name
+}
+
+async function logDisplay(
+  trx: Knex.Transaction,
+  act: 'publish' | 'unpublish',
+  shop: Shop,
+  member: Member,
+  display: Display,
+  before: number | null,
+  after: number | null,
+  at: string,
+): Promise<void> {
+  await appendDecision(trx, {
+    shopId: shop.id,
+    act,
+    memberId: member.id,
+    displayId: display.id,
+    before: { versionId: before },
+    after: { versionId: after },
+    digest: '',
+    at,
+  })
+}

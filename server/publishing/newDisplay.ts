@@ -1,0 +1,60 @@
+import {
+  layouts,
+  startingConfiguration,
+  type Configuration,
+  type Layout,
+  type Placement,
+} from '../../core/display/configuration'
+import { say } from '../../core/words/say'
+import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
+import type { Shop } from '../data/shops'
+import type { Services } from '../services'
+import { composer } from './compose'
+import { lookOf } from './editorView'
+import { addDisplay } from './manage'
+
+const usualPlace: Partial<Record<Layout, Placement['place']>> = {
+  single: 'side',
+  badge: 'footer',
+  ratingLine: 'products',
+  list: 'product',
+}
+
+/** What a new display starts as: the layout, with what usually goes with it. */
+export function startOf(layout: Layout): Configuration {
+  const { selection, placement } = startingConfiguration
+  const many = layout === 'masonry' || layout === 'carousel'
+  const onProduct = layout === 'ratingLine' || layout === 'list'
+  return {
+    ...startingConfiguration,
+    selection: {
+      ...selection,
+      limit: many ? 9 : selection.limit,
+      products: onProduct ? { kind: 'page' } : selection.products,
+    },
+    layout: { ...startingConfiguration.layout, kind: layout },
+    placement: { ...placement, place: usualPlace[layout] ?? 'front' },
+  }
+}
+
+/** The layouts to choose a new display from, drawn from the shop's own reviews. */
+export async function looksToStartFrom(
+  services: Services,
+  shop: Shop,
+): Promise<{ looks: Record<Layout, RenderedDisplay>; look: PageLook; samples: boolean }> {
+  const { compose, reviews } = await composer(services, shop)
+  const looks = layouts.map((layout) => [
+    layout,
+    renderDisplay(compose(startOf(layout), { key: '', samples: true }).model),
+  ])
+  return {
+    looks: Object.fromEntries(looks) as Record<Layout, RenderedDisplay>,
+    look: lookOf(shop),
+    samples: reviews.length === 0,
+  }
+}
+
+/** Starts a display of a layout as a draft. Answers its key. */
+export function startDisplay(services: Services, shop: Shop, layout: Layout): Promise<string> {
+  return addDisplay(services, shop, say(`show.look.${layout}.name`), startOf(layout))
+}

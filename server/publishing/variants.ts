@@ -1,0 +1,83 @@
+import type { Asked } from '../../core/display/displayModel'
+import type { Configuration } from '../../core/display/configuration'
+import { jsonLdOf } from '../../core/display/jsonLd'
+import { everything, MOST_SHOWN, scopeOf } from '../../core/curation/selection'
+import { renderPage } from '../../onsite/render'
+import { findDisplay, shopOfLiveDisplay } from '../data/displays'
+import { findShop } from '../data/shops'
+import type { Services } from '../services'
+import { composer } from './compose'
+import { displayAnswer } from './publish'
+
+async function found(services: Services, key: string) {
+  const shopId = await shopOfLiveDisplay(services.db, key)
+  const display = shopId === null ? null : await findDisplay(services.db, shopId, { key })
+  if (!display?.live) return null
+  const shop = await findShop(services.db, display.shopId)
+  return { shop, display, live: display.live, composing: await composer(services, shop) }
+}
+
+/** The product as the shop spells it; one that the shop does not have is about nothing. */
+const onPage = (asked: Asked, skuOf: (typed: string) => string | undefined): Asked =>
+  asked.product ? { ...asked, product: skuOf(asked.product) ?? asked.product } : asked
+
+/** The answer of a live display for a page that asks for a product, a number, a language or a theme. */
+export async function displayVariant(services: Services, key: string, asked: Asked): Promise<string | null> {
+  const at = await found(services, key)
+  if (!at) return null
+  const { model } = at.composing.compose(at.live.configuration, {
+    key,
+    asked: onPage(asked, at.composing.skuOf),
+  })
+  return JSON.stringify(displayAnswer(services, { key, live: at.live }, model))
+}
+
+/** A live display as a page of its own. */
+export async function displayPage(services: Services, key: string, asked: Asked): Promise<string | null> {
+  const at = await found(services, key)
+  return at && pageOf(services, at, asked, at.live.configuration, '')
+}
+
+/** All reviews that a live display is about, the newest first, a page of them at a time. */
+export async function allOfDisplay(services: Services, key: string, asked: Asked): Promise<string | null> {
+  const at = await found(services, key)
+  if (!at) return null
+  const { configuration } = at.live
+  const { selection, layout, heading } = configuration
+  return pageOf(
+    services,
+    at,
+    { ...asked, limit: MOST_SHOWN },
+    {
+      ...configuration,
+      title: '',
+      heading: { ...heading, line: '', average: true, count: true, all: false },
+      selection: { ...everything, products: selection.products },
+      layout: { ...layout, kind: 'list' },
+    },
+    '/all',
+  )
+}
+
+function pageOf(
+  { behaviours, publicUrl }: Services,
+  { shop, display, composing }: NonNullable<Awaited<ReturnType<typeof found>>>,
+  asked: Asked,
+  configuration: Configuration,
+  below: '' | '/all',
+): string {
+  const onProduct = onPage(asked, composing.skuOf)
+  const { model } = composing.compose(configuration, { key: display.key, asked: onProduct })
+  const url = `${publicUrl}/d/${display.address ?? display.key}${below}`
+  const jsonLd = jsonLdOf(model, url)
+  const about = scopeOf(configuration.selection, onProduct)
+  return renderPage(model, {
+    look: shop,
+    url,
+    description: configuration.description.trim() || shop.description,
+    picture: configuration.picture ? `${publicUrl}/media/${configuration.picture}` : null,
+    // What closes the script element must not stand inside it.
+    jsonLd: about && jsonLd ? JSON.stringify(jsonLd).replace(/</g, '\\u003c') : null,
+    script: behaviours.page ?? null,
+  })
+}

@@ -1,0 +1,88 @@
+import { startingConfiguration, type Configuration } from '../../core/display/configuration'
+import {
+  displayModel,
+  type Asked,
+  type DisplayShop,
+  type ShowableReview,
+} from '../../core/display/displayModel'
+
+/** A review that may be shown, written on the day of its id in June 2026. */
+export function showable(
+  id: number,
+  rating: number | null,
+  more: Partial<ShowableReview> = {},
+): ShowableReview {
+  return {
+    id,
+    publicId: `r${id}`,
+    rating,
+    writtenAt: `2026-06-${String(id).padStart(2, '0')}T10:00:00Z`,
+    writtenPrecision: 'day',
+    source: 'form',
+    title: '',
+    body: 'Words',
+    authorName: 'Piotr Lis',
+    language: null,
+    productSku: null,
+    productTitle: null,
+    tags: [],
+    verified: false,
+    worded: true,
+    boughtAt: null,
+    role: '',
+    company: '',
+    companyUrl: '',
+    relationship: '',
+    reply: null,
+    portrait: null,
+    companyLogo: null,
+    ...more,
+  }
+}
+
+export const beeShop: DisplayShop = {
+  name: 'Wrenfield Bee Supply',
+  shortName: 'Wrenfield',
+  locale: 'en-GB',
+  timeZone: 'Europe/London',
+  products: { 'HK-2': 'Hive kit', 'SM-L': 'Smoker' },
+  site: { ground: '#fcf7eb', ink: '#2a241a', brand: '#e9b949', corners: 6 },
+}
+
+type Groups = 'selection' | 'layout' | 'parts' | 'heading' | 'dress' | 'placement'
+
+/** The starting configuration with parts of its groups changed. */
+export function configured(
+  changed: Partial<Omit<Configuration, Groups>> & {
+    [G in Groups]?: Partial<Configuration[G]>
+  } = {},
+): Configuration {
+  const start = startingConfiguration
+  return {
+    ...start,
+    ...changed,
+    selection: { ...start.selection, ...changed.selection },
+    layout: { ...start.layout, ...changed.layout },
+    parts: { ...start.parts, ...changed.parts },
+    heading: { ...start.heading, ...changed.heading },
+    dress: { ...start.dress, ...changed.dress },
+    placement: { ...start.placement, ...changed.placement },
+  }
+}
+
+/** What a display of the bee shop shows of some reviews. */
+export function shownOf(reviews: ShowableReview[], configuration = configured(), asked: Asked = {}) {
+  return displayModel({
+    configuration,
+    shop: beeShop,
+    reviews,
+    links: {
+      write: 'https://reviews.example/f/tell-us',
+      all: 'https://reviews.example/d/front/all',
+      how: 'https://reviews.example/how/wrenfield',
+    },
+    mediaUrl: 'https://reviews.example/media/',
+    now: '2026-11-25T00:00:00Z',
+    asked,
+  })
+}
