@@ -1,19 +1,27 @@
 import { showsReviews } from '../core/display/sentence'
 import type { DisplayModel } from '../core/display/displayModel'
+import { regionName } from './regionName'
 import { QuotationView } from './QuotationView'
 import { Slides } from './Slides'
 import { Summary } from './Summary'
 import { Whole } from './Whole'
 
 /** A display as visitors get it: static HTML, which the loader wakes where a layout needs to move. */
-export function DisplayView({ model }: { model: DisplayModel }) {
+export function DisplayView({
+  model,
+  wake,
+}: {
+  model: DisplayModel
+  /** Where what wakes its layout lies, for the loader. */
+  wake?: string
+}) {
   const { layout, title, heading, quotations, whenEmpty, dress, theme } = model
   const empty = quotations.length === 0 && (model.stock === 0 || showsReviews(layout.kind))
   if (empty && whenEmpty === 'nothing') return null
   const classes = ['eg', `eg-${layout.kind}`, `eg-on-${dress.ground}`, theme && `eg-${theme}`]
   if (layout.kind === 'badge' || layout.kind === 'ratingLine')
     return (
-      <div className={classes.filter(Boolean).join(' ')} lang={model.language}>
+      <div className={classes.filter(Boolean).join(' ')} lang={model.language} data-wake={wake}>
         <Whole model={model} />
       </div>
     )
@@ -22,6 +30,7 @@ export function DisplayView({ model }: { model: DisplayModel }) {
       className={classes.filter(Boolean).join(' ')}
       lang={model.language}
       aria-label={regionName(model)}
+      data-wake={wake}
     >
       {title && (
         <h2 className="eg-title" dir="auto">
@@ -38,10 +47,6 @@ export function DisplayView({ model }: { model: DisplayModel }) {
       {showsReviews(layout.kind) && !empty && <Reviews model={model} />}
     </section>
   )
-}
-
-export function regionName({ say, product, shopName }: DisplayModel): string {
-  return product?.title ? say('regionOn', { product: product.title }) : say('region', { shop: shopName })
 }
 
 function Reviews({ model }: { model: DisplayModel }) {

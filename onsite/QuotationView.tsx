@@ -46,7 +46,7 @@ function Words({ quotation, say }: { quotation: Quotation; say: Given['say'] }) 
         <>
           <p>
             {words.head.at(-1)}
-            {words.within && <span className="eg-cut">…</span>}
+            {words.within && <span className="eg-cut">{/[.!?]$/.test(words.head.at(-1)!) ? ' …' : '…'}</span>}
           </p>
           <details>
             <summary>

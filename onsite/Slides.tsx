@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import type { DisplayModel } from '../core/display/displayModel'
-import { regionName } from './DisplayView'
+import { regionName } from './regionName'
 
 /** Reviews that pass by: a row that scrolls, with controls that the loader wakes. */
 export function Slides({ model, children }: { model: DisplayModel; children: ReactNode }) {

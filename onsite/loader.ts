@@ -4,7 +4,6 @@ interface Answer {
   html: string
   css: string
   jsonLd: object | null
-  parts: string[]
 }
 
 const asked = ['product', 'limit', 'lang', 'theme'] as const
@@ -18,12 +17,11 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
   try {
     const answer = await fetch(`${display}.json${query.size ? `?${query}` : ''}`, { credentials: 'omit' })
     if (!answer.ok) return
-    const { html, css, jsonLd, parts } = (await answer.json()) as Answer
-    const behaviours = await Promise.all(
-      parts.map((part) => import(/* @vite-ignore */ origin + part) as Promise<Behaviour>),
-    )
+    const { html, css, jsonLd } = (await answer.json()) as Answer
+    const part = / data-wake="([^"]+)"/.exec(html)?.[1]
+    const behaviour = part ? ((await import(/* @vite-ignore */ origin + part)) as Behaviour) : null
     show(box, html, css)
-    for (const { default: wake } of behaviours) wake(box.shadowRoot!)
+    behaviour?.default(box.shadowRoot!)
     if (jsonLd) tellSearchEngines(box, jsonLd)
     navigator.sendBeacon?.(`${display}/seen`, location.origin + location.pathname)
   } catch {

@@ -1,7 +1,7 @@
 import { HtmlValidate } from 'html-validate'
 import { describe, expect, test } from 'vitest'
 import { layouts } from '../core/display/configuration'
-import type { ShowableReview } from '../core/display/displayModel'
+import type { ShowableReview } from '../core/display/showableReview'
 import { visitorLanguages } from '../core/words/visitors'
 import { configured, showable, shownOf } from '../tests/support/display'
 import { renderAbsentPage, renderDisplay, renderPage } from './render'

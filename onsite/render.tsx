@@ -24,9 +24,16 @@ export interface RenderedDisplay {
   behaviour: Behaviour | null
 }
 
-export function renderDisplay(model: DisplayModel): RenderedDisplay {
-  const html = renderToStaticMarkup(<DisplayView model={model} />)
-  return { html, css: shadowStyles(model), behaviour: (html && behaviours[model.layout.kind]) || null }
+/** @param addresses where the behaviours lie, for whoever gets the HTML without our code around it */
+export function renderDisplay(
+  model: DisplayModel,
+  addresses: Partial<Record<Behaviour, string>> = {},
+): RenderedDisplay {
+  const behaviour = behaviours[model.layout.kind] ?? null
+  const html = renderToStaticMarkup(
+    <DisplayView model={model} wake={behaviour ? addresses[behaviour] : undefined} />,
+  )
+  return { html, css: shadowStyles(model), behaviour: html ? behaviour : null }
 }
 
 /** The look of a page that a display has to itself, in the shop's own ground, ink and type. */

@@ -1,48 +1,20 @@
-import { createServer, type Server } from 'node:http'
 import type { WebDriver } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, withBrowser, type Window } from './support/browser'
+import { startOtherSite, type OtherSite } from './support/otherSite'
 import { pageOf } from './support/page'
 
-/** Somebody's website: whatever page a test wants, from a third origin. */
-interface Site {
-  show: (body: string, headers?: Record<string, string>) => string
-  server: Server
-}
-
 let demo: Running
-let site: Site
+let site: OtherSite
 beforeAll(async () => {
   demo = await startDemo()
-  site = await startSite()
+  site = await startOtherSite()
 })
 afterAll(async () => {
-  site.server.close()
+  site.stop()
   await demo.stop()
 })
-
-async function startSite(): Promise<Site> {
-  let body = ''
-  let extra: Record<string, string> = {}
-  const server = createServer((_req, res) => {
-    res.writeHead(200, { 'Content-Type': 'text/html; charset=utf-8', ...extra })
-    res.end(
-      `<!doctype html><html lang="en"><title>A site</title><link rel="icon" href="data:,">${body}</html>`,
-    )
-  })
-  await new Promise<void>((resolve) => server.listen(0, resolve))
-  const address = server.address()
-  const port = typeof address === 'object' && address ? address.port : 0
-  return {
-    server,
-    show: (page, headers = {}) => {
-      body = page
-      extra = headers
-      return `http://localhost:${port}/`
-    },
-  }
-}
 
 const box = (key = 'front-page') =>
   `<div data-elogio="${key}"><a href="${demo.url}/d/${key}">Reviews</a></div>`

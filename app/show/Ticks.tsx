@@ -32,7 +32,7 @@ export function Ticks({
               }
             />
             {words}
-            {count !== undefined && <span className="font-normal text-soft">{count}</span>}
+            {count !== undefined && <span className="font-normal text-soft">({count})</span>}
           </label>
         ))}
       </div>

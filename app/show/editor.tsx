@@ -4,6 +4,7 @@ import { data, Link } from 'react-router'
 import { z } from 'zod'
 import { configurationSchema } from '../../core/display/configuration'
 import { measuresSchema, type Measure } from '../../core/display/reserve'
+import { showsReviews } from '../../core/display/sentence'
 import { trials } from '../../core/display/tryOut'
 import { spokenMoment } from '../../core/formats/dates'
 import { pictureAddress } from '../../core/formats/picture'
@@ -105,6 +106,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   const names = Object.fromEntries(view.products.map(({ sku, title }) => [sku, title]))
   const page = draft.placement.url || view.siteUrl
   const ownPage = draft.placement.place === 'own'
+  const picks = showsReviews(draft.layout.kind)
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <title>{`${view.name} · ${say('show.title')} · Elogio`}</title>
@@ -161,7 +163,9 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
           />
         )}
       </div>
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_276px] lg:grid-rows-[minmax(0,1fr)]">
+      <div
+        className={`grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)] ${picks ? 'lg:grid-cols-[minmax(0,1fr)_276px]' : ''}`}
+      >
         <div className="flex min-h-[560px] min-w-0 flex-col lg:min-h-0">
           <Stage
             view={view}
@@ -171,15 +175,17 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
             pageAddress={page && !ownPage ? `${at}/stage?page=${encodeURIComponent(page)}` : null}
             measureIn={setBox}
           />
-          <FairGauge
-            fairness={view.fairness}
-            chosen={view.chosen}
-            all={view.all}
-            stock={view.stock}
-            locale={view.locale}
-          />
+          {picks && (
+            <FairGauge
+              fairness={view.fairness}
+              chosen={view.chosen}
+              all={view.all}
+              stock={view.stock}
+              locale={view.locale}
+            />
+          )}
         </div>
-        <PickedList shop={params.shop} view={view} draft={draft} change={change} />
+        {picks && <PickedList shop={params.shop} view={view} draft={draft} change={change} />}
       </div>
       {panel === 'code' && <PlaceCode view={view} shop={params.shop} measures={measures} close={close} />}
       {panel === 'versions' && <Versions versions={view.spokenVersions} close={close} />}

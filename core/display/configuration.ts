@@ -13,6 +13,10 @@ export const layouts = [
 ] as const
 export type Layout = (typeof layouts)[number]
 
+/** Layouts that stand in as many columns as their box has room for. */
+export const hasColumns = (layout: Layout): boolean =>
+  layout === 'grid' || layout === 'masonry' || layout === 'carousel'
+
 export const DISPLAY_TITLE_LIMIT = 120
 export const DISPLAY_LINE_LIMIT = 240
 export const MOST_COLUMNS = 4

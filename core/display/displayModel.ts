@@ -1,42 +1,12 @@
 import { tallyOf, type RatingTally } from '../curation/ratingTally'
-import { asksForRatings, inScope, pick, scopeOf, type Page, type Pickable } from '../curation/selection'
+import { asksForRatings, inScope, pick, scopeOf, type Page } from '../curation/selection'
 import { visitorLanguage, visitorWords, type VisitorWords } from '../words/visitors'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
-import { dressed, type Dressed, type SiteDress } from './dress'
+import { dressed, type Dressed } from './dress'
 import { sampleQuotations } from './samples'
 import type { Quotation } from './quotation'
+import { isCounted, type DisplayShop, type ShowableReview } from './showableReview'
 import { toQuotation } from './toQuotation'
-
-/** A review that may be shown: approved, and its writer agreed. */
-export interface ShowableReview extends Pickable {
-  writtenPrecision: string
-  title: string
-  body: string
-  authorName: string
-  productTitle: string | null
-  /** When the order that proves the purchase was placed; null when unproven. */
-  boughtAt: string | null
-  role: string
-  company: string
-  companyUrl: string
-  relationship: string
-  /** Files of pictures; null for none. */
-  portrait: string | null
-  companyLogo: string | null
-  /** The shop's public answer. */
-  reply: { name: string; body: string } | null
-}
-
-/** The shop as its displays need it. */
-export interface DisplayShop {
-  name: string
-  shortName: string
-  locale: string
-  timeZone: string
-  /** Names of products by SKU. */
-  products: Record<string, string>
-  site: SiteDress
-}
 
 /** Where a display leads; null where there is nothing to lead to. */
 export interface DisplayLinks {
@@ -77,9 +47,6 @@ export interface DisplayModel {
   links: DisplayLinks
   whenEmpty: Configuration['whenEmpty']
 }
-
-/** Written by a customer: what the shop wrote down counts in no average. */
-export const isCounted = ({ source }: Pick<Pickable, 'source'>): boolean => source !== 'manualEntry'
 
 /** Picks, orders and words what a display shows. */
 export function displayModel({

@@ -1,7 +1,7 @@
 import { dayIn, spokenMonth } from '../formats/dates'
 import { litMarks, oneDecimal } from '../formats/rating'
 import type { Parts } from './configuration'
-import { isCounted, type DisplayShop, type ShowableReview } from './displayModel'
+import { isCounted, type DisplayShop, type ShowableReview } from './showableReview'
 import { excerptOf } from './excerpt'
 import { publicName } from './publicName'
 import type { Quotation } from './quotation'

@@ -1,4 +1,4 @@
-import type { ShowableReview } from './displayModel'
+import type { ShowableReview } from './showableReview'
 
 /** Kinds of data to look at a display with, before it meets them on its own. */
 export const trials = ['real', 'few', 'many', 'long', 'missing'] as const

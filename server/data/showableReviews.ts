@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { newestFirst } from '../../core/curation/selection'
-import type { ShowableReview } from '../../core/display/displayModel'
+import type { ShowableReview } from '../../core/display/showableReview'
 
 const LATEST_PROOF = `(
   SELECT max(purchase.placed_at) FROM verification

@@ -1,4 +1,5 @@
-import { displayModel, type Asked, type DisplayShop } from '../../core/display/displayModel'
+import { displayModel, type Asked } from '../../core/display/displayModel'
+import type { DisplayShop } from '../../core/display/showableReview'
 import type { Configuration } from '../../core/display/configuration'
 import { formsOfShop } from '../data/forms'
 import { productsOfShop, type Shop } from '../data/shops'

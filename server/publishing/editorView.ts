@@ -3,7 +3,8 @@ import { pickFacets, type PickFacets } from '../../core/curation/pickFacets'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { fitting, pick, selectionOrders, type SelectionOrder } from '../../core/curation/selection'
 import { layouts, type Configuration, type Layout } from '../../core/display/configuration'
-import { isCounted, type Asked, type ShowableReview } from '../../core/display/displayModel'
+import type { Asked } from '../../core/display/displayModel'
+import { isCounted, type ShowableReview } from '../../core/display/showableReview'
 import { contrastFaults, type ContrastFault, type SiteDress } from '../../core/display/dress'
 import type { Measure } from '../../core/display/reserve'
 import { changesBetween, sentenceText, type Change } from '../../core/display/sentence'
@@ -22,6 +23,8 @@ const FIRST_FEW = 3
 /** How many that fit but are not shown are listed to be pulled in. */
 const NEXT_FEW = 20
 const IN_A_MINIATURE = 6
+/** Columns begin sooner in a miniature, so that its words can be made out. */
+const MINIATURE_MARKS = [200, 320, 4000]
 
 /** How the owner looks at a display: on which product's page, and with which data. */
 export interface Looking {
@@ -179,11 +182,21 @@ export function miniatures(
   const plain: Configuration = {
     ...configuration,
     title: '',
-    heading: { ...configuration.heading, line: '', write: false, all: false, button: { words: '', url: '' } },
+    heading: {
+      line: '',
+      average: false,
+      count: false,
+      write: false,
+      all: false,
+      button: { words: '', url: '' },
+    },
   }
   const { model } = compose(plain, { key, asked, samples: true })
-  const few = { ...model, quotations: model.quotations.slice(0, IN_A_MINIATURE) }
+  const few = { ...model, stock: 0, quotations: model.quotations.slice(0, IN_A_MINIATURE) }
   return Object.fromEntries(
-    layouts.map((kind) => [kind, renderDisplay({ ...few, layout: { ...model.layout, kind } })]),
+    layouts.map((kind) => [
+      kind,
+      renderDisplay({ ...few, layout: { ...model.layout, kind, marks: MINIATURE_MARKS } }),
+    ]),
   ) as Record<Layout, RenderedDisplay>
 }

@@ -1,4 +1,4 @@
-import type { ShowableReview } from '../../core/display/displayModel'
+import type { ShowableReview } from '../../core/display/showableReview'
 
 /** A review as the editor lists it, under the name that only the owner sees. */
 export interface PickedLine {

@@ -75,9 +75,8 @@ export function displayAnswer(
   display: { key: string; live: { number: number } },
   model: DisplayModel,
 ) {
-  const { html, css, behaviour } = renderDisplay(model)
+  const { html, css } = renderDisplay(model, behaviours)
   const { average, count } = model.tally
-  const part = behaviour && behaviours[behaviour]
   return {
     key: display.key,
     version: display.live.number,
@@ -90,6 +89,5 @@ export function displayAnswer(
       shown: model.quotations.length,
     },
     more: null,
-    parts: part ? [part] : [],
   }
 }

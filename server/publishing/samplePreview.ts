@@ -1,5 +1,6 @@
 import { startingConfiguration } from '../../core/display/configuration'
-import { displayModel, type DisplayShop } from '../../core/display/displayModel'
+import { displayModel } from '../../core/display/displayModel'
+import type { DisplayShop } from '../../core/display/showableReview'
 import { renderDisplay } from '../../onsite/render'
 import type { Services } from '../services'
 

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { ShowableReview } from '../../core/display/displayModel'
+import type { ShowableReview } from '../../core/display/showableReview'
 import { showableReviews } from '../data/showableReviews'
 import { stockVersion } from '../data/shops'
 

@@ -1,10 +1,6 @@
 import { startingConfiguration, type Configuration } from '../../core/display/configuration'
-import {
-  displayModel,
-  type Asked,
-  type DisplayShop,
-  type ShowableReview,
-} from '../../core/display/displayModel'
+import { displayModel, type Asked } from '../../core/display/displayModel'
+import type { DisplayShop, ShowableReview } from '../../core/display/showableReview'
 
 /** A review that may be shown, written on the day of its id in June 2026. */
 export function showable(

@@ -78,7 +78,10 @@ export function pageOf(driver: WebDriver) {
     displayInside: (css: string, words: RegExp) =>
       wait(async () => {
         const text = await driver.executeScript<string>(
-          'return [...document.querySelectorAll(arguments[0] + " *")].map(e => e.shadowRoot?.textContent ?? "").join(" ")',
+          `const inFrames = [...document.querySelectorAll(arguments[0] + ' iframe')]
+            .flatMap((frame) => [...(frame.contentDocument?.querySelectorAll('*') ?? [])])
+          return [...document.querySelectorAll(arguments[0] + ' *'), ...inFrames]
+            .map((element) => element.shadowRoot?.textContent ?? '').join(' ')`,
           css,
         )
         return words.test(text)

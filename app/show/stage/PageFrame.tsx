@@ -5,6 +5,9 @@ import { fillBox } from './fillBox'
 import { boxOn, fillOthers, pathTo } from './ownPage'
 import { clickedIn, type Clicked } from './previewParts'
 
+/** Above the display, so that it is seen what it follows; in CSS pixels. */
+const ROOM_ABOVE = 32
+
 /** The display in the shop's own page: fetched by the server, stilled, in a sandbox where nothing of it runs. */
 export function PageFrame({
   address,
@@ -34,6 +37,8 @@ export function PageFrame({
 }) {
   const frame = useRef<HTMLIFrameElement>(null)
   const [box, setBox] = useState<HTMLElement | null>(null)
+  // Only once it is filled is the page long enough to be scrolled to it.
+  const unseen = useRef(false)
 
   useEffect(() => {
     const element = frame.current
@@ -55,8 +60,7 @@ export function PageFrame({
         product: found.dataset.product ?? null,
         placed: coded || spot !== '',
       })
-      found.scrollIntoView({ block: 'start' })
-      page.documentElement.scrollTop = Math.max(0, page.documentElement.scrollTop - 60)
+      unseen.current = true
     }
     element.addEventListener('load', settle)
     settle()
@@ -65,7 +69,16 @@ export function PageFrame({
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [address, displayKey, spot])
 
-  useEffect(() => (box ? fillBox(box, preview, box.dataset.theme) : undefined), [box, preview])
+  useEffect(() => {
+    if (!box) return
+    const end = fillBox(box, preview, box.dataset.theme)
+    if (unseen.current) {
+      box.scrollIntoView({ block: 'start' })
+      box.ownerDocument.defaultView?.scrollBy(0, -ROOM_ABOVE)
+    }
+    unseen.current = false
+    return end
+  }, [box, preview])
 
   useEffect(() => {
     if (!box) return

@@ -1,4 +1,4 @@
-import { useEffect, useRef, type ReactNode } from 'react'
+import { useEffect, useRef } from 'react'
 import type { RenderedDisplay } from '../../../onsite/render'
 import { fillBox } from './fillBox'
 import { clickedIn, type Clicked } from './previewParts'
@@ -10,15 +10,12 @@ export function PlainGround({
   width,
   clicked,
   stands,
-  children,
 }: {
   preview: RenderedDisplay
   look: { ground: string; ink: string; fonts: string }
   width: number
   clicked: (clicked: Clicked | null) => void
   stands: (element: HTMLElement) => void
-  /** What is said above it, to the owner only. */
-  children: ReactNode
 }) {
   const host = useRef<HTMLDivElement>(null)
   useEffect(() => {
@@ -44,7 +41,6 @@ export function PlainGround({
         className="min-h-full p-6"
         style={{ width, background: look.ground, color: look.ink, fontFamily: look.fonts || undefined }}
       >
-        {children}
         <div className="text-[17px]">
           <div ref={host} />
         </div>

@@ -1,5 +1,10 @@
 import { useRef, useState } from 'react'
-import { NARROWEST_MARK, WIDEST_MARK, type Arrangement } from '../../../core/display/configuration'
+import {
+  hasColumns,
+  NARROWEST_MARK,
+  WIDEST_MARK,
+  type Arrangement,
+} from '../../../core/display/configuration'
 import { say } from '../../../core/words/say'
 
 const STEP = 10
@@ -19,7 +24,7 @@ export function Ruler({
   room: number
   change: (marks: number[]) => void
 }) {
-  const shown = layout.marks.slice(0, layout.columns - 1)
+  const shown = hasColumns(layout.kind) ? layout.marks.slice(0, layout.columns - 1) : []
   const move = (index: number, to: number) => {
     const least = index === 0 ? NARROWEST_MARK : layout.marks[index - 1]! + APART
     const most = index + 1 < layout.marks.length ? layout.marks[index + 1]! - APART : WIDEST_MARK

@@ -122,6 +122,19 @@ export function Stage({
             {say(choosing ? 'show.clickWhere' : box?.placed ? 'show.otherSpot' : 'show.chooseSpot')}
           </button>
         )}
+        {view.samples && (
+          <span className="font-semibold text-ink">
+            {say('show.samples')}{' '}
+            <Link className="part" to={`/s/${shop}/gather/write`}>
+              {say('show.firstOne')}
+            </Link>
+          </span>
+        )}
+        {empty && (
+          <span className="font-semibold text-ochre">
+            {say(draft.whenEmpty === 'nothing' ? 'show.nothingAtAll' : 'show.nothing')}
+          </span>
+        )}
         {pageProblem && <span className="font-semibold text-ochre">{pageProblem}</span>}
       </div>
       <div className="relative h-7 shrink-0">
@@ -180,21 +193,7 @@ export function Stage({
                 width={width - 3}
                 clicked={hear}
                 stands={measureIn}
-              >
-                {view.samples && (
-                  <p className="mb-5 flex flex-wrap items-center gap-x-3 gap-y-2 rounded-lg bg-tint px-3 py-2 font-sans text-ink">
-                    {say('show.samples')}
-                    <Link className="part" to={`/s/${shop}/gather/write`}>
-                      {say('show.firstOne')}
-                    </Link>
-                  </p>
-                )}
-                {empty && (
-                  <p className="mb-4 rounded-lg bg-wash px-3 py-2 font-sans text-ink">
-                    {say(draft.whenEmpty === 'nothing' ? 'show.nothingAtAll' : 'show.nothing')}
-                  </p>
-                )}
-              </PlainGround>
+              />
             )}
           </div>
         </div>

@@ -5,6 +5,19 @@ import { wake } from '../../components/wake'
 /** The output is what visitors get; only that it can be clicked is shown on top. */
 const clickable = `.eg [class^="eg-"]:not(.eg-with-face,.eg-slides,.eg-steps,.eg-step,.eg-dots):hover{outline:1.5px dotted currentColor;outline-offset:2px;cursor:pointer}`
 
+/** Our own policy takes constructed sheets only; the document of another page takes none that was constructed in ours. */
+function dress(root: ShadowRoot, css: string): void {
+  if (root.ownerDocument === document) {
+    const sheet = new CSSStyleSheet()
+    sheet.replaceSync(css)
+    root.adoptedStyleSheets = [sheet]
+    return
+  }
+  const style = root.ownerDocument.createElement('style')
+  style.textContent = css
+  root.prepend(style)
+}
+
 /** Fills a box with a display as the loader does. Answers what ends it. */
 export function fillBox(
   box: HTMLElement,
@@ -12,12 +25,9 @@ export function fillBox(
   theme?: string,
 ): (() => void) | undefined {
   const root = box.shadowRoot ?? box.attachShadow({ mode: 'open' })
-  // A page's own document takes no sheet that was constructed in ours.
-  const style = box.ownerDocument.createElement('style')
-  style.textContent = css + clickable
   const ground = groundAround(box, theme)
   root.innerHTML = html
-  root.prepend(style)
+  dress(root, css + clickable)
   const display = root.querySelector<HTMLElement>('.eg')
   suit(display, ground)
   if (!display) return undefined

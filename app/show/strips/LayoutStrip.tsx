@@ -1,4 +1,10 @@
-import { layouts, LONGEST_AUTOPLAY, MOST_COLUMNS, type Layout } from '../../../core/display/configuration'
+import {
+  hasColumns,
+  layouts,
+  LONGEST_AUTOPLAY,
+  MOST_COLUMNS,
+  type Layout,
+} from '../../../core/display/configuration'
 import { showsReviews } from '../../../core/display/sentence'
 import { say } from '../../../core/words/say'
 import { ShadowHtml } from '../../components/ShadowHtml'
@@ -45,14 +51,13 @@ function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout 
         className={
           isSmall(layout)
             ? 'grid h-full w-[160px] origin-top-left scale-[0.7] place-items-center text-[16px]'
-            : 'w-[800px] origin-top-left scale-[0.14] p-6 text-[22px]'
+            : 'w-[400px] origin-top-left scale-[0.28] p-4 text-[22px]'
         }
       />
     </span>
   )
 }
 
-const withColumns: Layout[] = ['grid', 'masonry', 'carousel']
 const moving: Layout[] = ['carousel', 'single']
 
 /** What the chosen layout has to set, and nothing else. */
@@ -62,7 +67,7 @@ function Finer(props: StripProps) {
   if (!showsReviews(layout.kind)) return null
   return (
     <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-      {withColumns.includes(layout.kind) && (
+      {hasColumns(layout.kind) && (
         <Slider
           label={say('show.columnsMost')}
           value={layout.columns}

@@ -1,4 +1,4 @@
-import type { VisitorCatalogue } from '.'
+import type { VisitorCatalogue } from './catalogue'
 
 export const de: VisitorCatalogue = {
   boughtHere: 'hier gekauft, {{when}}',

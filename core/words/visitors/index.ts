@@ -1,12 +1,11 @@
 import i18next, { type TOptions } from 'i18next'
+import type { VisitorCatalogue } from './catalogue'
 import { de } from './de'
 import { en } from './en'
 import { es } from './es'
 import { fr } from './fr'
 import { it } from './it'
 
-/** The same keys in every language. */
-export type VisitorCatalogue = Record<keyof typeof en, string>
 type Bare<K extends string> = K extends `${infer Stem}_one` | `${infer Stem}_other` ? Stem : K
 export type VisitorWordsKey = Bare<keyof typeof en>
 

@@ -1,0 +1,291 @@
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { startDemo, type Running } from './support/application'
+import { desk, phone, withBrowser } from './support/browser'
+import { startOtherSite, type OtherSite } from './support/otherSite'
+import { Key, pageOf, type Page } from './support/page'
+
+let demo: Running
+let site: OtherSite
+beforeAll(async () => {
+  demo = await startDemo()
+  site = await startOtherSite()
+})
+afterAll(async () => {
+  site.stop()
+  await demo.stop()
+})
+
+const PREVIEW = '[aria-label="What visitors get"]'
+
+async function signIn(page: Page, path: string): Promise<void> {
+  await page.go(demo.url + path)
+  await page.click('main form button')
+  await page.at(path)
+}
+/** Clicks a part of the display in the preview, as a person does with the mouse. */
+const clickInPreview = (page: Page, css: string) =>
+  page.driver.wait(
+    () =>
+      page.driver.executeScript(
+        `const frame = document.querySelector('${PREVIEW} iframe')
+         const around = frame ? frame.contentDocument : document
+         for (const host of around.querySelectorAll('*')) {
+           const part = host.shadowRoot?.querySelector(arguments[0])
+           if (part && host.closest('[inert]') === null) { part.click(); return true }
+         }
+         return false`,
+        css,
+      ),
+    8000,
+    `${css} to click in the preview`,
+  )
+const order = (page: Page) =>
+  page.driver.executeScript<string[]>(
+    'return [...document.querySelectorAll("[data-picked] b")].map((name) => name.textContent)',
+  )
+
+test('from approved reviews to a display of her own on a page, told by the screen alone', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/show')
+    await page.press('Make another')
+    await page.sees('How should they stand?')
+    await page.accessible()
+    await page.press('Packed')
+    await page.sees('Show 9 reviews of any rating')
+    await page.displayInside(PREVIEW, /These 9 were picked by Wrenfield from 139/)
+
+    await page.click('[data-part=more]')
+    await page.press('A title and what stands with it')
+    await page.type('[name=title]', 'From other gardens')
+    await page.displayInside(PREVIEW, /From other gardens/)
+    await page.accessible()
+    await page.press('Make it live')
+    await page.click('dialog form button')
+    await page.sees('Live since today')
+
+    await page.press('Put it on your site')
+    await page.sees('Not seen on your site yet', 'dialog')
+    await page.accessible()
+    const code = await driver.executeScript<string>(
+      'return document.querySelector("[data-code]").textContent',
+    )
+    expect(code).toMatch(/^<style>\[data-elogio="wrenfield-packed"\]\{container-type:inline-size\}/)
+    const address = site.show(
+      `<body style="margin:0;font:17px/1.5 Georgia,serif"><main style="padding:24px"><h1>My page</h1>${code}<p id="below">What stands below</p></main>`,
+    )
+    for (const width of [1180, 700, 360]) {
+      await withBrowser({ width, height: 900 }, async (visiting) => {
+        const visitor = pageOf(visiting)
+        await visitor.go(address)
+        await visitor.displaySees(/From other gardens[\s\S]*These 9 were picked by Wrenfield from 139/)
+        expect(await shift(visitor), `${width} wide`).toBe(0)
+      })
+    }
+    await page.sees(/Seen on your site today/, 'dialog')
+    await page.sees(address, 'dialog')
+  })
+})
+
+/** How much the page moved while it was loaded, as browsers count it. */
+const shift = (page: Page) =>
+  page.driver.executeAsyncScript<number>(
+    `const done = arguments[0]; let sum = 0
+     new PerformanceObserver((list) => { for (const entry of list.getEntries()) sum += entry.value }).observe({ type: 'layout-shift', buffered: true })
+     requestAnimationFrame(() => setTimeout(() => done(sum), 50))`,
+  )
+
+test('what is changed by clicking it, moved by keys, undone, kept as a version and brought back', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/show/front-page')
+    await page.displayInside(PREVIEW, /Maud P\./)
+    await clickInPreview(page, '.eg-name')
+    await page.sees('Open this review in Decide', '[role=dialog]')
+    await page.accessible()
+    await page.press('Dates')
+    await page.displayInside(PREVIEW, /\d{4}bought here|\w+ 2026/)
+    await page.press('Close')
+    await page.sees('Make 1 change live')
+
+    const before = await order(page)
+    await driver.executeScript('document.querySelector("[data-picked] li:nth-child(3) button").focus()')
+    await page.keys(Key.SPACE)
+    await driver.wait(
+      () =>
+        driver.executeScript('return document.querySelector("[data-picked] [aria-pressed=true]") !== null'),
+      5000,
+      'the review is held',
+    )
+    await page.keys(Key.ARROW_UP)
+    await driver.wait(
+      () =>
+        driver.executeScript(
+          'return /moved over/.test(document.querySelector("[id^=DndLiveRegion]").textContent)',
+        ),
+      5000,
+      'it is told where the review is',
+    )
+    await page.keys(Key.SPACE)
+    await page.sees('pinned', '[data-picked]')
+    await driver.wait(async () => (await order(page))[1] === before[2], 5000, 'it stands second')
+    expect(await order(page)).toEqual([before[0], before[2], before[1], ...before.slice(3)])
+    await page.sees('Make 2 changes live')
+
+    await page.click('[aria-label^="Leave out:"]')
+    await page.sees('Left out by you')
+    await driver.wait(async () => !(await order(page)).includes(before[0]!), 5000, 'it is left out')
+    await page.click('[aria-label=Undo]')
+    await driver.wait(async () => (await order(page))[0] === before[0], 5000, 'it is back')
+    await page.click('[aria-label=Redo]')
+    await driver.wait(async () => !(await order(page)).includes(before[0]!), 5000, 'it is left out again')
+    await page.keys(Key.chord(Key.CONTROL, 'z'))
+    await driver.wait(async () => (await order(page))[0] === before[0], 5000, 'keys undo too')
+
+    await page.press('Make 2 changes live')
+    await page.sees(/Dates\s+no date month and year/, 'dialog')
+    await page.sees(/By hand\s+none 1 pinned \(place 2\)/, 'dialog')
+    await page.click('dialog form button')
+    await page.sees('Live since today')
+    await page.press('Versions')
+    await page.sees('Version 2, today', 'dialog')
+    await page.accessible()
+    await page.press('Back to this')
+    await page.sees('Make 2 changes live')
+    await driver.wait(async () => String(await order(page)) === String(before), 5000, 'the old order')
+    await page.press('Back to what is live')
+    await page.sees('Live since today')
+  })
+})
+
+test('a rosy pick is told so, colours that cannot be read are mended, and her page is the ground', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/show/front-page')
+    await page.sees('A fair pick')
+    await page.click('[data-part=ratings]')
+    await page.keys(Key.END)
+    await page.keys(Key.ARROW_RIGHT, Key.ARROW_LEFT)
+    await page.sees('5 only', '[data-sentence]')
+    await page.sees('Rosier than all')
+    await page.displayInside(PREVIEW, /These 6, rated 5, were picked by Wrenfield from 139/)
+    await page.keys(Key.ESCAPE)
+
+    await page.click('[data-part=dress]')
+    await driver.executeScript(
+      `const field = [...document.querySelectorAll('#strip input')].find((input) => input.ariaLabel === 'Accent' && input.type !== 'color')
+       field.focus(); field.select()`,
+    )
+    await page.keys('#f3e3b3')
+    await page.sees('The stars have a contrast of', '#strip')
+    await page.accessible()
+    await page.press('Mend it with')
+    await driver.wait(async () => !/contrast/.test(await page.text('#strip')), 5000, 'the contrast is mended')
+    await page.sees('Make 2 changes live')
+    expect(
+      await driver.executeScript(
+        `const page = document.querySelector('${PREVIEW} iframe').contentDocument
+         return [page.querySelector('h1').textContent, page.querySelectorAll('script').length, page.defaultView.getComputedStyle(page.querySelector('[data-elogio=front-page]').shadowRoot.querySelector('.eg-words')).fontFamily.split(',')[0]]`,
+      ),
+    ).toEqual(['Everything a first colony needs, and someone to ask.', 0, 'Shopserif'])
+    await page.press('Back to what is live')
+    await page.sees('Live since today')
+  })
+})
+
+test('on listing and product pages each product has its own, and a line leads down to the reviews', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    const lines = () =>
+      driver.executeScript<string[]>(
+        `return [...document.querySelectorAll('.good [data-elogio]')].map((box) => box.shadowRoot?.textContent ?? '')`,
+      )
+    await page.go(`${demo.shopUrl}goods`)
+    await driver.wait(async () => (await lines()).every((text) => text !== ''), 8000, 'a line at each')
+    expect((await lines()).filter((text) => /^★ \d\.\d \(\d+/.test(text)).length).toBeGreaterThan(9)
+    expect(await lines()).toContain('Write a review')
+    await page.accessible()
+
+    await page.go(`${demo.shopUrl}goods/hk-2`)
+    await driver.wait(
+      () =>
+        driver.executeScript(
+          `return [...document.querySelectorAll('[data-elogio]')].every((box) => box.shadowRoot)`,
+        ),
+      8000,
+      'all displays',
+    )
+    const own = await driver.executeScript<{ ld: string; text: string }>(
+      `const box = document.querySelector('[data-elogio=product-page]')
+       return { ld: box.querySelector('script').textContent, text: box.shadowRoot.textContent }`,
+    )
+    expect(JSON.parse(own.ld)).toMatchObject({ '@type': 'Product', name: 'Hive kit, two boxes' })
+    expect(own.text).not.toMatch(/on Smoker|on Tall suit/)
+    await page.accessible()
+    await driver.executeScript(
+      `document.querySelector('main [data-elogio=beside-names]').shadowRoot.querySelector('a').click()`,
+    )
+    await driver.wait(
+      () => driver.executeScript(`return document.activeElement.dataset.elogio === 'product-page'`),
+      5000,
+      'the reviews are gone to',
+    )
+    await page.go(`${demo.shopUrl}journal`)
+    await page.displaySees(/These 5 were picked/)
+    await page.accessible()
+    await page.go(`${demo.shopUrl}saltmarsh`)
+    await page.displaySees(/from 2 reviews/)
+    await page.accessible()
+  })
+})
+
+test('taken down, removed and brought back from the list; its page, and how reviews are handled', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/show')
+    await page.sees('4 displays are live.', 'h1')
+    const act = async (key: string, words: string) => {
+      await page.click(`[data-display=${key}] summary`)
+      await page.press(words)
+    }
+    await act('side-column', 'Take down')
+    await page.sees('3 displays are live.', 'h1')
+    await page.press('Undo')
+    await page.sees('4 displays are live.', 'h1')
+    await act('summer-band', 'Remove')
+    await page.sees('Summer band is removed.')
+    await page.accessible()
+    await page.press('Undo')
+    await page.sees('Summer band is back.')
+    await act('summer-band', 'Copy')
+    await page.sees('Summer band, a copy', 'h1')
+
+    await page.go(`${demo.url}/d/front-page`)
+    await page.sees('Kept bees a year longer')
+    await page.accessible()
+    await page.press('All 139')
+    await page.sees(/These 50 were picked by Wrenfield from 139/)
+    await page.accessible()
+    await page.press('How reviews are handled')
+    await page.at('/how/wrenfield')
+    await page.sees('It is 4.2, from all 132 approved reviews')
+    expect(await page.text('[data-how=received]')).toBe('161')
+    await page.accessible()
+
+    await page.go(`${demo.url}/s/wrenfield/show/scratch?key=front-page`)
+    await page.press('Show it')
+    await driver.switchTo().frame(0)
+    await page.displaySees(/Kept bees a year longer/)
+    await driver.switchTo().defaultContent()
+    await page.accessible()
+  })
+  await withBrowser(phone, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, '/s/wrenfield/show/front-page')
+    await page.sees('A fair pick')
+    await page.accessible()
+    expect(
+      await driver.executeScript('return document.documentElement.scrollWidth <= window.innerWidth'),
+    ).toBe(true)
+  })
+})

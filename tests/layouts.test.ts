@@ -1,0 +1,237 @@
+import type { WebDriver } from 'selenium-webdriver'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { layouts, type Layout } from '../core/display/configuration'
+import type { ShowableReview } from '../core/display/showableReview'
+import { renderDisplay } from '../onsite/render'
+import { behaviourAddresses } from '../server/http/files'
+import { startDemo, type Running } from './support/application'
+import { desk, withBrowser } from './support/browser'
+import { configured, showable, shownOf } from './support/display'
+import { startOtherSite, type OtherSite } from './support/otherSite'
+import { Key, pageOf } from './support/page'
+
+let demo: Running
+let site: OtherSite
+beforeAll(async () => {
+  demo = await startDemo()
+  site = await startOtherSite()
+})
+afterAll(async () => {
+  site.stop()
+  await demo.stop()
+})
+
+const longWord = 'Donaudampfschifffahrtsgesellschaftskapitänsmützenabzeichen'
+const short = (i: number) => showable(i, 500, { body: 'Good.', authorName: 'Io', productTitle: 'Feed' })
+const long = (i: number) =>
+  showable(i, 100 + 100 * (i % 5), {
+    title: `${longWord} and what came of it`,
+    body: `${longWord} ${'The frames were square and the lid sat flush. '.repeat(2 + (i % 7) * 4)}`,
+    authorName: `Maximiliane-Theodora-Konstanze ${longWord}`,
+    productTitle: `Hive kit for ${longWord}`,
+    boughtAt: '2026-03-01T00:00:00Z',
+    role: 'keeper of forty hives on the far side of the marsh',
+    company: `${longWord} & Daughters`,
+    companyUrl: 'https://berg.example/',
+    reply: { name: 'Mara at Wrenfield', body: 'Thank you, it is on its way. '.repeat(6) },
+  })
+const some = (count: number, of: (i: number) => ShowableReview) =>
+  Array.from({ length: count }, (_, i) => of(i + 1))
+
+/** A display as it stands on a page, without asking for it. */
+function standing(kind: Layout, reviews: ShowableReview[], more: Parameters<typeof configured>[0] = {}) {
+  const { html, css } = renderDisplay(
+    shownOf(
+      reviews,
+      configured({
+        title: 'What forty gardens say',
+        selection: { limit: 20 },
+        parts: { shortened: 40, date: 'day' },
+        heading: { all: true, button: { words: 'To the shop', url: 'https://wrenfield.example/' } },
+        ...more,
+        layout: { kind, columns: 4, ...more.layout },
+      }),
+    ).model,
+  )
+  return `<div class="box"><template shadowrootmode="open"><style>${css}</style>${html}</template></div>`
+}
+
+/** Wakes all displays of a page as the loader does. */
+function waking(): string {
+  const { pack, slide } = behaviourAddresses()
+  return `<script type="module">
+    import pack from '${demo.url}${pack}'
+    import slide from '${demo.url}${slide}'
+    for (const box of document.querySelectorAll('.box')) { pack(box.shadowRoot); slide(box.shadowRoot) }
+    requestAnimationFrame(() => requestAnimationFrame(() => document.body.dataset.awake = 'yes'))
+  </script>`
+}
+
+/** What sticks out, is cut or scrolls inside any display of the page. */
+const faults = `
+  const found = []
+  for (const box of document.querySelectorAll('.box')) {
+    const display = box.shadowRoot.querySelector('.eg')
+    const room = display.getBoundingClientRect()
+    const row = display.querySelector('.eg-slides ol')
+    const say = (what, e) => found.push(display.className + ' ' + Math.round(room.width) + ': ' + what + ' ' + (e.className || e.tagName))
+    for (const e of display.querySelectorAll('*')) {
+      const at = e.getBoundingClientRect()
+      if (e.closest('.eg-spoken, svg') || at.width === 0) continue
+      const around = e.closest('.eg-slides li')
+      const limits = around && e !== around ? around.getBoundingClientRect() : room
+      if (!(e === around) && (at.right > limits.right + 1.5 || at.left < limits.left - 3.5)) say('sticks out', e)
+      if (at.bottom > room.bottom + 1.5) say('is cut', e)
+      const { overflowX, overflowY } = getComputedStyle(e)
+      if (e !== row && /auto|scroll|hidden/.test(overflowX + overflowY)) say('scrolls', e)
+    }
+    if (row && row.scrollHeight > row.clientHeight + 1) say('scrolls downwards', row)
+  }
+  if (document.documentElement.scrollWidth > innerWidth) found.push('the page scrolls sideways')
+  return [...new Set(found)]`
+
+async function awake(driver: WebDriver): Promise<void> {
+  await driver.wait(() => driver.executeScript('return document.body.dataset.awake === "yes"'), 10_000)
+}
+
+describe('nothing is cut, scrolls or sticks out', () => {
+  test.each([240, 430, 760, 1120, 1600])('in boxes of %i pixels', async (width) => {
+    const boxes = layouts.flatMap((kind) =>
+      [1, 2, 20].flatMap((count) => [
+        standing(kind, some(count, short)),
+        standing(kind, some(count, long)),
+        standing(kind, some(count, long), { dress: { ground: 'ink', frame: 'box', inside: 12, around: 8 } }),
+      ]),
+    )
+    const page = site.show(`<style>body{margin:0}.box{width:${width}px}</style>${boxes.join('')}${waking()}`)
+    await withBrowser({ width: Math.max(width + 20, 500), height: 900 }, async (driver) => {
+      await driver.get(page)
+      await awake(driver)
+      expect(await driver.executeScript(faults)).toEqual([])
+    })
+  })
+})
+
+test('packed, each goes under the shortest column, and the order in the page stays the chosen one', async () => {
+  const page = site.show(
+    `<style>.box{width:800px}</style>${standing('masonry', some(9, long), { layout: { columns: 3 } })}${waking()}`,
+  )
+  await withBrowser(desk, async (driver) => {
+    await driver.get(page)
+    await awake(driver)
+    const items = await driver.executeScript<{ id: string; top: number; left: number; bottom: number }[]>(
+      `return [...document.querySelector('.box').shadowRoot.querySelectorAll('li')].map((li) => {
+        const { top, left, bottom } = li.getBoundingClientRect()
+        return { id: li.dataset.review, top, left, bottom }
+      })`,
+    )
+    expect(items.map(({ id }) => id)).toEqual([9, 8, 7, 6, 5, 4, 3, 2, 1].map((i) => `r${i}`))
+    const bottoms = new Map<number, number>()
+    for (const { top, left, bottom } of items) {
+      const shortest = bottoms.size < 3 ? undefined : Math.min(...bottoms.values())
+      if (shortest !== undefined) expect(Math.abs(bottoms.get(left)! - shortest)).toBeLessThan(1)
+      if (shortest !== undefined) expect(top).toBeGreaterThan(shortest)
+      bottoms.set(left, bottom)
+    }
+    expect(bottoms.size).toBe(3)
+  })
+})
+
+describe('passing by', () => {
+  const first = `return (() => { const root = document.querySelector('.box').shadowRoot; const row = root.querySelector('ol'); const left = row.getBoundingClientRect().left;
+    return [...row.children].findIndex((li) => li.getBoundingClientRect().left >= left - 4) })()`
+  const button = (name: string) => `document.querySelector('.box').shadowRoot.querySelector('${name}')`
+  const show = (more: Parameters<typeof configured>[0]) =>
+    site.show(
+      `<style>.box{width:800px}</style><p>Before</p>${standing('carousel', some(7, long), more)}${waking()}`,
+    )
+
+  test('is stepped by buttons, dots and keys, wraps round, and says where it is', async () => {
+    await withBrowser(desk, async (driver) => {
+      const page = pageOf(driver)
+      await page.go(show({ layout: { columns: 3, step: 2 } }))
+      await awake(driver)
+      const arrives = (index: number) =>
+        driver.wait(
+          async () => (await driver.executeScript(first)) === index,
+          5000,
+          `review ${index} comes first`,
+        )
+      await driver.executeScript(`${button('.eg-on')}.click()`)
+      await arrives(2)
+      await driver.executeScript(`${button('.eg-on')}.click()`)
+      await arrives(4)
+      await driver.executeScript(`${button('.eg-on')}.click()`)
+      await arrives(0)
+      await driver.executeScript(`${button('.eg-dots button:last-child')}.click()`)
+      await arrives(4)
+      await page.accessible()
+      expect(
+        await driver.executeScript(`return ${button('.eg-dots [aria-current]')}.getAttribute('aria-label')`),
+      ).toBe('Go to 3 of 3')
+      await driver.executeScript(`${button('ol')}.focus()`)
+      await page.keys(Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT)
+      await driver.wait(async () => Number(await driver.executeScript(first)) < 4, 5000, 'keys move it')
+    })
+  })
+
+  test('by itself it moves, but not under the pointer, not under the keys, and not after “stop”', async () => {
+    await withBrowser(desk, async (driver) => {
+      const page = pageOf(driver)
+      await page.go(show({ layout: { columns: 2, autoplay: 1 } }))
+      await awake(driver)
+      const moved = () =>
+        driver.wait(async () => Number(await driver.executeScript(first)) > 0, 6000, 'it moves by itself')
+      await moved()
+      const stays = async () => {
+        const at = await driver.executeScript(first)
+        const until = Date.now() + 2400
+        await driver.wait(async () => Date.now() > until || (await driver.executeScript(first)) !== at, 6000)
+        return (await driver.executeScript(first)) === at
+      }
+      await driver.executeScript(`${button('ol')}.focus()`)
+      await driver.wait(
+        () =>
+          driver.executeScript(
+            `const row = ${button('ol')}; const at = row.scrollLeft; return new Promise((r) => setTimeout(() => r(row.scrollLeft === at), 300))`,
+          ),
+        5000,
+      )
+      expect(await stays()).toBe(true)
+      await driver.executeScript(`${button('ol')}.blur(); ${button('.eg-play')}.click()`)
+      expect(await driver.executeScript(`return ${button('.eg-play')}.textContent`)).toBe('Move by itself')
+      expect(await stays()).toBe(true)
+    })
+  })
+
+  test('who wants less motion gets none until asked for', async () => {
+    await withBrowser(desk, async (driver) => {
+      const { sendDevToolsCommand } = driver as never as {
+        sendDevToolsCommand: (name: string, value: object) => Promise<void>
+      }
+      await sendDevToolsCommand.call(driver, 'Emulation.setEmulatedMedia', {
+        features: [{ name: 'prefers-reduced-motion', value: 'reduce' }],
+      })
+      await driver.get(show({ layout: { columns: 2, autoplay: 1 } }))
+      await awake(driver)
+      expect(await driver.executeScript(`return ${button('.eg-play')}.textContent`)).toBe('Move by itself')
+    })
+  })
+})
+
+test('axe finds nothing in any layout, on light, dark and coloured grounds', async () => {
+  const boxes = layouts.flatMap((kind) => [
+    standing(kind, some(3, long), { layout: { autoplay: 9 }, title: `${kind} on the page` }),
+    standing(kind, some(3, short), { dress: { ground: 'ink' }, title: `${kind} on ink` }),
+    standing(kind, some(3, short), {
+      dress: { ground: 'colour', colour: '#f3e3b3' },
+      title: `${kind} on colour`,
+    }),
+  ])
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(site.show(`<main><h1>All layouts</h1>${boxes.join('')}</main>${waking()}`))
+    await awake(driver)
+    await page.accessible()
+  })
+})
