@@ -29,7 +29,7 @@ export function DisplayView({
     <section
       className={classes.filter(Boolean).join(' ')}
       lang={model.language}
-      aria-label={regionName(model)}
+      aria-label={title || regionName(model)}
       data-wake={wake}
     >
       {title && (

@@ -2,10 +2,12 @@ import type { DisplayModel } from '../core/display/displayModel'
 import type { Quotation } from '../core/display/quotation'
 import { Glyphs } from './Glyphs'
 
-type Given = Pick<DisplayModel, 'say' | 'parts'>
+type Given = Pick<DisplayModel, 'say' | 'parts' | 'title'>
 
 export function QuotationView({ quotation, model }: { quotation: Quotation; model: Given }) {
   const { marks, numeral, title, reply, language } = quotation
+  // Under no title of ours a heading would stand at a level that the page around may not have.
+  const Head = model.title ? 'h3' : 'p'
   return (
     <figure>
       {(marks !== null || numeral) && (
@@ -17,9 +19,9 @@ export function QuotationView({ quotation, model }: { quotation: Quotation; mode
         </p>
       )}
       {title && (
-        <h3 className="eg-head" lang={language ?? undefined} dir="auto">
+        <Head className="eg-head" lang={language ?? undefined} dir="auto">
           {title}
-        </h3>
+        </Head>
       )}
       <Words quotation={quotation} say={model.say} />
       {reply && (

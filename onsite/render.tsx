@@ -92,7 +92,7 @@ export function renderPage(
     children: (
       <>
         <header>
-          {model.title ? model.shopName : <h1>{say('display.page', { shop: model.shopName })}</h1>}
+          <h1>{model.title ? model.shopName : title}</h1>
         </header>
         <DisplayView model={model} />
       </>

@@ -5,6 +5,7 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
 } from '@dnd-kit/core'
 import {
   SortableContext,
@@ -49,6 +50,7 @@ export function PickedList({ shop, view, draft, change }: Given) {
         <DndContext
           id="picked-reviews"
           sensors={sensors}
+          accessibility={spokenMoves(picked)}
           collisionDetection={closestCenter}
           onDragEnd={({ active, over }) => {
             if (!over || active.id === over.id) return
@@ -88,6 +90,23 @@ export function PickedList({ shop, view, draft, change }: Given) {
       </div>
     </aside>
   )
+}
+
+/** What is told to those who move a review without seeing it. */
+function spokenMoves(picked: PickedLine[]) {
+  const name = (id: unknown) => picked.find(({ publicId }) => publicId === id)?.name ?? ''
+  const place = (id: unknown) => picked.findIndex(({ publicId }) => publicId === id) + 1
+  const at = (key: 'show.moved' | 'show.putAt', id: unknown, over: unknown) =>
+    say(key, { name: name(id), place: place(over), count: picked.length })
+  return {
+    screenReaderInstructions: { draggable: say('show.howToMove') },
+    announcements: {
+      onDragStart: ({ active }) => say('show.held', { name: name(active.id), place: place(active.id) }),
+      onDragOver: ({ active, over }) => (over ? at('show.moved', active.id, over.id) : undefined),
+      onDragEnd: ({ active, over }) => (over ? at('show.putAt', active.id, over.id) : undefined),
+      onDragCancel: ({ active }) => say('show.notMoved', { name: name(active.id) }),
+    } satisfies Announcements,
+  }
 }
 
 function PickedRow({

@@ -1,9 +1,10 @@
 import { useEffect, useRef, useState } from 'react'
 import { useFetcher } from 'react-router'
+import { changedKeys } from './changedKeys'
 import type { Configuration } from '../../core/display/configuration'
 
 const TYPING_PAUSE_MS = 250
-/** Changes that follow each other sooner than this are one step back. */
+/** Changes of the same setting that follow each other sooner than this are one step back. */
 const ONE_STEP_MS = 900
 const MOST_STEPS = 100
 
@@ -26,7 +27,7 @@ export function useDraft(kept: Configuration, address: string) {
   const [draft, setDraft] = useState(kept)
   const [unsent, setUnsent] = useState(false)
   const [steps, setSteps] = useState<Steps>({ back: [], forth: [] })
-  const lastChange = useRef(0)
+  const lastChange = useRef({ at: 0, keys: '' })
   const keptText = JSON.stringify(kept)
   const [seen, setSeen] = useState(keptText)
   // What comes back from the server wins once nothing typed is still on its way there.
@@ -68,20 +69,24 @@ export function useDraft(kept: Configuration, address: string) {
   }
   const change = (changed: Configuration) => {
     const now = performance.now()
-    const goesOn = now - lastChange.current < ONE_STEP_MS && steps.back.length > 0 && steps.forth.length === 0
-    lastChange.current = now
+    const keys = changedKeys(draft, changed)
+    const goesOn =
+      now - lastChange.current.at < ONE_STEP_MS &&
+      keys === lastChange.current.keys &&
+      steps.forth.length === 0
+    lastChange.current = { at: now, keys }
     put(changed, { back: goesOn ? steps.back : [...steps.back.slice(-MOST_STEPS), draft], forth: [] })
   }
   const undo = () => {
     const before = steps.back.at(-1)
     if (!before) return
-    lastChange.current = 0
+    lastChange.current = { at: 0, keys: '' }
     put(before, { back: steps.back.slice(0, -1), forth: [...steps.forth, draft] })
   }
   const redo = () => {
     const after = steps.forth.at(-1)
     if (!after) return
-    lastChange.current = 0
+    lastChange.current = { at: 0, keys: '' }
     put(after, { back: [...steps.back, draft], forth: steps.forth.slice(0, -1) })
   }
   return {

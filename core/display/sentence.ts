@@ -60,7 +60,10 @@ export function partWords(
     withWords: withWords ? say('display.withWords') : '',
     order: say(`display.order.${order}`),
     layout: say(`display.layout.${layout.kind}`),
-    dress: dress.ground === 'colour' ? dress.colour : say(`display.ground.${dress.ground}`),
+    dress:
+      dress.ground === 'colour'
+        ? say('display.inColour', { colour: dress.colour })
+        : say(`display.ground.${dress.ground}`),
     placement: say(`display.place.${placement.place}`),
     title: title.trim() ? say('display.title', { title: title.trim() }) : '',
   }

@@ -21,12 +21,14 @@ p { color: #cdbfc8; max-width: 38em }
 </style>
 </head>
 <body>
-<div class="masthead"><span>Saltmarsh Lane</span><span>Cards · Weddings · Days at the press</span></div>
+<header class="masthead"><span>Saltmarsh Lane</span><span>Cards · Weddings · Days at the press</span></header>
+<main>
 <h1>Set by hand, letter by letter, since nobody told us to stop.</h1>
 <p>Visiting cards, wedding suites and days at the press, printed on cotton in a shed by the water.</p>
 <div class="wall">
 <div data-elogio="workshop-wall"><a href="${elogioUrl}/d/workshop-wall">Reviews of Saltmarsh Lane Letterpress</a></div>
 </div>
+</main>
 <script async src="${elogioUrl}/embed.js"></script>
 </body>
 </html>`

@@ -11,7 +11,7 @@ export function listingPage(elogioUrl: string): string {
 <div class="goods">
 ${goods
   .map(
-    (good) => `<div class="good"><h3><a href="${pathOf(good)}">${good.name}</a></h3>
+    (good) => `<div class="good"><h2><a href="${pathOf(good)}">${good.name}</a></h2>
 ${pasted(elogioUrl, 'beside-names', `data-product="${good.sku}"`)}
 <p>${good.words}</p><p class="price">${good.price}</p></div>`,
   )

@@ -59,8 +59,8 @@ header strong a { font-size: 24px }
 .wide h1 { font-size: 32px; line-height: 1.15; margin: 0 0 18px }
 .goods { display: grid; grid-template-columns: repeat(3, 1fr); gap: 26px 30px }
 .good { border-top: 1px solid #dccfae; padding-top: 14px }
-.good h3 { margin: 0; font-size: 19px !important; text-transform: none !important; color: #2a241a !important }
-.good h3 a { color: #2a241a; text-decoration: none }
+.good h2 { margin: 0; font-size: 19px !important; text-transform: none !important; color: #2a241a !important }
+.good h2 a { color: #2a241a; text-decoration: none }
 .good p { margin: 4px 0 0 }
 .price { font-weight: 700 }
 .columns { display: grid; grid-template-columns: minmax(0, 1fr) 260px; gap: 48px }

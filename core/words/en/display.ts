@@ -2,11 +2,10 @@
 export const displayWords = {
   display: {
     sentence_one:
-      'Show [limit] review of [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], [layout]{, [title]}, dressed like [dress], for [placement]',
+      'Show [limit] review of [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], [layout]{, [title]}, dressed [dress], for [placement]',
     sentence_other:
-      'Show [limit] reviews of [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], [layout]{, [title]}, dressed like [dress], for [placement]',
-    sentenceWhole:
-      'Show the rating of [products], as [layout]{, [title]}, dressed like [dress], for [placement]',
+      'Show [limit] reviews of [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], [layout]{, [title]}, dressed [dress], for [placement]',
+    sentenceWhole: 'Show the rating of [products], as [layout]{, [title]}, dressed [dress], for [placement]',
     page: 'Reviews of {{shop}}',
     title: 'under the title “{{title}}”',
     unset: 'none',
@@ -48,7 +47,8 @@ export const displayWords = {
       badge: 'a badge',
       ratingLine: 'beside a name',
     },
-    ground: { page: 'the page around it', paper: 'white paper', ink: 'dark ink' },
+    ground: { page: 'like the page around it', paper: 'as white paper', ink: 'in dark ink' },
+    inColour: 'in {{colour}}',
     place: {
       front: 'the front page',
       product: 'a product’s own page',

@@ -141,6 +141,12 @@ export const showWords = {
     chosen: '{{Count}}, in order',
     ofStock: 'of {{stock}}',
     move: 'Move {{name}}, place {{place}}',
+    howToMove:
+      'Space takes a review up, the arrow keys move it, Space puts it down, Escape leaves it where it was.',
+    held: '{{name}} is taken up from place {{place}}.',
+    moved: '{{name}} is over place {{place}} of {{count}}.',
+    putAt: '{{name}} is put at place {{place}} of {{count}}.',
+    notMoved: '{{name}} stays where it was.',
     pinned: 'pinned',
     pinHere: 'Pin here',
     unpin: 'Unpin',

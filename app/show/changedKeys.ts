@@ -1,0 +1,16 @@
+type Groups = Record<string, unknown>
+
+/** Which settings two configurations differ in, as `group.name`, so that typing in one field is one step back. */
+export function changedKeys(before: Groups, after: Groups): string {
+  const changed = (a: unknown, b: unknown, path: string): string[] => {
+    if (JSON.stringify(a) === JSON.stringify(b)) return []
+    if (!isGroup(a) || !isGroup(b) || path.includes('.')) return [path]
+    return Object.keys(b).flatMap((key) => changed(a[key], b[key], `${path}.${key}`))
+  }
+  return Object.keys(after)
+    .flatMap((key) => changed(before[key], after[key], key))
+    .join()
+}
+
+const isGroup = (value: unknown): value is Groups =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
