@@ -53,7 +53,7 @@ export default function Displays({ loaderData: displays, params }: Route.Compone
         </Link>
       </div>
       <Told shop={params.shop} told={manage.data} />
-      <ul className="mt-5 grid gap-5 md:grid-cols-2 xl:grid-cols-3">
+      <ul className="mt-5 grid grid-cols-[minmax(0,1fr)] gap-5 md:grid-cols-2 xl:grid-cols-3">
         {displays.map((card) => (
           <DisplayCard key={card.key} shop={params.shop} card={card} act={manage.Form} />
         ))}

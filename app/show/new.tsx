@@ -30,7 +30,7 @@ export default function New({ loaderData: { looks, look, samples } }: Route.Comp
       <h1>{say('show.newTitle')}</h1>
       <p className="mt-1 text-soft">{say(samples ? 'show.newSamples' : 'show.newWhy')}</p>
       <Form method="post">
-        <ul className="mt-5 grid gap-5 md:grid-cols-2 xl:grid-cols-3">
+        <ul className="mt-5 grid grid-cols-[minmax(0,1fr)] gap-5 md:grid-cols-2 xl:grid-cols-3">
           {layouts.map((layout) => (
             <li
               key={layout}

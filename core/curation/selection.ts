@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { litMarks } from '../formats/rating'
+import { memoOf } from '../formats/memo'
 import { reviewSources } from '../moderation/reviewFilter'
 
 export const selectionOrders = ['newest', 'highest', 'verified', 'hand'] as const
@@ -120,24 +121,31 @@ const comparing: Record<Exclude<SelectionOrder, 'hand'>, (a: Pickable, b: Pickab
   verified: (a, b) => Number(b.verified) - Number(a.verified) || newestFirst(a, b),
 }
 
+/** Many displays pick from the same reviews, so each order of them is worked out once. */
 function inOrder<R extends Pickable>(reviews: R[], { order, hand }: Selection): R[] {
-  if (order !== 'hand') return reviews.toSorted(comparing[order])
+  if (order !== 'hand') return memoOf(reviews, order, () => reviews.toSorted(comparing[order]))
   const place = new Map(hand.map((id, i) => [id, i]))
   const placeOf = ({ publicId }: R) => place.get(publicId) ?? hand.length
   return reviews.toSorted((a, b) => placeOf(a) - placeOf(b) || newestFirst(a, b))
 }
 
-/** All that fit a selection on a page, in its order, before any limit and without what was pinned. */
-export function fitting<R extends Pickable>(reviews: R[], selection: Selection, page: Page = {}): R[] {
-  const scope = scopeOf(selection, page)
+/** All about some products, for as many displays as ask; everything when there is no scope. */
+export function reviewsInScope<R extends Pickable>(reviews: R[], scope: string[] | null): R[] {
+  if (scope === null) return reviews
+  return memoOf(reviews, `scope ${JSON.stringify(scope)}`, () =>
+    reviews.filter((review) => inScope(review, scope)),
+  )
+}
+
+function fits(selection: Selection): (review: Pickable) => boolean {
   const out = new Set(selection.leftOut)
   const byHand = new Set(selection.order === 'hand' ? selection.hand : [])
-  return reviews.filter(
-    (review) =>
-      inScope(review, scope) &&
-      !out.has(review.publicId) &&
-      (byHand.has(review.publicId) || answers(review, selection)),
-  )
+  return (review) => !out.has(review.publicId) && (byHand.has(review.publicId) || answers(review, selection))
+}
+
+/** All that fit a selection on a page, in its order, before any limit and without regard to pins. */
+export function fitting<R extends Pickable>(reviews: R[], selection: Selection, page: Page = {}): R[] {
+  return inOrder(reviewsInScope(reviews, scopeOf(selection, page)), selection).filter(fits(selection))
 }
 
 /**
@@ -145,21 +153,26 @@ export function fitting<R extends Pickable>(reviews: R[], selection: Selection, 
  * answer it, as long as they are about the page's product; ones put into an order by hand stay likewise.
  */
 export function pick<R extends Pickable>(reviews: R[], selection: Selection, page: Page = {}): R[] {
-  const scope = scopeOf(selection, page)
-  const byId = new Map(reviews.map((review) => [review.publicId, review]))
-  const out = new Set(selection.leftOut)
-  const pins = selection.pins
+  const scope = reviewsInScope(reviews, scopeOf(selection, page))
+  const limit = page.limit ?? selection.limit
+  const pins = pinsIn(scope, selection)
+  const pinned = new Set(pins.map(({ review }) => review.publicId))
+  const isFit = fits(selection)
+  const rest: R[] = []
+  for (const review of inOrder(scope, selection)) {
+    if (rest.length >= limit - pins.length) break
+    if (!pinned.has(review.publicId) && isFit(review)) rest.push(review)
+  }
+  for (const { at, review } of pins) rest.splice(Math.min(at, rest.length), 0, review)
+  return rest.slice(0, limit)
+}
+
+function pinsIn<R extends Pickable>(scope: R[], { pins, leftOut }: Selection): { at: number; review: R }[] {
+  if (pins.length === 0) return []
+  const byId = memoOf(scope, 'by id', () => new Map(scope.map((review) => [review.publicId, review])))
+  return pins
+    .filter(({ review }) => !leftOut.includes(review))
     .toSorted((a, b) => a.at - b.at)
     .map(({ review, at }) => ({ at, review: byId.get(review) }))
     .filter((pin): pin is { at: number; review: R } => pin.review !== undefined)
-    .filter(({ review }) => inScope(review, scope) && !out.has(review.publicId))
-  const pinned = new Set(pins.map(({ review }) => review.publicId))
-  const chosen = inOrder(
-    fitting(reviews, selection, page).filter(({ publicId }) => !pinned.has(publicId)),
-    selection,
-  )
-  const limit = page.limit ?? selection.limit
-  const rest = chosen.slice(0, Math.max(0, limit - pins.length))
-  for (const { at, review } of pins) rest.splice(Math.min(at, rest.length), 0, review)
-  return rest.slice(0, limit)
 }

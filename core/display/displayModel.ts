@@ -1,5 +1,6 @@
 import { tallyOf, type RatingTally } from '../curation/ratingTally'
-import { asksForRatings, inScope, pick, scopeOf, type Page } from '../curation/selection'
+import { asksForRatings, pick, reviewsInScope, scopeOf, type Page } from '../curation/selection'
+import { memoOf } from '../formats/memo'
 import { visitorLanguage, visitorWords, type VisitorWords } from '../words/visitors'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
 import { dressed, type Dressed } from './dress'
@@ -75,7 +76,7 @@ export function displayModel({
   const locale = visitorLanguage(shop.locale) === language ? shop.locale : language
   const say = visitorWords(language)
   const skus = scopeOf(selection, asked)
-  const scope = skus === null ? reviews : reviews.filter((review) => inScope(review, skus))
+  const scope = reviewsInScope(reviews, skus)
   const picked = pick(reviews, selection, asked)
   const model: DisplayModel = {
     shopName: shop.name,
@@ -90,7 +91,7 @@ export function displayModel({
     dress: dressed(configuration.dress, shop.site, asked.theme ?? null),
     theme: asked.theme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
-    tally: tallyOf(scope.filter(isCounted)),
+    tally: memoOf(scope, 'tally', () => tallyOf(scope.filter(isCounted))),
     stock: scope.length,
     ratings: asksForRatings(selection.ratings) ? selection.ratings : null,
     quotations:

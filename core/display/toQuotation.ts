@@ -1,4 +1,4 @@
-import { dayIn, spokenMonth } from '../formats/dates'
+import { dateFormat, dayIn, spokenMonth } from '../formats/dates'
 import { litMarks, oneDecimal } from '../formats/rating'
 import type { Parts } from './configuration'
 import { isCounted, type DisplayShop, type ShowableReview } from './showableReview'
@@ -70,7 +70,7 @@ function dateOf(
   const { writtenAt, writtenPrecision } = review
   const day = dayIn(timeZone, writtenAt)
   const written = (options: Intl.DateTimeFormatOptions) =>
-    new Intl.DateTimeFormat(locale, { timeZone, year: 'numeric', ...options }).format(new Date(writtenAt))
+    dateFormat(locale, { timeZone, year: 'numeric', ...options }).format(new Date(writtenAt))
   if (writtenPrecision === 'year') return { at: day.slice(0, 4), words: written({}) }
   if (form === 'month' || writtenPrecision === 'month')
     return { at: day.slice(0, 7), words: written({ month: 'long' }) }

@@ -4,9 +4,19 @@ import { TZDate } from '@date-fns/tz'
 
 const DAY_MS = 86_400_000
 
+const formats = new Map<string, Intl.DateTimeFormat>()
+
+/** Making a format costs more than using it a hundred times. */
+export function dateFormat(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = `${locale} ${JSON.stringify(options)}`
+  const format = formats.get(key) ?? new Intl.DateTimeFormat(locale, options)
+  formats.set(key, format)
+  return format
+}
+
 /** The calendar day (`YYYY-MM-DD`) of a moment in a time zone. */
 export function dayIn(timeZone: string, moment: string): string {
-  return new Intl.DateTimeFormat('en-CA', {
+  return dateFormat('en-CA', {
     timeZone,
     year: 'numeric',
     month: '2-digit',
@@ -26,15 +36,11 @@ export function spokenMoment(
   const date = new Date(moment)
   const age = daysBetween(dayIn(timeZone, moment), dayIn(timeZone, now))
   if (age === 0) {
-    const time = new Intl.DateTimeFormat(locale, { timeZone, hour: '2-digit', minute: '2-digit' }).format(
-      date,
-    )
+    const time = dateFormat(locale, { timeZone, hour: '2-digit', minute: '2-digit' }).format(date)
     return `${today} ${time}`
   }
-  if (age > 0 && age < 7) return new Intl.DateTimeFormat(locale, { timeZone, weekday: 'long' }).format(date)
-  return new Intl.DateTimeFormat(locale, { timeZone, day: 'numeric', month: 'long', year: 'numeric' }).format(
-    date,
-  )
+  if (age > 0 && age < 7) return dateFormat(locale, { timeZone, weekday: 'long' }).format(date)
+  return dateFormat(locale, { timeZone, day: 'numeric', month: 'long', year: 'numeric' }).format(date)
 }
 
 /** "March 2026" for this year and last, only the year when it is before last year: how long ago somebody bought. */
@@ -45,9 +51,7 @@ export function spokenMonth(
   const year = Number(dayIn(timeZone, moment).slice(0, 4))
   const thisYear = Number(dayIn(timeZone, now).slice(0, 4))
   if (year < thisYear - 1) return String(year)
-  return new Intl.DateTimeFormat(locale, { timeZone, month: 'long', year: 'numeric' }).format(
-    new Date(moment),
-  )
+  return dateFormat(locale, { timeZone, month: 'long', year: 'numeric' }).format(new Date(moment))
 }
 
 /** Whole days from one moment to another, counted by the clock; 0 when less than a day or in the future. */

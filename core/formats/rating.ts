@@ -10,11 +10,15 @@ export function hundredthsOfFive(value: number, scale: number): number {
   return Math.max(100, Math.round((value / scale) * 500))
 }
 
+const oneDecimals = new Map<string, Intl.NumberFormat>()
+
 /** A rating or average in hundredths, written with one decimal ("4.6"), in the locale's manner. */
 export function oneDecimal(hundredths: number, locale: string): string {
-  return new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 }).format(
-    hundredths / 100,
-  )
+  const format =
+    oneDecimals.get(locale) ??
+    new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 })
+  oneDecimals.set(locale, format)
+  return format.format(hundredths / 100)
 }
 
 /** How many of five marks are lit for a rating in hundredths: the nearest whole one, at least one. */

@@ -20,13 +20,30 @@ type Row = Omit<ShowableReview, 'reply' | 'tags' | 'verified' | 'worded'> & {
   replyBody: string | null
 }
 
+/** How many are read at once, so that nobody else waits long for the database. */
+const AT_ONCE = 250
+
 /** Every review that may be shown: approved, and its writer agreed. The newest first. */
 export async function showableReviews(db: Knex, shopId: number): Promise<ShowableReview[]> {
+  const reviews: ShowableReview[] = []
+  for (let after = 0; ;) {
+    const some = await someShowable(db, shopId, after)
+    reviews.push(...some)
+    if (some.length < AT_ONCE) return reviews.toSorted(newestFirst)
+    after = some.at(-1)!.id
+    await new Promise(setImmediate)
+  }
+}
+
+async function someShowable(db: Knex, shopId: number, after: number): Promise<ShowableReview[]> {
   const rows: Row[] = await db('review')
     .join('review_version', 'review_version.id', 'review.published_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
     .leftJoin('reply', 'reply.id', 'review.reply_id')
     .where({ 'review.shop_id': shopId, 'review.state': 'approved', 'review.showable': 1 })
+    .where('review.id', '>', after)
+    .orderBy('review.id')
+    .limit(AT_ONCE)
     .select({
       id: 'review.id',
       publicId: 'review.public_id',
@@ -52,13 +69,11 @@ export async function showableReviews(db: Knex, shopId: number): Promise<Showabl
       replyName: 'reply.name',
       replyBody: 'reply.body',
     })
-  return rows
-    .map(({ replyName, replyBody, tags, verified, ...row }) => ({
-      ...row,
-      tags: JSON.parse(tags) as string[],
-      verified: verified === 1,
-      worded: row.title.trim() + row.body.trim() !== '',
-      reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
-    }))
-    .toSorted(newestFirst)
+  return rows.map(({ replyName, replyBody, tags, verified, ...row }) => ({
+    ...row,
+    tags: JSON.parse(tags) as string[],
+    verified: verified === 1,
+    worded: row.title.trim() + row.body.trim() !== '',
+    reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
+  }))
 }

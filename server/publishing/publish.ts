@@ -18,7 +18,7 @@ export interface Publication {
 }
 
 /** How many are written in one transaction, so that nobody waits long for the database. */
-const BATCH = 20
+const BATCH = 10
 
 /** The one way out: renders the stale displays of a shop, keeps the bytes and hands them to whoever answers visitors. */
 export async function publishStale(

@@ -73,8 +73,9 @@ export function PageFrame({
     if (!box) return
     const end = fillBox(box, preview, box.dataset.theme)
     if (unseen.current) {
-      box.scrollIntoView({ block: 'start' })
-      box.ownerDocument.defaultView?.scrollBy(0, -ROOM_ABOVE)
+      // Scrolling it into view would scroll our own page too.
+      const page = box.ownerDocument.defaultView
+      page?.scrollTo(0, box.getBoundingClientRect().top + page.scrollY - ROOM_ABOVE)
     }
     unseen.current = false
     return end
