@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks'
-import { layouts } from '../core/display/configuration'
+import { layouts } from '../core/display/choices'
 import { plainAct } from '../core/moderation/reviewAct'
 import { reviewFilterSchema } from '../core/moderation/reviewFilter'
 import { findDisplay, insertDisplay, putDraftLive } from '../server/data/displays'

@@ -1,4 +1,5 @@
-import type { Arrangement, Layout } from '../core/display/configuration'
+import type { Arrangement } from '../core/display/configuration'
+import type { Layout } from '../core/display/choices'
 
 /** How the columns follow the width of the box, as a custom property that the layouts use. */
 export function columnStyles({ marks, columns }: Arrangement): string {

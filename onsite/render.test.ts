@@ -1,6 +1,6 @@
 import { HtmlValidate } from 'html-validate'
 import { describe, expect, test } from 'vitest'
-import { layouts } from '../core/display/configuration'
+import { layouts } from '../core/display/choices'
 import type { ShowableReview } from '../core/display/showableReview'
 import { visitorLanguages } from '../core/words/visitors'
 import { configured, showable, shownOf } from '../tests/support/display'

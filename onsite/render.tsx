@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
-import type { Layout } from '../core/display/configuration'
+import type { Layout } from '../core/display/choices'
 import type { DisplayModel } from '../core/display/displayModel'
 import { say } from '../core/words/say'
 import { DisplayView } from './DisplayView'

@@ -1,6 +1,6 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { layouts, type Layout } from '../core/display/configuration'
+import { layouts, type Layout } from '../core/display/choices'
 import type { ShowableReview } from '../core/display/showableReview'
 import { renderDisplay } from '../onsite/render'
 import { behaviourAddresses } from '../server/http/files'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { MOST_SHOWN } from '../../core/curation/selection'
+import { MOST_SHOWN } from '../../core/curation/selectionOrders'
 import { say } from '../../core/words/say'
 
 /** Any number of reviews, typed; what is not one yet changes nothing and says so. */

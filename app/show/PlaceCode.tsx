@@ -1,13 +1,14 @@
 import { useState } from 'react'
 import { useFetcher } from 'react-router'
-import { isOutOfDate, reserveStyle, type Measure } from '../../core/display/reserve'
+import { isOutOfDate, reserveStyle } from '../../core/display/reserve'
+import type { Measure } from '../../core/display/measures'
 import { say } from '../../core/words/say'
 import type { EditorView } from '../../server/publishing/editorView'
 import { CopyButton } from '../components/CopyButton'
 import { Panel } from './Panel'
 
 /** The code that puts the display on any page, and what came of it. */
-export function PlaceCode({
+export default function PlaceCode({
   view,
   shop,
   measures,

@@ -11,7 +11,7 @@ export interface VersionLine {
 }
 
 /** What has been live, each a click from being the draft again. */
-export function Versions({ versions, close }: { versions: VersionLine[]; close: () => void }) {
+export default function Versions({ versions, close }: { versions: VersionLine[]; close: () => void }) {
   const fetcher = useFetcher()
   return (
     <Panel title={say('show.versions')} close={close}>

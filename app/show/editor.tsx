@@ -1,9 +1,9 @@
 import { Redo2, Undo2 } from 'lucide-react'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { data, Link } from 'react-router'
 import { z } from 'zod'
 import { configurationSchema } from '../../core/display/configuration'
-import { measuresSchema, type Measure } from '../../core/display/reserve'
+import { measuresSchema, type Measure } from '../../core/display/measures'
 import { showsReviews } from '../../core/display/sentence'
 import { trials } from '../../core/display/tryOut'
 import { spokenMoment } from '../../core/formats/dates'
@@ -18,13 +18,10 @@ import { MakeLive } from './MakeLive'
 import { measureBeside } from './measure'
 import { NameField } from './NameField'
 import { PickedList } from './PickedList'
-import { PlaceCode } from './PlaceCode'
 import { Sentence, type OpenPart } from './Sentence'
 import { Stage } from './stage/Stage'
-import { Strip } from './strips/Strip'
 import { useDraft } from './useDraft'
 import { useUndoKeys } from './useUndoKeys'
-import { Versions } from './Versions'
 import type { Route } from './+types/editor'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
@@ -92,6 +89,11 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline<unknown>(serverAction)
 }
 
+// What is opened by a click comes with it.
+const Strip = lazy(() => import('./strips/Strip'))
+const PlaceCode = lazy(() => import('./PlaceCode'))
+const Versions = lazy(() => import('./Versions'))
+
 type PanelName = 'live' | 'code' | 'versions'
 
 export default function Editor({ loaderData: view, params }: Route.ComponentProps) {
@@ -153,14 +155,16 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
         </div>
         <Sentence configuration={draft} names={names} open={open} setOpen={setOpen} />
         {open && (
-          <Strip
-            part={open}
-            draft={draft}
-            view={view}
-            change={change}
-            setOpen={setOpen}
-            close={() => setOpen(null)}
-          />
+          <Suspense fallback={<div className="mt-2 h-16" />}>
+            <Strip
+              part={open}
+              draft={draft}
+              view={view}
+              change={change}
+              setOpen={setOpen}
+              close={() => setOpen(null)}
+            />
+          </Suspense>
         )}
       </div>
       <div
@@ -187,8 +191,10 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
         </div>
         {picks && <PickedList shop={params.shop} view={view} draft={draft} change={change} />}
       </div>
-      {panel === 'code' && <PlaceCode view={view} shop={params.shop} measures={measures} close={close} />}
-      {panel === 'versions' && <Versions versions={view.spokenVersions} close={close} />}
+      <Suspense>
+        {panel === 'code' && <PlaceCode view={view} shop={params.shop} measures={measures} close={close} />}
+        {panel === 'versions' && <Versions versions={view.spokenVersions} close={close} />}
+      </Suspense>
     </main>
   )
 }

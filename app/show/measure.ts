@@ -1,4 +1,5 @@
-import { isReserved, widthsToMeasure, type Measure } from '../../core/display/reserve'
+import { isReserved, widthsToMeasure } from '../../core/display/reserve'
+import type { Measure } from '../../core/display/measures'
 import type { Arrangement } from '../../core/display/configuration'
 import type { RenderedDisplay } from '../../onsite/render'
 import { fillBox } from './stage/fillBox'

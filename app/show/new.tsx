@@ -1,6 +1,6 @@
 import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
-import { layouts, type Layout } from '../../core/display/configuration'
+import { layouts, type Layout } from '../../core/display/choices'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
 import { ShadowHtml } from '../components/ShadowHtml'

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest'
 import { showable } from '../../tests/support/display'
 import { pickFacets } from './pickFacets'
 import { tallyOf } from './ratingTally'
-import { everything, pick, selectionSchema, type Page, type Selection } from './selection'
+import { everything, pick, type Page, type Selection } from './selection'
+import { selectionSchema } from './selectionSchema'
 
 const stock = [
   showable(1, 500, { productSku: 'HK-2', verified: true, tags: ['gift'], language: 'de' }),

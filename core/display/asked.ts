@@ -1,4 +1,4 @@
-import { MOST_SHOWN } from '../curation/selection'
+import { MOST_SHOWN } from '../curation/selectionOrders'
 import { visitorLanguage } from '../words/visitors'
 import type { Asked } from './displayModel'
 

@@ -1,28 +1,24 @@
 import { z } from 'zod'
-import { everything, selectionSchema } from '../curation/selection'
-
-export const layouts = [
-  'list',
-  'grid',
-  'masonry',
-  'carousel',
-  'single',
-  'aggregate',
-  'badge',
-  'ratingLine',
-] as const
-export type Layout = (typeof layouts)[number]
-
-/** Layouts that stand in as many columns as their box has room for. */
-export const hasColumns = (layout: Layout): boolean =>
-  layout === 'grid' || layout === 'masonry' || layout === 'carousel'
-
-export const DISPLAY_TITLE_LIMIT = 120
-export const DISPLAY_LINE_LIMIT = 240
-export const MOST_COLUMNS = 4
-export const LONGEST_AUTOPLAY = 60
-export const NARROWEST_MARK = 200
-export const WIDEST_MARK = 2000
+import { everything } from '../curation/selection'
+import { selectionSchema } from '../curation/selectionSchema'
+import {
+  layouts,
+  DISPLAY_TITLE_LIMIT,
+  DISPLAY_LINE_LIMIT,
+  MOST_COLUMNS,
+  LONGEST_AUTOPLAY,
+  NARROWEST_MARK,
+  WIDEST_MARK,
+  nameForms,
+  dateForms,
+  ratingForms,
+  glyphs,
+  grounds,
+  frames,
+  WIDEST_SPACE,
+  ROUNDEST,
+  places,
+} from './choices'
 
 const colour = z.string().regex(/^#[0-9a-f]{6}$/i)
 const colourOrNone = z.union([colour, z.literal('')])
@@ -44,11 +40,6 @@ const arrangementSchema = z.object({
   dots: z.boolean(),
 })
 export type Arrangement = z.infer<typeof arrangementSchema>
-
-export const nameForms = ['full', 'firstInitial', 'first', 'initials', 'hidden'] as const
-export const dateForms = ['hidden', 'month', 'day'] as const
-export const ratingForms = ['glyphs', 'numeral', 'both', 'hidden'] as const
-export const glyphs = ['star', 'disc', 'heart'] as const
 
 /** What each review shows. Lengths are in words; 0 shows all of them. */
 const partsSchema = z.object({
@@ -83,11 +74,6 @@ const headingSchema = z.object({
 })
 export type Heading = z.infer<typeof headingSchema>
 
-export const grounds = ['page', 'paper', 'ink', 'colour'] as const
-export const frames = ['rule', 'box', 'none'] as const
-export const WIDEST_SPACE = 96
-export const ROUNDEST = 32
-
 /** How it is dressed. Colours are hex, empty for the one worked out from the shop's; spaces are CSS pixels. */
 const dressSchema = z.object({
   ground: z.enum(grounds),
@@ -103,8 +89,6 @@ const dressSchema = z.object({
   around: z.number().int().min(0).max(WIDEST_SPACE),
 })
 export type Dress = z.infer<typeof dressSchema>
-
-export const places = ['front', 'product', 'products', 'side', 'footer', 'own', 'elsewhere'] as const
 
 const placementSchema = z.object({
   place: z.enum(places),

@@ -1,6 +1,7 @@
 import { asksForRatings } from '../curation/selection'
 import { say } from '../words/say'
-import type { Configuration, Layout } from './configuration'
+import type { Configuration } from './configuration'
+import type { Layout } from './choices'
 import { settings, settingValues, settingWords, type Setting } from './settings'
 import { listed, ratingWords } from './spoken'
 

@@ -1,10 +1,9 @@
 import { z } from 'zod'
+import { reviewSources } from './reviewSources'
 import { reviewStates } from './rules'
 
 export const reviewSorts = ['newest', 'oldest', 'lowest', 'highest', 'suspicious'] as const
 export type ReviewSort = (typeof reviewSorts)[number]
-export const reviewSources = ['form', 'manualEntry'] as const
-export type ReviewSource = (typeof reviewSources)[number]
 
 /** Stands for reviews of the shop as a whole, where a product's SKU could stand. */
 export const WHOLE_SHOP = '-'

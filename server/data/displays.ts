@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { Configuration } from '../../core/display/configuration'
-import { measuresSchema, type Measure } from '../../core/display/reserve'
+import { measuresSchema, type Measure } from '../../core/display/measures'
 import { readConfiguration } from '../../core/display/readConfiguration'
 import { counted } from './counted'
 

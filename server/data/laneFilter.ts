@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
-import type { ReviewSort, ReviewSource } from '../../core/moderation/reviewFilter'
+import type { ReviewSort } from '../../core/moderation/reviewFilter'
+import type { ReviewSource } from '../../core/moderation/reviewSources'
 import type { ReviewState } from '../../core/moderation/rules'
 
 /** What narrows a lane and how it is ordered, in the database's own terms; null narrows nothing. */

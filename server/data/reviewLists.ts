@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { ReviewSource } from '../../core/moderation/reviewFilter'
+import type { ReviewSource } from '../../core/moderation/reviewSources'
 import type { ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'

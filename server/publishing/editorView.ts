@@ -1,12 +1,16 @@
 import { fairnessOf, type Fairness } from '../../core/curation/fairness'
 import { pickFacets, type PickFacets } from '../../core/curation/pickFacets'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
-import { fitting, pick, selectionOrders, type SelectionOrder } from '../../core/curation/selection'
-import { layouts, type Configuration, type Layout } from '../../core/display/configuration'
+import { fitting, pick } from '../../core/curation/selection'
+import { selectionOrders, type SelectionOrder } from '../../core/curation/selectionOrders'
+import { layouts, type Layout } from '../../core/display/choices'
+import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
 import { isCounted, type ShowableReview } from '../../core/display/showableReview'
-import { contrastFaults, type ContrastFault, type SiteDress } from '../../core/display/dress'
-import type { Measure } from '../../core/display/reserve'
+import { contrastFaults, type ContrastFault } from '../../core/display/dress'
+import { dressColours, type DressColours } from '../../core/display/dressColours'
+import type { SiteDress } from '../../core/display/dress'
+import type { Measure } from '../../core/display/measures'
 import { changesBetween, sentenceText, type Change } from '../../core/display/sentence'
 import { hasDate } from '../../core/display/toQuotation'
 import { MANY, triedWith, type Trial } from '../../core/display/tryOut'
@@ -48,6 +52,8 @@ export interface EditorView {
   look: PageLook
   site: SiteDress
   faults: ContrastFault[]
+  /** The colours that a dress comes to, and those of plain pages to see it on. */
+  colours: DressColours
   miniatures: Record<Layout, RenderedDisplay>
   picked: PickedLine[]
   /** The next that would fit, and those left out by hand. */
@@ -108,6 +114,7 @@ export async function editorView(
     samples: composing.reviews.length === 0,
     look: lookOf(shop),
     site: composing.shop.site,
+    colours: dressColours(configuration.dress, composing.shop.site),
     faults: contrastFaults(configuration.dress, composing.shop.site),
     miniatures: miniatures(composing, configuration, key, asked),
     picked: picked.map(pickedLine),

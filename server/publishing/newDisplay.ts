@@ -1,10 +1,5 @@
-import {
-  layouts,
-  startingConfiguration,
-  type Configuration,
-  type Layout,
-  type Placement,
-} from '../../core/display/configuration'
+import { layouts, type Layout } from '../../core/display/choices'
+import { startingConfiguration, type Configuration, type Placement } from '../../core/display/configuration'
 import { say } from '../../core/words/say'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
 import type { Shop } from '../data/shops'

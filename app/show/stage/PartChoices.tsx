@@ -1,12 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { Link } from 'react-router'
-import {
-  dateForms,
-  glyphs,
-  nameForms,
-  ratingForms,
-  type Configuration,
-} from '../../../core/display/configuration'
+import { dateForms, glyphs, nameForms, ratingForms } from '../../../core/display/choices'
+import type { Configuration } from '../../../core/display/configuration'
 import { switchedParts, type SwitchedPart } from '../../../core/display/settings'
 import { say } from '../../../core/words/say'
 import type { EditorView } from '../../../server/publishing/editorView'
@@ -37,7 +32,7 @@ const switched: Partial<Record<PreviewPart, SwitchedPart>> = {
 }
 
 /** The few choices of a part, beside it in the preview. */
-export function PartChoices({
+export default function PartChoices({
   clicked,
   around,
   shop,

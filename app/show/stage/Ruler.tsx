@@ -1,10 +1,6 @@
 import { useRef, useState } from 'react'
-import {
-  hasColumns,
-  NARROWEST_MARK,
-  WIDEST_MARK,
-  type Arrangement,
-} from '../../../core/display/configuration'
+import { hasColumns, NARROWEST_MARK, WIDEST_MARK } from '../../../core/display/choices'
+import type { Arrangement } from '../../../core/display/configuration'
 import { say } from '../../../core/words/say'
 
 const STEP = 10

@@ -1,15 +1,15 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { textOn } from '../../../core/display/dress'
 import type { Configuration } from '../../../core/display/configuration'
 import { trials, type Trial } from '../../../core/display/tryOut'
 import { say } from '../../../core/words/say'
 import type { EditorView } from '../../../server/publishing/editorView'
 import { PageFrame } from './PageFrame'
-import { PartChoices } from './PartChoices'
 import { PlainGround } from './PlainGround'
 import type { Clicked } from './previewParts'
 import { Ruler } from './Ruler'
+
+const PartChoices = lazy(() => import('./PartChoices'))
 
 const NARROWEST = 240
 const STEP = 10
@@ -197,25 +197,26 @@ export function Stage({
             )}
           </div>
         </div>
-        {clicked && (
-          <PartChoices
-            clicked={clicked.at}
-            around={clicked.around}
-            view={view}
-            draft={draft}
-            change={change}
-            shop={shop}
-            close={() => setClicked(null)}
-          />
-        )}
+        <Suspense>
+          {clicked && (
+            <PartChoices
+              clicked={clicked.at}
+              around={clicked.around}
+              view={view}
+              draft={draft}
+              change={change}
+              shop={shop}
+              close={() => setClicked(null)}
+            />
+          )}
+        </Suspense>
       </div>
     </section>
   )
 }
 
-function lookOn(ground: Exclude<Ground, 'page'>, { look, site }: EditorView) {
-  const colour = { shop: look.ground, white: '#ffffff', dark: '#101a1d', colour: site.brand }[ground]
-  return { ground: colour, ink: ground === 'shop' ? look.ink : textOn(colour), fonts: look.fonts }
+function lookOn(ground: Exclude<Ground, 'page'>, { look, colours }: EditorView) {
+  return { ...colours.pages[ground], fonts: look.fonts }
 }
 
 function Choice<V extends string>({

@@ -1,5 +1,5 @@
-import { frames, grounds, ROUNDEST, WIDEST_SPACE, type Dress } from '../../../core/display/configuration'
-import { dressed, legibleOn, INK, PAPER } from '../../../core/display/dress'
+import { frames, grounds, ROUNDEST, WIDEST_SPACE } from '../../../core/display/choices'
+import type { Dress } from '../../../core/display/configuration'
 import { say } from '../../../core/words/say'
 import { Choices } from '../Choices'
 import { ColourChoice } from '../ColourChoice'
@@ -11,14 +11,7 @@ export function DressStrip(props: StripProps) {
   const { dress } = draft
   const { site } = view
   const set = changing(props, 'dress')
-  const worn = dressed(dress, site)
-  const on = worn.background ?? site.ground
-  const standing: Record<Dress['ground'], string> = {
-    page: site.ground,
-    paper: PAPER,
-    ink: INK,
-    colour: dress.colour || site.brand,
-  }
+  const { standing, text, accent } = view.colours
   return (
     <div className="flex flex-col gap-2.5">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
@@ -51,16 +44,16 @@ export function DressStrip(props: StripProps) {
             <ColourChoice
               label={say('show.textColour')}
               value={dress.text}
-              fallback={worn.text ?? site.ink}
-              set={(text) => set({ text })}
+              fallback={text}
+              set={(chosen) => set({ text: chosen })}
             />
           </>
         )}
         <ColourChoice
           label={say('show.accent')}
           value={dress.accent}
-          fallback={legibleOn(site.brand, on, 3)}
-          set={(accent) => set({ accent })}
+          fallback={accent}
+          set={(chosen) => set({ accent: chosen })}
         />
       </div>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">

@@ -4,7 +4,7 @@ import {
   LONGEST_AUTOPLAY,
   MOST_COLUMNS,
   type Layout,
-} from '../../../core/display/configuration'
+} from '../../../core/display/choices'
 import { showsReviews } from '../../../core/display/sentence'
 import { say } from '../../../core/words/say'
 import { ShadowHtml } from '../../components/ShadowHtml'

@@ -1,4 +1,4 @@
-import { reviewSources } from '../../../core/moderation/reviewFilter'
+import { reviewSources } from '../../../core/moderation/reviewSources'
 import { say } from '../../../core/words/say'
 import { SwitchLine } from '../SwitchLine'
 import { Ticks } from '../Ticks'

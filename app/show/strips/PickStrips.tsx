@@ -1,5 +1,6 @@
 import { useSearchParams } from 'react-router'
-import { anyRating, selectionOrders } from '../../../core/curation/selection'
+import { anyRating } from '../../../core/curation/selection'
+import { selectionOrders } from '../../../core/curation/selectionOrders'
 import { ratingWords } from '../../../core/display/spoken'
 import { say } from '../../../core/words/say'
 import { Uprights } from '../../components/RatingMark'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useFetcher } from 'react-router'
-import { places } from '../../../core/display/configuration'
+import { places } from '../../../core/display/choices'
 import { say } from '../../../core/words/say'
 import { PictureField } from '../../components/PictureField'
 import { Choices } from '../Choices'

@@ -27,7 +27,7 @@ const strips: Record<OpenPart, (props: StripProps) => React.ReactNode> = {
 }
 
 /** The choices of one part of the sentence, under it and never over what they change. */
-export function Strip({ part, close, ...props }: StripProps & { part: OpenPart; close: () => void }) {
+export default function Strip({ part, close, ...props }: StripProps & { part: OpenPart; close: () => void }) {
   const box = useRef<HTMLDivElement>(null)
   const Part = strips[part]
   useEffect(() => {

@@ -1,4 +1,4 @@
-import { DISPLAY_LINE_LIMIT, DISPLAY_TITLE_LIMIT } from '../../../core/display/configuration'
+import { DISPLAY_LINE_LIMIT, DISPLAY_TITLE_LIMIT } from '../../../core/display/choices'
 import { summaryParts } from '../../../core/display/settings'
 import { say } from '../../../core/words/say'
 import { SwitchLine } from '../SwitchLine'

@@ -1,0 +1,31 @@
+/** What a display's settings can be chosen from, and how far they go. No schema, so that screens can have it for little. */
+
+export const layouts = [
+  'list',
+  'grid',
+  'masonry',
+  'carousel',
+  'single',
+  'aggregate',
+  'badge',
+  'ratingLine',
+] as const
+export type Layout = (typeof layouts)[number]
+/** Layouts that stand in as many columns as their box has room for. */
+export const hasColumns = (layout: Layout): boolean =>
+  layout === 'grid' || layout === 'masonry' || layout === 'carousel'
+export const DISPLAY_TITLE_LIMIT = 120
+export const DISPLAY_LINE_LIMIT = 240
+export const MOST_COLUMNS = 4
+export const LONGEST_AUTOPLAY = 60
+export const NARROWEST_MARK = 200
+export const WIDEST_MARK = 2000
+export const nameForms = ['full', 'firstInitial', 'first', 'initials', 'hidden'] as const
+export const dateForms = ['hidden', 'month', 'day'] as const
+export const ratingForms = ['glyphs', 'numeral', 'both', 'hidden'] as const
+export const glyphs = ['star', 'disc', 'heart'] as const
+export const grounds = ['page', 'paper', 'ink', 'colour'] as const
+export const frames = ['rule', 'box', 'none'] as const
+export const WIDEST_SPACE = 96
+export const ROUNDEST = 32
+export const places = ['front', 'product', 'products', 'side', 'footer', 'own', 'elsewhere'] as const

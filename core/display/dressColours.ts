@@ -1,0 +1,31 @@
+import type { Dress } from './configuration'
+import { dressed, INK, isDark, PAPER, textOn, type SiteDress } from './dress'
+
+const DARK_PAGE = '#101a1d'
+
+/** Colours that the screen shows beside the choices of a dress, as hex. */
+export interface DressColours {
+  /** What a display would stand on, by ground. */
+  standing: Record<Dress['ground'], string>
+  /** Of its words, and of its ratings, as it is dressed now. */
+  text: string
+  accent: string
+  /** Plain pages to see it on: what is behind, and what is written in. */
+  pages: Record<'shop' | 'white' | 'dark' | 'colour', { ground: string; ink: string }>
+}
+
+export function dressColours(dress: Dress, site: SiteDress): DressColours {
+  const worn = dressed({ ...dress, accent: '' }, site)
+  const page = (ground: string) => ({ ground, ink: textOn(ground) })
+  return {
+    standing: { page: site.ground, paper: PAPER, ink: INK, colour: dress.colour || site.brand },
+    text: worn.text ?? site.ink,
+    accent: isDark(worn.background ?? site.ground) ? worn.accent.dark : worn.accent.light,
+    pages: {
+      shop: { ground: site.ground, ink: site.ink },
+      white: page(PAPER),
+      dark: page(DARK_PAGE),
+      colour: page(site.brand),
+    },
+  }
+}
