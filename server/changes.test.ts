@@ -5,7 +5,7 @@ import { buildChanges } from './changes'
 import { decide } from './moderation/decide'
 import { undo } from './moderation/undo'
 import { makeLive, saveDraft } from './publishing/draft'
-import { startingConfiguration } from '../core/display/configuration'
+import { startingConfiguration } from '../core/display/startingConfiguration'
 
 test('whoever listens to a shop hears of it and of no other, until they stop', () => {
   const changes = buildChanges()

@@ -177,6 +177,7 @@ test('a rosy pick is told so, colours that cannot be read are mended, and her pa
     await signIn(page, '/s/wrenfield/show/front-page')
     await page.sees('A fair pick')
     await page.click('[data-part=ratings]')
+    await page.sees('any rating', '#strip')
     await page.keys(Key.ARROW_LEFT)
     await page.sees('5 only', '[data-sentence]')
     await page.sees('Rosier than all')

@@ -1,4 +1,4 @@
-import { startingConfiguration } from '../../core/display/configuration'
+import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { dressed } from '../../core/display/dress'
 import { shadowStyles } from '../../onsite/styles'
 import { ShadowHtml } from './ShadowHtml'

@@ -9,7 +9,7 @@ import {
 import { say } from '../../core/words/say'
 
 /** A part of the sentence, or what folds under its end. */
-export type OpenPart = SentencePart | 'more'
+export type OpenPart = SentencePart | 'more' | 'parts'
 
 /** The display as its sentence; each underlined part opens its choices under it. */
 export function Sentence({

@@ -89,8 +89,9 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline<unknown>(serverAction)
 }
 
-// What is opened by a click comes with it.
-const Strip = lazy(() => import('./strips/Strip'))
+// What is opened by a click comes with it, or as soon as somebody is about to.
+const loadStrip = () => import('./strips/Strip')
+const Strip = lazy(loadStrip)
 const PlaceCode = lazy(() => import('./PlaceCode'))
 const Versions = lazy(() => import('./Versions'))
 
@@ -153,7 +154,9 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
           </button>
           <MakeLive view={view} open={panel === 'live'} setOpen={(on) => setPanel(on ? 'live' : null)} />
         </div>
-        <Sentence configuration={draft} names={names} open={open} setOpen={setOpen} />
+        <div onPointerEnter={() => void loadStrip()} onFocus={() => void loadStrip()}>
+          <Sentence configuration={draft} names={names} open={open} setOpen={setOpen} />
+        </div>
         {open && (
           <Suspense fallback={<div className="mt-2 h-16" />}>
             <Strip

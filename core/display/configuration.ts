@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { everything } from '../curation/selection'
 import { selectionSchema } from '../curation/selectionSchema'
 import {
   layouts,
@@ -117,56 +116,3 @@ export const configurationSchema = z.object({
   picture: z.string().max(100),
 })
 export type Configuration = z.infer<typeof configurationSchema>
-
-export const startingConfiguration: Configuration = {
-  schema: 2,
-  title: '',
-  selection: everything,
-  layout: {
-    kind: 'grid',
-    marks: [430, 760, 1120],
-    columns: 3,
-    autoplay: 0,
-    step: 1,
-    arrows: true,
-    dots: true,
-  },
-  parts: {
-    name: 'firstInitial',
-    portrait: true,
-    role: true,
-    company: true,
-    date: 'hidden',
-    rating: 'glyphs',
-    glyph: 'star',
-    proof: true,
-    product: true,
-    title: true,
-    words: true,
-    shortened: 0,
-    reply: true,
-  },
-  heading: {
-    line: '',
-    average: true,
-    count: true,
-    write: true,
-    all: false,
-    button: { words: '', url: '' },
-  },
-  dress: {
-    ground: 'page',
-    colour: '',
-    text: '',
-    accent: '',
-    frame: 'rule',
-    corners: null,
-    density: 100,
-    inside: 0,
-    around: 0,
-  },
-  placement: { place: 'front', url: '', spot: '' },
-  whenEmpty: 'invitation',
-  description: '',
-  picture: '',
-}

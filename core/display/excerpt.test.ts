@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { excerptOf } from './excerpt'
 import { isOutOfDate, reserveStyle, widthsToMeasure } from './reserve'
-import { startingConfiguration } from './configuration'
+import { startingConfiguration } from './startingConfiguration'
 
 const words = (text: string) => text.match(/\S+/gu) ?? []
 

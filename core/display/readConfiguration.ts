@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { configurationSchema, startingConfiguration, type Configuration } from './configuration'
+import { configurationSchema, type Configuration } from './configuration'
+import { startingConfiguration } from './startingConfiguration'
 
 /** The first shape: a number, a lowest rating, two orders and two layouts. */
 const first = z.object({

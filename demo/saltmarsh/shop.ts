@@ -1,4 +1,4 @@
-import { startingConfiguration } from '../../core/display/configuration'
+import { startingConfiguration } from '../../core/display/startingConfiguration'
 import type { ShopStory } from '../story'
 
 export const saltmarsh: ShopStory = {

@@ -1,4 +1,5 @@
-import { startingConfiguration as start, type Configuration } from '../../core/display/configuration'
+import type { Configuration } from '../../core/display/configuration'
+import { startingConfiguration as start } from '../../core/display/startingConfiguration'
 import type { DisplayStory } from '../story'
 
 const display = (

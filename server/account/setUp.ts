@@ -1,6 +1,6 @@
 import type { NewAccount, ShopProfile } from '../../core/account/shopProfile'
 import { firstFree, slugOf } from '../../core/account/slug'
-import { startingConfiguration } from '../../core/display/configuration'
+import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { say } from '../../core/words/say'
 import { insertDisplay, isDisplayKeyTaken } from '../data/displays'
 import { insertForm, isFormSlugTaken } from '../data/forms'

@@ -12,7 +12,7 @@ import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { undo } from '../moderation/undo'
 import { composer } from '../publishing/compose'
-import { startingConfiguration } from '../../core/display/configuration'
+import { startingConfiguration } from '../../core/display/startingConfiguration'
 import type { Services } from '../services'
 import { writeDown, writeView } from './writeDown'
 

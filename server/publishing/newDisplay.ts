@@ -1,5 +1,6 @@
 import { layouts, type Layout } from '../../core/display/choices'
-import { startingConfiguration, type Configuration, type Placement } from '../../core/display/configuration'
+import type { Configuration, Placement } from '../../core/display/configuration'
+import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { say } from '../../core/words/say'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
 import type { Shop } from '../data/shops'

@@ -1,7 +1,7 @@
 import { plainAct } from '../../core/moderation/reviewAct'
 import { beforeEach, describe, expect, test } from 'vitest'
 import type { Configuration } from '../../core/display/configuration'
-import { startingConfiguration } from '../../core/display/configuration'
+import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { findDisplay } from '../data/displays'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'

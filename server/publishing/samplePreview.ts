@@ -1,4 +1,4 @@
-import { startingConfiguration } from '../../core/display/configuration'
+import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { displayModel } from '../../core/display/displayModel'
 import type { DisplayShop } from '../../core/display/showableReview'
 import { renderDisplay } from '../../onsite/render'

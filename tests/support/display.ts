@@ -1,4 +1,5 @@
-import { startingConfiguration, type Configuration } from '../../core/display/configuration'
+import type { Configuration } from '../../core/display/configuration'
+import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { displayModel, type Asked } from '../../core/display/displayModel'
 import type { DisplayShop, ShowableReview } from '../../core/display/showableReview'
 

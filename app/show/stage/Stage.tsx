@@ -4,6 +4,7 @@ import type { Configuration } from '../../../core/display/configuration'
 import { trials, type Trial } from '../../../core/display/tryOut'
 import { say } from '../../../core/words/say'
 import type { EditorView } from '../../../server/publishing/editorView'
+import { SelectLine } from '../SelectLine'
 import { PageFrame } from './PageFrame'
 import { PlainGround } from './PlainGround'
 import type { Clicked } from './previewParts'
@@ -85,18 +86,20 @@ export function Stage({
   return (
     <section aria-label={say('show.preview')} className="flex min-h-0 flex-1 flex-col px-6 pt-2">
       <div className="mb-1.5 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[13px] text-soft">
-        <Choice
+        <SelectLine
+          className="part min-h-6 bg-transparent"
           label={say('show.seenOn')}
           value={ground}
           choices={grounds
             .filter((one) => one !== 'page' || pageAddress)
-            .map((one) => ({ value: one, words: say(`show.on.${one}`) }))}
+            .map((one) => [one, say(`show.on.${one}`)])}
           choose={(on) => put('on', on === (pageAddress ? 'page' : 'shop') ? null : on)}
         />
-        <Choice
+        <SelectLine
+          className="part min-h-6 bg-transparent"
           label={say('show.with')}
           value={(search.get('with') as Trial | null) ?? 'real'}
-          choices={trials.map((trial) => ({ value: trial, words: say(`show.trial.${trial}`) }))}
+          choices={trials.map((trial) => [trial, say(`show.trial.${trial}`)])}
           choose={(trial) => put('with', trial === 'real' ? null : trial)}
         />
         <span className="flex gap-1">
@@ -217,33 +220,4 @@ export function Stage({
 
 function lookOn(ground: Exclude<Ground, 'page'>, { look, colours }: EditorView) {
   return { ...colours.pages[ground], fonts: look.fonts }
-}
-
-function Choice<V extends string>({
-  label,
-  value,
-  choices,
-  choose,
-}: {
-  label: string
-  value: V
-  choices: { value: V; words: string }[]
-  choose: (value: V) => void
-}) {
-  return (
-    <label className="flex items-baseline gap-1.5">
-      {label}
-      <select
-        className="part min-h-6 bg-transparent"
-        value={value}
-        onChange={(event) => choose(event.currentTarget.value as V)}
-      >
-        {choices.map(({ value: one, words }) => (
-          <option key={one} value={one} className="bg-paper text-ink">
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
-  )
 }

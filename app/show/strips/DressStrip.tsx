@@ -1,5 +1,6 @@
 import { frames, grounds, ROUNDEST, WIDEST_SPACE } from '../../../core/display/choices'
-import type { Dress } from '../../../core/display/configuration'
+
+import { startingConfiguration } from '../../../core/display/startingConfiguration'
 import { say } from '../../../core/words/say'
 import { Choices } from '../Choices'
 import { ColourChoice } from '../ColourChoice'
@@ -101,17 +102,7 @@ export function DressStrip(props: StripProps) {
   )
 }
 
-const asThePage: Dress = {
-  ground: 'page',
-  colour: '',
-  text: '',
-  accent: '',
-  frame: 'rule',
-  corners: null,
-  density: 100,
-  inside: 0,
-  around: 0,
-}
+const asThePage = startingConfiguration.dress
 
 /** Pairs of colours that can't be told apart well enough, each mended by one click. */
 function Faults(props: StripProps) {

@@ -1,4 +1,4 @@
-import { foldedParts, partWords } from '../../../core/display/sentence'
+import { foldedParts, partWords, showsReviews } from '../../../core/display/sentence'
 import { say } from '../../../core/words/say'
 import { Choices } from '../Choices'
 import { SwitchLine } from '../SwitchLine'
@@ -28,6 +28,11 @@ export function MoreStrip(props: StripProps) {
           ),
         )}
       </div>
+      {showsReviews(draft.layout.kind) && (
+        <button type="button" className="part" onClick={() => setOpen('parts')}>
+          {say('show.parts')}
+        </button>
+      )}
       <div className="flex items-center gap-2.5">
         <span className="text-[13px] text-soft">{say('show.whenEmpty')}</span>
         <Choices

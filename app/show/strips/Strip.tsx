@@ -4,6 +4,7 @@ import { LayoutStrip } from './LayoutStrip'
 import { MoreStrip } from './MoreStrip'
 import { LanguagesStrip, SourcesStrip, TagsStrip, VerifiedStrip, WordsStrip } from './NarrowStrips'
 import { NumberStrip, OrderStrip, ProductsStrip, RatingsStrip } from './PickStrips'
+import { PartsStrip } from './PartsStrip'
 import { PlaceStrip } from './PlaceStrip'
 import type { StripProps } from './stripProps'
 import { TitleStrip } from './TitleStrip'
@@ -24,6 +25,7 @@ const strips: Record<OpenPart, (props: StripProps) => React.ReactNode> = {
   placement: PlaceStrip,
   title: TitleStrip,
   more: MoreStrip,
+  parts: PartsStrip,
 }
 
 /** The choices of one part of the sentence, under it and never over what they change. */
@@ -41,7 +43,8 @@ export default function Strip({ part, close, ...props }: StripProps & { part: Op
       onKeyDown={(event) => {
         if (event.key !== 'Escape') return
         close()
-        document.querySelector<HTMLElement>(`[data-part="${part}"]`)?.focus()
+        const opener = document.querySelector<HTMLElement>(`[data-part="${part}"]`)
+        ;(opener ?? document.querySelector<HTMLElement>('[data-part=more]'))?.focus()
       }}
     >
       <Part {...props} />

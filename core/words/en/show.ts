@@ -229,6 +229,7 @@ export const showWords = {
     words: '{{count}} words',
     ratingForm: { glyphs: 'signs', numeral: 'a numeral', both: 'both', hidden: 'none' },
     glyph: 'Sign',
+    parts: 'What each review shows',
     ownAlways:
       'That the shop wrote it down, and a gift or a relationship, is always said where there is one.',
     nameless: 'Without a name people believe a review less.',

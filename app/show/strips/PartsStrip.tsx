@@ -1,0 +1,62 @@
+import { dateForms, glyphs, nameForms, ratingForms } from '../../../core/display/choices'
+import { switchedParts } from '../../../core/display/settings'
+import { say } from '../../../core/words/say'
+import { SelectLine } from '../SelectLine'
+import { Slider } from '../Slider'
+import { SwitchLine } from '../SwitchLine'
+import { changing, type StripProps } from './stripProps'
+
+/** Every part of a review in one place, for those who do not click on them in the preview. */
+export function PartsStrip(props: StripProps) {
+  const { parts } = props.draft
+  const set = changing(props, 'parts')
+  return (
+    <div className="flex flex-col gap-2.5">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <SelectLine
+          label={say('display.part.name')}
+          value={parts.name}
+          choices={nameForms.map((form) => [form, say(`display.nameForm.${form}`)])}
+          choose={(name) => set({ name })}
+        />
+        <SelectLine
+          label={say('display.part.rating')}
+          value={parts.rating}
+          choices={ratingForms.map((form) => [form, say(`show.ratingForm.${form}`)])}
+          choose={(rating) => set({ rating })}
+        />
+        <SelectLine
+          label={say('show.glyph')}
+          value={parts.glyph}
+          choices={glyphs.map((glyph) => [glyph, say(`display.glyph.${glyph}`)])}
+          choose={(glyph) => set({ glyph })}
+        />
+        <SelectLine
+          label={say('display.part.date')}
+          value={parts.date}
+          choices={dateForms.map((form) => [form, say(`display.dateForm.${form}`)])}
+          choose={(date) => set({ date })}
+        />
+        <Slider
+          label={say('show.shortenAfter')}
+          value={parts.shortened}
+          words={parts.shortened === 0 ? say('show.inFull') : say('show.words', { count: parts.shortened })}
+          min={0}
+          max={120}
+          step={5}
+          set={(shortened) => set({ shortened })}
+        />
+      </div>
+      <div className="flex flex-wrap gap-x-5 gap-y-1">
+        {switchedParts.map((part) => (
+          <SwitchLine
+            key={part}
+            words={say(`display.reviewPart.${part}`)}
+            on={parts[part]}
+            set={(on) => set({ [part]: on })}
+          />
+        ))}
+      </div>
+    </div>
+  )
+}
