@@ -193,6 +193,11 @@ describe('what a page asks for', () => {
     expect(jsonLd).toMatchObject({ '@type': 'Product', name: 'Hive kit' })
     expect(served().jsonLd).toBeNull()
   })
+  test('a product that the shop does not have brings nothing, and no figure', async () => {
+    const { stats, jsonLd } = await variant('product=unheard-of')
+    expect(stats).toEqual({ average: null, count: 0, shown: 0 })
+    expect(jsonLd).toBeNull()
+  })
   test('a number shows so many, and says that they were picked', async () => {
     const { html, stats } = await variant('limit=1')
     expect(stats).toEqual({ average: 3, count: 2, shown: 1 })

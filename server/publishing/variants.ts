@@ -18,9 +18,12 @@ async function found(services: Services, key: string) {
   return { shop, display, live: display.live, composing: await composer(services, shop) }
 }
 
+/** Stands for every product that the shop does not have, so that a made-up one costs no more than the first did. */
+const UNKNOWN = '?'
+
 /** The product as the shop spells it; one that the shop does not have is about nothing. */
 const onPage = (asked: Asked, skuOf: (typed: string) => string | undefined): Asked =>
-  asked.product ? { ...asked, product: skuOf(asked.product) ?? asked.product } : asked
+  asked.product ? { ...asked, product: skuOf(asked.product) ?? UNKNOWN } : asked
 
 /** The answer of a live display for a page that asks for a product, a number, a language or a theme. */
 export async function displayVariant(services: Services, key: string, asked: Asked): Promise<string | null> {
