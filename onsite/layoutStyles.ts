@@ -17,7 +17,8 @@ const share = `calc((100% - (var(--eg-n) - 1)*${across})/var(--eg-n))`
 const inColumns = `.eg ol{display:grid;gap:${down} ${across};grid-template-columns:repeat(var(--eg-n),minmax(0,1fr))}`
 
 const moving = `
-.eg-slides ol{display:flex;gap:${across};overflow-x:auto;scroll-snap-type:x mandatory;scrollbar-width:none;overscroll-behavior-x:contain;padding:3px;margin:0 -3px!important}
+.eg-slides ol{display:flex;gap:${across};overflow-x:auto;scroll-snap-type:x mandatory;scrollbar-width:none;overscroll-behavior-x:contain;padding:3px 0}
+.eg-slides ol:focus-visible,.eg-slides li :focus-visible{outline-offset:-2px}
 .eg-slides ol::-webkit-scrollbar{display:none}
 .eg-slides li{flex:0 0 ${share};min-width:0;scroll-snap-align:start}
 .eg-steps{display:flex;flex-wrap:wrap;align-items:center;gap:.4em .8em;margin-top:.9em;min-height:36px;visibility:hidden;font-size:.9em}

@@ -6,8 +6,8 @@ import { columnStyles, layoutRules } from './layoutStyles'
  * Inside a shadow root the page's rules do not reach the reviews, but they do reach the host and what is inherited.
  * Type and colour are taken from the page on purpose; everything else starts over.
  */
-const host = `:host{all:initial!important;display:block!important;font-family:inherit!important;font-size:inherit!important;color:inherit!important;direction:inherit!important;contain:content}
-:host([data-inline]){display:inline-block!important;contain:none}`
+const host = `:host{all:initial!important;display:block!important;font-family:inherit!important;font-size:inherit!important;color:inherit!important;direction:inherit!important}
+:host([data-inline]){display:inline-block!important}`
 
 const signs = '"Segoe UI Symbol","Apple Symbols","Noto Sans Symbols 2","DejaVu Sans",sans-serif'
 const soft = 'color-mix(in srgb,currentColor 82%,transparent)'

@@ -80,7 +80,7 @@ const faults = `
       if (e.closest('.eg-spoken, svg, details:not([open]) > :not(summary)') || at.width === 0) continue
       const around = e.closest('.eg-slides li')
       const limits = around && e !== around ? around.getBoundingClientRect() : room
-      if (!(e === around) && (at.right > limits.right + (e === row ? 3.5 : 1.5) || at.left < limits.left - 3.5)) say('sticks out', e)
+      if (!(e === around) && (at.right > limits.right + 1.5 || at.left < limits.left - 1.5)) say('sticks out', e)
       if (at.bottom > room.bottom + 1.5) say('is cut', e)
       const { overflowX, overflowY } = getComputedStyle(e)
       if (e !== row && /auto|scroll|hidden/.test(overflowX + overflowY)) say('scrolls', e)
@@ -111,6 +111,20 @@ describe('nothing is cut, scrolls or sticks out', () => {
       await awake(driver)
       expect(await driver.executeScript(faults)).toEqual([])
     })
+  })
+})
+
+test('from edge to edge of the window, nothing scrolls sideways', async () => {
+  const boxes = layouts.map((kind) => standing(kind, some(5, long), { layout: { columns: 3 } }))
+  await withBrowser(desk, async (driver) => {
+    await driver.get(site.show(`<style>body{margin:0}</style>${boxes.join('')}${waking()}`))
+    await awake(driver)
+    expect(await driver.executeScript(faults)).toEqual([])
+    expect(
+      await driver.executeScript(
+        'return document.documentElement.scrollWidth - document.documentElement.clientWidth',
+      ),
+    ).toBe(0)
   })
 })
 
