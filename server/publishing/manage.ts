@@ -61,35 +61,34 @@ export async function copyDisplay(services: Services, shop: Shop, key: string): 
   return addDisplay(services, shop, name, display.draft.configuration)
 }
 
-export async function rename(
+/** Changes a display in one transaction and tells open tabs. Answers whether there is such a display. */
+async function changeDisplay(
   { db, changes }: Services,
   shop: Shop,
   key: string,
-  name: string,
+  change: (trx: Knex.Transaction, display: Display) => Promise<void>,
 ): Promise<boolean> {
   const done = await writing(db, async (trx) => {
     const display = await findDisplay(trx, shop.id, { key })
-    if (display) await renameDisplay(trx, display, name)
+    if (display) await change(trx, display)
     return display !== null
   })
   if (done) changes.announce(shop.id)
   return done
 }
 
+export function rename(services: Services, shop: Shop, key: string, name: string): Promise<boolean> {
+  return changeDisplay(services, shop, key, (trx, display) => renameDisplay(trx, display, name))
+}
+
 /** Remembers the heights that a display's code was copied with, to say when they no longer fit. */
-export async function keepMeasured(
-  { db, changes }: Services,
+export function keepMeasured(
+  services: Services,
   shop: Shop,
   key: string,
   measured: Measure[],
 ): Promise<boolean> {
-  const done = await writing(db, async (trx) => {
-    const display = await findDisplay(trx, shop.id, { key })
-    if (display) await putMeasured(trx, display, measured)
-    return display !== null
-  })
-  if (done) changes.announce(shop.id)
-  return done
+  return changeDisplay(services, shop, key, (trx, display) => putMeasured(trx, display, measured))
 }
 
 /** Keeps a picture for where a display's page is passed on, and names it in the draft. */

@@ -31,8 +31,7 @@ export const howWords = {
       '{{count}} approved reviews have no rating or were written down by the shop for customers, say so, and count in no average.',
     scope: 'Beside a product it is the average of that product’s reviews.',
     shown: 'Which ones a page shows',
-    shownWhy:
-      'Where a page shows fewer than all, it says that {{shop}} picked them and from how many; “all” leads to the rest.',
+    shownWhy: 'Where a page shows fewer than all, it says that {{shop}} picked them and from how many.',
     chosenBy: 'These pages pick by more than what came last:',
     write: 'Write a review',
   },
