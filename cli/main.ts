@@ -8,6 +8,7 @@ import { mediaFolder } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
 import { verifyLogs } from '../server/moderation/verifyLogs'
 import { buildServices } from '../server/services'
+import { matchFiles } from './match'
 import { readFile } from './readFile'
 
 const program = new Command('elogio').description('The use cases without a screen, on the data folder.')
@@ -18,6 +19,18 @@ program
   .option('--as <kind>', 'text: a pasted mail, chat, note or list of notes')
   .action((file: string, { as }: { as?: string }) => {
     console.log(JSON.stringify(readFile(file, as), null, 2))
+  })
+
+program
+  .command('match <reviews>')
+  .description(
+    'for each review of a JSON Lines file the order that proves its writer bought; needs no database',
+  )
+  .requiredOption('--orders <file>', 'a CSV of orders, a row for a line of an order')
+  .option('--zone <name>', 'the shop’s time zone, in which days are counted', 'UTC')
+  .action((reviews: string, { orders, zone }: { orders: string; zone: string }) => {
+    for (const matched of matchFiles(orders, reviews, zone, new Date().toISOString()))
+      console.log(JSON.stringify(matched))
   })
 
 program

@@ -1,11 +1,13 @@
 import { describe, expect, test } from 'vitest'
-import { matchByOrderNumber, type OrderLine } from './matchOrder'
+import { mailboxKey } from './mailbox'
+import { matchOrder, type OrderLine } from './matchOrder'
 import { orderNumberKey } from './orderNumber'
 import { namesAgree } from './personName'
 
 const line: OrderLine = {
   id: 1,
   orderNumber: 'WB-2091',
+  email: 'piotr.lis@post.example',
   name: 'Piotr Lis',
   productSku: 'HK-2',
   productTitle: 'Hive kit, two boxes',
@@ -15,12 +17,13 @@ const line: OrderLine = {
 }
 const claim = {
   authorName: 'Piotr Lis',
+  provenMailbox: '',
   orderNumber: 'wb 2091',
   product: 'HK-2',
   writtenAt: '2026-04-01T08:00:00Z',
 }
 const match = (changedClaim: Partial<typeof claim>, ...lines: Partial<OrderLine>[]) => {
-  const result = matchByOrderNumber(
+  const result = matchOrder(
     { ...claim, ...changedClaim },
     (lines.length ? lines : [{}]).map((l) => ({ ...line, ...l })),
     'Europe/London',
@@ -29,12 +32,19 @@ const match = (changedClaim: Partial<typeof claim>, ...lines: Partial<OrderLine>
 }
 
 describe('order numbers', () => {
-  test.each(['WB-2091', 'wb2091', ' #WB 2091 ', 'Order no. WB-2091', 'Bestellung WB–2091', 'ＷＢ-2091'])(
-    '%s is the same',
-    (typed) => {
-      expect(orderNumberKey(typed)).toBe('WB2091')
-    },
-  )
+  test.each([
+    'WB-2091',
+    'wb2091',
+    ' #WB 2091 ',
+    'Order no. WB-2091',
+    'Bestellung WB–2091',
+    'Bestell-Nr. WB2091',
+    'My order number: WB 2091',
+    'N° de commande : WB-2091',
+    'ＷＢ-2091',
+  ])('%s is the same', (typed) => {
+    expect(orderNumberKey(typed)).toBe('WB2091')
+  })
   test('nothing gives nothing', () => {
     expect(orderNumberKey(' - ')).toBe('')
   })
@@ -43,6 +53,14 @@ describe('order numbers', () => {
 describe('names', () => {
   test.each([
     ['Piotr Lis', 'P. Lis'],
+    ['M. Lis', 'Marta Lis'],
+    ['Jürgen Müller', 'J. Mueller'],
+    ['Jürgen Müller', 'Jurgen Muller'],
+    ["Sean O'Brien", 'Sean OBrien'],
+    ['Carmen Ruiz Gómez', 'C. Ruiz'],
+    ['Jean-Pierre Dupont', 'J.-P. Dupont'],
+    ['Lis Piotr', 'P. Lis'],
+    ['Prof. Dr. Anna K. Berg, MBA', 'Anna Berg'],
     ['Piotr Lis', 'Piotr L.'],
     ['Lis, Piotr', 'Piotr Lis'],
     ['Dr. Łucja Żak', 'lucja zak'],
@@ -57,6 +75,9 @@ describe('names', () => {
     ['Piotr Lis', 'Anna Lis'],
     ['Piotr Lis', 'Piotr Kowal'],
     ['Lis', 'Piotr Lis'],
+    ['Dr. Lis', 'Diana Lis'],
+    ['Maria Anders', 'Anna Maria Berg'],
+    ['Bauer, Tom', 'Thea Baur'],
     ['P. L.', 'Piotr Lis'],
     ['Jan van Dijk', 'Joop van Houten'],
     ['', 'Piotr Lis'],
@@ -101,5 +122,47 @@ describe('matching an order', () => {
         { id: 3, deliveredAt: '2026-03-11T10:00:00Z' },
       ),
     ).toBe(2)
+  })
+})
+
+describe('mailboxes', () => {
+  test.each([
+    'piotr.lis@post.example',
+    ' Piotr.Lis@POST.example ',
+    'Piotr Lis <piotr.lis@post.example>',
+    'mailto:piotr.lis@post.example?subject=hello',
+    'piotr.lis+reviews@post.example',
+  ])('%s is the same', (typed) => {
+    expect(mailboxKey(typed)).toBe('piotr.lis@post.example')
+  })
+  test.each(['', 'n/a', '-', 'piotr', '@post.example', 'a b@post.example', 'piotr@post'])(
+    '%s is none',
+    (typed) => {
+      expect(mailboxKey(typed)).toBe('')
+    },
+  )
+  test('dots count, other domains are others, and a domain is one in either script', () => {
+    expect(mailboxKey('piotrlis@post.example')).not.toBe(mailboxKey('piotr.lis@post.example'))
+    expect(mailboxKey('piotr.lis@post.test')).not.toBe(mailboxKey('piotr.lis@post.example'))
+    expect(mailboxKey('a@bücher.example')).toBe(mailboxKey('a@xn--bcher-kva.example'))
+  })
+})
+
+describe('by mailbox', () => {
+  const mine = { provenMailbox: 'Piotr.Lis+shop@post.example', authorName: 'Someone Else' }
+  test('the writer’s own proves it whatever the name and number say', () => {
+    expect(match({ ...mine, orderNumber: '' })).toBe(1)
+    expect(match({ ...mine, orderNumber: 'WB-1' })).toBe(1)
+  })
+  test('two without a mailbox are not one', () => {
+    expect(match({ provenMailbox: '', authorName: 'X Y' }, { email: '' })).toBe('otherName')
+    expect(match({ provenMailbox: 'n/a', authorName: 'X Y', orderNumber: '' }, { email: 'n/a' })).toBe(
+      'noNumber',
+    )
+  })
+  test('product and day still have to fit', () => {
+    expect(match({ ...mine, product: 'EX-4' })).toBe('otherProduct')
+    expect(match({ ...mine, writtenAt: '2026-03-08' })).toBe('notDelivered')
+    expect(match({ ...mine, writtenAt: '2026-03-09' }, { deliveredAt: '2026-03-09' })).toBe(1)
   })
 })

@@ -1,15 +1,16 @@
 import { dayIn } from '../formats/dates'
-import { fold } from '../formats/fold'
+import { mailboxKey } from './mailbox'
 import { orderNumberKey } from './orderNumber'
 import { namesAgree } from './personName'
 
 export const lineStatuses = ['delivered', 'refunded', 'returned', 'shipped', 'placed', 'cancelled'] as const
 export type LineStatus = (typeof lineStatuses)[number]
 
-/** One line of an order, as far as proof needs it. Moments are UTC ISO-8601 text. */
+/** One line of an order, as far as proof needs it. Moments are UTC ISO-8601 text, or a calendar day. */
 export interface OrderLine {
   id: number
   orderNumber: string
+  email: string
   name: string
   productSku: string
   productTitle: string
@@ -20,49 +21,79 @@ export interface OrderLine {
 
 export interface Claim {
   authorName: string
+  /** A mailbox known to be the writer's own; empty where it is only typed, or none. */
+  provenMailbox: string
   orderNumber: string
   /** SKU or title; empty for a review of the shop. */
   product: string
   writtenAt: string
 }
 
-export type ProofFailure =
-  'noNumber' | 'unknownNumber' | 'otherName' | 'otherProduct' | 'cancelled' | 'notDelivered'
-export type OrderMatch = { line: OrderLine } | { failure: ProofFailure }
+/** By what an order is known to be the writer's. */
+export type ProofMethod = 'mailbox' | 'orderNumber'
+
+export const proofFailures = [
+  'noNumber',
+  'unknownNumber',
+  'otherName',
+  'otherProduct',
+  'cancelled',
+  'notDelivered',
+] as const
+export type ProofFailure = (typeof proofFailures)[number]
+export type OrderMatch = { line: OrderLine; by: ProofMethod } | { failure: ProofFailure }
 
 const bought = new Set<string>(['delivered', 'refunded', 'returned'] satisfies LineStatus[])
-const squeezed = (text: string) => fold(text).replace(/\s+/gu, ' ').trim()
+
+/** Case and spaces aside. Upper case first, since some letters have two of them. */
+const productKey = (text: string) => text.normalize('NFKC').replace(/\s+/gu, '').toUpperCase().toLowerCase()
+const statusOf = ({ status }: OrderLine) => status.trim().toLowerCase()
+
+/** The calendar day of a moment in a time zone; a day alone is that day wherever it is. */
+const dayOf = (timeZone: string, moment: string) =>
+  /^\d{4}-\d{2}-\d{2}$/.test(moment) ? moment : dayIn(timeZone, moment)
 
 /**
- * The order line that proves a purchase by order number and name together; a number alone, or a name alone, proves
- * nothing. Of several that fit, the latest delivered. A failure names the first condition that no line meets.
+ * The order line that proves a purchase: by the writer's own mailbox, or by order number and name together. A number
+ * alone, or a name alone, proves nothing; a wrong number does not spoil a mailbox that proves it. Of several that fit,
+ * the latest delivered. A failure names the first condition that no line meets.
  */
-export function matchByOrderNumber(claim: Claim, lines: OrderLine[], timeZone: string): OrderMatch {
-  const key = orderNumberKey(claim.orderNumber)
-  if (!key) return { failure: 'noNumber' }
-  const writtenDay = dayIn(timeZone, claim.writtenAt)
-  const product = squeezed(claim.product)
+export function matchOrder(claim: Claim, lines: OrderLine[], timeZone: string): OrderMatch {
+  const number = orderNumberKey(claim.orderNumber)
+  const mailbox = mailboxKey(claim.provenMailbox)
+  const own = lines.flatMap((line) => {
+    if (mailbox && mailboxKey(line.email) === mailbox) return [{ line, by: 'mailbox' as const }]
+    const numbered = number !== '' && orderNumberKey(line.orderNumber) === number
+    return numbered && namesAgree(claim.authorName, line.name) ? [{ line, by: 'orderNumber' as const }] : []
+  })
+  if (own.length === 0) return { failure: whyNobody(number, lines) }
+
+  const product = productKey(claim.product)
+  const writtenDay = dayOf(timeZone, claim.writtenAt)
   const steps: [ProofFailure, (line: OrderLine) => boolean][] = [
-    ['unknownNumber', (line) => orderNumberKey(line.orderNumber) === key],
-    ['otherName', (line) => namesAgree(claim.authorName, line.name)],
     [
       'otherProduct',
-      (line) => !product || [line.productSku, line.productTitle].some((p) => squeezed(p) === product),
+      (line) => !product || [line.productSku, line.productTitle].some((p) => productKey(p) === product),
     ],
-    ['cancelled', (line) => line.status !== 'cancelled'],
+    ['cancelled', (line) => statusOf(line) !== 'cancelled'],
     [
       'notDelivered',
       (line) =>
-        bought.has(line.status) &&
+        bought.has(statusOf(line)) &&
         line.deliveredAt !== null &&
-        dayIn(timeZone, line.deliveredAt) <= writtenDay,
+        dayOf(timeZone, line.deliveredAt) <= writtenDay,
     ],
   ]
-  let fitting = lines
+  let fitting = own
   for (const [failure, meets] of steps) {
-    fitting = fitting.filter(meets)
+    fitting = fitting.filter(({ line }) => meets(line))
     if (fitting.length === 0) return { failure }
   }
-  const latest = fitting.reduce((best, line) => (line.deliveredAt! > best.deliveredAt! ? line : best))
-  return { line: latest }
+  const delivered = ({ line }: { line: OrderLine }) => Date.parse(line.deliveredAt!)
+  return fitting.reduce((best, one) => (delivered(one) > delivered(best) ? one : best))
+}
+
+function whyNobody(number: string, lines: OrderLine[]): ProofFailure {
+  if (!number) return 'noNumber'
+  return lines.some((line) => orderNumberKey(line.orderNumber) === number) ? 'otherName' : 'unknownNumber'
 }

@@ -1,39 +1,93 @@
 import { fold } from '../formats/fold'
 
+/** Said before or after a name and never part of it. */
 const titles = new Set(
-  'mr mrs ms miss mx dr prof sir dame herr frau mme mlle m monsieur madame sr sra srta don dona pan pani sig'.split(
+  'mr mrs ms miss mx dr drs prof professor sir dame herr frau mme mlle monsieur madame mademoiselle sra srta dott dottssa dottore dottoressa signor signora signorina jr phd md mba bsc msc ba ma'.split(
     ' ',
   ),
 )
-const particles = new Set(
-  'van von der den de del di da du la le los las dos das el al bin ibn zu zum ter ten y e i'.split(' '),
+/** Titles that can as well be a name or an initial, so that they go only where a whole name is left. */
+const perhapsTitles = new Set(
+  'm fr hr sr don dona pan pani sig lady lord rev ing mag dipl senor senora van von der den de del della di da du la le los las dos das el al bin ibn zu zum zur ter ten te y e i'.split(
+    ' ',
+  ),
 )
 
-/** The parts of a name that carry it: accents, titles, particles and punctuation taken off. */
-export function nameParts(name: string): string[] {
-  const words = fold(name)
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter(Boolean)
-  const untitled = words.filter((word) => !titles.has(word))
-  const bare = untitled.filter((word) => !particles.has(word))
-  return bare.length >= 2 ? bare : untitled
+/** Letters that are written out in two where the keyboard has no better. */
+const written: [RegExp, string][] = [
+  [/[äæ]/gu, 'ae'],
+  [/[öøœ]/gu, 'oe'],
+  [/ü/gu, 'ue'],
+  [/å/gu, 'aa'],
+]
+
+/** A part of a name with its other spelling: "muller" and "mueller" for "Müller". */
+type Part = string[]
+
+interface Reading {
+  given: Part
+  families: Part[]
 }
 
 /**
  * Whether two spellings of a name can be one person: family name and first initial, or first name and family
- * initial, in either order. A single part agrees only with the very same single part.
+ * initial. Accents, titles, particles and the order of the parts are set aside. A single part agrees only with the
+ * very same single part.
  */
 export function namesAgree(one: string, other: string): boolean {
   const a = nameParts(one)
   const b = nameParts(other)
   if (a.length === 0 || b.length === 0) return false
-  if (a.length === 1 || b.length === 1) return a.length === b.length && a[0] === b[0] && a[0]!.length > 1
-  return a.some((whole, i) =>
-    b.some(
-      (twin, k) =>
-        whole === twin &&
-        whole.length > 1 &&
-        a.some((rest, j) => j !== i && b.some((restTwin, l) => l !== k && rest[0] === restTwin[0])),
+  if (a.length === 1 || b.length === 1)
+    return a.length === b.length && a[0]![0]!.length > 1 && same(a[0]!, b[0]!)
+  return (
+    readAlike(inOrder(a), inOrder(b)) ||
+    // Turned round, only the outer parts are sure to be a first name and a family name.
+    readAlike(turned(a), outer(b)) ||
+    readAlike(outer(a), turned(b))
+  )
+}
+
+/** The parts of a name that carry it, the first name leading where a comma says which it is. */
+export function nameParts(name: string): Part[] {
+  const [family, given, ...more] = name.split(',')
+  const ordered =
+    given !== undefined && more.length === 0 && carrying(given).length > 0 ? `${given} ${family}` : name
+  return carrying(ordered)
+}
+
+function carrying(name: string): Part[] {
+  const words = name
+    .normalize('NFC')
+    .toLowerCase()
+    .replace(/[’'‘`´]/gu, '')
+    .split(/[^\p{L}\p{M}\p{N}]+/u)
+    .filter(Boolean)
+    .map(spellings)
+  const untitled = words.filter(([word]) => !titles.has(word!))
+  const sure = untitled.filter(([word]) => !perhapsTitles.has(word!))
+  return sure.length >= 2 ? sure : untitled
+}
+
+function spellings(word: string): Part {
+  const long = fold(written.reduce((text, [letter, out]) => text.replace(letter, out), word))
+  return [...new Set([fold(word), long])]
+}
+
+const inOrder = ([given, ...families]: Part[]): Reading => ({ given: given!, families })
+const outer = (parts: Part[]): Reading => ({ given: parts[0]!, families: [parts.at(-1)!] })
+const turned = (parts: Part[]): Reading => ({ given: parts.at(-1)!, families: [parts[0]!] })
+
+function readAlike(a: Reading, b: Reading): boolean {
+  return a.families.some((family) =>
+    b.families.some(
+      (twin) =>
+        (whole(family, twin) && initial(a.given, b.given)) ||
+        (whole(a.given, b.given) && initial(family, twin)),
     ),
   )
 }
+
+const same = (a: Part, b: Part): boolean => a.some((spelling) => b.includes(spelling))
+const whole = (a: Part, b: Part): boolean => a[0]!.length > 1 && same(a, b)
+const initial = (a: Part, b: Part): boolean => [...a[0]!][0] === [...b[0]!][0]

@@ -10,6 +10,7 @@ export async function orderLinesByNumber(db: Knex, shopId: number, numberKey: st
     .select({
       id: 'purchase_line.id',
       orderNumber: 'purchase.number',
+      email: 'purchase.email',
       name: 'purchase.name',
       productSku: 'product.sku',
       productTitle: 'product.title',

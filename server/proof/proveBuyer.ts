@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { matchByOrderNumber, type OrderLine, type ProofFailure } from '../../core/proof/matchOrder'
+import { matchOrder, type OrderLine, type ProofFailure } from '../../core/proof/matchOrder'
 import { orderNumberKey } from '../../core/proof/orderNumber'
 import { orderLinesByNumber } from '../data/orders'
 import type { Shop } from '../data/shops'
@@ -12,6 +12,6 @@ export async function proveBuyer(
 ): Promise<{ line: OrderLine | null; failure: ProofFailure | null }> {
   const key = orderNumberKey(claim.orderNumber)
   const lines = key ? await orderLinesByNumber(db, shop.id, key) : []
-  const match = matchByOrderNumber({ ...claim, product: claim.productSku }, lines, shop.timeZone)
+  const match = matchOrder({ ...claim, provenMailbox: '', product: claim.productSku }, lines, shop.timeZone)
   return 'line' in match ? { line: match.line, failure: null } : { line: null, failure: match.failure }
 }

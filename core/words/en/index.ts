@@ -3,6 +3,7 @@ import { displayWords } from './display'
 import { frameWords } from './frame'
 import { gatherWords } from './gather'
 import { howWords } from './how'
+import { proofWords } from './proof'
 import { publicWords } from './public'
 import { setUpWords } from './setUp'
 import { showWords } from './show'
@@ -15,6 +16,7 @@ export const en = {
   ...gatherWords,
   ...showWords,
   ...howWords,
+  ...proofWords,
   ...setUpWords,
   ...frameWords,
 } as const

@@ -1,0 +1,86 @@
+import { group } from 'd3'
+import { readFileSync } from 'node:fs'
+import { z } from 'zod'
+import { decodeFile } from '../core/formats/decodeFile'
+import { readOrderFile } from '../core/proof/orderFile'
+import { mailboxKey } from '../core/proof/mailbox'
+import { matchOrder, type OrderLine } from '../core/proof/matchOrder'
+import { orderNumberKey } from '../core/proof/orderNumber'
+import { say } from '../core/words/say'
+import { readJsonLines } from './jsonLines'
+
+const text = z
+  .union([z.string(), z.number()])
+  .nullish()
+  .transform((value) => String(value ?? ''))
+
+/** A review as far as proof of purchase reads it, by the field names used everywhere. */
+const claimSchema = z.object({
+  id: z.union([z.string(), z.number()]),
+  author_name: text,
+  author_email: text,
+  order_number: text,
+  product: text,
+  written_at: text,
+})
+
+export interface Matched {
+  id: string | number
+  verified: boolean
+  by?: 'mailbox' | 'orderNumber'
+  order?: string
+  why: string
+}
+
+/** Finds for each review of a file the order that proves its writer bought. Its mailbox is taken as proven. */
+export function matchFiles(
+  ordersFile: string,
+  reviewsFile: string,
+  timeZone: string,
+  now: string,
+): Matched[] {
+  const { rows, problems } = readOrderFile(decodeFile(readFileSync(ordersFile)))
+  for (const { row, field, reason } of problems)
+    console.error(`${ordersFile}, row ${row}, ${field}: ${reason} The row is left out.`)
+  const find = finder(
+    rows.map((row) => ({
+      ...row,
+      id: row.row,
+      orderNumber: row.number,
+      placedAt: row.placedAt ?? '',
+    })),
+  )
+  return readJsonLines(reviewsFile, claimSchema).map((review) => {
+    const claim = {
+      authorName: review.author_name,
+      provenMailbox: review.author_email,
+      orderNumber: review.order_number,
+      product: review.product,
+      writtenAt: readable(review.written_at) ?? now,
+    }
+    const match = matchOrder(claim, find(claim), timeZone)
+    if ('failure' in match) {
+      const why = say(`match.${match.failure}`, { number: review.order_number, product: review.product })
+      return { id: review.id, verified: false, why }
+    }
+    const { line, by } = match
+    const what = { number: line.orderNumber, title: line.productTitle || line.productSku }
+    const why = say(`match.${by}`, { ...what, when: line.deliveredAt!.slice(0, 10) })
+    return { id: review.id, verified: true, by, order: line.orderNumber, why }
+  })
+}
+
+const readable = (moment: string): string | null =>
+  moment && !Number.isNaN(Date.parse(moment)) ? moment : null
+
+/** The lines that could be a claim's: of its mailbox or of its number, so that a long list is not walked for each. */
+function finder(lines: OrderLine[]): (claim: { provenMailbox: string; orderNumber: string }) => OrderLine[] {
+  const byMailbox = group(lines, ({ email }) => mailboxKey(email))
+  const byNumber = group(lines, ({ orderNumber }) => orderNumberKey(orderNumber))
+  return ({ provenMailbox, orderNumber }) => [
+    ...new Set([
+      ...(byMailbox.get(mailboxKey(provenMailbox)) ?? []),
+      ...(byNumber.get(orderNumberKey(orderNumber)) ?? []),
+    ]),
+  ]
+}

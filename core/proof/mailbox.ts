@@ -1,0 +1,39 @@
+import { z } from 'zod'
+
+const shape = z.email()
+
+/**
+ * The key under which a mailbox is one: without a display name, `mailto:` and what follows a `?`, its case and the
+ * part after a plus. Dots count, and other domains are others. Empty for what is no address.
+ */
+export function mailboxKey(typed: string): string {
+  const address = bareAddress(typed).normalize('NFKC').toLowerCase()
+  const at = address.lastIndexOf('@')
+  const person = address.slice(0, at).replace(/(?<=.)\+.*$/u, '')
+  const domain = asciiDomain(address.slice(at + 1).replace(/\.$/u, ''))
+  return at > 0 && domain && !/\s/u.test(person) ? `${person}@${domain}` : ''
+}
+
+/** Whether a mail can be sent there as it is typed. */
+export function isAddress(typed: string): boolean {
+  return shape.safeParse(typed).success
+}
+
+function bareAddress(typed: string): string {
+  const angled = /<\s*([^<>]+?)\s*>\s*$/u.exec(typed)?.[1]
+  return (angled ?? typed)
+    .trim()
+    .replace(/^mailto:\s*/iu, '')
+    .replace(/\?.*$/u, '')
+    .replace(/^["']+|["',;.]+$/gu, '')
+    .trim()
+}
+
+function asciiDomain(domain: string): string {
+  if (!/^[^\s@/:?#[\]]+\.[^\s@/:?#[\]]+$/u.test(domain)) return ''
+  try {
+    return new URL(`http://${domain}`).hostname
+  } catch {
+    return ''
+  }
+}
