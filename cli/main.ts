@@ -8,8 +8,10 @@ import { mediaFolder } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
 import { verifyLogs } from '../server/moderation/verifyLogs'
 import { buildServices } from '../server/services'
+import { assessFile } from './assess'
 import { matchFiles } from './match'
 import { readFile } from './readFile'
+import { saveWording, trainWording } from './trainWording'
 
 const program = new Command('elogio').description('The use cases without a screen, on the data folder.')
 
@@ -22,6 +24,28 @@ program
   })
 
 program
+  .command('assess <reviews>')
+  .description('weighs the reviews of a JSON Lines file: state, score and reasons; needs no database')
+  .option('--own <domains>', 'the shop’s own domains, parted by commas', '')
+  .option('--teach <file>', 'decisions learnt first, as JSON Lines with "decision": "approved" or "spam"')
+  .action((reviews: string, { own, teach }: { own: string; teach?: string }) => {
+    const ownDomains = own
+      .split(',')
+      .map((domain) => domain.trim().toLowerCase())
+      .filter(Boolean)
+    for (const assessed of assessFile(reviews, ownDomains, teach)) console.log(JSON.stringify(assessed))
+  })
+
+program
+  .command('train-wording')
+  .description('makes the wording model that ships from the texts written for it')
+  .action(() => {
+    const file = trainWording()
+    saveWording(file)
+    console.log(`${file.counts.length} words, pieces and pairs learnt`)
+  })
+
+program
   .command('match <reviews>')
   .description(
     'for each review of a JSON Lines file the order that proves its writer bought; needs no database',
@@ -29,7 +53,7 @@ program
   .requiredOption('--orders <file>', 'a CSV of orders, a row for a line of an order')
   .option('--zone <name>', 'the shop’s time zone, in which days are counted', 'UTC')
   .action((reviews: string, { orders, zone }: { orders: string; zone: string }) => {
-    for (const matched of matchFiles(orders, reviews, zone, new Date().toISOString()))
+    for (const matched of matchFiles(orders, reviews, zone, new Date(Date.now()).toISOString()))
       console.log(JSON.stringify(matched))
   })
 

@@ -4,6 +4,7 @@ import { randomBytes } from 'node:crypto'
 import type { Behaviour } from '../onsite/render'
 import { buildChanges, type Changes } from './changes'
 import { buildPresence, type Presence } from './presence'
+import { buildShopMemories, type ShopMemories } from './moderation/shopMemories'
 import { buildStock, type Stock } from './publishing/stock'
 import { fetchOutside } from './outside/fetchOutside'
 
@@ -28,6 +29,8 @@ export interface Services {
   mediaFolder: string
   /** What may be shown of each shop, kept in memory. */
   stock: Stock
+  /** What weighing remembers of each shop's arrivals. */
+  memories: ShopMemories
   /** Addresses of what single layouts run on other people's pages, by name. */
   behaviours: Partial<Record<Behaviour | 'page', string>>
   argon: { memoryCost: number; timeCost: number }
@@ -51,6 +54,7 @@ export function buildServices(
     fetchOutside,
     allowedHosts: [],
     stock: buildStock(),
+    memories: buildShopMemories(),
     behaviours: {},
     argon: { memoryCost: 19_456, timeCost: 2 },
     changes: buildChanges(),

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { FASTEST_PERSON_SECONDS } from '../core/moderation/fillTime'
+import { FASTEST_PERSON_SECONDS } from '../core/moderation/signals/fillTime'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { Key, pageOf, type Page } from './support/page'

@@ -9,6 +9,8 @@ export interface Candidate {
   trapSprung: boolean
   /** Seconds between the form being handed out and its arrival; null when nobody knows. */
   fillSeconds: number | null
+  /** The network address it came from; empty when nobody knows. */
+  ip: string
   /** Where it lands unless a rule is stronger. */
   arrivesAs: 'waiting' | 'approved'
   rating: { value: number; scale: number } | null

@@ -8,7 +8,7 @@ export type ArrivalState = Extract<ReviewState, 'waiting' | 'held' | 'approved' 
 export const HELD_FROM = 60
 export const SPAM_FROM = 90
 
-const holdingKinds = new Set<SignalKind>(['personal', 'notoken', 'trap'])
+const holdingKinds = new Set<SignalKind>(['burst', 'personal', 'abuse', 'unconfirmed', 'notoken', 'trap'])
 
 interface Weighed {
   score: number

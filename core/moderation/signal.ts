@@ -11,8 +11,21 @@ export interface Place {
   end: number
 }
 
-export const pointedKinds = ['link', 'contact', 'filltime'] as const
-export const pointlessKinds = ['personal', 'notoken', 'trap'] as const
+export const pointedKinds = [
+  'link',
+  'wording',
+  'lookalike',
+  'nearcopy',
+  'sender',
+  'filltime',
+  'burst',
+  'mismatch',
+  'gibberish',
+  'rival',
+  'template',
+  'contact',
+] as const
+export const pointlessKinds = ['abuse', 'personal', 'unconfirmed', 'notoken', 'trap'] as const
 export type SignalKind = (typeof pointedKinds)[number] | (typeof pointlessKinds)[number]
 
 /** A reason that weighs on a review. `points` add up to the spam score; a holding reason has none. */
@@ -27,19 +40,27 @@ export interface Signal {
 }
 
 /** Names the rules that gave a signal, so that a later model's signals can be told apart. */
-export const MODEL = 'signs-1'
+export const MODEL = 'signs-2'
 
 /** Every place where a finder matches in the title or the body. */
 export function placesOf(words: Words, find: (text: string) => { start: number; end: number }[]): Place[] {
-  return (['title', 'body'] as const).flatMap((field) =>
-    find(words[field]).map(({ start, end }) => ({ field, start, end })),
-  )
+  const title = words.title === '' ? [] : find(words.title)
+  return [
+    ...title.map(({ start, end }): Place => ({ field: 'title', start, end })),
+    ...find(words.body).map(({ start, end }): Place => ({ field: 'body', start, end })),
+  ]
 }
 
 /** The stretch of text that a place means. */
 export function textAt(words: Words, { field, start, end }: Place): string {
   return words[field].slice(start, end)
 }
+
+/** The stretches that places mean, each once, quoted for a person. */
+export function quoted(words: Words, places: Place[]): string {
+  return [...new Set(places.map((place) => `“${textAt(words, place)}”`))].slice(0, QUOTED_AT_MOST).join(', ')
+}
+const QUOTED_AT_MOST = 6
 
 /** All matches of a global pattern as stretches; a group named `at` narrows the stretch to that group. */
 export function stretches(text: string, pattern: RegExp): { start: number; end: number }[] {
@@ -48,4 +69,16 @@ export function stretches(text: string, pattern: RegExp): { start: number; end: 
     const start = match.index + (inner ? match[0].indexOf(inner) : 0)
     return { start, end: start + (inner ?? match[0]).length }
   })
+}
+
+/** Places in order, those that lie inside or across an earlier one left out. */
+export function withoutOverlaps(places: Place[]): Place[] {
+  const kept: Place[] = []
+  for (const place of places.toSorted((a, b) => a.start - b.start || b.end - a.end)) {
+    if (
+      !kept.some((other) => other.field === place.field && place.start < other.end && other.start < place.end)
+    )
+      kept.push(place)
+  }
+  return kept
 }

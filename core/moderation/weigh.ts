@@ -1,35 +1,74 @@
 import { say } from '../words/say'
-import { contactSignal } from './contact'
-import { fillTimeSignal } from './fillTime'
-import { linkSignal } from './links'
-import { personalSignal } from './personal'
-import type { Signal, Words } from './signal'
+import type { ReadArrival } from './memory/arrival'
+import type { Past } from './memory/shopMemory'
+import type { Signal } from './signal'
+import { abuseSignal } from './signals/abuse'
+import { burstSignal } from './signals/burst'
+import { contactSignal } from './signals/contact'
+import { fillTimeSignal } from './signals/fillTime'
+import { gibberishSignal } from './signals/gibberish'
+import { linkSignal } from './signals/link'
+import { lookalikeSignal } from './signals/lookalike'
+import { mismatchSignal } from './signals/mismatch'
+import { nearCopySignal } from './signals/nearCopy'
+import { personalSignal } from './signals/personal'
+import { rivalSignal } from './signals/rival'
+import { senderSignal } from './signals/sender'
+import { templateSignal } from './signals/template'
+import { wordingSignal } from './signals/wording'
+import type { WordingModel } from './wording/model'
 
-/** What is known of an arrival beside its words. */
+/** What is known of an arrival beside its words, its sender and those that came before. */
 export interface Circumstances {
   ownDomains: string[]
   /** Keys of orders of this shop that the words may name. */
   knownOrderKeys: string[]
-  /** Seconds between the form being handed out and its arrival; null when nobody knows. */
-  fillSeconds: number | null
   /** Whether the form's signed token came along; true for ways in that have none. */
   tokenGood: boolean
   /** Whether the field that people never see was filled in. */
   trapSprung: boolean
 }
 
+/** All that a signal may look at. */
+export interface Weighing extends Circumstances {
+  arrival: ReadArrival
+  past: Past
+  model: WordingModel
+}
+
+/**
+ * Every signal, each in a file of its own. A new one is a function from what is weighed to a signal or nothing, named
+ * here and in `signal.ts`, with its words in the catalogue.
+ */
+const signals: ((weighing: Weighing) => Signal | null)[] = [
+  ({ arrival, ownDomains }) => linkSignal(arrival.reading, ownDomains),
+  ({ arrival, model }) => wordingSignal(arrival.reading, model),
+  ({ arrival, model }) => lookalikeSignal(arrival.reading, model),
+  ({ arrival, past }) => nearCopySignal(arrival.reading, past.near, past.usuallyNear),
+  ({ arrival, past }) => senderSignal(arrival, past.sender),
+  ({ arrival }) => fillTimeSignal(arrival.fillSeconds),
+  ({ past }) => burstSignal(past.burst),
+  ({ arrival }) => mismatchSignal(arrival.reading, arrival.rating),
+  ({ arrival, model }) => gibberishSignal(arrival.reading, model),
+  ({ arrival }) => rivalSignal(arrival.reading),
+  ({ arrival }) => templateSignal(arrival.reading),
+  ({ arrival }) => contactSignal(arrival.reading),
+  ({ arrival }) => abuseSignal(arrival.reading),
+  ({ arrival, knownOrderKeys }) => personalSignal(arrival.reading, knownOrderKeys),
+  ({ trapSprung }) => (trapSprung ? holding('trap') : null),
+  ({ tokenGood }) => (tokenGood ? null : holding('notoken')),
+]
+
 /** All signals of a review: those with points first, the heaviest leading. */
-export function weigh(words: Words, circumstances: Circumstances): Signal[] {
-  return [
-    linkSignal(words, circumstances.ownDomains),
-    contactSignal(words),
-    fillTimeSignal(circumstances.fillSeconds),
-    personalSignal(words, circumstances.knownOrderKeys),
-    circumstances.trapSprung ? holding('trap') : null,
-    circumstances.tokenGood ? null : holding('notoken'),
-  ]
-    .filter((signal) => signal !== null)
-    .sort((a, b) => b.points - a.points)
+export function weigh(weighing: Weighing): Signal[] {
+  const found = signals.map((signal) => signal(weighing)).filter((signal) => signal !== null)
+  const weighty = found.some(({ points }) => points > 0)
+  return (
+    found
+      // Points that are taken off are only told where there is something to take them off.
+      .filter(({ points }) => weighty || points >= 0)
+      .sort((a, b) => b.points - a.points)
+  )
 }
 
 function holding(kind: 'trap' | 'notoken'): Signal {

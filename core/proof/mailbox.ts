@@ -31,6 +31,7 @@ function bareAddress(typed: string): string {
 
 function asciiDomain(domain: string): string {
   if (!/^[^\s@/:?#[\]]+\.[^\s@/:?#[\]]+$/u.test(domain)) return ''
+  if (/^[a-z0-9.-]+$/u.test(domain)) return domain
   try {
     return new URL(`http://${domain}`).hostname
   } catch {

@@ -61,10 +61,10 @@ const dayOf = (timeZone: string, moment: string) =>
 export function matchOrder(claim: Claim, lines: OrderLine[], timeZone: string): OrderMatch {
   const number = orderNumberKey(claim.orderNumber)
   const mailbox = mailboxKey(claim.provenMailbox)
-  const own = lines.flatMap((line) => {
-    if (mailbox && mailboxKey(line.email) === mailbox) return [{ line, by: 'mailbox' as const }]
+  const own = lines.flatMap((line): { line: OrderLine; by: ProofMethod }[] => {
+    if (mailbox && mailboxKey(line.email) === mailbox) return [{ line, by: 'mailbox' }]
     const numbered = number !== '' && orderNumberKey(line.orderNumber) === number
-    return numbered && namesAgree(claim.authorName, line.name) ? [{ line, by: 'orderNumber' as const }] : []
+    return numbered && namesAgree(claim.authorName, line.name) ? [{ line, by: 'orderNumber' }] : []
   })
   if (own.length === 0) return { failure: whyNobody(number, lines) }
 

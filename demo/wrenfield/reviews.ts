@@ -288,9 +288,9 @@ export const reviews: ReviewStory[] = [
     came: 0.05,
     rating: 5,
     name: 'Tess B.',
-    email: 'tess@hivedeals.example',
+    email: 'tess.b@letterbox.example',
     product: 'SM-L',
     took: 64,
-    body: 'best smoker ever!!! i get mine cheaper at hivedeals.example/deal77 tho, use code BUZZ and message me for more',
+    body: 'best smoker ever!!! i get mine at hivedeals.example/deal77 tho, message me for more',
   },
 ]

@@ -36,6 +36,7 @@ export async function submitForm(
   services: Services,
   { form, shop }: CustomerForm,
   submission: Submission,
+  ip = '',
 ): Promise<Receipt> {
   const token = submission.token ?? ''
   const fillSeconds = readFormToken(services.signingKey, form.publicId, token, services.now())
@@ -46,6 +47,7 @@ export async function submitForm(
     tokenGood: fillSeconds !== null,
     trapSprung: (submission[TRAP_FIELD] ?? '') !== '',
     fillSeconds,
+    ip,
     rating: { value: submission.rating, scale: 5 },
     title: submission.title,
     body: submission.body,

@@ -2,9 +2,12 @@ import type { Knex } from 'knex'
 import type { Candidate } from '../../core/intake/candidate'
 import { languageOf } from '../../core/intake/language'
 import { hundredthsOfFive } from '../../core/formats/rating'
-import { orderNumberCandidates } from '../../core/moderation/personal'
+import { ShopMemory } from '../../core/moderation/memory/shopMemory'
+import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { arrivalState } from '../../core/moderation/rules'
-import { spamScore, weigh, type Circumstances } from '../../core/moderation/weigh'
+import type { Signal } from '../../core/moderation/signal'
+import { spamScore, weigh } from '../../core/moderation/weigh'
+import { startingModel } from '../../core/moderation/wording/starting'
 import { appendDecision } from '../data/decisions'
 import { knownOrderKeys } from '../data/orders'
 import type { Member } from '../data/members'
@@ -32,14 +35,15 @@ export async function receive(
 
   const receivedAt = services.now().toISOString()
   const { line, failure } = await proveBuyer(db, shop, { ...candidate, writtenAt: receivedAt })
-  const signals = weigh(candidate, await circumstances(db, shop, candidate))
+  const publicId = services.newId()
+  const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
+  const signals = await weighArrival(services, shop, candidate, { id: publicId, rating, receivedAt })
   const score = spamScore(signals)
   const state = arrivalState({ score, kinds: signals.map(({ kind }) => kind) }, candidate.arrivesAs)
   const products = await productsOfShop(db, shop.id)
-  const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
 
   const review: NewReview = {
-    publicId: services.newId(),
+    publicId,
     shopId: shop.id,
     source: candidate.source,
     formId: candidate.formId,
@@ -52,6 +56,8 @@ export async function receive(
     proofFailure: candidate.source === 'form' ? failure : null,
     claimedOrder: candidate.orderNumber,
     score,
+    ip: candidate.ip,
+    fillSeconds: candidate.fillSeconds,
     receivedAt,
     written: candidate.writtenAt
       ? { at: candidate.writtenAt, precision: 'day' }
@@ -82,6 +88,7 @@ export async function receive(
   try {
     await writing(db, (trx) => storeAndLog(trx, review))
   } catch (error) {
+    services.memories.forget(shop.id)
     // The same token twice at once: the second finds the first one's row in its way.
     const first = await receiptByToken(db, shop, tokenHash)
     if (first) return first
@@ -96,14 +103,38 @@ async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): P
   return tokenHash === null ? null : findReceipt(db, shop.id, { tokenHash })
 }
 
-async function circumstances(db: Knex, shop: Shop, candidate: Candidate): Promise<Circumstances> {
-  return {
-    ownDomains: shop.ownDomains,
-    knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate)),
+/** Weighs an arrival by its words, its sender and those that came before it, of whom it is one from then on. */
+async function weighArrival(
+  services: Services,
+  shop: Shop,
+  candidate: Candidate,
+  { id, rating, receivedAt }: { id: string; rating: number | null; receivedAt: string },
+): Promise<Signal[]> {
+  const { db, memories } = services
+  const knownOrders = await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate))
+  // What the shop wrote down itself neither is nor makes a near-copy or a crowd.
+  const memory = candidate.source === 'form' ? await memories.of(db, shop.id) : new ShopMemory()
+  const { arrival, past } = memory.meet({
+    id,
+    title: candidate.title,
+    body: candidate.body,
+    rating,
+    authorName: candidate.authorName,
+    authorEmail: candidate.authorEmail,
+    ip: candidate.ip,
+    receivedAt,
+    product: candidate.productSku,
     fillSeconds: candidate.fillSeconds,
+  })
+  return weigh({
+    arrival,
+    past,
+    model: startingModel(),
+    ownDomains: shop.ownDomains,
+    knownOrderKeys: knownOrders,
     tokenGood: candidate.tokenGood,
     trapSprung: candidate.trapSprung,
-  }
+  })
 }
 
 async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<void> {

@@ -36,6 +36,7 @@ export async function writeDown(
       tokenGood: true,
       trapSprung: false,
       fillSeconds: null,
+      ip: '',
       arrivesAs: entry.waiting ? 'waiting' : 'approved',
       rating: entry.rating === null ? null : { value: entry.rating, scale: 5 },
       title: entry.title,

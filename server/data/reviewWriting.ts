@@ -18,6 +18,8 @@ export interface NewReview {
   proofFailure: ProofFailure | null
   claimedOrder: string
   score: number
+  ip: string
+  fillSeconds: number | null
   receivedAt: string
   written: { at: string; precision: 'moment' | 'day' }
   note: string
@@ -61,6 +63,8 @@ export async function insertReview(
     proof_failure: review.proofFailure,
     claimed_order: review.claimedOrder,
     score: review.score,
+    ip: review.ip,
+    fill_seconds: review.fillSeconds,
     received_at: receivedAt,
     written_at: review.written.at,
     written_precision: review.written.precision,

@@ -5,6 +5,7 @@ import * as setUp from './0003_set_up'
 import * as everyDay from './0004_every_day'
 import * as pictures from './0005_pictures'
 import * as displays from './0006_displays'
+import * as whomToBelieve from './0007_whom_to_believe'
 
 interface Named {
   name: string
@@ -18,6 +19,7 @@ const all: Named[] = [
   { name: '0004_every_day', migration: everyDay },
   { name: '0005_pictures', migration: pictures },
   { name: '0006_displays', migration: displays },
+  { name: '0007_whom_to_believe', migration: whomToBelieve },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

@@ -1,5 +1,5 @@
-import { say } from '../words/say'
-import type { Signal } from './signal'
+import { say } from '../../words/say'
+import type { Signal } from '../signal'
 
 /** Points for a form filled in faster than people can; with one other sign it reaches held (60). */
 export const FILL_TIME_POINTS = 30

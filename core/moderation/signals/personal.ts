@@ -1,12 +1,18 @@
-import { orderNumberKey } from '../proof/orderNumber'
-import { say } from '../words/say'
-import { placesOf, stretches, textAt, type Place, type Signal, type Words } from './signal'
+import { orderNumberKey } from '../../proof/orderNumber'
+import { wordTags } from '../plainWord'
+import { hasTag, seenSigns, type Reading } from '../reading'
+import { say } from '../../words/say'
+import { spokenMailboxes } from './spokenMailbox'
+import { placesOf, stretches, textAt, withoutOverlaps, type Signal, type Words } from '../signal'
 
 type Stretch = { start: number; end: number }
 
 const mailbox = /[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)*\.\p{L}{2,}/gu
 
 const phoneLike = /(?<![\p{L}\p{N}.,/-])(?:\+|00|\(?0)\d(?:[\s()./-]{0,2}\d){5,13}(?![\p{L}\p{N}])/gu
+/** Without a leading 0 it is a phone number only where somebody says so. */
+const namedPhone =
+  /(?<!\p{L})(?:call|ring|text|phone|tel|telephone|mobile|cell|number|nummer|telefon|handy|t[ée]l[ée]phone|m[oó]vil|tel[ée]fono|cellulare|numero|n[uú]mero|bel|telefoon|numer)\.?(?:\s+(?:me|us|is|ist|est|es|è|at|on|unter|an|au|al|no|number|mich|my))*\s*[:.]?\s*(?<at>\(?\d{3,4}\)?(?:[\s./-]?\d{2,4}){1,3})(?![\p{L}\p{N}])/giu
 const dateLike = /^\d{1,4}[./-]\d{1,2}[./-]\d{1,4}$/u
 
 const streets = [
@@ -15,8 +21,22 @@ const streets = [
   /\b\d{1,4},?\s+(?:bis\s+|ter\s+)?(?:rue|avenue|boulevard|chemin|impasse|allée)\s+(?:(?:de|du|des|la|le|les)\s+|l['’]|d['’])*\p{Lu}[\p{L}-]+/gu,
   /(?<!\p{L})(?:calle|avenida|paseo|plaza|camino)\s+(?:(?:de|del|la|las|los)\s+)*\p{Lu}[\p{L}-]+(?:\s+\p{Lu}[\p{L}-]+)*,?\s+(?:n[.º°]?\s*)?\d{1,4}\b/giu,
   /(?<!\p{L})(?:ul\.|ulica|al\.)\s+\p{Lu}[\p{L}-]+(?:\s+\p{Lu}[\p{L}-]+)*\s+\d{1,4}[a-z]?\b/gu,
+  /(?<!\p{L})(?:[Vv]ia|[Vv]iale|[Pp]iazza|[Cc]orso)\s+(?:(?:de|del|della|dei|di|San|Santa)\s+)*\p{Lu}[\p{L}’'-]+(?:\s+\p{Lu}[\p{L}’'-]+)*,?\s+\d{1,4}[a-z]?\b/gu,
+  /(?<!\p{L})\p{Lu}[\p{L}-]+(?:straat|laan|weg|plein|gracht|kade|gatan|vägen|gatan)\s+\d{1,4}\s?[a-z]?(?![\p{L}\p{N}])/gu,
+  /(?<!\p{L})(?:[Rr]ua|[Aa]venida|[Pp]raça)\s+(?:(?:de|do|da|dos|das)\s+)*\p{Lu}[\p{L}-]+(?:\s+\p{Lu}[\p{L}-]+)*,?\s+\d{1,4}\b/gu,
   /\b[A-Z]{1,2}\d[A-Z\d]?\s\d[A-Z]{2}\b/gu,
 ]
+
+const streetWords = new Set(
+  'street st road rd lane ln avenue ave drive close court crescent terrace place square way str weg gasse allee platz strasse rue boulevard chemin impasse calle avenida paseo plaza camino ul ulica al via viale piazza corso rua praca'.split(
+    ' ',
+  ),
+)
+const streetEnding = /(?:stra(?:ss|ß)e|str|weg|gasse|allee|platz|straat|laan|plein|gracht|kade|gatan|vagen)$/
+/** A postcode, such as "AB1 2CD", needs no street. */
+const postcodePart = /^\d[a-z]{2}$/
+const isStreetWord = (plain: string) =>
+  streetWords.has(plain) || streetEnding.test(plain) || postcodePart.test(plain)
 
 /** A code in which letters and digits meet ("WB-2207"): a stretch that may be an order number. */
 const codeLike = /(?<![\p{L}\p{N}])#?\p{L}{1,5}[\s-]?\d{3,10}(?![\p{L}\p{N}])/gu
@@ -29,9 +49,25 @@ export function orderNumberCandidates(words: Words): string[] {
   return [...new Set(places.map((place) => orderNumberKey(textAt(words, place))))]
 }
 
-function phones(text: string): Stretch[] {
-  return stretches(text, phoneLike).filter(({ start, end }) => !dateLike.test(text.slice(start, end)))
+function mayBeMailbox(reading: Reading): boolean {
+  if (reading.signs & seenSigns.at) return true
+  const joined =
+    (reading.signs & (seenSigns.joint | seenSigns.bracket)) !== 0 || hasTag(reading, wordTags.dot)
+  return joined && reading.words.some(({ plain }) => plain === 'at')
 }
+
+function mailboxes(text: string): Stretch[] {
+  return [...(text.includes('@') ? stretches(text, mailbox) : []), ...spokenMailboxes(text)]
+}
+
+function phones(text: string): Stretch[] {
+  return [...stretches(text, phoneLike), ...stretches(text, namedPhone).filter(longEnough(text))].filter(
+    ({ start, end }) => !dateLike.test(text.slice(start, end)),
+  )
+}
+
+const longEnough = (text: string) => (at: Stretch) =>
+  text.slice(at.start, at.end).replace(/\D/g, '').length >= 7
 
 function orderNumbers(text: string, known: Set<string>): Stretch[] {
   const exact = stretches(text, codeLike).filter(({ start, end }) =>
@@ -45,17 +81,23 @@ function orderNumbers(text: string, known: Set<string>): Stretch[] {
  * it says nothing about spam.
  * @param knownOrderKeys which of `orderNumberCandidates` are orders of this shop
  */
-export function personalSignal(words: Words, knownOrderKeys: string[]): Signal | null {
+export function personalSignal(words: Reading, knownOrderKeys: string[]): Signal | null {
   const known = new Set(knownOrderKeys)
+  // Each is looked for only where there are the signs that it cannot do without.
   const sorts = [
-    { name: say('personal.phone'), find: phones },
-    { name: say('personal.mailbox'), find: (text: string) => stretches(text, mailbox) },
+    { name: say('personal.phone'), may: words.figures >= 6, find: phones },
+    { name: say('personal.mailbox'), may: mayBeMailbox(words), find: mailboxes },
     {
       name: say('personal.street'),
+      may: words.figures >= 1 && words.words.some(({ plain }) => isStreetWord(plain)),
       find: (text: string) => streets.flatMap((street) => stretches(text, street)),
     },
-    { name: say('personal.orderNumber'), find: (text: string) => orderNumbers(text, known) },
-  ]
+    {
+      name: say('personal.orderNumber'),
+      may: words.figures >= 3,
+      find: (text: string) => orderNumbers(text, known),
+    },
+  ].filter(({ may }) => may)
   const found = sorts
     .map(({ name, find }) => ({ name, places: withoutOverlaps(placesOf(words, find)) }))
     .filter(({ places }) => places.length > 0)
@@ -73,15 +115,4 @@ function joined(names: string[]): string {
   return names.length < 2
     ? (names[0] ?? '')
     : `${names.slice(0, -1).join(', ')} ${say('and')} ${names.at(-1)}`
-}
-
-function withoutOverlaps(places: Place[]): Place[] {
-  const kept: Place[] = []
-  for (const place of places.toSorted((a, b) => a.start - b.start || b.end - a.end)) {
-    if (
-      !kept.some((other) => other.field === place.field && place.start < other.end && other.start < place.end)
-    )
-      kept.push(place)
-  }
-  return kept
 }

@@ -1,0 +1,94 @@
+import { hundredthsOfFive } from '../core/formats/rating'
+import { ShopMemory } from '../core/moderation/memory/shopMemory'
+import { arrivalState } from '../core/moderation/rules'
+import { spamScore, weigh } from '../core/moderation/weigh'
+import { startingModel } from '../core/moderation/wording/starting'
+import { readLabelled } from './labelled/read'
+
+/** How many reviews are weighed a second on one core, all signals and near-copies, against many earlier ones. */
+const EARLIER = Number(process.env.EARLIER ?? 100_000)
+const TIMED = Math.min(10_000, Math.max(1000, EARLIER / 5))
+
+let seed = 42
+const random = () => (seed = (Math.imul(seed, 1_664_525) + 1_013_904_223) >>> 0) / 2 ** 32
+const bodies = readLabelled()
+  .filter(({ kind }) => ['plain', 'angry', 'long', 'capitals', 'misspelt'].includes(kind))
+  .map(({ body }) => body)
+const words = bodies.join(' ').split(/\s+/)
+const pick = <T>(some: T[]): T => some[Math.floor(random() * some.length)]!
+/** One to four sentences that customers write, every second word another one, so that nearly none is like another. */
+function text(sentences: number): string {
+  return Array.from({ length: sentences }, () => pick(bodies))
+    .join(' ')
+    .split(' ')
+    .map((word) => (random() < 0.5 ? pick(words) : word))
+    .join(' ')
+}
+
+/** The floor: words parted and scored by a table of them, and nothing else. */
+function floor(texts: string[]): number {
+  const table = new Map(words.map((word, i) => [word.toLowerCase(), (i % 7) - 3]))
+  const from = process.cpuUsage()
+  let sum = 0
+  for (const one of texts)
+    for (const word of one.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []) sum += table.get(word) ?? 0
+  const { user, system } = process.cpuUsage(from)
+  return Number.isFinite(sum) ? texts.length / ((user + system) / 1e6) : 0
+}
+
+const texts = Array.from({ length: EARLIER + 2 * TIMED }, () => text(1 + Math.floor(random() * 4)))
+floor(texts.slice(0, 2000))
+const floorRate = floor(texts.slice(0, TIMED))
+console.log(
+  `floor: ${Math.round(floorRate)} texts a second, of ${Math.round(texts.slice(0, 500).join(' ').split(' ').length / 500)} words`,
+)
+
+const memory = new ShopMemory()
+const start = Date.parse('2016-01-01T00:00:00Z')
+const model = startingModel()
+function review(i: number) {
+  const name = `${words[i % words.length]} ${words[(i * 7) % words.length]}`
+  const { arrival, past } = memory.meet({
+    id: String(i),
+    title: i % 3 === 0 ? `${pick(words)} ${pick(words)} ${pick(words)}` : '',
+    body: texts[i % texts.length]!,
+    rating: hundredthsOfFive(1 + (i % 5), 5),
+    authorName: name,
+    authorEmail: `customer${i}@post.example`,
+    ip: `10.${(i >> 16) & 255}.${(i >> 8) & 255}.${i & 255}`,
+    receivedAt: new Date(start + i * 3_000_000).toISOString(),
+    product: `P${i % 40}`,
+    fillSeconds: 20 + (i % 200),
+  })
+  const circumstances = {
+    ownDomains: ['tidemark.example'],
+    knownOrderKeys: [],
+    tokenGood: true,
+    trapSprung: false,
+  }
+  const signals = weigh({ arrival, past, model, ...circumstances })
+  return arrivalState({ score: spamScore(signals), kinds: signals.map(({ kind }) => kind) })
+}
+
+const rates: number[] = []
+for (let i = 0; i < EARLIER + TIMED;) {
+  const from = process.cpuUsage()
+  const slice = TIMED
+  for (let k = 0; k < slice; k++, i++) review(i)
+  const { user, system } = process.cpuUsage(from)
+  rates.push(slice / ((user + system) / 1e6))
+}
+const last = rates.at(-1)!
+console.log(
+  `weighed a second of CPU, by how many came before, in steps of ${TIMED}: ${rates.map(Math.round).join(', ')}`,
+)
+console.log(
+  `against ${EARLIER} earlier ones the floor is ${(floorRate / last).toFixed(1)} times as fast (goal 7.5)`,
+)
+console.log(`memory ${Math.round(process.memoryUsage().rss / 1e6)} MB`)
+const alone = Array.from({ length: 200 }, (_, k) => {
+  const from = performance.now()
+  review(EARLIER + TIMED + k)
+  return performance.now() - from
+}).sort((a, b) => a - b)
+console.log(`one alone: median ${alone[100]!.toFixed(2)} ms, 95 % under ${alone[190]!.toFixed(2)} ms`)

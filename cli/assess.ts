@@ -1,0 +1,115 @@
+import { z } from 'zod'
+import { hundredthsOfFive } from '../core/formats/rating'
+import { ShopMemory } from '../core/moderation/memory/shopMemory'
+import { readWords } from '../core/moderation/reading'
+import { arrivalState, type ArrivalState } from '../core/moderation/rules'
+import { spamScore, weigh } from '../core/moderation/weigh'
+import { modelToTeach, startingModel } from '../core/moderation/wording/starting'
+import type { WordingModel } from '../core/moderation/wording/model'
+import { readJsonLines } from './jsonLines'
+
+const text = z
+  .union([z.string(), z.number()])
+  .nullish()
+  .transform((value) => String(value ?? ''))
+const number = z
+  .union([
+    z.number(),
+    z
+      .string()
+      .regex(/^\s*\d+(?:[.,]\d+)?\s*$/)
+      .transform((typed) => Number(typed.replace(',', '.'))),
+  ])
+  .nullish()
+  .transform((value) => value ?? null)
+
+/** A review by the field names used everywhere; all but the words may be missing. */
+const reviewSchema = z.object({
+  id: z.union([z.string(), z.number()]).nullish(),
+  shop: text,
+  rating: number,
+  title: text,
+  body: text,
+  author_name: text,
+  author_email: text,
+  ip: text,
+  received_at: text,
+  product: text,
+  fill_seconds: number,
+})
+type Review = z.infer<typeof reviewSchema>
+const lessonSchema = reviewSchema.extend({ decision: z.enum(['approved', 'spam']) })
+
+export interface Assessed {
+  id: string | number
+  state: ArrivalState
+  score: number
+  reasons: {
+    signal: string
+    points: number
+    detail: string
+    at: [field: string, start: number, end: number][]
+  }[]
+  near: (string | number)[]
+}
+
+/** Weighs the reviews of a file one after the other, each by those before it; none is revised. */
+export function assessFile(file: string, ownDomains: string[], teach: string | undefined): Assessed[] {
+  const lessons = teach === undefined ? [] : readJsonLines(teach, lessonSchema)
+  const shops = new Map<string, { memory: ShopMemory; model: WordingModel }>()
+  const shopOf = (name: string) => {
+    const known = shops.get(name)
+    if (known) return known
+    const own = lessons.filter(({ shop }) => shop === '' || shop === name)
+    const model = own.length === 0 ? startingModel() : modelToTeach()
+    for (const lesson of own)
+      model.teach(readWords(lesson).words, lesson.decision === 'spam' ? 'spam' : 'honest')
+    const made = { memory: new ShopMemory(), model }
+    shops.set(name, made)
+    return made
+  }
+  const reviews = readJsonLines(file, reviewSchema)
+  const ids = reviews.map(({ id }, i) => id ?? i + 1)
+  return reviews.map((review, i) => {
+    const { memory, model } = shopOf(review.shop)
+    const { arrival, past } = memory.meet(arriving(review, String(i)))
+    const signals = weigh({
+      arrival,
+      past,
+      model,
+      ownDomains,
+      knownOrderKeys: [],
+      tokenGood: true,
+      trapSprung: false,
+    })
+    const score = spamScore(signals)
+    return {
+      id: ids[i]!,
+      state: arrivalState({ score, kinds: signals.map(({ kind }) => kind) }),
+      score,
+      reasons: signals.map(({ kind, points, headline, detail, places }) => ({
+        signal: kind,
+        points,
+        detail: detail === '' ? headline : `${headline}: ${detail}`,
+        at: places.map(({ field, start, end }) => [field, start, end]),
+      })),
+      near: past.near.map(({ id }) => ids[Number(id)]!),
+    }
+  })
+}
+
+function arriving(review: Review, id: string) {
+  const { rating } = review
+  return {
+    id,
+    title: review.title,
+    body: review.body,
+    rating: rating === null ? null : hundredthsOfFive(rating, 5),
+    authorName: review.author_name,
+    authorEmail: review.author_email,
+    ip: review.ip,
+    receivedAt: review.received_at || null,
+    product: review.product,
+    fillSeconds: review.fill_seconds,
+  }
+}

@@ -1,0 +1,56 @@
+import { mailboxKey } from '../../proof/mailbox'
+import { readWords, tripleHashes, type Reading } from '../reading'
+
+/** A review as it arrives, as far as weighing reads it. Empty or null where nobody knows. */
+export interface Arriving {
+  id: string
+  title: string
+  body: string
+  /** Hundredths of five. */
+  rating: number | null
+  authorName: string
+  authorEmail: string
+  /** Network address, of either kind. */
+  ip: string
+  /** UTC ISO-8601. */
+  receivedAt: string | null
+  product: string
+  fillSeconds: number | null
+}
+
+/** An arrival taken apart once, for the signals and for what is remembered of it. */
+export interface ReadArrival extends Arriving {
+  reading: Reading
+  triples: Int32Array
+  /** Epoch milliseconds. */
+  at: number | null
+  mailbox: string
+  /** The mailbox without dots and what follows a plus: where aliases of one person meet. */
+  person: string
+  domain: string
+  /** The network that an address lies in: its first three of four, or of eight, parts. */
+  network: string
+}
+
+export function readArrival(arriving: Arriving): ReadArrival {
+  const reading = readWords(arriving)
+  const mailbox = arriving.authorEmail === '' ? '' : mailboxKey(arriving.authorEmail)
+  const cut = mailbox.lastIndexOf('@')
+  const at = arriving.receivedAt === null ? NaN : Date.parse(arriving.receivedAt)
+  return {
+    ...arriving,
+    reading,
+    triples: tripleHashes(reading),
+    at: Number.isNaN(at) ? null : at,
+    mailbox,
+    person: mailbox && mailbox.slice(0, cut).replaceAll('.', '') + mailbox.slice(cut),
+    domain: mailbox.slice(cut + 1),
+    network: networkOf(arriving.ip),
+  }
+}
+
+function networkOf(ip: string): string {
+  const separator = ip.includes(':') ? ':' : '.'
+  const parts = ip.split(separator)
+  return parts.length < 4 && separator === '.' ? '' : parts.slice(0, 3).join(separator)
+}

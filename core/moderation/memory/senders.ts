@@ -1,0 +1,69 @@
+import type { ReadArrival } from './arrival'
+
+const DAY_MS = 86_400_000
+/** No more than these are kept of one mailbox or network address. */
+const KEPT = 24
+
+interface Sent {
+  at: number | null
+  mailbox: string
+  /** The mailbox as it was typed, in lower case. */
+  typed: string
+  name: string
+  product: string
+}
+
+/** What is known of a sender from earlier arrivals of the shop. */
+export interface SenderHistory {
+  /** Earlier ones of this very mailbox about the same product. */
+  sameProduct: number
+  /** Earlier ones of this mailbox within a day. */
+  today: number
+  /** Another spelling of this mailbox, with another name under it; empty for none. */
+  aliasOf: string
+  /** How many other mailboxes wrote from the same network address within a day. */
+  sameAddress: number
+}
+
+export const unknownSender: SenderHistory = { sameProduct: 0, today: 0, aliasOf: '', sameAddress: 0 }
+
+/** Remembers who wrote from where. */
+export class SenderBook {
+  private byPerson = new Map<string, Sent[]>()
+  private byAddress = new Map<string, Sent[]>()
+
+  look(arrival: ReadArrival): SenderHistory {
+    const sent = arrival.person === '' ? [] : (this.byPerson.get(arrival.person) ?? [])
+    const own = sent.filter(({ mailbox }) => mailbox === arrival.mailbox)
+    const near = (other: Sent) =>
+      arrival.at === null || other.at === null || Math.abs(arrival.at - other.at) < DAY_MS
+    const alias = sent.find(
+      ({ typed, name }) => typed !== typedOf(arrival) && name !== nameOf(arrival) && name !== '',
+    )
+    const beside = (arrival.ip === '' ? [] : (this.byAddress.get(arrival.ip) ?? [])).filter(near)
+    return {
+      sameProduct: own.filter(({ product }) => product !== '' && product === arrival.product).length,
+      today: own.filter((other) => other.at !== null && arrival.at !== null && near(other)).length,
+      aliasOf: alias?.typed ?? '',
+      sameAddress: new Set(
+        beside.map(({ mailbox, name }) => mailbox || name).filter((who) => who && who !== arrival.mailbox),
+      ).size,
+    }
+  }
+
+  keep(arrival: ReadArrival): void {
+    const { at, mailbox, product } = arrival
+    const sent = { at, mailbox, typed: typedOf(arrival), name: nameOf(arrival), product }
+    if (arrival.person !== '') keepUnder(this.byPerson, arrival.person, sent)
+    if (arrival.ip !== '') keepUnder(this.byAddress, arrival.ip, sent)
+  }
+}
+
+const nameOf = ({ authorName }: ReadArrival) => authorName.trim().toLowerCase()
+const typedOf = ({ authorEmail }: ReadArrival) => authorEmail.trim().toLowerCase()
+
+function keepUnder(map: Map<string, Sent[]>, key: string, sent: Sent): void {
+  const kept = map.get(key)
+  if (!kept) map.set(key, [sent])
+  else if (kept.push(sent) > KEPT) kept.shift()
+}

@@ -1,0 +1,141 @@
+import { fold } from '../formats/fold'
+import { isGibberish } from './gibberishWord'
+
+/** Letters of other scripts that look like Latin ones. */
+const alike: Record<string, string> = {
+  а: 'a',
+  в: 'b',
+  с: 'c',
+  ԁ: 'd',
+  е: 'e',
+  ё: 'e',
+  һ: 'h',
+  і: 'i',
+  ї: 'i',
+  ј: 'j',
+  к: 'k',
+  м: 'm',
+  н: 'h',
+  о: 'o',
+  р: 'p',
+  ѕ: 's',
+  т: 't',
+  у: 'y',
+  х: 'x',
+  ѡ: 'w',
+  α: 'a',
+  β: 'b',
+  ε: 'e',
+  η: 'n',
+  ι: 'i',
+  κ: 'k',
+  ν: 'v',
+  ο: 'o',
+  ρ: 'p',
+  τ: 't',
+  υ: 'u',
+  χ: 'x',
+  ω: 'w',
+  ɑ: 'a',
+  ɡ: 'g',
+  ⅼ: 'l',
+  ꞓ: 'c',
+}
+/** Figures and signs that stand in for letters. */
+const figures: Record<string, string> = {
+  '0': 'o',
+  '1': 'i',
+  '3': 'e',
+  '4': 'a',
+  '5': 's',
+  '7': 't',
+  '@': 'a',
+  $: 's',
+  '!': 'i',
+  '€': 'e',
+}
+/** Signs that take no room on the screen. */
+export const UNSEEN = /[\u00ad\u200b-\u200f\u2060-\u2064\ufeff]/gu
+
+const otherScript = /[\u0370-\u03ff\u0400-\u052f\u0251\u0261\u217c\ua793]/u
+const latin = /[a-z\u00c0-\u024f]/iu
+
+/** What a word is, by bit. */
+export const wordTags = {
+  /** It mixes scripts, or holds signs that nobody sees. */
+  disguised: 1,
+  /** Figures or signs stand in it where letters would make a word. */
+  respelt: 2,
+  /** Letters that no word has. */
+  gibberish: 4,
+  /** A point, spelt out. */
+  dot: 8,
+  single: 16,
+} as const
+
+export interface PlainWord {
+  /** Folded, with letters of other scripts read as what they look like where the word mixes scripts. */
+  plain: string
+  /** What it says when its figures and signs are read as letters; the same as `plain` where none are. */
+  spelt: string
+  /** `wordTags` together. */
+  tags: number
+  /** Of `plain`. */
+  hash: number
+  speltHash: number
+}
+
+/** Keeps what was worked out for a word, since the same few thousand come again and again. */
+const known = new Map<string, PlainWord>()
+const KNOWN_AT_MOST = 40_000
+
+export function plainWord(word: string): PlainWord {
+  const earlier = known.get(word)
+  if (earlier) return earlier
+  const made = make(word)
+  if (known.size >= KNOWN_AT_MOST) known.clear()
+  known.set(word, made)
+  return made
+}
+
+function make(word: string): PlainWord {
+  const seen = word.replace(UNSEEN, '')
+  const mixed = latin.test(seen) && otherScript.test(seen)
+  const folded = fold(seen)
+  const plain = mixed ? [...folded].map((letter) => alike[letter] ?? letter).join('') : folded
+  const bare = plain.replace(/[^\p{L}\p{N}]/gu, '')
+  const spelt = spell(plain).replace(/[^\p{L}\p{N}]/gu, '')
+  const styled = /[\uff21-\uff5a\u{1d400}-\u{1d7ff}\u24b6-\u24e9]/u.test(seen)
+  const is: Record<keyof typeof wordTags, boolean> = {
+    disguised: mixed || styled || (seen !== word && seen.length > 1),
+    respelt: spelt !== bare && spelt.length >= SHORTEST_RESPELT && /^[a-z]+$/u.test(spelt),
+    gibberish: isGibberish(bare),
+    dot: dots.has(bare),
+    single: bare.length === 1,
+  }
+  const tags = Object.keys(is) as (keyof typeof wordTags)[]
+  return {
+    plain: bare,
+    spelt,
+    tags: tags.reduce((sum, tag) => sum | (is[tag] ? wordTags[tag] : 0), 0),
+    hash: hashText(bare),
+    speltHash: hashText(spelt),
+  }
+}
+
+/** Shorter words with a figure in them are measures and models ("4k", "b2b"). */
+const SHORTEST_RESPELT = 5
+const dots = new Set(['dot', 'punkt', 'kropka', 'point', 'punto', 'ponto', 'punt'])
+
+function spell(plain: string): string {
+  const letters = plain.replace(/[^a-z]/g, '').length
+  if (letters < 2 || letters === plain.length) return plain
+  return [...plain].map((sign) => figures[sign] ?? sign).join('')
+}
+
+/** FNV-1a, 32 bits signed (Fowler, Noll, Vo): quick, the same on every machine, and a small integer to the engine. */
+export function hashText(text: string): number {
+  let hash = 0x811c9dc5
+  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193)
+  return hash | 0
+}

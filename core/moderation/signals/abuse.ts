@@ -1,0 +1,83 @@
+import { say } from '../../words/say'
+import { placeOf, type Reading } from '../reading'
+import { quoted, type Signal } from '../signal'
+
+const set = (words: string) => words.trim().split(/\s+/u)
+
+/**
+ * Plain abuse, folded, by the language it is abuse in: what is a slur here is a preposition there. Mild words that
+ * angry customers use of a thing ("crap", "rubbish", "Mist") are not abuse of anybody.
+ */
+const abusive: Record<string, string[]> = {
+  en: set(`fuck fucks fucked fucking fucker fuckers motherfucker shit shits shitty shithead bullshit bitch bitches cunt cunts
+    asshole assholes arsehole arseholes bastard bastards wanker wankers prick twat twats whore whores slut sluts
+    faggot faggots nigger niggers retard retards retarded dickhead dickheads scumbag scumbags moron morons`),
+  de: set(`arschloch arschlocher arschlöcher scheisse scheiss scheissladen scheissdreck fick ficken gefickt fotze fotzen hurensohn hurensohne
+    hure huren nutte nutten wichser schlampe schlampen schwuchtel kanake kanaken neger drecksau drecksack missgeburt
+    vollidiot vollidioten vollpfosten spast spasten`),
+  fr: set(`merde putain connard connards connasse connasses salope salopes salaud salauds encule encules enculee pute putes
+    batard batards foutre enfoire enfoires abruti abrutis`),
+  es: set(`mierda puta putas puto putos hijoputa gilipollas cabron cabrones cono joder jodido maricon maricones zorra zorras
+    pendejo pendejos subnormal subnormales`),
+  it: set(`merda cazzo cazzi stronzo stronzi stronza puttana puttane vaffanculo coglione coglioni troia troie bastardo bastardi
+    frocio minchia`),
+  nl: set(`klootzak klootzakken kut hoer hoeren kanker kankerzooi lul eikels tering godverdomme mongool`),
+  pl: set(
+    `kurwa kurwy chuj chuje huj pierdol pierdole pierdolony jebac jebany jebane skurwysyn suka suki dupek dupki`,
+  ),
+  pt: set(`merda caralho puta putas filho-da-puta foder fodase cabrao cabroes paneleiro otario`),
+  sv: set(`jävla javla fan skit fitta hora horor kuk idioter`),
+}
+/** Abuse wherever it stands, since no other language here has a word like it. */
+const anywhere = new Set(
+  set(`fuck fucks fucked fucking fucker motherfucker asshole assholes arschloch hurensohn wichser fotze connard connards
+    encule gilipollas hijoputa vaffanculo stronzo stronzi klootzak kurwa skurwysyn bullshit nigger niggers faggot faggots cunt`),
+)
+
+/** Everyday words that tell languages apart. */
+const everyday: Record<string, string[]> = {
+  en: set('the and is was are this that with for you your they it of to my we not have'),
+  de: set('der die das und ist war nicht ein eine mit ich sie wir auf den dem fur zu von'),
+  fr: set('le la les et est etait pas un une avec je vous nous des du pour que dans ce'),
+  es: set('el la los las y es era no un una con yo que de para por muy se lo'),
+  it: set('il lo la gli e era non un una con che di per molto sono mi ci questo'),
+  nl: set('de het een en is was niet met ik van voor dat die zijn wij ze op'),
+  pl: set('i w z na nie jest to byl sie do za co jak po ale'),
+  pt: set('o a os as e era nao um uma com que de para por muito em do da'),
+  sv: set('och det ar var inte en ett med jag som pa for att de'),
+}
+
+/** Words that insult somebody. They hold a review without points, since spam is something else. */
+export function abuseSignal(reading: Reading): Signal | null {
+  const { words } = reading
+  const suspects = words.filter(({ plain, spelt }) => listed.has(plain) || listed.has(spelt))
+  if (suspects.length === 0) return null
+  const language = languageOf(reading)
+  const own = language === null ? null : new Set(abusive[language])
+  const places = suspects
+    .filter(({ plain, spelt }) =>
+      [plain, spelt].some((word) => anywhere.has(word) || (own?.has(word) ?? true)),
+    )
+    .map(placeOf)
+  if (places.length === 0) return null
+  return {
+    kind: 'abuse',
+    points: 0,
+    headline: say('signal.abuse'),
+    detail: quoted(reading, places),
+    places,
+  }
+}
+
+const listed = new Set(Object.values(abusive).flat())
+
+/** The language whose everyday words are most; null where none is ahead. */
+function languageOf({ words }: Reading): string | null {
+  const counts = Object.entries(everyday)
+    .map(([language, common]) => ({
+      language,
+      count: words.reduce((sum, { plain }) => sum + (common.includes(plain) ? 1 : 0), 0),
+    }))
+    .sort((a, b) => b.count - a.count)
+  return counts[0]!.count > counts[1]!.count ? counts[0]!.language : null
+}

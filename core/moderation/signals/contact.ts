@@ -1,0 +1,70 @@
+import { say } from '../../words/say'
+import { findPhrases, phrasesOf } from '../phrases'
+import type { Reading } from '../reading'
+import { placesOf, quoted, stretches, withoutOverlaps, type Place, type Signal } from '../signal'
+
+/** Points for asking readers to get in touch; with one other sign it reaches held (60). */
+export const CONTACT_POINTS = 30
+/** Points on top where a handle, mailbox or number stands beside it. */
+const REACHABLE_POINTS = 20
+
+const requests = phrasesOf(
+  'message/msg/dm/pm/text/inbox/whisper/email/mail/contact/ring/call/whatsapp me',
+  'write/reply to? me',
+  'hit me up',
+  'reach me/us',
+  'reach out to me',
+  'add me on',
+  'get in touch with me',
+  'my dms/dm/inbox is/are open',
+  // To somebody who can help: "contact the expert at", "write to him".
+  'contact/email/message/text/whisper/dm him/her/them',
+  'contact/email/message/text/whisper our *2 team/expert/agent/manager/office/department/sales',
+  'contact/email/message/text/whisper/write the/a to? expert/hacker/agent/broker/trader/doctor/healer/officer/recovery',
+  'write to him/her/them',
+  'schreib/schreibt/schreiben sie? mir',
+  'kontaktier/kontaktiere/kontaktiert/kontaktieren sie? mich',
+  'melde/meldet dich/euch bei mir',
+  'melden sie sich bei mir/uns',
+  'ruf/ruft/rufen sie? mich an',
+  'contactez/contacte moi/nous',
+  'ecrivez/ecris moi/nous',
+  'appelez/appelle moi/nous',
+  'escribeme/escribame/contactame/contacteme/contactanos/contactenos/llamame/llameme',
+  'mandame un mensaje',
+  'napisz do mnie',
+  'zadzwon do mnie',
+  'skontaktuj sie ze mna',
+  'scrivimi/scrivetemi/contattami/contattatemi/contattaci/chiamami/chiamatemi',
+  'stuur me/mij een',
+  'bel me/mij',
+  'neem contact met me/mij/ons',
+)
+/** "They promised to call me" tells of a shop that did not; only a request to the reader counts. */
+const told = new Set(
+  'to they he she nobody never not would will could did does staff support team you please dont doesnt didnt wont cant wouldnt couldnt even'.split(
+    ' ',
+  ),
+)
+/** "Call me old fashioned" */
+const turns = new Set('a an old crazy picky fussy biased back when if about'.split(' '))
+/** A way to get in touch that stands in the words themselves. */
+const reachable =
+  /(?<![\p{L}\p{N}.])@[a-z0-9_.]{3,}|[\p{L}\p{N}._+-]+@[\p{L}\p{N}-]+\.\p{L}{2,}|\+\d[\d\s()/-]{7,}\d/giu
+
+/** The words ask readers to get in touch with the writer. */
+export function contactSignal(reading: Reading): Signal | null {
+  const asked: Place[] = findPhrases(reading, requests)
+    .filter(({ before, after }) => !told.has(before?.plain ?? '') && !turns.has(after?.plain ?? ''))
+    .map(({ field, start, end }) => ({ field, start, end }))
+  if (asked.length === 0) return null
+  const ways = placesOf(reading, (text) => stretches(text, reachable))
+  const places = withoutOverlaps([...asked, ...ways])
+  return {
+    kind: 'contact',
+    points: CONTACT_POINTS + (ways.length > 0 ? REACHABLE_POINTS : 0),
+    headline: say('signal.contact'),
+    detail: quoted(reading, places),
+    places,
+  }
+}

@@ -1,0 +1,33 @@
+import { say } from '../../words/say'
+import { wordTags } from '../plainWord'
+import { hasTag, placeOf, type Reading, type ReadWord } from '../reading'
+import { quoted, type Signal } from '../signal'
+import type { WordingModel } from '../wording/model'
+
+/** Points for one disguised word, and for each further one. */
+const FIRST = 36
+const FURTHER = 12
+const MOST = 66
+
+/**
+ * Words in disguise: letters of another script that look like Latin ones, signs nobody sees inside a word, figures for
+ * letters. A figure counts only where reading it as a letter makes a word that the model knows.
+ */
+export function lookalikeSignal(reading: Reading, model: WordingModel): Signal | null {
+  if (!hasTag(reading, wordTags.disguised | wordTags.respelt)) return null
+  const places = reading.words
+    .filter((word) => word.tags & wordTags.disguised || isRespelt(word, model))
+    .map(placeOf)
+  if (places.length === 0) return null
+  return {
+    kind: 'lookalike',
+    points: Math.min(MOST, FIRST + FURTHER * (places.length - 1)),
+    headline: say('signal.lookalike'),
+    detail: quoted(reading, places),
+    places,
+  }
+}
+
+function isRespelt({ plain, spelt, tags }: ReadWord, model: WordingModel): boolean {
+  return (tags & wordTags.respelt) !== 0 && !model.knows(plain) && model.knows(spelt)
+}

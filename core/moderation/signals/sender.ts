@@ -1,0 +1,87 @@
+import { say } from '../../words/say'
+import type { ReadArrival } from '../memory/arrival'
+import type { SenderHistory } from '../memory/senders'
+import type { Reading } from '../reading'
+import type { Signal } from '../signal'
+import { isThrowAway } from '../throwAway'
+import { findLinks } from './link'
+
+const MOST = 62
+
+/** What each sign of a sender gives. One alone never holds a review: families share a computer, clubs a mailbox. */
+const points = {
+  throwAway: 30,
+  alias: 34,
+  sameAddress: 20,
+  manyAddresses: 34,
+  sameProduct: 18,
+  today: 22,
+  ownLink: 20,
+  randomMailbox: 14,
+  soldName: 22,
+} as const
+type Sign = keyof typeof points
+
+/** Who sent it, and what else came from there. */
+export function senderSignal(arrival: ReadArrival, history: SenderHistory): Signal | null {
+  const signs = Object.entries(found(arrival, history))
+    .filter(([, is]) => is)
+    .map(([sign]) => sign as Sign)
+  if (signs.length === 0) return null
+  const sum = signs.reduce((total, sign) => total + points[sign], 0)
+  return {
+    kind: 'sender',
+    points: Math.min(MOST, sum),
+    headline: say('signal.sender'),
+    detail: signs.map((sign) => say(`sender.${sign}`, { count: counted(sign, history) })).join('; '),
+    places: [],
+  }
+}
+
+function found(arrival: ReadArrival, history: SenderHistory): Record<Sign, boolean> {
+  const { domain, mailbox, authorName, reading } = arrival
+  return {
+    throwAway: isThrowAway(domain),
+    alias: history.aliasOf !== '',
+    sameAddress: history.sameAddress >= 2 && history.sameAddress < 5,
+    manyAddresses: history.sameAddress >= 5,
+    sameProduct: history.sameProduct > 0,
+    today: history.today >= 3,
+    ownLink: domain !== '' && linksTo(reading, domain),
+    randomMailbox: isRandom(mailbox.slice(0, Math.max(0, mailbox.lastIndexOf('@')))),
+    soldName: isSold(authorName),
+  }
+}
+
+function linksTo(reading: Reading, domain: string): boolean {
+  const [name] = domain.split('.')
+  if (!reading.words.some(({ plain }) => name!.includes(plain) && plain.length > 2)) return false
+  return [reading.title, reading.body]
+    .flatMap(findLinks)
+    .some(({ host }) => host === domain || host.endsWith(`.${domain}`))
+}
+
+function counted(sign: Sign, { sameAddress, sameProduct, today }: SenderHistory): number {
+  if (sign === 'sameProduct') return sameProduct
+  return sign === 'today' ? today : sameAddress
+}
+
+/** Figures strewn between letters ("x7k2qf93"), not years or house numbers behind a name. */
+function isRandom(person: string): boolean {
+  const bare = person.replace(/[._-]/gu, '')
+  if (bare.length < 7) return false
+  const changes = bare.match(/\d(?=[a-z])|[a-z](?=\d)/gu)?.length ?? 0
+  return (
+    changes >= 3 ||
+    (/^[a-z]+$/u.test(bare) && !/[aeiouy]/u.test(bare)) ||
+    person.split(/[._-]/u).some((part) => /^[bcdfghjklmnpqrstvwxz]{6,}/u.test(part))
+  )
+}
+
+const trades =
+  /\b(?:seo|casino|crypto|bitcoin|loans?|kredit|marketing|agency|agentur|followers?|deals|discounts?|rabatt|promo|official|best price|cheap|outlet|trader|broker|investments?|forex|betting|escort|hacker|growth|backlinks?|webdesign)\b/iu
+
+/** A name that sells something, or is an address. */
+function isSold(name: string): boolean {
+  return trades.test(name) || /https?:|www\.|\.(?:com|net|org|example|shop|store|online|xyz)\b|@/iu.test(name)
+}

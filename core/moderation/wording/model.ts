@@ -1,0 +1,132 @@
+import { hashText } from '../plainWord'
+import type { ReadWord } from '../reading'
+
+/** How often each word, piece of a word and pair of words stood in texts of either kind. */
+export interface WordingCounts {
+  /** By feature: how often in unwanted texts, how often in customers'. */
+  seen: Map<number, { spam: number; honest: number }>
+  spamTotal: number
+  honestTotal: number
+}
+
+/** A model as a file: keys of what stood in the texts (as `featuresOf` makes them), with both counts. */
+export interface WordingFile {
+  name: string
+  counts: [key: number, spam: number, honest: number][]
+}
+
+export type Verdict = 'spam' | 'honest'
+
+/** Smoothing (Lidstone): what was never seen counts as seen this often. */
+const SMOOTHING = 0.4
+/** A single word says no more than this, in nats, however often it was seen. */
+const MOST_PER_WORD = 3.2
+/** Customers' words are everybody's; those of unwanted messages are their own, so they may weigh more. */
+const MOST_HONEST_PER_WORD = 1
+/** So much, in nats, a word must weigh to weigh at all: a hundred that say nothing must not say anything together. */
+const LEAST_PER_WORD = 0.5
+const PIECE_LENGTH = 4
+const PIECE_SHARE = 0.6
+const PAIR_SHARE = 0.8
+
+/**
+ * A multinomial naive Bayes classifier on words, pieces of words and pairs of words (McCallum and Nigam, "A comparison
+ * of event models for naive Bayes text classification", 1998). Pieces carry it over to words and languages it has not
+ * seen. It can be taught, and each lesson untaught, by adding and taking away counts.
+ */
+export class WordingModel {
+  private known = new Map<number, number>()
+
+  constructor(readonly counts: WordingCounts) {}
+
+  /** @param weight 1 for a text learnt, -1 for a lesson taken back */
+  teach(words: ReadWord[], verdict: Verdict, weight = 1): void {
+    const { counts } = this
+    for (const feature of featuresOf(words)) {
+      const seen = counts.seen.get(feature) ?? { spam: 0, honest: 0 }
+      seen[verdict] = Math.max(0, seen[verdict] + weight)
+      counts.seen.set(feature, seen)
+      counts[`${verdict}Total`] += weight
+    }
+    this.known.clear()
+  }
+
+  /** For each word how much it speaks for spam, in nats; below 0 for an honest review. */
+  weights(words: ReadWord[]): number[] {
+    const weights: number[] = new Array<number>(words.length)
+    for (let i = 0; i < words.length; i++) {
+      const word = words[i]!
+      let own = this.ofWord(word)
+      if (i + 1 < words.length) own += PAIR_SHARE * this.ratio(pairKey(word, words[i + 1]!))
+      const telling = Math.abs(own) <= LEAST_PER_WORD ? 0 : own - Math.sign(own) * LEAST_PER_WORD
+      weights[i] = Math.max(-MOST_HONEST_PER_WORD, Math.min(MOST_PER_WORD, telling))
+    }
+    return weights
+  }
+
+  /** Whether a word, spelt like this, stood in any text learnt. */
+  knows(plain: string): boolean {
+    return this.counts.seen.has(hashText(plain))
+  }
+
+  private ofWord(word: ReadWord): number {
+    const key = word.speltHash
+    const earlier = this.known.get(key)
+    if (earlier !== undefined) return earlier
+    const pieces = piecesOf(word.spelt).map((piece) => this.ratio(piece))
+    const ofPieces = pieces.reduce((sum, ratio) => sum + ratio, 0) / Math.max(1, Math.sqrt(pieces.length))
+    const weight = this.ratio(key) + PIECE_SHARE * ofPieces
+    this.known.set(key, weight)
+    return weight
+  }
+
+  private ratio(key: number): number {
+    const { seen, spamTotal, honestTotal } = this.counts
+    const of = seen.get(key)
+    if (of === undefined || of.spam + of.honest === 0) return 0
+    // Both kinds are as likely beforehand, so only how the counts compare with their totals matters.
+    return Math.log(((of.spam + SMOOTHING) * (honestTotal + 1)) / ((of.honest + SMOOTHING) * (spamTotal + 1)))
+  }
+}
+
+const pairKey = (a: ReadWord, b: ReadWord) =>
+  (Math.imul(a.speltHash ^ (a.speltHash >>> 15), 0x85ebca6b) + b.speltHash) | 0
+
+function piecesOf(word: string): number[] {
+  const edged = `<${word}>`
+  const pieces: number[] = []
+  for (let i = 0; i + PIECE_LENGTH <= edged.length; i++)
+    pieces.push(hashText(`~${edged.slice(i, i + PIECE_LENGTH)}`))
+  return pieces
+}
+
+/** Everything a text is counted by. */
+function featuresOf(words: ReadWord[]): number[] {
+  return words.flatMap((word, i) => {
+    const next = words[i + 1]
+    return [word.speltHash, ...piecesOf(word.spelt), ...(next ? [pairKey(word, next)] : [])]
+  })
+}
+
+export const nothingLearnt = (): WordingCounts => ({
+  seen: new Map(),
+  spamTotal: 0,
+  honestTotal: 0,
+})
+
+/** A model's counts from a file, each time anew, so that teaching one shop teaches no other. */
+export function readCounts({ counts }: WordingFile): WordingCounts {
+  const read = nothingLearnt()
+  for (const [key, spam, honest] of counts) {
+    read.seen.set(key, { spam, honest })
+    read.spamTotal += spam
+    read.honestTotal += honest
+  }
+  return read
+}
+
+/** The file of a model's counts, in the order of their keys. */
+export function writeCounts(name: string, { seen }: WordingCounts): WordingFile {
+  const keys = [...seen.keys()].sort((a, b) => a - b)
+  return { name, counts: keys.map((key) => [key, seen.get(key)!.spam, seen.get(key)!.honest]) }
+}
