@@ -8,6 +8,8 @@ declare module 'react-router' {
     demoSignIn: { email: string; password: string } | null
     throttle: Throttle
     secureCookies: boolean
+    /** The network address that a request came from. */
+    askerOf: (request: Request) => string
     nonce: string
   }
 }

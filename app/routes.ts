@@ -7,6 +7,8 @@ export default [
   route('sign-out', 'account/signOut.tsx'),
   route('f/:slug', 'public/form.tsx'),
   route('f/:slug/thanks', 'public/thanks.tsx'),
+  route('confirm/:token', 'public/confirm.tsx'),
+  route('r/:token', 'public/own.tsx'),
   route('how/:shop', 'public/how.tsx'),
   route('api/f/:slug', 'api/form.ts'),
   route('s/:shop', 'shop/layout.tsx', [

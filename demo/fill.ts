@@ -12,7 +12,7 @@ import { issueFormToken } from '../server/collection/formToken'
 import { databaseFile, mediaFolder, signingKey } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
 import { insertDisplay } from '../server/data/displays'
-import { insertForm } from '../server/data/forms'
+import { insertForm, updateWriters } from '../server/data/forms'
 import { insertMember, type Member } from '../server/data/members'
 import { findReview } from '../server/data/reviewReading'
 import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
@@ -80,6 +80,9 @@ export async function fillDemo(
       await tell(services, shop, mara, story, review, at)
     }
     clock = end
+    // Until now anyone could write there; no mails went out to ask them.
+    const { form } = (await openForm(services, story.form.slug))!
+    await updateWriters(db, shop.id, form.publicId, story.form.writers)
     for (const display of story.displays) {
       await addDisplay(services, shop, display, siteUrl)
       if (display.live) await makeLive(services, shop, mara, display.key)
@@ -117,7 +120,7 @@ async function addShop(
     services.now().toISOString(),
   )
   for (const member of members) await insertMembership(db, member.id, shopId)
-  await insertForm(db, { shopId, publicId: newId(), ...story.form })
+  await insertForm(db, { shopId, publicId: newId(), ...story.form, writers: 'anyone' })
   const productIds = new Map<string, number>()
   for (const [sku, title] of Object.entries(story.products)) {
     const drawn = story.pictures.products[sku]
@@ -133,6 +136,7 @@ async function addShop(
       number: order.number,
       number_key: orderNumberKey(order.number),
       email: mailboxOf(order.name),
+      mailbox: mailboxOf(order.name),
       name: order.name,
       placed_at: placedAt.toISOString(),
     })

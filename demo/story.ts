@@ -1,3 +1,4 @@
+import type { Writers } from '../core/intake/writers'
 import type { Act } from '../core/moderation/likelyAct'
 import type { Configuration } from '../core/display/configuration'
 import type { Shop } from '../server/data/shops'
@@ -5,7 +6,7 @@ import type { Shop } from '../server/data/shops'
 /** A made-up shop as the demo tells it. Times are days before the moment of filling, so that it never grows old. */
 export interface ShopStory {
   shop: Omit<Shop, 'id' | 'publicId'>
-  form: { slug: string; heading: string; intro: string }
+  form: { slug: string; heading: string; intro: string; writers: Writers }
   products: Record<string, string>
   /** Drawn pictures, as SVG: of products by SKU, of people by name. */
   pictures: { products: Record<string, string>; portraits: Record<string, string> }

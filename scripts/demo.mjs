@@ -5,6 +5,7 @@ import { build, fail, installPackages, root } from './install.mjs'
 
 const port = process.env.PORT ?? '4310'
 const standinPort = process.env.STANDIN_PORT ?? '4311'
+const smtpPort = process.env.STANDIN_SMTP_PORT ?? '4312'
 const publicUrl = process.env.PUBLIC_URL ?? `http://localhost:${port}`
 const data = path.resolve(root, process.env.ELOGIO_DATA ?? './data')
 
@@ -13,6 +14,7 @@ build()
 try {
   await portFree(port, 'PORT')
   await portFree(standinPort, 'STANDIN_PORT')
+  await portFree(smtpPort, 'STANDIN_SMTP_PORT')
   const env = { PORT: port, PUBLIC_URL: publicUrl, ELOGIO_DATA: data }
   if (process.argv.includes('--fresh')) rmSync(path.join(data, 'elogio.db'), { force: true })
   if (!existsSync(path.join(data, 'elogio.db'))) {
@@ -23,15 +25,22 @@ try {
   const application = startProgram('server/main.ts', {
     ...env,
     ELOGIO_ALLOW_HOSTS: process.env.ELOGIO_ALLOW_HOSTS ?? `localhost:${standinPort}`,
+    SMTP_URL: process.env.SMTP_URL ?? `smtp://localhost:${smtpPort}`,
+    MAIL_FROM: process.env.MAIL_FROM ?? 'reviews@elogio.example',
     ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
   })
-  const outside = startProgram('standins/main.ts', { STANDIN_PORT: standinPort, ELOGIO_URL: publicUrl })
+  const outside = startProgram('standins/main.ts', {
+    STANDIN_PORT: standinPort,
+    STANDIN_SMTP_PORT: smtpPort,
+    ELOGIO_URL: publicUrl,
+  })
   tieTogether([application, outside])
   await answers(`http://localhost:${port}/healthz`, application)
   await answers(`http://localhost:${standinPort}/`, outside)
   console.log(
     `Elogio is ready at ${publicUrl} (sign in as ${owner.email} with ${owner.password}; it is filled in). ` +
-      `The shop's own page is at http://localhost:${standinPort}, its form at ${publicUrl}/f/tell-us.`,
+      `The shop's own page is at http://localhost:${standinPort}, its form at ${publicUrl}/f/tell-us, ` +
+      `and the mails it sends are read at http://localhost:${standinPort}/mailbox.`,
   )
 } catch (error) {
   fail(error instanceof Error ? error.message : String(error))

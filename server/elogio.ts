@@ -2,8 +2,11 @@ import { signIn, signOut, whoIs } from './account/session'
 import { changePassword, saveSettings } from './account/settings'
 import { isEmpty, setUp } from './account/setUp'
 import { handOutToken, openForm, submitForm, thanksFor } from './collection/customerForm'
-import { gatherView } from './collection/gather'
+import { gatherView, setWriters } from './collection/gather'
+import { changeOwn, consentOwn, ownReview, takeBackOwn } from './collection/ownReview'
 import { writeDown, writeView } from './collection/writeDown'
+import { confirmMailbox, confirmView } from './collection/confirmation'
+import { SEND_MAIL, sendMail } from './mail/outbox'
 import { latestOwnAct } from './moderation/latestOwnAct'
 import { forgetView, keepAside, queueNames, saveView } from './moderation/asides'
 import { decide, decideMany } from './moderation/decide'
@@ -64,6 +67,13 @@ export function buildElogio(services: Services, publication: Publication) {
     handOutToken: bound(handOutToken),
     submitForm: bound(submitForm),
     thanksFor: bound(thanksFor),
+    confirmView: bound(confirmView),
+    ownReview: bound(ownReview),
+    changeOwn: bound(changeOwn),
+    takeBackOwn: bound(takeBackOwn),
+    consentOwn: bound(consentOwn),
+    setWriters: bound(setWriters),
+    confirmMailbox: bound(confirmMailbox),
     writeView: bound(writeView),
     writeDown: bound(writeDown),
     stepCounts: bound(stepCounts),
@@ -113,4 +123,9 @@ export type Elogio = ReturnType<typeof buildElogio>
 /** What the job runner does, by the kind of job. */
 export function jobKinds(services: Services, publication: Publication): Record<string, Work> {
   return { [REBUILD]: (job) => publishStale(services, publication, job.shopId) }
+}
+
+/** What another runner does beside it, so that a slow mail server holds up no display. */
+export function mailKinds(services: Services): Record<string, Work> {
+  return { [SEND_MAIL]: (job) => sendMail(services, job) }
 }

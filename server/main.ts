@@ -8,7 +8,8 @@ import packageJson from '../package.json' with { type: 'json' }
 import { readConfig, type Config } from './config'
 import { databaseFile, mediaFolder, signingKey } from './dataFolder'
 import { openDatabase } from './data/database'
-import { buildElogio, jobKinds } from './elogio'
+import { buildElogio, jobKinds, mailKinds } from './elogio'
+import { smtpMailer } from './mail/mailer'
 import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
 import { refuse } from './http/guard'
 import { displayVariants } from './http/displayVariants'
@@ -16,7 +17,7 @@ import { answerHealth } from './http/health'
 import { answerPublic } from './http/publicPaths'
 import { wantsFormJson } from './http/formJson'
 import { mediaAnswers } from './http/media'
-import { nameAsker } from './http/asker'
+import { askerOf, nameAsker } from './http/asker'
 import { setSecurityHeaders } from './http/securityHeaders'
 import { buildThrottle } from './http/throttle'
 import { startJobRunner } from './jobs/runner'
@@ -34,11 +35,16 @@ async function start(config: Config): Promise<void> {
     mediaFolder: mediaFolder(config.dataFolder),
     allowedHosts: config.allowedHosts,
     behaviours: behaviourAddresses(),
-    wakeJobs: () => jobs.wake(),
+    mailer: config.smtp && smtpMailer(config.smtp.url, config.smtp.from),
+    wakeJobs: () => {
+      jobs.wake()
+      mails.wake()
+    },
   })
   const live = await loadLiveDisplays(db)
   await markInstallationStale(services)
   const jobs = startJobRunner(services, jobKinds(services, live))
+  const mails = startJobRunner(services, mailKinds(services))
   const elogio = buildElogio(services, live)
   const variants = displayVariants(services, live)
   const hearSeen = buildSeen(services)
@@ -56,6 +62,7 @@ async function start(config: Config): Promise<void> {
       throttle,
       demoSignIn: config.demoSignIn,
       secureCookies: secure,
+      askerOf,
       nonce: randomBytes(18).toString('base64url'),
     }),
   })
@@ -94,6 +101,7 @@ async function start(config: Config): Promise<void> {
     server.close()
     server.closeAllConnections()
     await jobs.stop()
+    await mails.stop()
     await db.destroy()
     process.exit(0)
   }

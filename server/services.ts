@@ -5,6 +5,7 @@ import type { Behaviour } from '../onsite/render'
 import { buildChanges, type Changes } from './changes'
 import { buildPresence, type Presence } from './presence'
 import { buildShopMemories, type ShopMemories } from './moderation/shopMemories'
+import type { Mailer } from './mail/mailer'
 import { buildStock, type Stock } from './publishing/stock'
 import { fetchOutside } from './outside/fetchOutside'
 
@@ -33,6 +34,8 @@ export interface Services {
   memories: ShopMemories
   /** Addresses of what single layouts run on other people's pages, by name. */
   behaviours: Partial<Record<Behaviour | 'page', string>>
+  /** The way out for mails; null where none is set. */
+  mailer: Mailer | null
   argon: { memoryCost: number; timeCost: number }
   /** Tells open tabs that something of a shop has changed; called after the transaction that changed it. */
   changes: Changes
@@ -56,6 +59,7 @@ export function buildServices(
     stock: buildStock(),
     memories: buildShopMemories(),
     behaviours: {},
+    mailer: null,
     argon: { memoryCost: 19_456, timeCost: 2 },
     changes: buildChanges(),
     presence: buildPresence(),

@@ -1,6 +1,6 @@
 import { recently } from './collection/gather'
 import { countDisplays } from './data/displays'
-import { laneCounts } from './data/reviewCounts'
+import { undecidedCount } from './data/reviewCounts'
 import { arrivalsSince } from './data/reviewLists'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
@@ -10,10 +10,9 @@ export async function stepCounts(
   { db, now }: Services,
   shop: Shop,
 ): Promise<{ gather: number; decide: number; show: number }> {
-  const { waiting, held } = await laneCounts(db, shop.id)
   return {
     gather: (await arrivalsSince(db, shop.id, recently(now()))).count,
-    decide: waiting + held,
+    decide: await undecidedCount(db, shop.id),
     show: await countDisplays(db, shop.id),
   }
 }

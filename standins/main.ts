@@ -1,4 +1,6 @@
 import { createServer } from 'node:http'
+import { startMailbox } from './mailbox/letters'
+import { letterList, letterPage } from './mailbox/pages'
 import { darkPage } from './saltmarsh/darkPage'
 import { frontPage } from './wrenfield/frontPage'
 import { goodPage, listingPage } from './wrenfield/goodsPages'
@@ -9,6 +11,7 @@ import { serif } from './wrenfield/fonts'
 
 /** The simulated outside world, on a port of its own so that everything between it and the application is cross-origin. */
 const port = Number(process.env.STANDIN_PORT ?? 4311)
+const smtpPort = Number(process.env.STANDIN_SMTP_PORT ?? 4312)
 const elogioUrl = process.env.ELOGIO_URL ?? 'http://localhost:4310'
 
 const pages = new Map<string, () => string>([
@@ -23,9 +26,14 @@ const files = new Map<string, { type: string; body: string | Buffer }>([
   ['/icon.svg', { type: 'image/svg+xml', body: icon }],
 ])
 
+const mailbox = startMailbox(smtpPort, (message) => {
+  console.error(`The stand-in mailbox could not start on port ${smtpPort}: ${message}`)
+  process.exit(1)
+})
+
 const server = createServer((req, res) => {
   const { pathname } = new URL(req.url ?? '/', 'http://standin.example')
-  const page = pages.get(pathname)
+  const page = pages.get(pathname) ?? mailPage(pathname)
   const file = files.get(pathname)
   if (page) {
     res.writeHead(200, { 'Content-Type': 'text/html; charset=utf-8', 'Cache-Control': 'no-store' })
@@ -42,12 +50,18 @@ const server = createServer((req, res) => {
     res.end('Nothing here.')
   }
 })
+function mailPage(pathname: string): (() => string) | undefined {
+  if (pathname === '/mailbox') return () => letterList(mailbox.letters)
+  const letter = mailbox.letters.find(({ id }) => pathname === `/mailbox/${id}`)
+  return letter && (() => letterPage(letter))
+}
+
 server.on('error', (error) => {
   console.error(`The stand-in shop could not start on port ${port}: ${error.message}`)
   process.exit(1)
 })
 server.listen(port)
 process.on('SIGTERM', () => {
-  server.close(() => process.exit(0))
+  void mailbox.stop().then(() => server.close(() => process.exit(0)))
   server.closeAllConnections()
 })

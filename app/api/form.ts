@@ -34,6 +34,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const submission = parseWithZod(form, { schema: submissionSchema(found.products.map(({ sku }) => sku)) })
   if (submission.status !== 'success')
     return Response.json({ errors: submission.error ?? {} }, { status: 422 })
-  const { publicId, state } = await context.elogio.submitForm(found, submission.value)
-  return Response.json({ id: publicId, state, confirm: false }, { status: 201 })
+  const { publicId, state, confirm } = await context.elogio.submitForm(
+    found,
+    submission.value,
+    context.askerOf(request),
+  )
+  return Response.json({ id: publicId, state, confirm }, { status: 201 })
 }

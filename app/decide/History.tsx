@@ -55,6 +55,12 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
   const words = { who, state: say(`state.${state}`).toLowerCase() }
   switch (act) {
     case 'arrive':
+    case 'confirm':
+    case 'change':
+    case 'takeBack':
+    case 'bringBack':
+    case 'consent':
+    case 'noConsent':
     case 'write':
     case 'approve':
     case 'decline':

@@ -11,12 +11,15 @@ export function Lanes({
   lanes,
   open,
   counts,
+  unconfirmed,
   children,
 }: {
   shop: string
   lanes: ReviewState[]
   open: ReviewState
   counts: Record<ReviewState, number>
+  /** Of those held back, how many only wait for their writers. */
+  unconfirmed: number
   children: ReactNode
 }) {
   return (
@@ -37,8 +40,11 @@ export function Lanes({
                 <StateMark state={lane} />
                 {say(`state.${lane}`)}
                 <b className="ml-0.5 font-semibold text-ink" data-lane-count={lane}>
-                  {counts[lane]}
+                  {lane === 'held' ? counts.held - unconfirmed : counts[lane]}
                 </b>
+                {lane === 'held' && unconfirmed > 0 && (
+                  <span data-unconfirmed>{say('decide.unconfirmed', { count: unconfirmed })}</span>
+                )}
               </Link>
             </li>
           ))}

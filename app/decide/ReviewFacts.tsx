@@ -13,7 +13,7 @@ export function ReviewFacts({
 }: {
   shop: string
   review: ReviewView['review']
-  proof: { orderNumber: string; productTitle: string; delivered: string } | null
+  proof: { method: string; orderNumber: string; productTitle: string; delivered: string } | null
   earlier: number
   standsIn: ReviewView['standsIn']
 }) {
@@ -23,7 +23,12 @@ export function ReviewFacts({
         {proof ? (
           <>
             <b className="font-semibold text-moss">{say('proof.yes', { number: proof.orderNumber })}</b>
-            <Small>{say('proof.yesWhy', { title: proof.productTitle, when: proof.delivered })}</Small>
+            <Small>
+              {say(proof.method === 'mailbox' ? 'proof.mailbox' : 'proof.orderNumber', {
+                title: proof.productTitle,
+                when: proof.delivered,
+              })}
+            </Small>
           </>
         ) : (
           <>
@@ -47,7 +52,7 @@ export function ReviewFacts({
             <b className="font-semibold">
               {earlier === 0 ? say('decide.firstReview') : say('decide.earlier', { count: earlier })}
             </b>
-            <Small>{say('decide.mailboxOnly')}</Small>
+            <Small>{say(review.confirmedAt ? 'decide.confirmed' : 'decide.mailboxOnly')}</Small>
           </>
         )}
       </Fact>

@@ -13,6 +13,7 @@ type Review = ReviewView['review']
 export function ReviewWords({
   review,
   signals,
+  standing,
   productTally,
   locale,
   when,
@@ -20,6 +21,8 @@ export function ReviewWords({
 }: {
   review: Review
   signals: Signal[]
+  /** What visitors read until this version is decided; null where it is this one, or none. */
+  standing: ReviewView['standing']
   productTally: RatingTally | null
   locale: string
   when: string
@@ -88,6 +91,20 @@ export function ReviewWords({
         <p className="mt-1 break-words text-soft">
           <b className="font-semibold">{say('write.seen')}:</b> {review.seenUrl}
         </p>
+      )}
+      {standing && (
+        <section className="mt-4 rounded-lg bg-wash px-4 py-3" aria-label={say('decide.standing')}>
+          <h3 className="text-[13px] text-soft">{say('decide.standing')}</h3>
+          <RatingMark rating={standing.rating} />
+          <div
+            className="customer-words mt-1 max-w-[46em] text-[17px] break-words whitespace-pre-line"
+            dir="auto"
+          >
+            {standing.title && <p className="font-semibold">{standing.title}</p>}
+            <p>{standing.body}</p>
+          </div>
+          <p className="mt-1 text-soft">{standing.authorName}</p>
+        </section>
       )}
       {!review.showable && (
         <p className="mt-3 text-ochre">

@@ -70,7 +70,13 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
         </span>
       </div>
       <div className={reviewIsOpen ? 'hidden lg:block' : ''}>
-        <Lanes shop={params.shop} lanes={lanes} open={search.lane} counts={counts}>
+        <Lanes
+          shop={params.shop}
+          lanes={lanes}
+          open={search.lane}
+          counts={counts}
+          unconfirmed={loaderData.unconfirmed}
+        >
           <FilterSentence filter={search} titles={titles} open={open} setOpen={setOpen} />
         </Lanes>
         {open && (
@@ -121,12 +127,12 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
 /** What the owner wants to know first, with the act that follows from it. */
 function Sentence({
   shop,
-  loaderData: { counts, oldest, ready },
+  loaderData: { counts, unconfirmed, oldest, ready },
 }: {
   shop: string
   loaderData: Route.ComponentProps['loaderData']
 }) {
-  const undecided = counts.waiting + counts.held
+  const undecided = counts.waiting + counts.held - unconfirmed
   if (undecided === 0 || !oldest)
     return (
       <>

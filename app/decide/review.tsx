@@ -112,6 +112,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
         <ReviewWords
           review={review}
           signals={signals}
+          standing={loaderData.standing}
           productTally={loaderData.productTally}
           locale={loaderData.locale}
           when={loaderData.when}

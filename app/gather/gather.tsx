@@ -1,5 +1,7 @@
 import { ExternalLink } from 'lucide-react'
 import type { ReactNode } from 'react'
+import { data } from 'react-router'
+import { writersSchema } from '../../core/intake/writers'
 import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
@@ -8,6 +10,7 @@ import { NextStep } from '../components/NextStep'
 import { AnythingField } from './AnythingField'
 import { LatestArrivals } from './LatestArrivals'
 import { QuietProducts } from './QuietProducts'
+import { WhoMayWrite } from './WhoMayWrite'
 import type { Route } from './+types/gather'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
@@ -32,8 +35,18 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   }
 }
 
+export async function action({ request, context, params }: Route.ActionArgs) {
+  const { shop } = await requireShop(request, context, params.shop)
+  const form = await request.formData()
+  const writers = writersSchema.safeParse(form.get('writers'))
+  if (!writers.success) throw data(null, { status: 400 })
+  if (!(await context.elogio.setWriters(shop, String(form.get('form')), writers.data)))
+    throw data(null, { status: 404 })
+  return { ok: true }
+}
+
 export default function Gather({ loaderData, params }: Route.ComponentProps) {
-  const { arrivals, forms, writtenDown, latest, next, quiet, products } = loaderData
+  const { arrivals, forms, writtenDown, latest, next, quiet, products, mails } = loaderData
   return (
     <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('gather.title')} · Elogio`}</title>
@@ -49,7 +62,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
           <span className="hidden w-[300px] lg:block" />
         </div>
         <ul className="panel divide-y divide-line">
-          {forms.map(({ publicId, slug, heading, address, arrivals: count }) => (
+          {forms.map(({ publicId, slug, heading, address, writers, arrivals: count }) => (
             <WayIn
               key={publicId}
               name={
@@ -57,7 +70,12 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
                   {say('gather.form')} <span className="font-normal text-soft">“{heading}”</span>
                 </>
               }
-              hint={`${address.replace(/^https?:\/\//, '')}, ${say('gather.anyone')}`}
+              hint={
+                <>
+                  {address.replace(/^https?:\/\//, '')}
+                  <WhoMayWrite form={publicId} writers={writers} mails={mails} />
+                </>
+              }
               count={count}
             >
               <CopyButton text={address} label={say('gather.copy')} />
@@ -86,7 +104,7 @@ function WayIn({
   children,
 }: {
   name: ReactNode
-  hint: string
+  hint: ReactNode
   count: number
   children?: ReactNode
 }) {
@@ -94,7 +112,7 @@ function WayIn({
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 px-[18px] py-4 lg:gap-x-0">
       <div className="min-w-0 flex-1 basis-full lg:basis-0">
         <p className="font-semibold">{name}</p>
-        <p className="truncate text-soft">{hint}</p>
+        <div className="truncate text-soft">{hint}</div>
       </div>
       <span className="text-[18px] font-semibold lg:w-32">
         {count} <span className="text-[13px] font-normal text-soft lg:hidden">{say('gather.last30')}</span>

@@ -44,7 +44,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
       status: 429,
       headers: { 'Retry-After': String(wait) },
     })
-  const { publicId } = await context.elogio.submitForm(found, submission.value)
+  const { publicId } = await context.elogio.submitForm(found, submission.value, context.askerOf(request))
   return redirect(`/f/${params.slug}/thanks?of=${publicId}`)
 }
 

@@ -30,7 +30,9 @@ export default function Thanks({ loaderData: { received, shop } }: Route.Compone
         {nextSteps(received).map((key) => (
           <li key={key}>{say(key, { shop: shop.shortName })}</li>
         ))}
-        <li className="text-soft">{say('form.thanks.mail')}</li>
+        <li className={received.confirm ? 'font-semibold' : 'text-soft'}>
+          {say(received.confirm ? 'form.thanks.confirm' : 'form.thanks.mail')}
+        </li>
       </ul>
     </ShopSheet>
   )

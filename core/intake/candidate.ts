@@ -1,3 +1,5 @@
+import type { Writers } from './writers'
+
 /** A review on its way in, the same for every way in. Words and names are exactly as they came. */
 export interface Candidate {
   source: 'form' | 'manualEntry'
@@ -6,6 +8,8 @@ export interface Candidate {
   /** Kept once by this; null where the way in gives none. */
   token: string | null
   tokenGood: boolean
+  /** Who may write this way. */
+  writers: Writers
   trapSprung: boolean
   /** Seconds between the form being handed out and its arrival; null when nobody knows. */
   fillSeconds: number | null

@@ -8,7 +8,15 @@ export type ArrivalState = Extract<ReviewState, 'waiting' | 'held' | 'approved' 
 export const HELD_FROM = 60
 export const SPAM_FROM = 90
 
-const holdingKinds = new Set<SignalKind>(['burst', 'personal', 'abuse', 'unconfirmed', 'notoken', 'trap'])
+const holdingKinds = new Set<SignalKind>([
+  'burst',
+  'personal',
+  'abuse',
+  'unconfirmed',
+  'unverified',
+  'notoken',
+  'trap',
+])
 
 interface Weighed {
   score: number
@@ -26,6 +34,15 @@ const startingRules: Rule[] = [
   { act: 'held', applies: ({ score }) => score >= HELD_FROM },
   { act: 'held', applies: ({ kinds }) => kinds.some((kind) => holdingKinds.has(kind)) },
 ]
+
+/** Kinds that go away by what the writer does, so that nobody needs to look meanwhile. */
+const openKinds = new Set<SignalKind>(['unconfirmed', 'unverified'])
+
+/** Whether an arrival is held back for nothing but an open confirmation. */
+export function waitsForWriter({ score, kinds }: Weighed): boolean {
+  if (!kinds.includes('unconfirmed')) return false
+  return arrivalState({ score, kinds: kinds.filter((kind) => !openKinds.has(kind)) }) === 'waiting'
+}
 
 /** The state of an arrival: the strongest act of the rules that apply, else what its way in says. */
 export function arrivalState(weighed: Weighed, otherwise: 'waiting' | 'approved' = 'waiting'): ArrivalState {

@@ -20,7 +20,12 @@ export const saltmarsh: ShopStory = {
     replyName: 'Saltmarsh Lane',
     languages: ['en'],
   },
-  form: { slug: 'how-was-it', heading: 'How was it?', intro: 'We read every word, then set it in type.' },
+  form: {
+    slug: 'how-was-it',
+    heading: 'How was it?',
+    intro: 'We read every word, then set it in type.',
+    writers: 'confirmed',
+  },
   pictures: { products: {}, portraits: {} },
   products: { 'VC-100': 'Visiting cards, 100', 'WD-S': 'Wedding suite', 'PD-1': 'A day at the press' },
   orders: [

@@ -27,7 +27,12 @@ export const wrenfield: ShopStory = {
     replyName: 'Mara at Wrenfield',
     languages: ['en', 'de'],
   },
-  form: { slug: 'tell-us', heading: 'How has it been?', intro: 'Good or bad, it helps the next beginner.' },
+  form: {
+    slug: 'tell-us',
+    heading: 'How has it been?',
+    intro: 'Good or bad, it helps the next beginner.',
+    writers: 'anyone',
+  },
   products,
   pictures,
   orders: allOrders,

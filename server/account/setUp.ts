@@ -30,7 +30,7 @@ export async function setUp(
   profile: ShopProfile,
   owner: { account: NewAccount } | { member: Member },
 ): Promise<SetUpOutcome> {
-  const { db, newId } = services
+  const { db, newId, mailer } = services
   const now = services.now().toISOString()
   const picture = await cleanPicture(profile.picture)
   const passwordHash = 'account' in owner ? await hashPassword(services, owner.account.password) : null
@@ -47,6 +47,8 @@ export async function setUp(
     const shopId = await insertShop(trx, { publicId: newId(), slug, ...shopFields(profile, picture) }, now)
     await insertMembership(trx, memberId, shopId)
     await insertForm(trx, {
+      // Without a way out for mails nobody could ever confirm.
+      writers: mailer ? 'confirmed' : 'anyone',
       shopId,
       publicId: newId(),
       slug: await firstFree(slug, (name) => isFormSlugTaken(trx, name)),

@@ -45,6 +45,7 @@ export async function submitForm(
     formId: form.id,
     token: fillSeconds === null ? null : token,
     tokenGood: fillSeconds !== null,
+    writers: form.writers,
     trapSprung: (submission[TRAP_FIELD] ?? '') !== '',
     fillSeconds,
     ip,

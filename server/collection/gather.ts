@@ -1,4 +1,5 @@
-import { arrivalsOfForm, formsOfShop, type Form } from '../data/forms'
+import type { Writers } from '../../core/intake/writers'
+import { arrivalsOfForm, formsOfShop, updateWriters, type Form } from '../data/forms'
 import { arrivalsSince, latestReviews, writtenDownSince, type ReviewLine } from '../data/reviewLists'
 import { productsOfShop, productsWithoutReview, type Product, type Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -14,26 +15,32 @@ export function recently(now: Date): string {
 /** What Gather shows: how much came in these 30 days, the ways in, the latest arrivals. */
 export interface GatherView {
   arrivals: { count: number; verified: number }
-  forms: (Pick<Form, 'publicId' | 'slug' | 'heading' | 'open'> & { address: string; arrivals: number })[]
+  forms: (Pick<Form, 'publicId' | 'slug' | 'heading' | 'open' | 'writers'> & {
+    address: string
+    arrivals: number
+  })[]
   /** How many the shop wrote down itself in these 30 days. */
   writtenDown: number
   latest: ReviewLine[]
   /** Products without a review, of so many. */
   quiet: (Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]
   products: number
+  /** Whether mails go out, without which nobody can confirm a mailbox. */
+  mails: boolean
 }
 
-export async function gatherView({ db, now, publicUrl }: Services, shop: Shop): Promise<GatherView> {
+export async function gatherView({ db, now, publicUrl, mailer }: Services, shop: Shop): Promise<GatherView> {
   const since = recently(now())
   const forms = await formsOfShop(db, shop.id)
   return {
     arrivals: await arrivalsSince(db, shop.id, since),
     forms: await Promise.all(
-      forms.map(async ({ id, publicId, slug, heading, open }) => ({
+      forms.map(async ({ id, publicId, slug, heading, open, writers }) => ({
         publicId,
         slug,
         heading,
         open,
+        writers,
         address: `${publicUrl}/f/${slug}`,
         arrivals: await arrivalsOfForm(db, shop.id, id, since),
       })),
@@ -41,6 +48,17 @@ export async function gatherView({ db, now, publicUrl }: Services, shop: Shop): 
     writtenDown: await writtenDownSince(db, shop.id, since),
     latest: await latestReviews(db, shop.id, LATEST),
     quiet: await productsWithoutReview(db, shop.id),
+    mails: mailer !== null,
     products: (await productsOfShop(db, shop.id)).length,
   }
+}
+
+/** Sets who may write through a form; what came before stays as it was. Answers false for no form of this shop. */
+export function setWriters(
+  { db }: Services,
+  shop: Shop,
+  publicId: string,
+  writers: Writers,
+): Promise<boolean> {
+  return updateWriters(db, shop.id, publicId, writers)
 }

@@ -30,7 +30,7 @@ describe('a token', () => {
     const first = await send(services, 'wrenfield', { token })
     await services.db('review').update({ state: 'declined' })
     const second = await send(services, 'wrenfield', { token, body: 'Something else' })
-    expect(second).toEqual({ publicId: first.publicId, state: 'waiting', showable: true })
+    expect(second).toEqual({ publicId: first.publicId, state: 'waiting', showable: true, confirm: false })
     expect((await found(first.publicId)).body).toBe('Cut true and easy to put together.')
     expect(await services.db('review').count({ n: '*' })).toEqual([{ n: 1 }])
   })

@@ -4,7 +4,8 @@ import { languageOf } from '../../core/intake/language'
 import { hundredthsOfFive } from '../../core/formats/rating'
 import { ShopMemory } from '../../core/moderation/memory/shopMemory'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
-import { arrivalState } from '../../core/moderation/rules'
+import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
+import { writersSignals } from '../../core/moderation/signals/writers'
 import type { Signal } from '../../core/moderation/signal'
 import { spamScore, weigh } from '../../core/moderation/weigh'
 import { startingModel } from '../../core/moderation/wording/starting'
@@ -19,6 +20,7 @@ import { digestOfVersion } from '../moderation/digest'
 import { markAllStale } from '../publishing/staleDisplays'
 import { proveBuyer } from '../proof/proveBuyer'
 import type { Services } from '../services'
+import { inviteToConfirm, mayInvite } from './confirmation'
 import { hashToken } from './formToken'
 
 /** The one way in: every review, whichever way it comes, passes here and is kept once. */
@@ -34,12 +36,16 @@ export async function receive(
   if (earlier) return earlier
 
   const receivedAt = services.now().toISOString()
-  const { line, failure } = await proveBuyer(db, shop, { ...candidate, writtenAt: receivedAt })
+  const proof = await proveBuyer(db, shop, { ...candidate, provenMailbox: '', writtenAt: receivedAt })
   const publicId = services.newId()
   const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
-  const signals = await weighArrival(services, shop, candidate, { id: publicId, rating, receivedAt })
+  const signals = [
+    ...(await weighArrival(services, shop, candidate, { id: publicId, rating, receivedAt })),
+    ...writersSignals(candidate.writers, { confirmed: false, verified: proof.line !== null }),
+  ]
   const score = spamScore(signals)
-  const state = arrivalState({ score, kinds: signals.map(({ kind }) => kind) }, candidate.arrivesAs)
+  const kinds = signals.map(({ kind }) => kind)
+  const state = arrivalState({ score, kinds }, candidate.arrivesAs)
   const products = await productsOfShop(db, shop.id)
 
   const review: NewReview = {
@@ -52,8 +58,9 @@ export async function receive(
     productId: products.find(({ sku }) => sku === candidate.productSku)?.id ?? null,
     state,
     showable: candidate.consent.answer !== 'refused',
-    purchaseLineId: line?.id ?? null,
-    proofFailure: candidate.source === 'form' ? failure : null,
+    proof: proof.line && { lineId: proof.line.id, method: proof.by },
+    proofFailure: candidate.source === 'form' ? proof.failure : null,
+    unconfirmed: waitsForWriter({ score, kinds }),
     claimedOrder: candidate.orderNumber,
     score,
     ip: candidate.ip,
@@ -85,8 +92,13 @@ export async function receive(
     },
     signals,
   }
+  const invited = candidate.source === 'form' && state !== 'spam' && (await mayInvite(services, candidate))
   try {
-    await writing(db, (trx) => storeAndLog(trx, review))
+    await writing(db, async (trx) => {
+      const reviewId = await storeAndLog(trx, review)
+      if (invited)
+        await inviteToConfirm(services, trx, shop, { ...review, reviewId, address: candidate.authorEmail })
+    })
   } catch (error) {
     services.memories.forget(shop.id)
     // The same token twice at once: the second finds the first one's row in its way.
@@ -96,7 +108,7 @@ export async function receive(
   }
   services.changes.announce(shop.id)
   services.wakeJobs()
-  return { publicId: review.publicId, state, showable: review.showable }
+  return { publicId: review.publicId, state, showable: review.showable, confirm: invited }
 }
 
 async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): Promise<Receipt | null> {
@@ -137,7 +149,7 @@ async function weighArrival(
   })
 }
 
-async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<void> {
+async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<number> {
   const { reviewId, versionId } = await insertReview(trx, review)
   const approved = review.state === 'approved'
   await appendDecision(trx, {
@@ -155,4 +167,5 @@ async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<vo
     at: review.receivedAt,
   })
   if (approved && review.showable) await markAllStale(trx, review.shopId, review.receivedAt)
+  return reviewId
 }

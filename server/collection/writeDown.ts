@@ -34,6 +34,7 @@ export async function writeDown(
       formId: null,
       token: null,
       tokenGood: true,
+      writers: 'anyone',
       trapSprung: false,
       fillSeconds: null,
       ip: '',

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { Writers } from '../../core/intake/writers'
 import { counted } from './counted'
 
 export interface Form {
@@ -9,6 +10,7 @@ export interface Form {
   heading: string
   intro: string
   open: boolean
+  writers: Writers
 }
 
 const columns = [
@@ -19,6 +21,7 @@ const columns = [
   'heading',
   'intro',
   'open',
+  'writers',
 ] as const
 type FormRow = Omit<Form, 'open'> & { open: 0 | 1 }
 const read = (row: FormRow): Form => ({ ...row, open: row.open === 1 })
@@ -51,10 +54,27 @@ export async function arrivalsOfForm(
 
 export async function insertForm(
   trx: Knex,
-  form: Pick<Form, 'shopId' | 'publicId' | 'slug' | 'heading' | 'intro'>,
+  form: Pick<Form, 'shopId' | 'publicId' | 'slug' | 'heading' | 'intro' | 'writers'>,
 ): Promise<void> {
-  const { shopId, publicId, slug, heading, intro } = form
-  await trx('form').insert({ shop_id: shopId, public_id: publicId, slug, heading, intro, open: true })
+  const { shopId, publicId, slug, heading, intro, writers } = form
+  await trx('form').insert({
+    shop_id: shopId,
+    public_id: publicId,
+    slug,
+    heading,
+    intro,
+    writers,
+    open: true,
+  })
+}
+
+export async function updateWriters(
+  db: Knex,
+  shopId: number,
+  publicId: string,
+  writers: Writers,
+): Promise<boolean> {
+  return (await db('form').where({ shop_id: shopId, public_id: publicId }).update({ writers })) > 0
 }
 
 export async function isFormSlugTaken(db: Knex, slug: string): Promise<boolean> {

@@ -1,12 +1,21 @@
 import type { Knex } from 'knex'
 import type { OrderLine } from '../../core/proof/matchOrder'
 
-/** The lines of every order of a shop whose number has this key. */
-export async function orderLinesByNumber(db: Knex, shopId: number, numberKey: string): Promise<OrderLine[]> {
+/** The lines of every order of a shop whose number or mailbox has this key; an empty key finds none. */
+export async function orderLinesOf(
+  db: Knex,
+  shopId: number,
+  { numberKey, mailbox }: { numberKey: string; mailbox: string },
+): Promise<OrderLine[]> {
+  if (numberKey === '' && mailbox === '') return []
   return db('purchase_line')
     .join('purchase', 'purchase.id', 'purchase_line.purchase_id')
     .join('product', 'product.id', 'purchase_line.product_id')
-    .where({ 'purchase.shop_id': shopId, 'purchase.number_key': numberKey })
+    .where({ 'purchase.shop_id': shopId })
+    .where((either) => {
+      if (numberKey !== '') void either.orWhere({ 'purchase.number_key': numberKey })
+      if (mailbox !== '') void either.orWhere({ 'purchase.mailbox': mailbox })
+    })
     .select({
       id: 'purchase_line.id',
       orderNumber: 'purchase.number',

@@ -6,9 +6,11 @@ export interface Receipt {
   publicId: string
   state: ArrivalState
   showable: boolean
+  /** Whether a mail was sent that asks to confirm the mailbox. */
+  confirm: boolean
 }
 
-type Row = Omit<Receipt, 'showable'> & { showable: 0 | 1 }
+type Row = Omit<Receipt, 'showable' | 'confirm'> & { showable: 0 | 1; mails: number }
 
 /** Whether the owner last stated that the customer agreed; false before the first time. */
 export async function latestStatedConsent(db: Knex, shopId: number): Promise<boolean> {
@@ -32,6 +34,9 @@ export async function findReceipt(
     publicId: 'public_id',
     state: 'arrival_state',
     showable: 'showable',
+    mails: db('mail').whereRaw('mail.review_id = review.id').count('*'),
   })
-  return row ? { ...row, showable: row.showable === 1 } : null
+  if (!row) return null
+  const { mails, ...receipt } = row
+  return { ...receipt, showable: row.showable === 1, confirm: mails > 0 }
 }

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
+import { counted } from './counted'
 
 /** How many reviews each lane holds, from the kept counters. */
 export async function laneCounts(db: Knex, shopId: number): Promise<Record<ReviewState, number>> {
@@ -12,6 +13,17 @@ export async function laneCounts(db: Knex, shopId: number): Promise<Record<Revie
   const counts = Object.fromEntries(reviewStates.map((state) => [state, 0])) as Record<ReviewState, number>
   for (const { state, count } of rows) counts[state] = count
   return counts
+}
+
+/** How many are held back for nothing but an open confirmation: nobody needs to look at those. */
+export async function unconfirmedCount(db: Knex, shopId: number): Promise<number> {
+  return counted(db('review').where({ shop_id: shopId, unconfirmed: 1, state: 'held' }))
+}
+
+/** How many need a person: those that wait, and those held back for more than an open confirmation. */
+export async function undecidedCount(db: Knex, shopId: number): Promise<number> {
+  const { waiting, held } = await laneCounts(db, shopId)
+  return waiting + held - (await unconfirmedCount(db, shopId))
 }
 
 /** How many of a lane have the same in everything that the counters know; ratings as whole marks in hundredths. */

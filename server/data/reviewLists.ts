@@ -186,7 +186,7 @@ interface Oldest {
 export async function oldestUndecided(db: Knex, shopId: number): Promise<Oldest | undefined> {
   // One look into the index for each lane; both lanes in one query would walk through every decided review.
   const first = (state: ReviewState) =>
-    db('review').where({ shop_id: shopId, state }).orderBy('id').first<Oldest | undefined>({
+    db('review').where({ shop_id: shopId, state, unconfirmed: 0 }).orderBy('id').first<Oldest | undefined>({
       id: 'id',
       publicId: 'public_id',
       state: 'state',

@@ -36,6 +36,7 @@ export async function putPoint(
       product_id: to.productId,
       reply_id: to.replyId,
       revision: trx.raw('revision + 1'),
+      ...(from.state !== to.state && to.state !== 'held' && { unconfirmed: false }),
     })
   const gone = from.tagIds.filter((id) => !to.tagIds.includes(id))
   const come = to.tagIds.filter((id) => !from.tagIds.includes(id))

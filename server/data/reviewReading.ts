@@ -19,6 +19,8 @@ export interface FullReview {
   receivedAt: string
   publishedVersionId: number | null
   publishedAt: string | null
+  /** When its writer's mailbox was confirmed. */
+  confirmedAt: string | null
   customerId: number | null
   productId: number | null
   productTitle: string | null
@@ -58,6 +60,7 @@ const columns = {
   receivedAt: 'review.received_at',
   publishedVersionId: 'review.published_version_id',
   publishedAt: 'review.published_at',
+  confirmedAt: 'review.confirmed_at',
   customerId: 'review.customer_id',
   productId: 'review.product_id',
   productTitle: 'product.title',
@@ -120,6 +123,15 @@ export async function findReview(
     declineReason: row.declineReason ?? '',
     reply: name !== null && body !== null && postedAt !== null ? { name, body, postedAt } : null,
   }
+}
+
+/** The words of one version. */
+export type VersionWords = Pick<FullReview, 'title' | 'body' | 'authorName' | 'rating'>
+
+export async function versionWords(db: Knex, versionId: number): Promise<VersionWords> {
+  return db('review_version')
+    .where({ id: versionId })
+    .first({ title: 'title', body: 'body', authorName: 'author_name', rating: 'rating' })
 }
 
 export async function signalsOfVersion(db: Knex, shopId: number, versionId: number): Promise<Signal[]> {

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { AboutWriter, Candidate } from '../../core/intake/candidate'
 import { MODEL, type Signal } from '../../core/moderation/signal'
 import type { ArrivalState } from '../../core/moderation/rules'
-import type { ProofFailure } from '../../core/proof/matchOrder'
+import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
 
 export interface NewReview {
   publicId: string
@@ -14,7 +14,9 @@ export interface NewReview {
   productId: number | null
   state: ArrivalState
   showable: boolean
-  purchaseLineId: number | null
+  proof: { lineId: number; method: ProofMethod } | null
+  /** Held back for nothing but what its writer can still do. */
+  unconfirmed: boolean
   proofFailure: ProofFailure | null
   claimedOrder: string
   score: number
@@ -59,7 +61,8 @@ export async function insertReview(
     arrival_state: review.state,
     rating: version.rating,
     showable: review.showable,
-    verified: review.purchaseLineId !== null,
+    verified: review.proof !== null,
+    unconfirmed: review.unconfirmed,
     proof_failure: review.proofFailure,
     claimed_order: review.claimedOrder,
     score: review.score,
@@ -102,17 +105,26 @@ export async function insertReview(
       current_version_id: versionId,
       ...(review.state === 'approved' && { published_version_id: versionId, published_at: receivedAt }),
     })
-  if (review.purchaseLineId !== null) {
-    await trx('verification').insert({
-      shop_id: shopId,
-      review_id: reviewId,
-      method: 'orderNumber',
-      purchase_line_id: review.purchaseLineId,
-      created_at: receivedAt,
-    })
-  }
+  if (review.proof) await insertProof(trx, shopId, reviewId!, review.proof, receivedAt)
   for (const signal of review.signals) await insertSignal(trx, shopId, versionId!, signal)
   return { reviewId: reviewId!, versionId: versionId! }
+}
+
+/** Keeps the order line that proves a purchase, as evidence. */
+export async function insertProof(
+  trx: Knex.Transaction,
+  shopId: number,
+  reviewId: number,
+  proof: { lineId: number; method: ProofMethod },
+  now: string,
+): Promise<void> {
+  await trx('verification').insert({
+    shop_id: shopId,
+    review_id: reviewId,
+    method: proof.method,
+    purchase_line_id: proof.lineId,
+    created_at: now,
+  })
 }
 
 async function customerByMailbox(
@@ -137,7 +149,7 @@ async function customerByMailbox(
   return row.id
 }
 
-async function insertSignal(
+export async function insertSignal(
   trx: Knex.Transaction,
   shopId: number,
   versionId: number,

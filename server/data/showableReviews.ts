@@ -23,7 +23,7 @@ type Row = Omit<ShowableReview, 'reply' | 'tags' | 'verified' | 'worded'> & {
 /** How many are read at once, so that nobody else waits long for the database. */
 const AT_ONCE = 250
 
-/** Every review that may be shown: approved, and its writer agreed. The newest first. */
+/** Every review that may be shown: a version of it is approved, and its writer agreed. The newest first. */
 export async function showableReviews(db: Knex, shopId: number): Promise<ShowableReview[]> {
   const reviews: ShowableReview[] = []
   for (let after = 0; ;) {
@@ -40,7 +40,9 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
     .join('review_version', 'review_version.id', 'review.published_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
     .leftJoin('reply', 'reply.id', 'review.reply_id')
-    .where({ 'review.shop_id': shopId, 'review.state': 'approved', 'review.showable': 1 })
+    // A changed version may wait while the one before it stays public.
+    .where({ 'review.shop_id': shopId, 'review.showable': 1 })
+    .whereNotNull('review.published_version_id')
     .where('review.id', '>', after)
     .orderBy('review.id')
     .limit(AT_ONCE)

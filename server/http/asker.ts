@@ -12,3 +12,6 @@ export function nameAsker(req: IncomingMessage, trustedProxies: number): void {
   const asked = trustedProxies > 0 ? passed.at(-trustedProxies) : undefined
   req.headers[ASKER] = asked ?? req.socket.remoteAddress ?? 'unknown'
 }
+
+/** The network address that a request carries on, as `nameAsker` put it there. */
+export const askerOf = (request: Request): string => request.headers.get(ASKER) ?? 'unknown'

@@ -1,5 +1,5 @@
 import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible'
-import { ASKER } from './asker'
+import { askerOf } from './asker'
 
 /** Each answers null when there is room, else the seconds to wait. */
 export interface Throttle {
@@ -25,18 +25,17 @@ export function buildThrottle(on: boolean): Throttle {
   const sites = limiter(20, 10 * MINUTE_S)
   return {
     signIn: async (request, email) =>
-      (await left(byAddress, asker(request))) ?? (await left(byAccount, accountOf(email))),
+      (await left(byAddress, askerOf(request))) ?? (await left(byAccount, accountOf(email))),
     failed: async (request, email) => {
-      await take(byAddress, asker(request))
+      await take(byAddress, askerOf(request))
       await take(byAccount, accountOf(email))
     },
-    submit: (request, form) => take(submissions, `${form} ${asker(request)}`),
-    readSite: (request) => take(sites, asker(request)),
+    submit: (request, form) => take(submissions, `${form} ${askerOf(request)}`),
+    readSite: (request) => take(sites, askerOf(request)),
   }
 }
 
 const accountOf = (email: string) => email.trim().toLowerCase()
-const asker = (request: Request) => request.headers.get(ASKER) ?? 'unknown'
 
 /** How long until there is room, without taking any. */
 async function left(limiter: RateLimiterMemory, key: string): Promise<number | null> {

@@ -29,8 +29,13 @@ export async function enqueue(
     .merge({ due_at: job.dueAt, generation: trx.raw('job.generation + 1'), attempts: 0 })
 }
 
-/** Leases the next due job, or answers undefined when nothing is due. */
-export async function leaseNext(db: Knex, now: string, leasedUntil: string): Promise<Job | undefined> {
+/** Leases the next due job of some kinds, or answers undefined when nothing is due. */
+export async function leaseNext(
+  db: Knex,
+  kinds: string[],
+  now: string,
+  leasedUntil: string,
+): Promise<Job | undefined> {
   const rows: {
     id: number
     shop_id: number
@@ -40,9 +45,9 @@ export async function leaseNext(db: Knex, now: string, leasedUntil: string): Pro
     attempts: number
   }[] = await db.raw(
     `UPDATE job SET leased_until = ?, attempts = attempts + 1 WHERE id = (
-         SELECT id FROM job WHERE due_at <= ? AND (leased_until IS NULL OR leased_until <= ?) ORDER BY due_at LIMIT 1
+         SELECT id FROM job WHERE due_at <= ? AND kind IN (${kinds.map(() => '?').join(', ')}) AND (leased_until IS NULL OR leased_until <= ?) ORDER BY due_at LIMIT 1
        ) RETURNING id, shop_id, kind, payload, generation, attempts`,
-    [leasedUntil, now, now],
+    [leasedUntil, now, ...kinds, now],
   )
   const row = rows[0]
   return row && { ...row, shopId: row.shop_id }

@@ -30,12 +30,15 @@ export function startJobRunner(
   async function workThrough(): Promise<void> {
     while (!stopped) {
       looked = now().getTime()
-      const job = await leaseNext(db, now().toISOString(), new Date(looked + LEASE_MS).toISOString())
+      const job = await leaseNext(
+        db,
+        Object.keys(kinds),
+        now().toISOString(),
+        new Date(looked + LEASE_MS).toISOString(),
+      )
       if (!job) return
       try {
-        const work = kinds[job.kind]
-        if (!work) throw new Error(`nobody does jobs of kind ${job.kind}`)
-        await work(job)
+        await kinds[job.kind]!(job)
         await finish(db, job)
       } catch (error) {
         const wait = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (job.attempts - 1))

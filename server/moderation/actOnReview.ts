@@ -59,7 +59,7 @@ export async function moveReview(
 const seenParts: PointPart[] = ['state', 'publishedVersionId', 'productId', 'replyId']
 
 function isSeen(before: ReviewPoint, after: ReviewPoint): boolean {
-  if (before.state !== 'approved' && after.state !== 'approved') return false
+  if (before.publishedVersionId === null && after.publishedVersionId === null) return false
   return changedParts(before, after).some((part) => seenParts.includes(part))
 }
 

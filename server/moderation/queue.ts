@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
 import { countedIn, isCounted, type LaneFilter } from '../data/laneFilter'
-import { groupsInLane, laneCounts, showableCount } from '../data/reviewCounts'
+import { groupsInLane, laneCounts, showableCount, unconfirmedCount } from '../data/reviewCounts'
 import {
   chosenInLane,
   countUpTo,
@@ -19,6 +19,8 @@ import { countOf, facetsOf, rarestPart, type Facets } from './facets'
 /** The state of the queue and what a filter lets through of one lane. */
 export interface QueueView {
   counts: Record<ReviewState, number>
+  /** Held back for nothing but an open confirmation, which are no work for anybody. */
+  unconfirmed: number
   ready: number
   oldest: { publicId: string; state: ReviewState; receivedAt: string } | null
   lines: (ReviewLine & { tags: string[] })[]
@@ -50,6 +52,7 @@ export async function queueView(
     : await countUpTo(db, shop.id, filter, rarest, COUNT_LIMIT + 1)
   return {
     counts: await laneCounts(db, shop.id),
+    unconfirmed: await unconfirmedCount(db, shop.id),
     ready: await showableCount(db, shop.id),
     oldest: (await oldestUndecided(db, shop.id)) ?? null,
     lines: lines.map((line) => ({ ...line, tags: tags.get(line.id) ?? [] })),

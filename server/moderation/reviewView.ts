@@ -10,7 +10,9 @@ import {
   findReview,
   proofOfReview,
   signalsOfVersion,
+  versionWords,
   type FullReview,
+  type VersionWords,
 } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { displaysWithReview } from '../data/snapshots'
@@ -34,7 +36,9 @@ export interface HistoryEntry {
 export interface ReviewView {
   review: Omit<FullReview, 'salt'>
   signals: Signal[]
-  proof: { orderNumber: string; productTitle: string; deliveredAt: string } | null
+  /** The words that visitors read now, where they are other ones than the latest. */
+  standing: VersionWords | null
+  proof: { method: string; orderNumber: string; productTitle: string; deliveredAt: string } | null
   productTally: RatingTally | null
   earlier: number
   standsIn: { key: string; name: string }[]
@@ -50,6 +54,10 @@ export async function reviewView({ db }: Services, shop: Shop, publicId: string)
   const undone = new Set(decisions.map(({ undoesId }) => undoesId))
   return {
     review,
+    standing:
+      review.publishedVersionId !== null && review.publishedVersionId !== review.versionId
+        ? await versionWords(db, review.publishedVersionId)
+        : null,
     signals: await signalsOfVersion(db, shop.id, review.versionId),
     proof: (await proofOfReview(db, shop.id, review.id)) ?? null,
     productTally: review.productId === null ? null : await approvedTally(db, shop.id, review.productId),

@@ -1,17 +1,28 @@
 import type { Knex } from 'knex'
-import { matchOrder, type OrderLine, type ProofFailure } from '../../core/proof/matchOrder'
+import { mailboxKey } from '../../core/proof/mailbox'
+import { matchOrder, type OrderLine, type ProofFailure, type ProofMethod } from '../../core/proof/matchOrder'
 import { orderNumberKey } from '../../core/proof/orderNumber'
-import { orderLinesByNumber } from '../data/orders'
+import { orderLinesOf } from '../data/orders'
 import type { Shop } from '../data/shops'
 
+export interface BuyerClaim {
+  authorName: string
+  /** A mailbox that its owner has confirmed; empty for one that is only typed. */
+  provenMailbox: string
+  orderNumber: string
+  productSku: string
+  writtenAt: string
+}
+
+export type BuyerProof =
+  { line: OrderLine; by: ProofMethod; failure: null } | { line: null; failure: ProofFailure }
+
 /** The order line that proves that the writer bought, or why there is none. */
-export async function proveBuyer(
-  db: Knex,
-  shop: Shop,
-  claim: { authorName: string; orderNumber: string; productSku: string; writtenAt: string },
-): Promise<{ line: OrderLine | null; failure: ProofFailure | null }> {
-  const key = orderNumberKey(claim.orderNumber)
-  const lines = key ? await orderLinesByNumber(db, shop.id, key) : []
-  const match = matchOrder({ ...claim, provenMailbox: '', product: claim.productSku }, lines, shop.timeZone)
-  return 'line' in match ? { line: match.line, failure: null } : { line: null, failure: match.failure }
+export async function proveBuyer(db: Knex, shop: Shop, claim: BuyerClaim): Promise<BuyerProof> {
+  const lines = await orderLinesOf(db, shop.id, {
+    numberKey: orderNumberKey(claim.orderNumber),
+    mailbox: mailboxKey(claim.provenMailbox),
+  })
+  const match = matchOrder({ ...claim, product: claim.productSku }, lines, shop.timeZone)
+  return 'line' in match ? { ...match, failure: null } : { line: null, failure: match.failure }
 }

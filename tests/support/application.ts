@@ -32,10 +32,8 @@ export async function startDemo(): Promise<Running> {
       secret: SECRET,
       argon: { memoryCost: 1024, timeCost: 1 },
     })
-  return start(copyFilled, {
-    ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
-    ELOGIO_THROTTLE: 'off',
-  })
+  const env = { ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`, ELOGIO_THROTTLE: 'off' }
+  return start(copyFilled, env, true)
 }
 
 /** A copy of what was filled once, for a stand-in site on another port. */
@@ -58,8 +56,9 @@ export function startEmpty(env: Record<string, string> = {}): Promise<Running> {
 async function start(
   fill: (dataFolder: string, siteUrl: string) => void | Promise<void>,
   env: Record<string, string>,
+  mails = false,
 ): Promise<Running> {
-  const [port, shopPort] = await Promise.all([freePort(), freePort()])
+  const [port, shopPort, smtpPort] = await Promise.all([freePort(), freePort(), freePort()])
   const url = `http://localhost:${port}`
   const dataFolder = mkdtempSync(path.join(tmpdir(), 'elogio-data-'))
   await fill(dataFolder, `http://localhost:${shopPort}`)
@@ -71,11 +70,13 @@ async function start(
       ELOGIO_DATA: dataFolder,
       ELOGIO_SECRET: SECRET,
       ELOGIO_ALLOW_HOSTS: `localhost:${shopPort}`,
+      ...(mails && { SMTP_URL: `smtp://localhost:${smtpPort}`, MAIL_FROM: 'reviews@elogio.example' }),
       ...env,
       ...more,
     })
   const outside = await startProgram('standins/main.ts', `http://localhost:${shopPort}/`, {
     STANDIN_PORT: String(shopPort),
+    STANDIN_SMTP_PORT: String(smtpPort),
     ELOGIO_URL: url,
   })
   let application = await startApplication()

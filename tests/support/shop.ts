@@ -13,7 +13,9 @@ import { orderNumberKey } from '../../core/proof/orderNumber'
 import { buildServices, type Services } from '../../server/services'
 
 /** A database in memory with one clock that a test moves; used by the tests beside the use cases. */
-export async function testServices(): Promise<{ services: Services; clock: { now: Date } }> {
+export async function testServices(
+  more: Partial<Services> = {},
+): Promise<{ services: Services; clock: { now: Date } }> {
   const clock = { now: new Date('2026-11-25T12:00:00Z') }
   const db = await openDatabase(':memory:')
   const services = buildServices({
@@ -23,6 +25,7 @@ export async function testServices(): Promise<{ services: Services; clock: { now
     publicUrl: 'https://reviews.wrenfield.example',
     now: () => clock.now,
     argon: { memoryCost: 1024, timeCost: 1 },
+    ...more,
   })
   return { services, clock }
 }
@@ -69,6 +72,7 @@ export async function addShop(services: Services, slug: string, members: Member[
     number: 'WB-2091',
     number_key: orderNumberKey('WB-2091'),
     email: 'piotr@lis.example',
+    mailbox: 'piotr@lis.example',
     name: 'Piotr Lis',
     placed_at: '2026-03-02T10:00:00.000Z',
   })

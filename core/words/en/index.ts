@@ -7,12 +7,14 @@ import { proofWords } from './proof'
 import { publicWords } from './public'
 import { setUpWords } from './setUp'
 import { showWords } from './show'
+import { signalWords } from './signals'
 
 /** Everything the application says, in our own plain words. Plurals end in `_one` and `_other`. */
 export const en = {
   ...publicWords,
   ...displayWords,
   ...decideWords,
+  ...signalWords,
   ...gatherWords,
   ...showWords,
   ...howWords,

@@ -1,0 +1,30 @@
+import { useFetcher } from 'react-router'
+import { writersChoices, type Writers } from '../../core/intake/writers'
+import { say } from '../../core/words/say'
+
+/** Who may write through a form, as a sentence with one part to choose. */
+export function WhoMayWrite({ form, writers, mails }: { form: string; writers: Writers; mails: boolean }) {
+  const fetcher = useFetcher()
+  const shown = (fetcher.formData?.get('writers') as Writers | undefined) ?? writers
+  return (
+    <fetcher.Form method="post" className="text-wrap">
+      <input type="hidden" name="form" value={form} />
+      <label>
+        {say('gather.mayWrite')}{' '}
+        <select
+          name="writers"
+          value={shown}
+          onChange={(event) => void fetcher.submit(event.currentTarget.form)}
+          className="part min-h-6 cursor-pointer bg-transparent"
+        >
+          {writersChoices.map((choice) => (
+            <option key={choice} value={choice}>
+              {say(`gather.writers.${choice}`)}
+            </option>
+          ))}
+        </select>
+      </label>
+      {shown !== 'anyone' && !mails && <span className="block text-ochre">{say('gather.noMails')}</span>}
+    </fetcher.Form>
+  )
+}

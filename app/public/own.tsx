@@ -1,0 +1,180 @@
+import { parseWithZod } from '@conform-to/zod/v4'
+import {
+  getFormProps,
+  getInputProps,
+  getTextareaProps,
+  useForm,
+  type SubmissionResult,
+} from '@conform-to/react'
+import { data, Form } from 'react-router'
+import { brandShades } from '../../core/display/brand'
+import { litMarks } from '../../core/formats/rating'
+import { ownChangeSchema } from '../../core/intake/ownChange'
+import { BODY_LIMIT } from '../../core/intake/submission'
+import { say } from '../../core/words/say'
+import { Counter } from './Counter'
+import { Labelled } from './Labelled'
+import { LinkGone } from './LinkGone'
+import { OwnWords } from './OwnWords'
+import { RatingChoice } from './RatingChoice'
+import { ShopSheet } from './ShopSheet'
+import type { Route } from './+types/own'
+
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const own = await context.elogio.ownReview(params.token)
+  if (!own) throw data(null, { status: 404 })
+  const { shop, review, standing } = own
+  const { title, body, rating, authorName, productTitle, state, declineReason, verified, showable } = review
+  return {
+    shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, shades: brandShades(shop.brand) },
+    words: { title, body, rating, authorName, productTitle },
+    standing: standing && { ...standing, productTitle },
+    state,
+    declineReason,
+    verified,
+    showable,
+    thanks: new URL(request.url).searchParams.has('thanks'),
+  }
+}
+
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const form = await request.formData()
+  const act = form.get('act')
+  if (act === 'takeBack' || act === 'bringBack')
+    return done(context.elogio.takeBackOwn(params.token, act === 'takeBack'))
+  if (act === 'consent' || act === 'noConsent')
+    return done(context.elogio.consentOwn(params.token, act === 'consent'))
+  const submission = parseWithZod(form, { schema: ownChangeSchema })
+  if (submission.status !== 'success') return data({ said: null, reply: submission.reply() }, { status: 422 })
+  const changed = await context.elogio.changeOwn(params.token, submission.value)
+  return { said: changed ? ('own.saved' as const) : ('own.same' as const), reply: undefined }
+}
+
+async function done(work: Promise<void>) {
+  await work
+  return { said: null, reply: undefined }
+}
+
+export default function Own({ loaderData, actionData }: Route.ComponentProps) {
+  const { shop, words, standing, state, declineReason, verified, showable, thanks } = loaderData
+  return (
+    <ShopSheet shop={shop} title={say('own.title')}>
+      <meta name="robots" content="noindex" />
+      <meta name="referrer" content="no-referrer" />
+      <h1 className="text-[26px]">{say('own.title')}</h1>
+      <div role="status" className="mt-2 flex flex-col gap-1 text-[15px]">
+        {actionData?.said && (
+          <p className="font-semibold">{say(actionData.said, { shop: shop.shortName })}</p>
+        )}
+        {thanks && !actionData && <p className="font-semibold text-moss">{say('own.thanks')}</p>}
+        <p>{say(`own.state.${state}`, { shop: shop.shortName })}</p>
+        {state === 'declined' && (
+          <p>{declineReason ? say('own.reason', { reason: declineReason }) : say('own.noReason')}</p>
+        )}
+        {verified && <p>{say('own.verified')}</p>}
+      </div>
+      <OwnWords words={words} />
+      {standing && (
+        <>
+          <p className="mt-5 text-soft">{say('own.standing')}</p>
+          <OwnWords words={standing} />
+        </>
+      )}
+      {state !== 'withdrawn' && (
+        <details className="mt-6" open={actionData?.reply !== undefined}>
+          <summary className="btn border-edge">{say('own.change')}</summary>
+          <Change words={words} lastResult={actionData?.reply} key={`${words.title}${words.body}`} />
+        </details>
+      )}
+      <Form method="post" className="mt-6 flex flex-col gap-3 border-t border-line pt-5">
+        {showable ? (
+          <Act act="noConsent" label={say('own.noConsent')} hint={say('own.noConsentHint')} />
+        ) : (
+          <Act act="consent" label={say('own.consent')} hint={say('own.consentHint')} />
+        )}
+        {state === 'withdrawn' ? (
+          <Act act="bringBack" label={say('own.bringBack')} hint="" />
+        ) : (
+          <Act act="takeBack" label={say('own.takeBack')} hint={say('own.takeBackHint')} />
+        )}
+      </Form>
+      <p className="mt-6 text-soft">{say('own.keep')}</p>
+    </ShopSheet>
+  )
+}
+
+function Act({ act, label, hint }: { act: string; label: string; hint: string }) {
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+      <button name="act" value={act} className="btn border-edge">
+        {label}
+      </button>
+      <span className="text-soft">{hint}</span>
+    </div>
+  )
+}
+
+function Change({
+  words,
+  lastResult,
+}: {
+  words: Route.ComponentProps['loaderData']['words']
+  lastResult: SubmissionResult<string[]> | undefined
+}) {
+  const [form, fields] = useForm({
+    lastResult,
+    defaultValue: {
+      rating: words.rating === null ? '' : String(litMarks(words.rating)),
+      title: words.title,
+      body: words.body,
+      author_name: words.authorName,
+    },
+    shouldValidate: 'onBlur',
+    shouldRevalidate: 'onInput',
+    onValidate: ({ formData }) => parseWithZod(formData, { schema: ownChangeSchema }),
+  })
+  return (
+    <Form method="post" className="mt-4 flex flex-col gap-4" {...getFormProps(form)}>
+      <RatingChoice field={fields.rating} />
+      <Labelled field={fields.title} label={say('form.title')} hint={say('form.titleHint')} light>
+        <input
+          {...getInputProps(fields.title, { type: 'text' })}
+          key={fields.title.key}
+          className="input customer-words w-full border-edge text-[16px]"
+        />
+      </Labelled>
+      <Labelled
+        field={fields.body}
+        label={say('form.words')}
+        hint={<Counter used={(fields.body.value ?? '').length} limit={BODY_LIMIT} />}
+      >
+        <textarea
+          {...getTextareaProps(fields.body)}
+          key={fields.body.key}
+          rows={3}
+          className="textarea customer-words field-sizing-content max-h-96 min-h-20 w-full border-edge text-[17px] leading-snug"
+        />
+      </Labelled>
+      <Labelled field={fields.author_name} label={say('form.name')} hint={say('form.shownAsHint')}>
+        <input
+          {...getInputProps(fields.author_name, { type: 'text' })}
+          key={fields.author_name.key}
+          autoComplete="name"
+          className="input w-full border-edge text-[15px]"
+        />
+      </Labelled>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <button
+          name="act"
+          value="change"
+          className="btn h-12 border-0 bg-(--shop-button) px-6 text-[15px] text-white hover:brightness-110"
+        >
+          {say('own.save')}
+        </button>
+        <span className="text-soft">{say('own.changeHint')}</span>
+      </div>
+    </Form>
+  )
+}
+
+export { LinkGone as ErrorBoundary }

@@ -1,0 +1,11 @@
+import type { z } from 'zod'
+import { submissionSchema } from './submission'
+
+/** What a customer can change of her own review. */
+export const ownChangeSchema = submissionSchema([]).pick({
+  rating: true,
+  title: true,
+  body: true,
+  author_name: true,
+})
+export type OwnChange = z.infer<typeof ownChangeSchema>

@@ -1,0 +1,251 @@
+import { beforeEach, describe, expect, test } from 'vitest'
+import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { plainAct } from '../../core/moderation/reviewAct'
+import type { Mail } from '../data/mails'
+import type { Member } from '../data/members'
+import { undecidedCount, unconfirmedCount } from '../data/reviewCounts'
+import { findReview, proofOfReview, signalsOfVersion } from '../data/reviewReading'
+import { showableReviews } from '../data/showableReviews'
+import type { Shop } from '../data/shops'
+import { mailKinds } from '../elogio'
+import { startJobRunner } from '../jobs/runner'
+import { MailRefused } from '../mail/mailer'
+import { decide } from '../moderation/decide'
+import { reviewView } from '../moderation/reviewView'
+import type { Services } from '../services'
+import { confirmMailbox, confirmView } from './confirmation'
+import { changeOwn, consentOwn, ownReview, takeBackOwn } from './ownReview'
+import { setWriters } from './gather'
+
+type Sent = Pick<Mail, 'messageId' | 'recipient' | 'subject' | 'text' | 'html'>
+let services: Services
+let clock: { now: Date }
+let shop: Shop
+let mara: Member
+let sent: Sent[]
+let refuse: ((mail: Sent) => void) | null
+beforeEach(async () => {
+  sent = []
+  refuse = null
+  ;({ services, clock } = await testServices({
+    mailer: {
+      through: 'post.example',
+      from: 'reviews@elogio.example',
+      send: async (mail) => {
+        refuse?.(mail)
+        sent.push(mail)
+      },
+    },
+  }))
+  mara = await addMember(services, 'Mara')
+  shop = await addShop(services, 'wrenfield', [mara])
+})
+const found = async (publicId: string) => (await findReview(services.db, shop.id, { publicId }))!
+const kindsOf = async (publicId: string) =>
+  (await signalsOfVersion(services.db, shop.id, (await found(publicId)).versionId)).map(({ kind }) => kind)
+async function post() {
+  const runner = startJobRunner(services, mailKinds(services))
+  await runner.drain()
+  await runner.stop()
+}
+async function askFor(writers: 'anyone' | 'confirmed' | 'buyers') {
+  const { public_id } = await services
+    .db('form')
+    .where({ slug: shop.slug })
+    .first<{ public_id: string }>('public_id')
+  expect(await setWriters(services, shop, public_id, writers)).toBe(true)
+}
+const linkOf = (mail: Sent) => /\/confirm\/(\S+)/.exec(mail.text)![1]!
+/** Sends a review, has its mail posted and answers what came. */
+async function written(given: Parameters<typeof send>[2] = {}) {
+  const receipt = await send(services, 'wrenfield', given)
+  await post()
+  return { ...receipt, link: sent.length > 0 ? linkOf(sent.at(-1)!) : '' }
+}
+
+describe('the mail that asks to confirm', () => {
+  test('goes to the writer in her language, once, as text and as HTML in which her words are text', async () => {
+    const { confirm } = await written({
+      body: '<b>Die Kiste</b> kam am Dienstag und passte auf Anhieb, wir sind sehr zufrieden damit.',
+    })
+    expect(confirm).toBe(true)
+    expect(sent).toHaveLength(1)
+    const [mail] = sent
+    expect([mail!.recipient, mail!.subject]).toEqual([
+      'piotr@lis.example',
+      'Ist das Ihre Bewertung von wrenfield?',
+    ])
+    expect(mail!.text).toContain('> <b>Die Kiste</b> kam')
+    expect(mail!.html).toContain('&lt;b&gt;Die Kiste&lt;/b&gt;')
+    expect(mail!.html).not.toContain('<b>Die')
+    await post()
+    expect(sent).toHaveLength(1)
+  })
+  test('does not go out for spam, nor a fifth time in a day to one mailbox', async () => {
+    await written({ body: 'Free casino bonus at spins.example, message me, earn cash today' })
+    expect(sent).toEqual([])
+    for (let i = 0; i < 6; i++)
+      await written({ body: `Number ${i} came in good order and stands on the shelf.` })
+    expect(sent).toHaveLength(4)
+  })
+  test('is tried again under the same Message-ID, and given up where the mailbox is refused', async () => {
+    refuse = () => {
+      throw new MailRefused('not now', false)
+    }
+    await written()
+    const mail = () =>
+      services.db('mail').first<{ state: string; attempts: number; error: string; message_id: string }>()
+    const first = await mail()
+    expect([first.state, first.attempts, first.error]).toEqual(['waiting', 1, 'not now'])
+    refuse = null
+    clock.now = new Date(clock.now.getTime() + 10_000)
+    await post()
+    expect([sent.length, sent[0]!.messageId]).toEqual([1, first.message_id])
+    refuse = () => {
+      throw new MailRefused('no such mailbox', true)
+    }
+    await written({ author_email: 'anna@berg.example' })
+    expect(
+      await services.db('mail').where({ recipient: 'anna@berg.example' }).first('state', 'error'),
+    ).toEqual({
+      state: 'refused',
+      error: 'no such mailbox',
+    })
+    expect(await services.db('job').where({ kind: 'sendMail' })).toEqual([])
+  })
+})
+
+describe('confirming', () => {
+  test('opening the link does nothing; pressing the button does, and proves the purchase of that mailbox', async () => {
+    const { publicId, link } = await written({ product: 'HK-2', author_name: 'Somebody' })
+    for (let i = 0; i < 3; i++) expect((await confirmView(services, link))!.confirmed).toBe(false)
+    expect((await found(publicId)).verified).toBe(false)
+    expect(await confirmMailbox(services, link)).not.toBeNull()
+    const review = await found(publicId)
+    expect([review.verified, review.confirmedAt !== null]).toEqual([true, true])
+    expect(await proofOfReview(services.db, shop.id, review.id)).toMatchObject({
+      method: 'mailbox',
+      orderNumber: 'WB-2091',
+    })
+  })
+  test('a mailbox confirmed once confirms no other review that somebody types it into', async () => {
+    const first = await written({ author_name: 'Somebody' })
+    await confirmMailbox(services, first.link)
+    const second = await send(services, 'wrenfield', {
+      author_name: 'A rival',
+      body: 'I bought it and it broke at once.',
+    })
+    expect((await found(second.publicId)).verified).toBe(false)
+  })
+  test('what was held for want of it goes on, and was no work for anybody meanwhile', async () => {
+    await askFor('confirmed')
+    const { publicId, state, link } = await written()
+    expect([state, await kindsOf(publicId)]).toEqual(['held', ['unconfirmed']])
+    expect([
+      await undecidedCount(services.db, shop.id),
+      await unconfirmedCount(services.db, shop.id),
+    ]).toEqual([0, 1])
+    await confirmMailbox(services, link)
+    expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['waiting', []])
+    expect([
+      await undecidedCount(services.db, shop.id),
+      await unconfirmedCount(services.db, shop.id),
+    ]).toEqual([1, 0])
+  })
+  test('what a person decided meanwhile stays', async () => {
+    await askFor('confirmed')
+    const { publicId, link } = await written()
+    await decide(services, shop, mara, publicId, plainAct('decline'), 1)
+    await confirmMailbox(services, link)
+    expect((await found(publicId)).state).toBe('declined')
+  })
+  test('what else holds it still holds it', async () => {
+    await askFor('confirmed')
+    const { publicId, link } = await written({ body: 'The lid came late, I live at 12 Old Mill Lane' })
+    expect(await unconfirmedCount(services.db, shop.id)).toBe(0)
+    await confirmMailbox(services, link)
+    expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['held', ['personal']])
+  })
+  test('only verified buyers: the mailbox of an order goes on, another stays held with its reason', async () => {
+    await askFor('buyers')
+    const buyer = await written({ author_name: 'P' })
+    await confirmMailbox(services, buyer.link)
+    expect((await found(buyer.publicId)).state).toBe('waiting')
+    const other = await written({ author_email: 'anna@berg.example', body: 'I have seen it at a friend’s.' })
+    await confirmMailbox(services, other.link)
+    expect([(await found(other.publicId)).state, await kindsOf(other.publicId)]).toEqual([
+      'held',
+      ['unverified'],
+    ])
+  })
+  test('a link that has run out, or is none, opens nothing', async () => {
+    const { link } = await written()
+    expect(await confirmView(services, `${link}x`)).toBeNull()
+    clock.now = new Date(clock.now.getTime() + 31 * 86_400_000)
+    expect(await confirmView(services, link)).toBeNull()
+    expect(await confirmMailbox(services, link)).toBeNull()
+  })
+})
+
+describe('the customer’s own page', () => {
+  const change = { rating: 2, title: '', body: 'After a month the lid has warped.', author_name: 'Piotr Lis' }
+  async function approved() {
+    const { publicId, link } = await written()
+    const own = (await confirmMailbox(services, link))!
+    await decide(services, shop, mara, publicId, plainAct('approve'), (await found(publicId)).revision)
+    return { publicId, own }
+  }
+  const shown = async () =>
+    (await showableReviews(services.db, shop.id)).map(({ body, rating }) => [body, rating])
+
+  test('a change waits, what stood before stays public, and the shop sees both', async () => {
+    const { publicId, own } = await approved()
+    expect(await changeOwn(services, own, change)).toBe(true)
+    const review = await found(publicId)
+    expect([review.state, review.body, review.rating]).toEqual(['waiting', change.body, 200])
+    expect(await shown()).toEqual([['Cut true and easy to put together.', 400]])
+    expect((await reviewView(services, shop, publicId))!.standing).toMatchObject({ rating: 400 })
+    expect((await ownReview(services, own))!.standing).toMatchObject({ rating: 400 })
+    await decide(services, shop, mara, publicId, plainAct('approve'), review.revision)
+    expect(await shown()).toEqual([[change.body, 200]])
+    expect((await ownReview(services, own))!.standing).toBeNull()
+  })
+  test('a change is weighed as an arrival is, and the same words are none', async () => {
+    const { publicId, own } = await approved()
+    await changeOwn(services, own, { ...change, body: 'The lid came late to 12 Old Mill Lane' })
+    expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['held', ['personal']])
+    expect(await changeOwn(services, own, { ...change, body: 'The lid came late to 12 Old Mill Lane' })).toBe(false)
+  })
+  test('taken back it is nowhere, and put back it waits', async () => {
+    const { publicId, own } = await approved()
+    await takeBackOwn(services, own, true)
+    expect([(await found(publicId)).state, await shown()]).toEqual(['withdrawn', []])
+    expect(await changeOwn(services, own, change)).toBe(false)
+    await takeBackOwn(services, own, false)
+    expect((await found(publicId)).state).toBe('waiting')
+  })
+  test('without consent visitors read it no more; with it they do again', async () => {
+    const { own } = await approved()
+    await consentOwn(services, own, false)
+    expect(await shown()).toEqual([])
+    await consentOwn(services, own, true)
+    expect(await shown()).toHaveLength(1)
+  })
+  test('all of it is in the log, under nobody’s name', async () => {
+    const { publicId, own } = await approved()
+    await changeOwn(services, own, change)
+    await takeBackOwn(services, own, true)
+    const { history } = (await reviewView(services, shop, publicId))!
+    expect(history.map(({ act, memberName }) => [act, memberName])).toEqual([
+      ['arrive', null],
+      ['confirm', null],
+      ['approve', 'Mara'],
+      ['change', null],
+      ['takeBack', null],
+    ])
+  })
+  test('a link to confirm opens no own page, and another’s none', async () => {
+    const { link } = await written()
+    expect(await ownReview(services, link)).toBeNull()
+  })
+})

@@ -1,0 +1,162 @@
+import type { Knex } from 'knex'
+import { mailLanguage, mailWords } from '../../core/words/mail'
+import { isAddress } from '../../core/proof/mailbox'
+import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
+import { writersSignals } from '../../core/moderation/signals/writers'
+import { appendDecision } from '../data/decisions'
+import { mailsTo } from '../data/mails'
+import { keepConfirmation, confirmationOf, type Confirmable } from '../data/confirmations'
+import { readPoint } from '../data/reviewPoints'
+import { findReview } from '../data/reviewReading'
+import { findShop, type Shop } from '../data/shops'
+import { findToken, insertToken, useToken, type TokenPurpose } from '../data/tokens'
+import { writing } from '../data/writing'
+import { htmlText, plainText, type MailParts } from '../mail/mailParts'
+import { queueMail } from '../mail/outbox'
+import { digestOfVersion } from '../moderation/digest'
+import { proveBuyer } from '../proof/proveBuyer'
+import { markAllStale } from '../publishing/staleDisplays'
+import type { Services } from '../services'
+import { hashToken } from './formToken'
+
+const DAY_MS = 86_400_000
+const CONFIRM_DAYS = 30
+const REVIEW_DAYS = 730
+/** Whoever types somebody else's mailbox again and again fills nobody's. */
+const MAILS_A_DAY = 4
+
+/** Whether the writer can be asked to confirm: there is a way out for mails, and the mailbox has not had its fill. */
+export async function mayInvite(
+  { db, mailer, now }: Services,
+  { authorEmail }: { authorEmail: string },
+): Promise<boolean> {
+  if (!mailer || !isAddress(authorEmail)) return false
+  const since = new Date(now().getTime() - DAY_MS).toISOString()
+  return (await mailsTo(db, authorEmail, since)) < MAILS_A_DAY
+}
+
+interface Invited {
+  reviewId: number
+  address: string
+  version: { title: string; body: string; authorName: string; rating: number | null; language: string | null }
+}
+
+/** Asks the owner of a mailbox by mail whether the review is theirs. */
+export async function inviteToConfirm(
+  services: Services,
+  trx: Knex.Transaction,
+  shop: Shop,
+  { reviewId, address, version }: Invited,
+  kind: 'confirm' | 'ask' = 'confirm',
+): Promise<void> {
+  const token = await newToken(services, trx, 'confirm', reviewId, CONFIRM_DAYS)
+  const language = mailLanguage(version.language, shop.locale)
+  const words = mailWords(language)
+  const parts: MailParts = {
+    hello: words('hello', { name: version.authorName }),
+    lines: [words(`${kind}Intro`, { shop: shop.shortName })],
+    quotation: {
+      rating: version.rating === null ? '' : words('rated', { rating: version.rating / 100 }),
+      title: version.title,
+      body: version.body,
+    },
+    button: { label: words(`${kind}Button`), address: `${services.publicUrl}/confirm/${token}` },
+    after: [words('confirmWhy', { shop: shop.shortName }), words(`${kind}Not`, { days: CONFIRM_DAYS })],
+  }
+  await queueMail(services, trx, {
+    shopId: shop.id,
+    kind,
+    reviewId,
+    recipient: address,
+    senderName: shop.name,
+    language,
+    subject: words(`${kind}Subject`, { shop: shop.shortName }),
+    text: plainText(parts),
+    html: htmlText(parts),
+  })
+}
+
+async function newToken(
+  services: Services,
+  trx: Knex,
+  purpose: TokenPurpose,
+  reviewId: number,
+  days: number,
+): Promise<string> {
+  const token = services.newSecret()
+  const now = services.now()
+  const expiresAt = new Date(now.getTime() + days * DAY_MS).toISOString()
+  await insertToken(trx, { hash: hashToken(token), purpose, reviewId, now: now.toISOString(), expiresAt })
+  return token
+}
+
+/** What the link in a mail opens: the review to be confirmed, or null when the link is unknown or has run out. */
+export async function confirmView(
+  { db, now }: Services,
+  token: string,
+): Promise<{ shop: Shop; review: Confirmable; confirmed: boolean } | null> {
+  const found = await findToken(db, 'confirm', hashToken(token), now().toISOString())
+  if (!found) return null
+  const review = await confirmationOf(db, found.shopId, found.reviewId)
+  const shop = await findShop(db, found.shopId)
+  return { shop, review, confirmed: review.confirmedAt !== null }
+}
+
+/**
+ * The mailbox is its writer's: proof is looked for anew, the rules run again, and what was held for want of it goes on,
+ * unless a person has decided meanwhile. Answers a token for the customer's own page, or null for no such link.
+ */
+export async function confirmMailbox(services: Services, token: string): Promise<string | null> {
+  const { db } = services
+  const now = services.now().toISOString()
+  const found = await findToken(db, 'confirm', hashToken(token), now)
+  if (!found) return null
+  const shop = await findShop(db, found.shopId)
+  const own = await writing(db, async (trx) => {
+    await useToken(trx, found.id, now)
+    const review = await confirmationOf(trx, shop.id, found.reviewId)
+    if (review.confirmedAt === null && review.state !== 'withdrawn')
+      await confirm(services, trx, shop, review, now)
+    return newToken(services, trx, 'review', found.reviewId, REVIEW_DAYS)
+  })
+  services.changes.announce(shop.id)
+  services.wakeJobs()
+  return own
+}
+
+async function confirm(
+  services: Services,
+  trx: Knex.Transaction,
+  shop: Shop,
+  review: Confirmable,
+  now: string,
+): Promise<void> {
+  const proof = review.verified
+    ? null
+    : await proveBuyer(trx, shop, { ...review, provenMailbox: review.address, writtenAt: review.receivedAt })
+  const verified = review.verified || (proof !== null && proof.line !== null)
+  const open = writersSignals(review.writers, { confirmed: true, verified })
+  const kinds = [...review.kinds, ...open.map(({ kind }) => kind)]
+  const goesOn = review.state === 'held' && !review.decidedByPerson
+  const state = goesOn ? arrivalState({ score: review.score, kinds }) : review.state
+  const before = await readPoint(trx, shop.id, review.id)
+  await keepConfirmation(trx, shop.id, review, {
+    state,
+    unconfirmed: state === 'held' && waitsForWriter({ score: review.score, kinds }),
+    open,
+    proof: proof?.line ? { lineId: proof.line.id, method: proof.by } : null,
+    proofFailure: proof && !proof.line ? proof.failure : null,
+    now,
+  })
+  const full = (await findReview(trx, shop.id, { id: review.id }))!
+  await appendDecision(trx, {
+    shopId: shop.id,
+    act: 'confirm',
+    reviewId: review.id,
+    before: { ...before },
+    after: { ...before, state },
+    digest: digestOfVersion(full),
+    at: now,
+  })
+  if (full.publishedVersionId !== null && full.showable) await markAllStale(trx, shop.id, now)
+}

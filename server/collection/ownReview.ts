@@ -1,0 +1,160 @@
+import { hundredthsOfFive } from '../../core/formats/rating'
+import { languageOf } from '../../core/intake/language'
+import type { OwnChange } from '../../core/intake/ownChange'
+import { ShopMemory } from '../../core/moderation/memory/shopMemory'
+import type { ReviewPoint } from '../../core/moderation/reviewPoint'
+import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
+import { orderNumberCandidates } from '../../core/moderation/signals/personal'
+import { writersSignals } from '../../core/moderation/signals/writers'
+import { spamScore, weigh } from '../../core/moderation/weigh'
+import { startingModel } from '../../core/moderation/wording/starting'
+import { confirmationOf } from '../data/confirmations'
+import { appendDecision } from '../data/decisions'
+import { knownOrderKeys } from '../data/orders'
+import { addVersion, setShowable } from '../data/ownReviews'
+import { putPoint, readPoint } from '../data/reviewPoints'
+import { findReview, versionWords, type FullReview, type VersionWords } from '../data/reviewReading'
+import { findShop, type Shop } from '../data/shops'
+import { findToken } from '../data/tokens'
+import { writing } from '../data/writing'
+import { digestOfVersion } from '../moderation/digest'
+import { markAllStale } from '../publishing/staleDisplays'
+import type { Services } from '../services'
+import { hashToken } from './formToken'
+
+/** A review as its own writer sees it. */
+export interface OwnReview {
+  shop: Shop
+  review: FullReview
+  /** The words that visitors read now, where they are other ones than the latest. */
+  standing: VersionWords | null
+}
+
+export async function ownReview(services: Services, token: string): Promise<OwnReview | null> {
+  const { db, now } = services
+  const found = await findToken(db, 'review', hashToken(token), now().toISOString())
+  const review = found && (await findReview(db, found.shopId, { id: found.reviewId }))
+  if (!review) return null
+  const { publishedVersionId: published, versionId } = review
+  return {
+    shop: await findShop(db, found.shopId),
+    review,
+    standing: published !== null && published !== versionId ? await versionWords(db, published) : null,
+  }
+}
+
+/**
+ * The writer changes her words: they are weighed again and wait, and what stood before stays public until somebody has
+ * decided. Answers false when nothing is different.
+ */
+export async function changeOwn(services: Services, token: string, change: OwnChange): Promise<boolean> {
+  const own = await ownReview(services, token)
+  if (!own || own.review.state === 'withdrawn') return false
+  const { shop, review } = own
+  const { db } = services
+  const rating = hundredthsOfFive(change.rating, 5)
+  const words = { title: change.title, body: change.body, authorName: change.author_name, rating }
+  if (Object.entries(words).every(([part, value]) => review[part as keyof typeof words] === value))
+    return false
+
+  const confirmable = await confirmationOf(db, shop.id, review.id)
+  const { arrival, past } = new ShopMemory().meet({
+    id: review.publicId,
+    ...words,
+    authorEmail: confirmable.address,
+    ip: '',
+    receivedAt: null,
+    product: confirmable.productSku,
+    fillSeconds: null,
+  })
+  const confirmed = confirmable.confirmedAt !== null
+  const signals = [
+    ...weigh({
+      arrival,
+      past,
+      model: startingModel(),
+      ownDomains: shop.ownDomains,
+      knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(words)),
+      tokenGood: true,
+      trapSprung: false,
+    }),
+    ...writersSignals(confirmable.writers, { confirmed, verified: review.verified }),
+  ]
+  const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
+  const state = arrivalState(weighed)
+  const version = {
+    ...words,
+    ratingValue: change.rating,
+    language: languageOf(`${words.title}\n${words.body}`),
+    salt: services.newSecret(),
+    signals,
+    score: weighed.score,
+    unconfirmed: state === 'held' && waitsForWriter(weighed),
+  }
+  await moveOwn(services, own, 'change', (point) => ({ ...point, state, declineReasonId: null }), version)
+  return true
+}
+
+/** The writer takes her review back, or puts it back to wait for a decision. */
+export async function takeBackOwn(services: Services, token: string, back: boolean): Promise<void> {
+  const own = await ownReview(services, token)
+  if (!own || (own.review.state === 'withdrawn') === back) return
+  const to: Partial<ReviewPoint> = back
+    ? { state: 'withdrawn', publishedVersionId: null, publishedAt: null }
+    : { state: 'waiting' }
+  await moveOwn(services, own, back ? 'takeBack' : 'bringBack', (point) => ({ ...point, ...to }))
+}
+
+/** The writer allows, or no longer allows, that visitors read it. */
+export async function consentOwn(services: Services, token: string, given: boolean): Promise<void> {
+  const own = await ownReview(services, token)
+  if (!own || own.review.showable === given) return
+  await writing(services.db, async (trx) => {
+    const now = services.now().toISOString()
+    await setShowable(trx, own.shop.id, own.review.id, given)
+    const point = await readPoint(trx, own.shop.id, own.review.id)
+    await appendDecision(trx, {
+      shopId: own.shop.id,
+      act: given ? 'consent' : 'noConsent',
+      reviewId: own.review.id,
+      before: { ...point },
+      after: { ...point },
+      digest: digestOfVersion(own.review),
+      at: now,
+    })
+    if (point.publishedVersionId !== null) await markAllStale(trx, own.shop.id, now)
+  })
+  tell(services, own.shop)
+}
+
+async function moveOwn(
+  services: Services,
+  { shop, review }: OwnReview,
+  act: string,
+  to: (point: ReviewPoint) => ReviewPoint,
+  version?: Parameters<typeof addVersion>[3],
+): Promise<void> {
+  await writing(services.db, async (trx) => {
+    const now = services.now().toISOString()
+    if (version) await addVersion(trx, shop.id, review, version, now)
+    const before = await readPoint(trx, shop.id, review.id)
+    const after = to(before)
+    await putPoint(trx, shop.id, review.id, before, after)
+    await appendDecision(trx, {
+      shopId: shop.id,
+      act,
+      reviewId: review.id,
+      before: { ...before },
+      after: { ...after },
+      digest: digestOfVersion(version ?? review),
+      at: now,
+    })
+    if (before.publishedVersionId !== after.publishedVersionId) await markAllStale(trx, shop.id, now)
+  })
+  tell(services, shop)
+}
+
+function tell(services: Services, shop: Shop): void {
+  services.changes.announce(shop.id)
+  services.wakeJobs()
+}

@@ -1,0 +1,66 @@
+import type { Knex } from 'knex'
+import type { Signal } from '../../core/moderation/signal'
+import { insertSignal } from './reviewWriting'
+
+export interface NewVersion {
+  title: string
+  body: string
+  authorName: string
+  rating: number
+  ratingValue: number
+  language: string | null
+  salt: string
+  signals: Signal[]
+  score: number
+  /** Held back for nothing but an open confirmation. */
+  unconfirmed: boolean
+}
+
+/** Adds a version of the writer's own; what she agreed to, and who she is, stay as they were. */
+export async function addVersion(
+  trx: Knex.Transaction,
+  shopId: number,
+  review: { id: number; versionId: number },
+  version: NewVersion,
+  now: string,
+): Promise<void> {
+  const before = await trx('review_version').where({ id: review.versionId }).first<Record<string, unknown>>()
+  const { id: _id, ...kept } = before
+  const latest = await trx('review_version')
+    .where({ review_id: review.id })
+    .max({ number: 'number' })
+    .first<{ number: number }>()
+  const [versionId] = await trx('review_version').insert({
+    ...kept,
+    number: latest.number + 1,
+    title: version.title,
+    body: version.body,
+    author_name: version.authorName,
+    rating_value: version.ratingValue,
+    rating_scale: 5,
+    rating: version.rating,
+    language: version.language,
+    salt: version.salt,
+    created_at: now,
+  })
+  for (const signal of version.signals) await insertSignal(trx, shopId, versionId!, signal)
+  await trx('review')
+    .where({ shop_id: shopId, id: review.id })
+    .update({
+      current_version_id: versionId,
+      rating: version.rating,
+      language: version.language ?? '',
+      worded: `${version.title}${version.body}`.trim() !== '',
+      score: version.score,
+      unconfirmed: version.unconfirmed,
+    })
+}
+
+export async function setShowable(
+  trx: Knex,
+  shopId: number,
+  reviewId: number,
+  showable: boolean,
+): Promise<void> {
+  await trx('review').where({ shop_id: shopId, id: reviewId }).update({ showable })
+}
