@@ -16,6 +16,7 @@ export default [
     route('changes', 'shop/changes.ts'),
     route('gather', 'gather/gather.tsx'),
     route('gather/write', 'gather/write.tsx'),
+    route('gather/orders', 'gather/orders.tsx'),
     route('decide', 'decide/queue.tsx', [index('decide/none.tsx'), route(':review', 'decide/review.tsx')]),
     route('decide/undo', 'decide/undo.ts'),
     route('decide/many', 'decide/many.ts'),

@@ -7,6 +7,7 @@ import { changeOwn, consentOwn, ownReview, takeBackOwn } from './collection/ownR
 import { writeDown, writeView } from './collection/writeDown'
 import { confirmMailbox, confirmView } from './collection/confirmation'
 import { SEND_MAIL, sendMail } from './mail/outbox'
+import { bringOrders, ordersView } from './proof/bringOrders'
 import { latestOwnAct } from './moderation/latestOwnAct'
 import { forgetView, keepAside, queueNames, saveView } from './moderation/asides'
 import { decide, decideMany } from './moderation/decide'
@@ -73,6 +74,8 @@ export function buildElogio(services: Services, publication: Publication) {
     takeBackOwn: bound(takeBackOwn),
     consentOwn: bound(consentOwn),
     setWriters: bound(setWriters),
+    bringOrders: bound(bringOrders),
+    ordersView: bound(ordersView),
     confirmMailbox: bound(confirmMailbox),
     writeView: bound(writeView),
     writeDown: bound(writeDown),

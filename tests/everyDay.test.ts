@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
-import { sendSeveral } from './support/submissions'
+import { sendSeveral, variedSentence } from './support/submissions'
 import { Key, pageOf, type Page } from './support/page'
 
 let demo: Running
@@ -24,10 +24,12 @@ const lanes = async (page: Page) => ({
 })
 
 test('forty mixed arrivals are decided by keys alone, three of them undone, and the counts are right throughout', async () => {
-  await sendSeveral(demo.url, 'tell-us', 40, (i) => ({
+  await sendSeveral(demo, 'tell-us', 40, (i) => ({
     rating: String((i % 5) + 1),
     author_name: `Visitor ${String(i).padStart(2, '0')}`,
-    body: i % 4 === 0 ? 'Call me on 0151 496 0147 about it.' : `Number ${i}: it does what it should.`,
+    author_email: `visitor${i}@${['post', 'mail', 'letter', 'box'][i % 4]}.example`,
+    product: ['HK-1', 'SM-L', 'GL-L'][i % 3]!,
+    body: i % 4 === 0 ? `${variedSentence(i)} I live at ${i + 1} Old Mill Lane.` : variedSentence(i),
   }))
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)

@@ -86,7 +86,7 @@ describe('the form’s JSON', () => {
   test('takes a review once, however often it is sent', async () => {
     const once = { token: await token() }
     const first = await send(once)
-    expect(first).toMatchObject({ status: 201, body: { state: 'waiting', confirm: false } })
+    expect(first).toMatchObject({ status: 201, body: { state: 'waiting', confirm: true } })
     expect(await send({ ...once, body: 'Changed' })).toEqual(first)
     const others = await send({ token: await token() })
     expect(others.body.id).not.toBe(first.body.id)

@@ -56,6 +56,10 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
   switch (act) {
     case 'arrive':
     case 'confirm':
+    case 'prove':
+    case 'unprove':
+    case 'vouch':
+    case 'unvouch':
     case 'change':
     case 'takeBack':
     case 'bringBack':

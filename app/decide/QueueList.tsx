@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { Link, NavLink } from 'react-router'
 import { isNarrowed } from '../../core/moderation/reviewFilter'
+import { pointedKinds, type SignalKind } from '../../core/moderation/signal'
 import { HELD_FROM, type ReviewState } from '../../core/moderation/rules'
 import { say, type WordsKey } from '../../core/words/say'
 import type { ReviewLine } from '../../server/data/reviewLists'
@@ -145,17 +146,19 @@ function LineWords({
   )
 }
 
+const isPointed = (kind: SignalKind) => (pointedKinds as readonly SignalKind[]).includes(kind)
+
 const tones = { plum: 'var(--color-error)', ochre: 'var(--color-warning)', moss: 'var(--color-success)' }
 
 function Chips({ line, languages }: { line: Line; languages: string[] }) {
   const { score, kinds, verified, proofFailure, language, showable } = line
   const spammy = score >= HELD_FROM
-  const found = kinds.filter((kind) => !(spammy && ['link', 'contact', 'filltime'].includes(kind)))
+  const found = kinds.filter((kind) => !(spammy && isPointed(kind)))
   return (
     <span className="mt-1.5 flex flex-wrap gap-1.5">
       {spammy && <Chip tone="plum">{say('decide.looksLikeSpam', { score })}</Chip>}
       {found.map((kind) => (
-        <Chip key={kind} tone={kind === 'personal' ? 'ochre' : 'plum'}>
+        <Chip key={kind} tone={isPointed(kind) ? 'plum' : 'ochre'}>
           {say(`signalShort.${kind}`)}
         </Chip>
       ))}

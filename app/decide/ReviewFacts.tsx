@@ -1,48 +1,32 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { say } from '../../core/words/say'
+import { REASON_LIMIT, type ReviewAct } from '../../core/moderation/reviewAct'
+import type { ProofKept } from '../../server/data/reviewReading'
 import type { ReviewView } from '../../server/moderation/reviewView'
+
+type Proof = ProofKept & { delivered: string }
 
 /** Whether the writer bought and how we know, what else she wrote, and where visitors read it. */
 export function ReviewFacts({
   shop,
   review,
   proof,
+  act,
   earlier,
   standsIn,
 }: {
   shop: string
   review: ReviewView['review']
-  proof: { method: string; orderNumber: string; productTitle: string; delivered: string } | null
+  proof: Proof | null
+  act: (act: ReviewAct) => void
   earlier: number
   standsIn: ReviewView['standsIn']
 }) {
   return (
     <dl className="panel grid gap-x-6 gap-y-4 px-5 py-4 sm:grid-cols-3">
       <Fact name={say('decide.boughtHere')}>
-        {proof ? (
-          <>
-            <b className="font-semibold text-moss">{say('proof.yes', { number: proof.orderNumber })}</b>
-            <Small>
-              {say(proof.method === 'mailbox' ? 'proof.mailbox' : 'proof.orderNumber', {
-                title: proof.productTitle,
-                when: proof.delivered,
-              })}
-            </Small>
-          </>
-        ) : (
-          <>
-            <b className="font-semibold">{say('proof.no')}</b>
-            {review.proofFailure && (
-              <Small>
-                {say(`proof.${review.proofFailure}`, {
-                  number: review.claimedOrder,
-                  product: review.productTitle ?? '',
-                })}
-              </Small>
-            )}
-          </>
-        )}
+        <Bought review={review} proof={proof} act={act} />
       </Fact>
       <Fact name={say('decide.writer')}>
         {review.customerId === null ? (
@@ -60,6 +44,84 @@ export function ReviewFacts({
         <Stands shop={shop} review={review} standsIn={standsIn} />
       </Fact>
     </dl>
+  )
+}
+
+function Bought({
+  review,
+  proof,
+  act,
+}: {
+  review: ReviewView['review']
+  proof: Proof | null
+  act: (act: ReviewAct) => void
+}) {
+  if (!proof)
+    return (
+      <>
+        <b className="font-semibold">{say('proof.no')}</b>
+        {review.proofFailure && (
+          <Small>
+            {say(`proof.${review.proofFailure}`, {
+              number: review.claimedOrder,
+              product: review.productTitle ?? '',
+            })}
+          </Small>
+        )}
+        <WithReason
+          label={say('proof.vouch')}
+          ask={say('proof.vouchWhy')}
+          done={(reason) => act({ kind: 'vouch', reason })}
+        />
+      </>
+    )
+  const byHand = proof.method === 'manual'
+  return (
+    <>
+      <b className="font-semibold text-moss">
+        {byHand ? say('proof.byHand') : say('proof.yes', { number: proof.orderNumber })}
+      </b>
+      <Small>
+        {proof.method === 'manual'
+          ? say('proof.manual', { reason: proof.reason })
+          : say(proof.method === 'mailbox' ? 'proof.mailbox' : 'proof.orderNumber', {
+              title: proof.productTitle,
+              when: proof.delivered,
+            })}
+      </Small>
+      <WithReason
+        label={say('proof.unvouch')}
+        ask={say('proof.unvouchWhy')}
+        done={(reason) => act({ kind: 'unvouch', reason })}
+      />
+    </>
+  )
+}
+
+/** An act that is told with a reason or not at all. */
+function WithReason({ label, ask, done }: { label: string; ask: string; done: (reason: string) => void }) {
+  return (
+    <details className="mt-1">
+      <summary className="part inline-flex min-h-6 cursor-pointer text-[13px]">{label}</summary>
+      <form
+        className="mt-2 flex flex-col gap-2"
+        onSubmit={(event) => {
+          event.preventDefault()
+          done(String(new FormData(event.currentTarget).get('reason')))
+        }}
+      >
+        <label className="text-[13px] text-soft">
+          {ask} <span>({say('proof.reasonSeen')})</span>
+          <input
+            name="reason"
+            required
+            maxLength={REASON_LIMIT}
+            className="input mt-1 w-full border-edge text-ink"
+          />
+        </label>
+        <button className="btn btn-quiet self-start">{label}</button>
+      </form>
+    </details>
   )
 }
 

@@ -94,7 +94,7 @@ export function ReviewWords({
       )}
       {standing && (
         <section className="mt-4 rounded-lg bg-wash px-4 py-3" aria-label={say('decide.standing')}>
-          <h3 className="text-[13px] text-soft">{say('decide.standing')}</h3>
+          <h2 className="text-[13px] text-soft">{say('decide.standing')}</h2>
           <RatingMark rating={standing.rating} />
           <div
             className="customer-words mt-1 max-w-[46em] text-[17px] break-words whitespace-pre-line"

@@ -42,7 +42,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     replyWhen: review.reply ? spokenMoment(review.reply.postedAt, spoken) : '',
     locale: shop.locale,
     when: spokenMoment(review.receivedAt, spoken),
-    proof: proof && { ...proof, delivered: spokenMoment(proof.deliveredAt, spoken) },
+    proof: proof && { ...proof, delivered: proof.deliveredAt ? spokenMoment(proof.deliveredAt, spoken) : '' },
     history: view.history.map((entry) => ({
       ...entry,
       who: entry.memberId === member.id ? say('decide.you') : (entry.memberName ?? ''),
@@ -125,6 +125,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
             shop={params.shop}
             review={review}
             proof={loaderData.proof}
+            act={act}
             earlier={loaderData.earlier}
             standsIn={loaderData.standsIn}
           />

@@ -1,6 +1,6 @@
 import { ExternalLink } from 'lucide-react'
 import type { ReactNode } from 'react'
-import { data } from 'react-router'
+import { data, Link } from 'react-router'
 import { writersSchema } from '../../core/intake/writers'
 import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/words/say'
@@ -46,7 +46,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
 }
 
 export default function Gather({ loaderData, params }: Route.ComponentProps) {
-  const { arrivals, forms, writtenDown, latest, next, quiet, products, mails } = loaderData
+  const { arrivals, forms, writtenDown, latest, next, quiet, products, mails, orders } = loaderData
   return (
     <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('gather.title')} · Elogio`}</title>
@@ -85,6 +85,11 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               </a>
             </WayIn>
           ))}
+          <WayIn name={say('bringOrders.way')} hint={say('bringOrders.wayHint')} count={orders}>
+            <Link to={`/s/${params.shop}/gather/orders`} className="btn btn-quiet">
+              {say('bringOrders.bring')}
+            </Link>
+          </WayIn>
           {writtenDown > 0 && (
             <WayIn name={say('gather.byYou')} hint={say('gather.byYouHint')} count={writtenDown} />
           )}

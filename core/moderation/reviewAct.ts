@@ -6,6 +6,7 @@ export const REASON_LIMIT = 500
 export const TAG_LIMIT = 40
 
 const reason = z.string().trim().max(REASON_LIMIT).default('')
+const why = z.string().trim().min(1).max(REASON_LIMIT)
 const tag = z.string().trim().min(1).max(TAG_LIMIT)
 
 /** What a member can do to a review, or to many at once. */
@@ -19,6 +20,9 @@ export const reviewActSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('untag'), tag }),
   z.object({ kind: z.literal('reply'), reply: z.string().trim().min(1).max(BODY_LIMIT) }),
   z.object({ kind: z.literal('unreply') }),
+  // Proof by hand, and taking any proof away, are told with a reason or not at all.
+  z.object({ kind: z.literal('vouch'), reason: why }),
+  z.object({ kind: z.literal('unvouch'), reason: why }),
 ])
 export type ReviewAct = z.infer<typeof reviewActSchema>
 export type ReviewActKind = ReviewAct['kind']

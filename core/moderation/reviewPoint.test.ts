@@ -8,6 +8,7 @@ const waiting: ReviewPoint = {
   declineReasonId: null,
   productId: 3,
   replyId: null,
+  verificationId: null,
   tagIds: [1, 2],
 }
 const approved: ReviewPoint = { ...waiting, state: 'approved', publishedVersionId: 9, publishedAt: 'then' }

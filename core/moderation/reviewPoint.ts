@@ -9,6 +9,8 @@ export const reviewPointSchema = z.object({
   declineReasonId: z.number().nullable(),
   productId: z.number().nullable(),
   replyId: z.number().nullable(),
+  /** The evidence that stands for a purchase. */
+  verificationId: z.number().nullable(),
   tagIds: z.array(z.number()),
 })
 export type ReviewPoint = z.infer<typeof reviewPointSchema>

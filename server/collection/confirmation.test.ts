@@ -214,7 +214,9 @@ describe('the customer’s own page', () => {
     const { publicId, own } = await approved()
     await changeOwn(services, own, { ...change, body: 'The lid came late to 12 Old Mill Lane' })
     expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['held', ['personal']])
-    expect(await changeOwn(services, own, { ...change, body: 'The lid came late to 12 Old Mill Lane' })).toBe(false)
+    expect(await changeOwn(services, own, { ...change, body: 'The lid came late to 12 Old Mill Lane' })).toBe(
+      false,
+    )
   })
   test('taken back it is nowhere, and put back it waits', async () => {
     const { publicId, own } = await approved()

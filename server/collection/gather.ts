@@ -1,4 +1,5 @@
 import type { Writers } from '../../core/intake/writers'
+import { ordersSince } from '../data/orders'
 import { arrivalsOfForm, formsOfShop, updateWriters, type Form } from '../data/forms'
 import { arrivalsSince, latestReviews, writtenDownSince, type ReviewLine } from '../data/reviewLists'
 import { productsOfShop, productsWithoutReview, type Product, type Shop } from '../data/shops'
@@ -25,6 +26,8 @@ export interface GatherView {
   /** Products without a review, of so many. */
   quiet: (Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]
   products: number
+  /** Orders placed in these 30 days. */
+  orders: number
   /** Whether mails go out, without which nobody can confirm a mailbox. */
   mails: boolean
 }
@@ -49,6 +52,7 @@ export async function gatherView({ db, now, publicUrl, mailer }: Services, shop:
     latest: await latestReviews(db, shop.id, LATEST),
     quiet: await productsWithoutReview(db, shop.id),
     mails: mailer !== null,
+    orders: await ordersSince(db, shop.id, since),
     products: (await productsOfShop(db, shop.id)).length,
   }
 }

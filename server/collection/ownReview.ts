@@ -139,7 +139,7 @@ async function moveOwn(
     if (version) await addVersion(trx, shop.id, review, version, now)
     const before = await readPoint(trx, shop.id, review.id)
     const after = to(before)
-    await putPoint(trx, shop.id, review.id, before, after)
+    await putPoint(trx, shop.id, review.id, before, after, now)
     await appendDecision(trx, {
       shopId: shop.id,
       act,

@@ -84,6 +84,7 @@ test('a purchase proven by number and name is kept as evidence', async () => {
     orderNumber: 'WB-2091',
     productTitle: 'Hive kit',
     deliveredAt: '2026-03-09T10:00:00.000Z',
+    reason: '',
   })
 })
 

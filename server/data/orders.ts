@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { OrderLine } from '../../core/proof/matchOrder'
+import { counted } from './counted'
 
 /** The lines of every order of a shop whose number or mailbox has this key; an empty key finds none. */
 export async function orderLinesOf(
@@ -33,4 +34,9 @@ export async function orderLinesOf(
 export async function knownOrderKeys(db: Knex, shopId: number, keys: string[]): Promise<string[]> {
   if (keys.length === 0) return []
   return db('purchase').where({ shop_id: shopId }).whereIn('number_key', keys).distinct().pluck('number_key')
+}
+
+/** How many orders were placed since a moment. */
+export async function ordersSince(db: Knex, shopId: number, since: string): Promise<number> {
+  return counted(db('purchase').where({ shop_id: shopId }).where('placed_at', '>=', since))
 }

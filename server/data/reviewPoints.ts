@@ -3,14 +3,20 @@ import type { ReviewPoint } from '../../core/moderation/reviewPoint'
 
 /** Where a review stands now in everything that people decide on. */
 export async function readPoint(db: Knex, shopId: number, reviewId: number): Promise<ReviewPoint> {
-  const row = await db('review').where({ shop_id: shopId, id: reviewId }).first<Omit<ReviewPoint, 'tagIds'>>({
-    state: 'state',
-    publishedVersionId: 'published_version_id',
-    publishedAt: 'published_at',
-    declineReasonId: 'decline_reason_id',
-    productId: 'product_id',
-    replyId: 'reply_id',
-  })
+  const row: Omit<ReviewPoint, 'tagIds'> = await db('review')
+    .where({ shop_id: shopId, id: reviewId })
+    .first({
+      state: 'state',
+      publishedVersionId: 'published_version_id',
+      publishedAt: 'published_at',
+      declineReasonId: 'decline_reason_id',
+      productId: 'product_id',
+      replyId: 'reply_id',
+      verificationId: db('verification')
+        .whereRaw('verification.review_id = review.id')
+        .whereNull('revoked_at')
+        .max('id'),
+    })
   const tagIds: number[] = await db('review_tag')
     .where({ review_id: reviewId })
     .orderBy('tag_id')
@@ -25,6 +31,7 @@ export async function putPoint(
   reviewId: number,
   from: ReviewPoint,
   to: ReviewPoint,
+  now: string,
 ): Promise<void> {
   await trx('review')
     .where({ shop_id: shopId, id: reviewId })
@@ -35,12 +42,27 @@ export async function putPoint(
       decline_reason_id: to.declineReasonId,
       product_id: to.productId,
       reply_id: to.replyId,
+      verified: to.verificationId !== null,
       revision: trx.raw('revision + 1'),
       ...(from.state !== to.state && to.state !== 'held' && { unconfirmed: false }),
     })
+  if (from.verificationId !== to.verificationId)
+    await putEvidence(trx, from.verificationId, to.verificationId, now)
   const gone = from.tagIds.filter((id) => !to.tagIds.includes(id))
   const come = to.tagIds.filter((id) => !from.tagIds.includes(id))
   if (gone.length > 0) await trx('review_tag').where({ review_id: reviewId }).whereIn('tag_id', gone).delete()
   if (come.length > 0)
     await trx('review_tag').insert(come.map((tag_id) => ({ shop_id: shopId, tag_id, review_id: reviewId })))
+}
+
+/** Evidence is never thrown away: what no longer stands is revoked, what stands again is no longer revoked. */
+async function putEvidence(
+  trx: Knex.Transaction,
+  from: number | null,
+  to: number | null,
+  now: string,
+): Promise<void> {
+  if (from !== null)
+    await trx('verification').where({ id: from }).whereNull('revoked_at').update({ revoked_at: now })
+  if (to !== null) await trx('verification').where({ id: to }).update({ revoked_at: null })
 }

@@ -154,16 +154,25 @@ export async function signalsOfVersion(db: Knex, shopId: number, versionId: numb
   }))
 }
 
-/** The order that stands behind a review's proof, if any. */
+/** What stands behind a review's proof: an order, or a member's own word. */
+export interface ProofKept {
+  method: 'mailbox' | 'orderNumber' | 'invitation' | 'manual'
+  orderNumber: string | null
+  productTitle: string | null
+  deliveredAt: string | null
+  reason: string
+}
+
+/** The evidence that stands behind a review's proof, if any. */
 export async function proofOfReview(
   db: Knex,
   shopId: number,
   reviewId: number,
-): Promise<{ method: string; orderNumber: string; productTitle: string; deliveredAt: string } | undefined> {
+): Promise<ProofKept | undefined> {
   return db('verification')
-    .join('purchase_line', 'purchase_line.id', 'verification.purchase_line_id')
-    .join('purchase', 'purchase.id', 'purchase_line.purchase_id')
-    .join('product', 'product.id', 'purchase_line.product_id')
+    .leftJoin('purchase_line', 'purchase_line.id', 'verification.purchase_line_id')
+    .leftJoin('purchase', 'purchase.id', 'purchase_line.purchase_id')
+    .leftJoin('product', 'product.id', 'purchase_line.product_id')
     .where({ 'verification.shop_id': shopId, 'verification.review_id': reviewId })
     .whereNull('verification.revoked_at')
     .first({
@@ -171,6 +180,7 @@ export async function proofOfReview(
       orderNumber: 'purchase.number',
       productTitle: 'product.title',
       deliveredAt: 'purchase_line.delivered_at',
+      reason: 'verification.reason',
     })
 }
 

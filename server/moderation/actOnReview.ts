@@ -3,6 +3,7 @@ import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { changedParts, type PointPart, type ReviewPoint } from '../../core/moderation/reviewPoint'
 import { appendDecision } from '../data/decisions'
 import type { Member } from '../data/members'
+import { insertVouch, noteRevocation } from '../data/evidence'
 import { insertDeclineReason, insertReply, updateReplyDraft } from '../data/replies'
 import { putPoint, readPoint } from '../data/reviewPoints'
 import type { FullReview } from '../data/reviewReading'
@@ -40,7 +41,7 @@ export async function moveReview(
   act: string,
   undoesId: number | null,
 ): Promise<void> {
-  await putPoint(trx, shop.id, review.id, before, after)
+  await putPoint(trx, shop.id, review.id, before, after, now)
   await appendDecision(trx, {
     shopId: shop.id,
     act,
@@ -56,7 +57,7 @@ export async function moveReview(
   if (review.showable && isSeen(before, after)) await markAllStale(trx, shop.id, now)
 }
 
-const seenParts: PointPart[] = ['state', 'publishedVersionId', 'productId', 'replyId']
+const seenParts: PointPart[] = ['state', 'publishedVersionId', 'productId', 'replyId', 'verificationId']
 
 function isSeen(before: ReviewPoint, after: ReviewPoint): boolean {
   if (before.publishedVersionId === null && after.publishedVersionId === null) return false
@@ -113,6 +114,15 @@ async function changeBy(
       const reply = { shopId: shop.id, reviewId: review.id, memberId: member.id, name: shop.replyName }
       return { replyId: await insertReply(trx, { ...reply, body: act.reply, now }) }
     }
+    case 'vouch': {
+      if (before.verificationId !== null) return null
+      const evidence = { shopId: shop.id, reviewId: review.id, memberId: member.id, reason: act.reason }
+      return { verificationId: await insertVouch(trx, { ...evidence, now }) }
+    }
+    case 'unvouch':
+      if (before.verificationId === null) return null
+      await noteRevocation(trx, before.verificationId, member.id, act.reason)
+      return { verificationId: null }
     case 'unreply':
       if (before.replyId === null) return null
       // The words stay at hand: taken back from visitors, not from the one who wrote them.

@@ -12,6 +12,7 @@ import {
   signalsOfVersion,
   versionWords,
   type FullReview,
+  type ProofKept,
   type VersionWords,
 } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
@@ -38,7 +39,7 @@ export interface ReviewView {
   signals: Signal[]
   /** The words that visitors read now, where they are other ones than the latest. */
   standing: VersionWords | null
-  proof: { method: string; orderNumber: string; productTitle: string; deliveredAt: string } | null
+  proof: ProofKept | null
   productTally: RatingTally | null
   earlier: number
   standsIn: { key: string; name: string }[]

@@ -21,7 +21,7 @@ export interface Running {
 
 const filledOnce = mkdtempSync(path.join(tmpdir(), 'elogio-filled-'))
 const FILLED_SITE = 'http://standins.example'
-const SECRET = 'a-secret-for-tests-that-is-long-enough'
+export const SECRET = 'a-secret-for-tests-that-is-long-enough'
 
 /** Starts the demo on free ports with a data folder of its own, a copy of one that is filled once. */
 export async function startDemo(): Promise<Running> {

@@ -1,4 +1,12 @@
+import { readLabelled } from '../../bench/labelled/read'
+import { issueFormToken } from '../../server/collection/formToken'
+import { databaseFile, signingKey } from '../../server/dataFolder'
+import { openDatabase } from '../../server/data/database'
+import { SECRET, type Running } from './application'
+
 const json = { Accept: 'application/json' }
+/** As long as a person takes to write a few words. */
+const WRITING_MS = 60_000
 
 /** A fresh token of a form. */
 export async function formToken(url: string, slug: string): Promise<string> {
@@ -22,15 +30,27 @@ export function submit(url: string, slug: string, fields: Record<string, string>
   })
 }
 
-/** Sends as many as wanted, one after the other, so that they arrive in their order. */
+/** Sends as many as wanted, one after the other, so that they arrive in their order, each written in a minute. */
 export async function sendSeveral(
-  url: string,
+  { url, dataFolder }: Running,
   slug: string,
   count: number,
   fieldsOf: (i: number) => Record<string, string>,
 ): Promise<void> {
+  const db = await openDatabase(databaseFile(dataFolder))
+  const form = await db('form').where({ slug }).first<{ id: string }>({ id: 'public_id' })
+  await db.destroy()
   for (let i = 0; i < count; i++) {
-    const answer = await submit(url, slug, { token: await formToken(url, slug), ...fieldsOf(i) })
+    const opened = new Date(Date.now() - WRITING_MS)
+    const token = issueFormToken(signingKey(dataFolder, SECRET), form.id, `several${i}`, opened)
+    const answer = await submit(url, slug, { token, ...fieldsOf(i) })
     if (answer.status !== 201) throw new Error(`${answer.status}: ${await answer.text()}`)
   }
 }
+
+/** What forty different people wrote, from the labelled set. */
+const people = readLabelled().filter(
+  ({ kind, language }) =>
+    language === 'en' && ['plain', 'angry', 'price', 'trade', 'misspelt'].includes(kind),
+)
+export const variedSentence = (i: number): string => people[i % people.length]!.body

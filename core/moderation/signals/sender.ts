@@ -45,7 +45,8 @@ function found(arrival: ReadArrival, history: SenderHistory): Record<Sign, boole
     alias: history.aliasOf !== '',
     sameAddress: history.sameAddress >= 2 && history.sameAddress < 5,
     manyAddresses: history.sameAddress >= 5,
-    sameProduct: history.sameProduct > 0,
+    // One more after some months of use is what careful customers write.
+    sameProduct: history.sameProduct >= 2,
     today: history.today >= 3,
     ownLink: domain !== '' && linksTo(reading, domain),
     randomMailbox: isRandom(mailbox.slice(0, Math.max(0, mailbox.lastIndexOf('@')))),

@@ -1,0 +1,84 @@
+import { say } from '../../core/words/say'
+import { appendDecision } from '../data/decisions'
+import { noteRevocation, provableReviews, setProofFailure, type Provable } from '../data/evidence'
+import { findReview } from '../data/reviewReading'
+import { putPoint, readPoint } from '../data/reviewPoints'
+import { insertProof } from '../data/reviewWriting'
+import type { Shop } from '../data/shops'
+import { writing } from '../data/writing'
+import { digestOfVersion } from '../moderation/digest'
+import { markAllStale } from '../publishing/staleDisplays'
+import type { Services } from '../services'
+import { proveBuyer, type BuyerProof } from './proveBuyer'
+
+/** A review that is a verified buyer's now and was not, or the other way round. */
+export interface ProofChange {
+  publicId: string
+  authorName: string
+  verified: boolean
+  why: string
+}
+
+const AT_A_TIME = 100
+
+/**
+ * Looks for proof anew after the orders have changed: what they prove now is marked, what they no longer prove is
+ * unmarked with the reason. A mark by hand, and one taken away by hand, stay as they are.
+ */
+export async function proveAnew(services: Services, shop: Shop): Promise<ProofChange[]> {
+  const changes: ProofChange[] = []
+  for (let after = 0; ;) {
+    const some = await provableReviews(services.db, shop.id, after, AT_A_TIME)
+    for (const review of some.filter(({ method }) => method !== 'manual')) {
+      const proof = await proveBuyer(services.db, shop, {
+        ...review,
+        writtenAt: review.receivedAt,
+      })
+      if (proof.line?.id === (review.lineId ?? undefined)) continue
+      const change = await keep(services, shop, review, proof)
+      if (change) changes.push(change)
+    }
+    if (some.length < AT_A_TIME) return changes
+    after = some.at(-1)!.id
+    await new Promise(setImmediate)
+  }
+}
+
+async function keep(
+  services: Services,
+  shop: Shop,
+  review: Provable,
+  proof: BuyerProof,
+): Promise<ProofChange | null> {
+  const was = review.verificationId !== null
+  const is = proof.line !== null
+  const failure = is
+    ? null
+    : say(`proof.${proof.failure}`, { number: review.orderNumber, product: review.productSku })
+  await writing(services.db, async (trx) => {
+    const now = services.now().toISOString()
+    const before = await readPoint(trx, shop.id, review.id)
+    if (was) await noteRevocation(trx, review.verificationId!, null, failure ?? say('proof.better'))
+    await putPoint(trx, shop.id, review.id, before, { ...before, verificationId: null }, now)
+    await setProofFailure(trx, review.id, proof.failure)
+    if (proof.line) {
+      await insertProof(trx, shop.id, review.id, { lineId: proof.line.id, method: proof.by }, now)
+      const proven = await readPoint(trx, shop.id, review.id)
+      await putPoint(trx, shop.id, review.id, proven, proven, now)
+    }
+    const after = await readPoint(trx, shop.id, review.id)
+    await appendDecision(trx, {
+      shopId: shop.id,
+      act: is ? 'prove' : 'unprove',
+      reviewId: review.id,
+      before: { ...before },
+      after: { ...after },
+      digest: digestOfVersion((await findReview(trx, shop.id, { id: review.id }))!),
+      at: now,
+    })
+    if (after.publishedVersionId !== null) await markAllStale(trx, shop.id, now)
+  })
+  if (was === is) return null
+  const why = proof.line ? say(`proof.short.${proof.by}`, { number: proof.line.orderNumber }) : failure!
+  return { publicId: review.publicId, authorName: review.authorName, verified: is, why }
+}

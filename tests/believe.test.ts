@@ -1,0 +1,146 @@
+import { writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { startDemo, type Running } from './support/application'
+import { desk, phone, withBrowser } from './support/browser'
+import { pageOf, signIn, type Page } from './support/page'
+import { sendSeveral } from './support/submissions'
+
+let demo: Running
+beforeAll(async () => {
+  demo = await startDemo()
+})
+afterAll(() => demo.stop())
+
+const words = 'The cards feel like cloth, my aunt has been stroking them.'
+const ilse = {
+  rating: '4',
+  body: words,
+  author_name: 'Ilse Thorn',
+  author_email: 'ilse.thorn@letterbox.example',
+  product: 'VC-100',
+}
+
+/** The link in the latest mail of a mailbox, once it has come. */
+async function linkFor(mailbox: string): Promise<string> {
+  for (let tries = 0; tries < 100; tries++) {
+    const list = await (await fetch(`${demo.shopUrl}mailbox`)).text()
+    const id = new RegExp(`/mailbox/(\\d+)">[^<]*</a><br><small>to ${mailbox}`).exec(list)?.[1]
+    if (id) {
+      const letter = await (await fetch(`${demo.shopUrl}mailbox/${id}`)).text()
+      return /href="(http[^"]*\/confirm\/[^"]+)"/.exec(letter)![1]!
+    }
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  throw new Error(`no mail has come for ${mailbox}`)
+}
+
+test('a mailbox is confirmed, an order proves the purchase, and the words stay their writer’s', async () => {
+  await sendSeveral(demo, 'how-was-it', 1, () => ilse)
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, demo.url + '/s/saltmarsh/decide?lane=held')
+    await page.sees('Three need you.', 'h1')
+    await page.sees('+ 1 not confirmed yet', '[data-unconfirmed]')
+    await page.sees('The mailbox is not confirmed yet', 'article')
+
+    await writerConfirms(page)
+    await page.go(`${demo.url}/s/saltmarsh/decide?lane=waiting`)
+    await page.sees(words, 'article')
+    await page.sees('The mailbox is confirmed.', 'article')
+    await page.sees('Not proven', 'article')
+
+    await ownerBringsOrders(page)
+    await page.press('Ilse Thorn')
+    await page.sees('Yes, order SL-400', 'article')
+    await page.sees('The confirmed mailbox is that of the order: Visiting cards, 100', 'article')
+    await page.accessible()
+    await page.keys('a')
+    await page.sees('Approved Ilse Thorn.', '[role=status]')
+  })
+  await writerChangesHerWords()
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, demo.url + '/s/saltmarsh/decide?lane=waiting')
+    await page.sees('Until you decide, visitors read this:', 'article')
+    await page.sees('One corner came bent.', 'article')
+    await page.accessible()
+    const shown = await (await fetch(`${demo.url}/d/workshop-wall.json`)).text()
+    expect(shown).toContain('feel like cloth')
+    expect(shown).not.toContain('One corner')
+    await page.keys('a')
+    await page.sees('Approved Ilse Thorn.', '[role=status]')
+    await driver.wait(async () =>
+      (await (await fetch(`${demo.url}/d/workshop-wall.json`)).text()).includes('One corner'),
+    )
+    await markTakenAway(page)
+  })
+})
+
+let own = ''
+
+async function writerConfirms(page: Page): Promise<void> {
+  const link = await linkFor(ilse.author_email)
+  // A scanner that opens the link confirms nothing.
+  for (let i = 0; i < 3; i++) expect((await fetch(link)).status).toBe(200)
+  await page.go(link)
+  await page.sees('Nothing happens until you press the button.')
+  await page.sees(words)
+  await page.accessible()
+  await page.press('Yes, it is mine')
+  await page.at('/r/')
+  await page.sees('Thank you, the mailbox is yours.')
+  await page.accessible()
+  own = (await page.driver.getCurrentUrl()).replace('?thanks', '')
+}
+
+async function ownerBringsOrders(page: Page): Promise<void> {
+  const file = path.join(demo.dataFolder, 'orders.csv')
+  const placed = new Date(Date.now() - 30 * 86_400_000).toISOString()
+  const delivered = new Date(Date.now() - 20 * 86_400_000).toISOString()
+  writeFileSync(
+    file,
+    [
+      'number,email,name,product_sku,product_title,placed_at,delivered_at,status',
+      `SL-400,Ilse.Thorn@letterbox.example,I Thorn,VC-100,"Visiting cards, 100",${placed},${delivered},delivered`,
+      'SL-401,x@y.example,X,VC-100,,soon,,placed',
+    ].join('\n'),
+  )
+  await page.go(`${demo.url}/s/saltmarsh/gather`)
+  await page.press('Bring them in')
+  await page.at('/gather/orders')
+  await page.accessible()
+  await (await page.find('input[type=file]')).sendKeys(file)
+  await page.press('Bring them in')
+  await page.sees('One row was taken.', '[role=status]')
+  await page.sees('Row 2, placed_at: “soon” is no date.')
+  await page.sees('is a verified buyer’s now, by the mailbox of order SL-400.')
+  await page.accessible()
+}
+
+async function writerChangesHerWords(): Promise<void> {
+  await withBrowser(phone, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(own)
+    await page.sees('It is approved and stands where')
+    await page.sees('You are marked as a verified buyer.')
+    await page.click('summary')
+    await page.type('[name=body]', ' One corner came bent.')
+    await page.press('Save the change')
+    await page.sees('Your change is with')
+    await page.sees('Until that is decided, visitors read what you wrote before:')
+    await page.accessible()
+  })
+}
+
+async function markTakenAway(page: Page): Promise<void> {
+  await page.go(`${demo.url}/s/saltmarsh/decide?lane=approved`)
+  await page.press('Ilse Thorn')
+  await page.sees('Yes, order SL-400', 'article')
+  await page.click('article dl summary')
+  await page.type('article dl [name=reason]', 'It was a gift from us')
+  await page.click('article dl form button')
+  await page.sees('Not proven', 'article')
+  await page.keys('u')
+  await page.sees('Yes, order SL-400', 'article')
+}
