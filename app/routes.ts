@@ -22,6 +22,7 @@ export default [
     route('decide/many', 'decide/many.ts'),
     route('decide/views', 'decide/keepView.ts'),
     route('decide/:review/aside', 'decide/keepAside.ts'),
+    route('decide/:review/ask', 'decide/ask.ts'),
     route('settings', 'settings/settings.tsx'),
     route('show', 'show/displays.tsx'),
     route('show/new', 'show/new.tsx'),

@@ -55,7 +55,7 @@ function review(i: number) {
     rating: hundredthsOfFive(1 + (i % 5), 5),
     authorName: name,
     authorEmail: `customer${i}@post.example`,
-    ip: `10.${(i >> 16) & 255}.${(i >> 8) & 255}.${i & 255}`,
+    ip: `${(i * 7919) % 223}.${(i * 104_729) % 251}.${(i * 1_299_709) % 241}.${i % 253}`,
     receivedAt: new Date(start + i * 3_000_000).toISOString(),
     product: `P${i % 40}`,
     fillSeconds: 20 + (i % 200),

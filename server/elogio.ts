@@ -5,8 +5,10 @@ import { handOutToken, openForm, submitForm, thanksFor } from './collection/cust
 import { gatherView, setWriters } from './collection/gather'
 import { changeOwn, consentOwn, ownReview, takeBackOwn } from './collection/ownReview'
 import { writeDown, writeView } from './collection/writeDown'
-import { confirmMailbox, confirmView } from './collection/confirmation'
+import { askToConfirm, confirmMailbox, confirmView } from './collection/confirmation'
+import { mailSettings, saveTelling, tryMail } from './mail/mailSettings'
 import { SEND_MAIL, sendMail } from './mail/outbox'
+import { DIGEST, sendDigest } from './mail/tellMembers'
 import { bringOrders, ordersView } from './proof/bringOrders'
 import { latestOwnAct } from './moderation/latestOwnAct'
 import { forgetView, keepAside, queueNames, saveView } from './moderation/asides'
@@ -63,6 +65,9 @@ export function buildElogio(services: Services, publication: Publication) {
     shopPicture,
     setUp: bound(setUp),
     saveSettings: bound(saveSettings),
+    mailSettings: bound(mailSettings),
+    saveTelling: bound(saveTelling),
+    tryMail: bound(tryMail),
     changePassword: bound(changePassword),
     openForm: bound(openForm),
     handOutToken: bound(handOutToken),
@@ -77,6 +82,7 @@ export function buildElogio(services: Services, publication: Publication) {
     bringOrders: bound(bringOrders),
     ordersView: bound(ordersView),
     confirmMailbox: bound(confirmMailbox),
+    askToConfirm: bound(askToConfirm),
     writeView: bound(writeView),
     writeDown: bound(writeDown),
     stepCounts: bound(stepCounts),
@@ -130,5 +136,5 @@ export function jobKinds(services: Services, publication: Publication): Record<s
 
 /** What another runner does beside it, so that a slow mail server holds up no display. */
 export function mailKinds(services: Services): Record<string, Work> {
-  return { [SEND_MAIL]: (job) => sendMail(services, job) }
+  return { [SEND_MAIL]: (job) => sendMail(services, job), [DIGEST]: (job) => sendDigest(services, job) }
 }

@@ -56,6 +56,7 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
   switch (act) {
     case 'arrive':
     case 'confirm':
+    case 'ask':
     case 'prove':
     case 'unprove':
     case 'vouch':

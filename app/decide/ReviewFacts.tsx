@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { say } from '../../core/words/say'
+import { AskToConfirm } from './AskToConfirm'
 import { REASON_LIMIT, type ReviewAct } from '../../core/moderation/reviewAct'
 import type { ProofKept } from '../../server/data/reviewReading'
 import type { ReviewView } from '../../server/moderation/reviewView'
@@ -29,7 +30,12 @@ export function ReviewFacts({
         <Bought review={review} proof={proof} act={act} />
       </Fact>
       <Fact name={say('decide.writer')}>
-        {review.customerId === null ? (
+        {review.source === 'manualEntry' && !review.confirmedAt ? (
+          <>
+            <b className="font-semibold">{say('ask.notYet')}</b>
+            <AskToConfirm address={`/s/${shop}/decide/${review.publicId}`} known={review.authorEmail} />
+          </>
+        ) : review.customerId === null ? (
           <b className="font-semibold">{say('decide.noAddress')}</b>
         ) : (
           <>

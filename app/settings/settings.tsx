@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { data, Form, useNavigation } from 'react-router'
 import { z } from 'zod'
+import { digestHourSchema, toldSchema } from '../../core/account/told'
 import { newPassword, PASSWORD_LEAST, shopProfileSchema } from '../../core/account/shopProfile'
 import { say } from '../../core/words/say'
 import { keepSession, requireShop } from '../account/session'
@@ -8,6 +9,7 @@ import { DressedPreview } from '../components/DressedPreview'
 import { Field } from '../components/Field'
 import { orOffline } from '../offline'
 import { waitWords } from '../waitWords'
+import { Mails } from './Mails'
 import { LookFields, MoreFields, type ProfileErrors, type ProfileValues } from './ProfileFields'
 import type { Route } from './+types/settings'
 
@@ -31,11 +33,12 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     time_zone: shop.timeZone,
   }
   const html = context.elogio.samplePreview(shop)
-  return { values, html, member: { name: member.name, email: member.email } }
+  const mails = await context.elogio.mailSettings(shop, member)
+  return { values, html, mails, member: { name: member.name, email: member.email } }
 }
 
 interface Answer {
-  done?: 'shop' | 'password'
+  done?: 'shop' | 'password' | 'trial' | 'telling'
   errors: ProfileErrors
 }
 
@@ -59,6 +62,18 @@ export async function action({ request, context, params }: Route.ActionArgs) {
       { done: 'password', errors: {} },
       { headers: { 'Set-Cookie': await keepSession(context, token) } },
     )
+  }
+  if (fields.intent === 'trial') {
+    await context.elogio.tryMail(shop, member)
+    return answer({ done: 'trial', errors: {} })
+  }
+  if (fields.intent === 'telling') {
+    const telling = z
+      .object({ told: toldSchema, digestHour: digestHourSchema })
+      .safeParse({ told: fields.told, digestHour: fields.digest_hour })
+    if (!telling.success) throw data(null, { status: 400 })
+    await context.elogio.saveTelling(shop, member, telling.data)
+    return answer({ done: 'telling', errors: {} })
   }
   const profile = shopProfileSchema.safeParse(fields)
   if (!profile.success)
@@ -107,6 +122,7 @@ export default function Settings({ loaderData, actionData }: Route.ComponentProp
             </h2>
             <DressedPreview html={loaderData.html} dress={values} />
           </section>
+          <Mails mails={loaderData.mails} email={loaderData.member.email} />
           <Password errors={errors} done={answer?.done === 'password'} member={loaderData.member} />
         </div>
       </div>

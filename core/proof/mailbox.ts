@@ -1,13 +1,15 @@
 import { z } from 'zod'
 
 const shape = z.email()
+/** As nearly all are typed, so that nothing has to be taken off. */
+const plain = /^[\w.%-]+@[a-z0-9.-]+\.[a-z]+$/i
 
 /**
  * The key under which a mailbox is one: without a display name, `mailto:` and what follows a `?`, its case and the
  * part after a plus. Dots count, and other domains are others. Empty for what is no address.
  */
 export function mailboxKey(typed: string): string {
-  const address = bareAddress(typed).normalize('NFKC').toLowerCase()
+  const address = plain.test(typed) ? typed.toLowerCase() : bareAddress(typed).normalize('NFKC').toLowerCase()
   const at = address.lastIndexOf('@')
   const person = address.slice(0, at).replace(/(?<=.)\+.*$/u, '')
   const domain = asciiDomain(address.slice(at + 1).replace(/\.$/u, ''))

@@ -1,9 +1,10 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { plainAct } from '../../core/moderation/reviewAct'
 import type { Mail } from '../data/mails'
 import type { Member } from '../data/members'
-import { undecidedCount, unconfirmedCount } from '../data/reviewCounts'
+import { approvedTally, undecidedCount, unconfirmedCount } from '../data/reviewCounts'
 import { findReview, proofOfReview, signalsOfVersion } from '../data/reviewReading'
 import { showableReviews } from '../data/showableReviews'
 import type { Shop } from '../data/shops'
@@ -13,7 +14,8 @@ import { MailRefused } from '../mail/mailer'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import type { Services } from '../services'
-import { confirmMailbox, confirmView } from './confirmation'
+import { askToConfirm, confirmMailbox, confirmView } from './confirmation'
+import { writeDown } from './writeDown'
 import { changeOwn, consentOwn, ownReview, takeBackOwn } from './ownReview'
 import { setWriters } from './gather'
 
@@ -249,5 +251,39 @@ describe('the customer’s own page', () => {
   test('a link to confirm opens no own page, and another’s none', async () => {
     const { link } = await written()
     expect(await ownReview(services, link)).toBeNull()
+  })
+})
+
+describe('what the shop wrote down', () => {
+  const schema = manualEntrySchema(['HK-2'], '2026-11-25')
+  test('becomes the customer’s own with one button, counts, and can be proved', async () => {
+    const { publicId } = await writeDown(
+      services,
+      shop,
+      mara,
+      schema.parse({
+        body: 'The kit is a joy.',
+        rating: '5',
+        author_name: 'P. Lis',
+        product: 'HK-2',
+        consent: 'on',
+      }),
+    )
+    expect((await approvedTally(services.db, shop.id)).count).toBe(0)
+    expect(await askToConfirm(services, shop, mara, publicId, 'nobody')).toBe('noAddress')
+    expect(await askToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('asked')
+    await post()
+    expect(sent[0]!.subject).toBe('wrenfield wrote down what you said. Is it right?')
+    await confirmMailbox(services, linkOf(sent[0]!))
+    expect([(await found(publicId)).verified, (await approvedTally(services.db, shop.id)).count]).toEqual([
+      true,
+      1,
+    ])
+    expect((await showableReviews(services.db, shop.id))[0]).toMatchObject({ source: 'form', verified: true })
+    expect(await askToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('gone')
+  })
+  test('of a customer’s own review nobody is asked', async () => {
+    const { publicId } = await send(services, 'wrenfield')
+    expect(await askToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('gone')
   })
 })

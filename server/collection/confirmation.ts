@@ -5,9 +5,11 @@ import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
 import { writersSignals } from '../../core/moderation/signals/writers'
 import { appendDecision } from '../data/decisions'
 import { mailsTo } from '../data/mails'
+import type { Member } from '../data/members'
 import { keepConfirmation, confirmationOf, type Confirmable } from '../data/confirmations'
 import { readPoint } from '../data/reviewPoints'
 import { findReview } from '../data/reviewReading'
+import { setCustomer } from '../data/reviewWriting'
 import { findShop, type Shop } from '../data/shops'
 import { findToken, insertToken, useToken, type TokenPurpose } from '../data/tokens'
 import { writing } from '../data/writing'
@@ -159,4 +161,41 @@ async function confirm(
     at: now,
   })
   if (full.publishedVersionId !== null && full.showable) await markAllStale(trx, shop.id, now)
+}
+
+export type AskOutcome = 'asked' | 'noMails' | 'noAddress' | 'enough' | 'gone'
+
+/** Asks by mail the customer whose words the shop wrote down whether they are hers. */
+export async function askToConfirm(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  publicId: string,
+  address: string,
+): Promise<AskOutcome> {
+  const { db } = services
+  const review = await findReview(db, shop.id, { publicId })
+  if (!review || review.source !== 'manualEntry' || review.confirmedAt !== null) return 'gone'
+  if (!services.mailer) return 'noMails'
+  if (!isAddress(address)) return 'noAddress'
+  if (!(await mayInvite(services, { authorEmail: address }))) return 'enough'
+  await writing(db, async (trx) => {
+    const now = services.now().toISOString()
+    await setCustomer(trx, shop.id, review.id, { publicId: services.newId(), address }, now)
+    await inviteToConfirm(services, trx, shop, { reviewId: review.id, address, version: review }, 'ask')
+    const point = await readPoint(trx, shop.id, review.id)
+    await appendDecision(trx, {
+      shopId: shop.id,
+      act: 'ask',
+      memberId: member.id,
+      reviewId: review.id,
+      before: { ...point },
+      after: { ...point },
+      digest: digestOfVersion(review),
+      at: now,
+    })
+  })
+  services.changes.announce(shop.id)
+  services.wakeJobs()
+  return 'asked'
 }

@@ -20,6 +20,7 @@ import { digestOfVersion } from '../moderation/digest'
 import { markAllStale } from '../publishing/staleDisplays'
 import { proveBuyer } from '../proof/proveBuyer'
 import type { Services } from '../services'
+import { tellOfArrival } from '../mail/tellMembers'
 import { inviteToConfirm, mayInvite } from './confirmation'
 import { hashToken } from './formToken'
 
@@ -96,6 +97,8 @@ export async function receive(
   try {
     await writing(db, async (trx) => {
       const reviewId = await storeAndLog(trx, review)
+      if (candidate.source === 'form' && state !== 'spam' && !review.unconfirmed)
+        await tellOfArrival(services, trx, shop, { ...review.version, publicId, held: state === 'held' })
       if (invited)
         await inviteToConfirm(services, trx, shop, { ...review, reviewId, address: candidate.authorEmail })
     })

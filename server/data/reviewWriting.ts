@@ -149,6 +149,19 @@ async function customerByMailbox(
   return row.id
 }
 
+/** Puts a review under a mailbox. */
+export async function setCustomer(
+  trx: Knex.Transaction,
+  shopId: number,
+  reviewId: number,
+  { publicId, address }: { publicId: string; address: string },
+  now: string,
+): Promise<void> {
+  const customer = { publicId, address, mailbox: address.trim().toLowerCase() }
+  const customerId = await customerByMailbox(trx, shopId, customer, now)
+  await trx('review').where({ shop_id: shopId, id: reviewId }).update({ customer_id: customerId })
+}
+
 export async function insertSignal(
   trx: Knex.Transaction,
   shopId: number,

@@ -49,7 +49,8 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
     .select({
       id: 'review.id',
       publicId: 'review.public_id',
-      source: 'review.source',
+      // What the shop wrote down and its writer has confirmed is the writer's own.
+      source: db.raw("CASE WHEN review.confirmed_at IS NULL THEN review.source ELSE 'form' END"),
       rating: 'review_version.rating',
       writtenAt: 'review.written_at',
       writtenPrecision: 'review.written_precision',

@@ -7,7 +7,7 @@ const AKIN_SHARE = 0.2
 /** Below this many triples a text says too little for its copy to mean anything by the shorter one's share alone. */
 const ENOUGH_TRIPLES = 8
 /** A triple that so many texts have ("I would recommend") finds nobody; only the latest of them are looked through. */
-const LOOKED_THROUGH = 48
+const LOOKED_THROUGH = 16
 
 export interface NearCopy {
   /** Place of the earlier text in the index, counted from 0. */

@@ -69,7 +69,8 @@ function linksIn(given: string, tags: number, signs: number): FoundLink[] {
   const has = (some: number) => (signs & some) !== 0
   if (!has(joint | parted | bracket | scheme | lettered) && (tags & wordTags.dot) === 0) return []
   const { text, placeIn } = has(unseen) ? withoutUnseen(given) : { text: given, placeIn: (at: number) => at }
-  const mailboxes = spokenMailboxes(text)
+  const maySpeak = has(bracket) || (tags & wordTags.dot) !== 0
+  const mailboxes = maySpeak ? spokenMailboxes(text) : []
   const links = [
     ...(has(bracket)
       ? hiddenBy(coded, text, ({ groups }) => hostOf(groups!.host ?? groups!.bb ?? groups!.md ?? ''))
@@ -82,7 +83,7 @@ function linksIn(given: string, tags: number, signs: number): FoundLink[] {
     ...(has(lettered)
       ? hiddenBy(spelled, text, ({ 0: found }) => found.replace(/[\s*_|]/gu, '').replace(/dot/iu, '.'))
       : []),
-    ...(has(bracket) || tags & wordTags.dot
+    ...(maySpeak
       ? hiddenBy(spoken, text, ({ 1: name, 2: ending, index, 0: found }) =>
           mailboxes.some(({ start, end }) => start < index + found.length && index < end)
             ? ''

@@ -60,6 +60,7 @@ export const decideWords = {
     spamMany: 'Spam {{count}}',
   },
   log: {
+    ask: '{{who}} asked the customer to confirm it',
     prove: 'Proven to be a buyer’s by your orders',
     unprove: 'No longer proven by your orders',
     vouch: '{{who}} marked it as bought here',

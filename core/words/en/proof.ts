@@ -10,6 +10,16 @@ export const proofWords = {
     cancelled: 'The order was cancelled.',
     notDelivered: 'The order had not been delivered on the day of writing.',
   },
+  ask: {
+    notYet: 'Your word so far',
+    mailbox: 'Mailbox of the customer',
+    button: 'Ask to confirm it',
+    asked: 'A mail is on its way to {{address}}. Once it is confirmed, it is the customer’s own and counts.',
+    noMails: 'No mail server is set, so no mail can go out.',
+    noAddress: 'That is not a whole e-mail address.',
+    enough: 'That mailbox has been written to often enough today.',
+    gone: 'There is nothing to ask about any more.',
+  },
   bringOrders: {
     title: 'Orders',
     back: 'Gather',

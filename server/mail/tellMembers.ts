@@ -1,0 +1,157 @@
+import type { Knex } from 'knex'
+import { TZDate } from '@date-fns/tz'
+import { say } from '../../core/words/say'
+import { arrivalsSince } from '../data/reviewLists'
+import { undecidedCount } from '../data/reviewCounts'
+import { findShop, type Shop } from '../data/shops'
+import { digestOf, membersTold, setDigestSince } from '../data/telling'
+import { writing } from '../data/writing'
+import { enqueue, type Job } from '../jobs/queue'
+import type { Services } from '../services'
+import { htmlText, plainText, type MailParts } from './mailParts'
+import { queueMail } from './outbox'
+
+export const DIGEST = 'digest'
+
+interface Arrived {
+  publicId: string
+  authorName: string
+  title: string
+  body: string
+  rating: number | null
+  held: boolean
+}
+
+/** Tells a shop's people of an arrival as each wants to be told: at once, at once where it is held, or once a day. */
+export async function tellOfArrival(
+  services: Services,
+  trx: Knex.Transaction,
+  shop: Shop,
+  arrived: Arrived,
+): Promise<void> {
+  if (!services.mailer) return
+  const members = await membersTold(trx, shop.id)
+  for (const { email, name, told } of members) {
+    if (told === 'digest' || (told === 'held' && !arrived.held)) continue
+    const words = { name: arrived.authorName, shop: shop.shortName }
+    await toMember(
+      services,
+      trx,
+      shop,
+      email,
+      say(arrived.held ? 'told.heldSubject' : 'told.subject', words),
+      {
+        hello: say('told.hello', { name }),
+        lines: [say(arrived.held ? 'told.held' : 'told.came', words)],
+        quotation: {
+          rating: arrived.rating === null ? '' : say('told.rated', { rating: arrived.rating / 100 }),
+          title: arrived.title,
+          body: arrived.body,
+        },
+        button: {
+          label: say('told.button'),
+          address: `${services.publicUrl}/s/${shop.slug}/decide/${arrived.publicId}`,
+        },
+        after: [say('told.why', { shop: shop.shortName })],
+      },
+    )
+  }
+  if (members.some(({ told }) => told === 'digest'))
+    await enqueue(trx, {
+      shopId: shop.id,
+      kind: DIGEST,
+      uniqueKey: `digest:${shop.id}`,
+      payload: {},
+      dueAt: nextDigest(services.now(), shop.timeZone, (await digestOf(trx, shop.id)).hour),
+    })
+}
+
+/** The next time that it is a certain hour in a time zone, as UTC ISO-8601. */
+export function nextDigest(now: Date, timeZone: string, hour: number): string {
+  const there = new TZDate(now.getTime(), timeZone)
+  there.setHours(hour, 0, 0, 0)
+  if (there.getTime() <= now.getTime()) there.setDate(there.getDate() + 1)
+  return new Date(there.getTime()).toISOString()
+}
+
+/** One mail a day with what came since the last one and what needs somebody; none where nothing came. */
+export async function sendDigest(services: Services, job: Job): Promise<void> {
+  const { db, now } = services
+  const shop = await findShop(db, job.shopId)
+  const { since } = await digestOf(db, shop.id)
+  const came = await arrivalsSince(db, shop.id, since)
+  const undecided = await undecidedCount(db, shop.id)
+  await writing(db, async (trx) => {
+    await setDigestSince(trx, shop.id, now().toISOString())
+    if (came.count === 0) return
+    for (const { email, name, told } of await membersTold(trx, shop.id)) {
+      if (told !== 'digest') continue
+      await toMember(
+        services,
+        trx,
+        shop,
+        email,
+        say('told.digestSubject', { count: came.count, shop: shop.shortName }),
+        {
+          hello: say('told.hello', { name }),
+          lines: [
+            say('told.digest', { count: came.count, shop: shop.shortName }),
+            undecided === 0 ? say('told.nothingNeeded') : say('told.needed', { count: undecided }),
+          ],
+          quotation: null,
+          button: { label: say('told.digestButton'), address: `${services.publicUrl}/s/${shop.slug}/decide` },
+          after: [say('told.why', { shop: shop.shortName })],
+        },
+      )
+    }
+  })
+  services.wakeJobs()
+}
+
+/** A mail to a member that shows whether mails go out at all. */
+export async function sendTrial(
+  services: Services,
+  shop: Shop,
+  to: { email: string; name: string },
+): Promise<void> {
+  await writing(services.db, (trx) =>
+    toMember(
+      services,
+      trx,
+      shop,
+      to.email,
+      say('told.trialSubject'),
+      {
+        hello: say('told.hello', { name: to.name }),
+        lines: [say('told.trial', { shop: shop.shortName })],
+        quotation: null,
+        button: null,
+        after: [],
+      },
+      'trial',
+    ),
+  )
+  services.wakeJobs()
+}
+
+function toMember(
+  services: Services,
+  trx: Knex.Transaction,
+  shop: Shop,
+  recipient: string,
+  subject: string,
+  parts: MailParts,
+  kind: 'told' | 'trial' = 'told',
+): Promise<void> {
+  return queueMail(services, trx, {
+    shopId: shop.id,
+    kind,
+    reviewId: null,
+    recipient,
+    senderName: 'Elogio',
+    language: 'en',
+    subject,
+    text: plainText(parts),
+    html: htmlText(parts),
+  })
+}
