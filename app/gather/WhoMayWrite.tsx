@@ -15,7 +15,7 @@ export function WhoMayWrite({ form, writers, mails }: { form: string; writers: W
           name="writers"
           value={shown}
           onChange={(event) => void fetcher.submit(event.currentTarget.form)}
-          className="part min-h-6 cursor-pointer bg-transparent"
+          className="part field-sizing-content min-h-6 cursor-pointer bg-transparent"
         >
           {writersChoices.map((choice) => (
             <option key={choice} value={choice}>
