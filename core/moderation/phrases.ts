@@ -19,45 +19,58 @@ interface Step {
   most: number
 }
 
-export interface Phrases {
+export interface Phrases<Label extends string = string> {
   /** Phrases by each word that they can begin with. */
-  byFirst: Map<string, Step[][]>
+  byFirst: Map<string, { label: Label; steps: Step[] }[]>
 }
 
 /**
  * Phrases ready to be looked for.
  * @throws Error when a phrase begins with something that is no word
  */
-export function phrasesOf(...written: string[]): Phrases {
-  const byFirst = new Map<string, Step[][]>()
-  for (const phrase of written) {
-    const steps = phrase.split(/\s+/u).map(stepOf)
-    for (const first of beginnings(steps, phrase)) byFirst.set(first, [...(byFirst.get(first) ?? []), steps])
-  }
+export function phrasesOf(...written: string[]): Phrases<''> {
+  return labelledPhrases({ '': written })
+}
+
+/** Several lists of phrases, to be looked for in one walk; each find says by its label which list it is of. */
+export function labelledPhrases<Label extends string>(lists: Record<Label, string[]>): Phrases<Label> {
+  const byFirst: Phrases<Label>['byFirst'] = new Map()
+  for (const [label, written] of Object.entries(lists) as [Label, string[]][])
+    for (const phrase of written) {
+      const steps = phrase.split(/\s+/u).map(stepOf)
+      for (const first of beginnings(steps, phrase))
+        byFirst.set(first, [...(byFirst.get(first) ?? []), { label, steps }])
+    }
   return { byFirst }
 }
 
-/** Where the phrases stand in a review, each place once, with the word before it. */
-export function findPhrases(
-  reading: Reading,
-  phrases: Phrases,
-): (Place & { before: ReadWord | undefined; after: ReadWord | undefined })[] {
+export interface Found<Label extends string> extends Place {
+  label: Label
+  /** The words beside it in the same sentence. */
+  before: ReadWord | undefined
+  after: ReadWord | undefined
+}
+
+/** Where phrases stand in a review; two that begin at one word are both found. */
+export function findPhrases<Label extends string>(reading: Reading, phrases: Phrases<Label>): Found<Label>[] {
   const { words } = reading
-  const found = []
+  const found: Found<Label>[] = []
   for (let i = 0; i < words.length; i++) {
     const candidates = phrases.byFirst.get(words[i]!.plain)
     if (!candidates) continue
-    let end = -1
-    for (const steps of candidates) end = Math.max(end, endOf(reading, steps, i))
-    if (end < 0) continue
-    const [first, last] = [words[i]!, words[end - 1]!]
-    found.push({
-      field: first.field,
-      start: first.start,
-      end: last.end,
-      before: first.opens ? undefined : words[i - 1],
-      after: words[end]?.opens ? undefined : words[end],
-    })
+    for (const { label, steps } of candidates) {
+      const end = endOf(reading, steps, i)
+      if (end < 0) continue
+      const first = words[i]!
+      found.push({
+        label,
+        field: first.field,
+        start: first.start,
+        end: words[end - 1]!.end,
+        before: first.opens ? undefined : words[i - 1],
+        after: words[end]?.opens ? undefined : words[end],
+      })
+    }
   }
   return found
 }

@@ -1,5 +1,6 @@
 import { fold } from '../formats/fold'
 import { isGibberish } from './gibberishWord'
+import { isStreetWord } from './streetWord'
 
 /** Letters of other scripts that look like Latin ones. */
 const alike: Record<string, string> = {
@@ -71,6 +72,8 @@ export const wordTags = {
   /** A point, spelt out. */
   dot: 8,
   single: 16,
+  /** It stands in street addresses. */
+  street: 32,
 } as const
 
 export interface PlainWord {
@@ -112,6 +115,7 @@ function make(word: string): PlainWord {
     gibberish: isGibberish(bare),
     dot: dots.has(bare),
     single: bare.length === 1,
+    street: isStreetWord(bare),
   }
   const tags = Object.keys(is) as (keyof typeof wordTags)[]
   return {

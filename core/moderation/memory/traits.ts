@@ -48,6 +48,9 @@ export function isStrangeMailbox({
 }: Pick<ReadArrival, 'mailbox' | 'authorName'>): boolean {
   if (mailbox === '' || authorName.trim() === '') return false
   const person = mailbox.slice(0, mailbox.lastIndexOf('@'))
+  const name = authorName.toLowerCase()
+  // Nearly all that have one of their names in it have its beginning.
+  if (person.length > 3 && name.includes(person.slice(0, 4))) return false
   const parts = fold(authorName)
     .split(/[^a-z]+/u)
     .filter((part) => part.length > 1)

@@ -27,17 +27,6 @@ const streets = [
   /\b[A-Z]{1,2}\d[A-Z\d]?\s\d[A-Z]{2}\b/gu,
 ]
 
-const streetWords = new Set(
-  'street st road rd lane ln avenue ave drive close court crescent terrace place square way str weg gasse allee platz strasse rue boulevard chemin impasse calle avenida paseo plaza camino ul ulica al via viale piazza corso rua praca'.split(
-    ' ',
-  ),
-)
-const streetEnding = /(?:stra(?:ss|ß)e|str|weg|gasse|allee|platz|straat|laan|plein|gracht|kade|gatan|vagen)$/
-/** A postcode, such as "AB1 2CD", needs no street. */
-const postcodePart = /^\d[a-z]{2}$/
-const isStreetWord = (plain: string) =>
-  streetWords.has(plain) || streetEnding.test(plain) || postcodePart.test(plain)
-
 /** A code in which letters and digits meet ("WB-2207"): a stretch that may be an order number. */
 const codeLike = /(?<![\p{L}\p{N}])#?\p{L}{1,5}[\s-]?\d{3,10}(?![\p{L}\p{N}])/gu
 const namedNumber =
@@ -60,20 +49,29 @@ function mailboxes(text: string): Stretch[] {
   return [...(text.includes('@') ? stretches(text, mailbox) : []), ...spokenMailboxes(text)]
 }
 
-function phones(text: string): Stretch[] {
-  return [...stretches(text, phoneLike), ...stretches(text, namedPhone).filter(longEnough(text))].filter(
-    ({ start, end }) => !dateLike.test(text.slice(start, end)),
-  )
+/** Words without which the slower patterns need not be tried. */
+const phoneWords = new Set(
+  'call ring text phone tel telephone mobile cell number nummer telefon handy movil telefono cellulare numero bel telefoon numer'.split(
+    ' ',
+  ),
+)
+const orderWords = new Set('order bestellung bestellnummer auftrag commande pedido zamowienie'.split(' '))
+const says = ({ words }: Reading, some: Set<string>) => words.some(({ plain }) => some.has(plain))
+
+function phones(text: string, named: boolean): Stretch[] {
+  return [
+    ...stretches(text, phoneLike),
+    ...(named ? stretches(text, namedPhone).filter(longEnough(text)) : []),
+  ].filter(({ start, end }) => !dateLike.test(text.slice(start, end)))
 }
 
 const longEnough = (text: string) => (at: Stretch) =>
   text.slice(at.start, at.end).replace(/\D/g, '').length >= 7
 
-function orderNumbers(text: string, known: Set<string>): Stretch[] {
-  const exact = stretches(text, codeLike).filter(({ start, end }) =>
-    known.has(orderNumberKey(text.slice(start, end))),
-  )
-  return [...exact, ...stretches(text, namedNumber)]
+function orderNumbers(text: string, known: Set<string>, named: boolean): Stretch[] {
+  const codes = known.size === 0 ? [] : stretches(text, codeLike)
+  const exact = codes.filter(({ start, end }) => known.has(orderNumberKey(text.slice(start, end))))
+  return [...exact, ...(named ? stretches(text, namedNumber) : [])]
 }
 
 /**
@@ -85,17 +83,21 @@ export function personalSignal(words: Reading, knownOrderKeys: string[]): Signal
   const known = new Set(knownOrderKeys)
   // Each is looked for only where there are the signs that it cannot do without.
   const sorts = [
-    { name: say('personal.phone'), may: words.figures >= 6, find: phones },
+    {
+      name: say('personal.phone'),
+      may: words.figures >= 6,
+      find: (text: string) => phones(text, says(words, phoneWords)),
+    },
     { name: say('personal.mailbox'), may: mayBeMailbox(words), find: mailboxes },
     {
       name: say('personal.street'),
-      may: words.figures >= 1 && words.words.some(({ plain }) => isStreetWord(plain)),
+      may: words.figures >= 1 && hasTag(words, wordTags.street),
       find: (text: string) => streets.flatMap((street) => stretches(text, street)),
     },
     {
       name: say('personal.orderNumber'),
       may: words.figures >= 3,
-      find: (text: string) => orderNumbers(text, known),
+      find: (text: string) => orderNumbers(text, known, says(words, orderWords)),
     },
   ].filter(({ may }) => may)
   const found = sorts

@@ -1,5 +1,5 @@
 import { say } from '../../words/say'
-import { findPhrases, phrasesOf } from '../phrases'
+import { findPhrases, labelledPhrases } from '../phrases'
 import type { Reading } from '../reading'
 import { placeOf } from '../reading'
 import { quoted, withoutOverlaps, type Signal } from '../signal'
@@ -9,9 +9,9 @@ const points = { invite: 40, code: 40, ours: 36, benefit: 34 } as const
 type Part = keyof typeof points
 const MOST = 80
 
-const parts = {
+const parts = labelledPhrases<Part>({
   /** Sends readers to another place by name, or to "the competition". */
-  invite: phrasesOf(
+  invite: [
     'go/head/switch/switched/moved/changed/turn straight/over/now? to Name',
     'buy/order/shop/get *3 from/at/with Name',
     'cheaper/better/faster/nicer/less *3 at/from/with/over Name',
@@ -44,9 +44,9 @@ const parts = {
     'koop/ga/bestel *3 concurrent',
     'kupujcie/kupcie/idzcie *3 konkurencji',
     'comprem/vao *3 concorrencia',
-  ),
+  ],
   /** A code that gives something off. */
-  code: phrasesOf(
+  code: [
     'use/enter/apply/with my/our/this/the? promo/discount/coupon/voucher? code Code',
     'use/enter/apply my/our/this? promo/discount/coupon/voucher code',
     'mit/nutzt/nutze/verwendet meinem/unserem/meinen/dem? gutscheincode/rabattcode',
@@ -56,9 +56,9 @@ const parts = {
     'met mijn/onze kortingscode',
     'z moim/naszym kodem',
     'com o? meu/nosso codigo',
-  ),
+  ],
   /** A shop of the writer's own. */
-  ours: phrasesOf(
+  ours: [
     'visit/see/try/compare our/us own/online? shop/store/site/website/page/outlet/prices',
     'order/buy/shop directly? from/with us',
     'visit/compare us',
@@ -73,9 +73,9 @@ const parts = {
     'visita/visitate/sul il? nostro sito/negozio/shop',
     'ordinate/comprate da noi',
     'bezoek/in onze webshop/winkel/site',
-  ),
+  ],
   /** What is better there; it weighs only beside the way there. */
-  benefit: phrasesOf(
+  benefit: [
     'half the? price',
     'third/fraction of the price',
     'much/way/far/lots/lot/even cheaper/less',
@@ -123,22 +123,21 @@ const parts = {
     'gratis verzending/bezorging',
     'polowe taniej/tansze',
     'darmowa dostawa',
-  ),
-}
+  ],
+})
 
 /** Somebody sends readers to another shop, with what is better there, a code, or a shop of their own. */
 export function rivalSignal(reading: Reading): Signal | null {
-  const there = (Object.keys(parts) as Part[])
-    .map((part) => ({ part, places: findPhrases(reading, parts[part]).map(placeOf) }))
-    .filter(({ places }) => places.length > 0)
+  const found = findPhrases(reading, parts)
+  const there = [...new Set(found.map(({ label }) => label))]
   // A better price alone is what customers compare.
-  if (!there.some(({ part }) => part !== 'benefit')) return null
-  const places = withoutOverlaps(there.flatMap(({ places }) => places))
+  if (!there.some((part) => part !== 'benefit')) return null
+  const places = withoutOverlaps(found.map(placeOf))
   return {
     kind: 'rival',
     points: Math.min(
       MOST,
-      there.reduce((sum, { part }) => sum + points[part], 0),
+      there.reduce((sum, part) => sum + points[part], 0),
     ),
     headline: say('signal.rival'),
     detail: quoted(reading, places),
