@@ -8,6 +8,7 @@ import packageJson from '../package.json' with { type: 'json' }
 import { readConfig, type Config } from './config'
 import { databaseFile, mediaFolder, signingKey } from './dataFolder'
 import { openDatabase } from './data/database'
+import { forgetByTheHour } from './collection/forgetAddresses'
 import { buildElogio, jobKinds, mailKinds } from './elogio'
 import { smtpMailer } from './mail/mailer'
 import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
@@ -20,6 +21,7 @@ import { mediaAnswers } from './http/media'
 import { askerOf, nameAsker } from './http/asker'
 import { setSecurityHeaders } from './http/securityHeaders'
 import { buildThrottle } from './http/throttle'
+import { releaseAll } from './jobs/queue'
 import { startJobRunner } from './jobs/runner'
 import { loadLiveDisplays } from './http/liveDisplays'
 import { markInstallationStale } from './publishing/staleDisplays'
@@ -43,8 +45,10 @@ async function start(config: Config): Promise<void> {
   })
   const live = await loadLiveDisplays(db)
   await markInstallationStale(services)
+  await releaseAll(db)
   const jobs = startJobRunner(services, jobKinds(services, live))
   const mails = startJobRunner(services, mailKinds(services))
+  const stopForgetting = forgetByTheHour(services)
   const elogio = buildElogio(services, live)
   const variants = displayVariants(services, live)
   const hearSeen = buildSeen(services)
@@ -100,6 +104,7 @@ async function start(config: Config): Promise<void> {
     stopping = true
     server.close()
     server.closeAllConnections()
+    stopForgetting()
     await jobs.stop()
     await mails.stop()
     await db.destroy()

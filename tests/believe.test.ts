@@ -4,7 +4,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { pageOf, signIn, type Page } from './support/page'
-import { sendSeveral } from './support/submissions'
+import { sendSeveral, variedSentence } from './support/submissions'
 
 let demo: Running
 beforeAll(async () => {
@@ -144,3 +144,23 @@ async function markTakenAway(page: Page): Promise<void> {
   await page.keys('u')
   await page.sees('Yes, order SL-400', 'article')
 }
+
+test('killed while mails go out, none is lost and none comes twice under two ids', async () => {
+  const people = Array.from({ length: 12 }, (_, i) => `writer${i}@killed.example`)
+  await sendSeveral(demo, 'tell-us', people.length, (i) => ({
+    ...ilse,
+    product: '',
+    author_name: `Writer ${i}`,
+    author_email: people[i]!,
+    body: variedSentence(i),
+  }))
+  await demo.kill()
+  await demo.restart()
+  const came = async () => {
+    const list = await (await fetch(`${demo.shopUrl}mailbox`)).text()
+    return people.map((mailbox) => list.split(`to ${mailbox}`).length - 1)
+  }
+  for (let tries = 0; tries < 200 && (await came()).includes(0); tries++)
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  expect(await came()).toEqual(people.map(() => 1))
+})

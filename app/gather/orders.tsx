@@ -1,4 +1,4 @@
-import { data, Form, Link, useNavigation } from 'react-router'
+import { data, Link, useFetcher } from 'react-router'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
 import type { OrdersReport } from '../../server/proof/bringOrders'
@@ -24,7 +24,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
 }
 
 export default function Orders({ loaderData, actionData, params }: Route.ComponentProps) {
-  const busy = useNavigation().state !== 'idle'
+  // A fetcher keeps its answer when the page is read anew, which what has just come in makes it.
+  const fetcher = useFetcher<typeof action>()
+  const busy = fetcher.state !== 'idle'
+  const answer = fetcher.data ?? actionData
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
       <title>{`${say('bringOrders.title')} · Elogio`}</title>
@@ -35,7 +38,7 @@ export default function Orders({ loaderData, actionData, params }: Route.Compone
       </p>
       <h1 className="mt-2">{say('bringOrders.have', { count: loaderData.count })}</h1>
       <p className="mt-1 max-w-[62ch] text-soft">{say('bringOrders.why')}</p>
-      <Form
+      <fetcher.Form
         method="post"
         encType="multipart/form-data"
         className="panel mt-5 flex max-w-[760px] flex-col gap-3 px-5 py-4"
@@ -57,13 +60,13 @@ export default function Orders({ loaderData, actionData, params }: Route.Compone
           </button>
           <span role="status">{busy ? say('bringOrders.working') : ''}</span>
         </div>
-      </Form>
-      {actionData?.problem && (
+      </fetcher.Form>
+      {answer?.problem && (
         <p role="alert" className="mt-4 max-w-[760px] font-semibold text-plum">
-          {actionData.problem}
+          {answer.problem}
         </p>
       )}
-      {actionData?.report && <Report report={actionData.report} shop={params.shop} />}
+      {answer?.report && <Report report={answer.report} shop={params.shop} />}
     </main>
   )
 }

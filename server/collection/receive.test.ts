@@ -4,7 +4,8 @@ import { findReview, proofOfReview, signalsOfVersion } from '../data/reviewReadi
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { addShop, send, testServices } from '../../tests/support/shop'
-import { openForm } from './customerForm'
+import { openForm, submitForm } from './customerForm'
+import { forgetOldAddresses } from './forgetAddresses'
 import { issueFormToken, readFormToken } from './formToken'
 
 let services: Services
@@ -148,4 +149,15 @@ test('the lanes count what came, and every arrival is in the log', async () => {
     { number: 1, act: 'arrive', member_id: null },
     { number: 2, act: 'arrive', member_id: null },
   ])
+})
+
+test('the network address that a review came from is forgotten after thirty days, the review is not', async () => {
+  const form = (await openForm(services, 'wrenfield'))!
+  const given = { rating: 4, title: '', body: 'It fits.', author_name: 'P', author_email: 'p@lis.example' }
+  const more = { order_number: '', product: '', consent: true, token: undefined, website: '' }
+  await submitForm(services, form, { ...given, ...more }, '192.0.2.9')
+  const kept = () => services.db('review').pluck('ip')
+  expect([await forgetOldAddresses(services), await kept()]).toEqual([0, ['192.0.2.9']])
+  clock.now = new Date(clock.now.getTime() + 31 * 86_400_000)
+  expect([await forgetOldAddresses(services), await kept()]).toEqual([1, ['']])
 })

@@ -63,3 +63,8 @@ export async function finish(db: Knex, job: Job): Promise<void> {
 export async function postpone(db: Knex, job: Job, dueAt: string, error: string): Promise<void> {
   await db('job').where({ id: job.id }).update({ leased_until: null, due_at: dueAt, error })
 }
+
+/** Gives back what a process that is gone had leased: one process works on a database, so at its start all is stale. */
+export async function releaseAll(db: Knex): Promise<void> {
+  await db('job').whereNotNull('leased_until').update({ leased_until: null })
+}
