@@ -20,7 +20,7 @@ export default function How({ loaderData: how }: Route.ComponentProps) {
       <h1 className="text-[26px] leading-tight font-semibold">{say('how.title')}</h1>
       <div className="mt-5 flex flex-col gap-5 text-[15.5px] leading-relaxed">
         <Part title={say('how.who')}>
-          <p>{say('how.anyone', names)}</p>
+          <p>{say(`how.writers.${how.writers}`, names)}</p>
           <p>{say('how.bought')}</p>
           <p>{say('how.unproven')}</p>
         </Part>

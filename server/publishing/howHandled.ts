@@ -1,4 +1,5 @@
 import { brandShades, type BrandShades } from '../../core/display/brand'
+import type { Writers } from '../../core/intake/writers'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { isNarrowed, sentenceText } from '../../core/display/sentence'
 import { reviewStates } from '../../core/moderation/rules'
@@ -31,6 +32,8 @@ export interface HowHandled {
   /** Displays that choose by more than their number, as sentences. */
   narrowed: string[]
   form: string | null
+  /** Who may write through it. */
+  writers: Writers
 }
 
 export async function howHandled(services: Services, slug: string): Promise<HowHandled | null> {
@@ -58,6 +61,7 @@ export async function howHandled(services: Services, slug: string): Promise<HowH
           .map(({ configuration }) => sentenceText(configuration, names)),
       ),
     ],
+    writers: form?.writers ?? 'anyone',
     form: form ? `${publicUrl}/f/${form.slug}` : null,
   }
 }

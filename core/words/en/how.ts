@@ -3,15 +3,20 @@ export const howWords = {
   how: {
     title: 'How reviews are handled',
     who: 'Who writes, and what we know of them',
-    anyone:
-      'Anyone can write through the form of {{shop}}, with a name and a mail address that is never shown.',
+    writers: {
+      anyone:
+        'Anyone can write through the form of {{shop}}, with a name and a mail address that is never shown.',
+      confirmed:
+        'Anyone can write through the form of {{shop}}, with a name and a mail address that is never shown. The review goes on once the writer has confirmed that mailbox by a button in a mail.',
+      buyers: 'Only verified buyers can write through the form of {{shop}}. What others send is held back.',
+    },
     bought:
-      '“Bought here” stands only beside a review whose writer named an order of this shop and the name that goes with it, and the order was delivered before.',
+      '“Bought here” stands only beside a review whose writer confirmed the mailbox of an order of this shop, or named an order and the name that goes with it; and the order was delivered before.',
     unproven: 'A review without that mark may be a customer’s all the same; nothing proved it.',
     deciding: 'How it is decided',
     read: '{{shop}} reads every review before it is shown.',
     rules:
-      'Each arrival gets a spam score from 0 to 100, from links, requests for contact and how fast it was typed. From {{held}} it is held back for a closer look, from {{spam}} it is set aside as spam; phone numbers and the like hold it back too.',
+      'Each arrival gets a spam score from 0 to 100, from its links, wording and disguised letters, near-copies of other reviews, who sent it and how fast, and sudden crowds that have too much in common. From {{held}} it is held back for a closer look, from {{spam}} it is set aside as spam; phone numbers and the like, and abuse, hold it back too.',
     same: 'The rules are the same for good and bad ratings: a low rating alone is never a reason.',
     unaltered: 'Words are shown as they came, whole or with “read on” after a part of them.',
     count: {
