@@ -66,6 +66,12 @@ test('what is taught is learnt first', () => {
   expect(after!.score).toBeGreaterThan(before!.score + 20)
 })
 
+test('a rating on no scale of five says nothing, and the rest is weighed all the same', () => {
+  const [ten, none] = assess([{ body: 'Terrible, broken, useless', rating: 10 }, { rating: null, body: null }])
+  expect(ten!.reasons.map(({ signal }) => signal)).not.toContain('mismatch')
+  expect(none).toMatchObject({ id: 2, state: 'waiting', score: 0 })
+})
+
 test('a line that is no review is named', () => {
   const file = path.join(folder, 'broken.jsonl')
   writeFileSync(file, '{"body":"fine"}\n{"body":')

@@ -40,6 +40,9 @@ const reviewSchema = z.object({
 type Review = z.infer<typeof reviewSchema>
 const lessonSchema = reviewSchema.extend({ decision: z.enum(['approved', 'spam']) })
 
+/** A decision of the shop's own counts as much as so many of the texts that the model came with. */
+const LESSON = 2
+
 export interface Assessed {
   id: string | number
   state: ArrivalState
@@ -63,7 +66,7 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
     const own = lessons.filter(({ shop }) => shop === '' || shop === name)
     const model = own.length === 0 ? startingModel() : modelToTeach()
     for (const lesson of own)
-      model.teach(readWords(lesson).words, lesson.decision === 'spam' ? 'spam' : 'honest')
+      model.teach(readWords(lesson).words, lesson.decision === 'spam' ? 'spam' : 'honest', LESSON)
     const made = { memory: new ShopMemory(), model }
     shops.set(name, made)
     return made
@@ -104,7 +107,8 @@ function arriving(review: Review, id: string) {
     id,
     title: review.title,
     body: review.body,
-    rating: rating === null ? null : hundredthsOfFive(rating, 5),
+    // What is on no scale of five says nothing.
+    rating: rating === null || rating > 5 ? null : hundredthsOfFive(rating, 5),
     authorName: review.author_name,
     authorEmail: review.author_email,
     ip: review.ip,

@@ -38,11 +38,10 @@ export interface Weighing extends Circumstances {
 
 /**
  * Every signal, each in a file of its own. A new one is a function from what is weighed to a signal or nothing, named
- * here and in `signal.ts`, with its words in the catalogue.
+ * here and in `signal.ts`, with its words in the catalogue. Wording alone is asked after them.
  */
 const signals: ((weighing: Weighing) => Signal | null)[] = [
   ({ arrival, ownDomains }) => linkSignal(arrival.reading, ownDomains),
-  ({ arrival, model }) => wordingSignal(arrival.reading, model),
   ({ arrival, model }) => lookalikeSignal(arrival.reading, model),
   ({ arrival, past }) => nearCopySignal(arrival.reading, past.near, past.usuallyNear),
   ({ arrival, past }) => senderSignal(arrival, past.sender),
@@ -61,14 +60,16 @@ const signals: ((weighing: Weighing) => Signal | null)[] = [
 
 /** All signals of a review: those with points first, the heaviest leading. */
 export function weigh(weighing: Weighing): Signal[] {
-  const found = signals.map((signal) => signal(weighing)).filter((signal) => signal !== null)
+  const found: Signal[] = []
+  for (const signal of signals) {
+    const one = signal(weighing)
+    if (one) found.push(one)
+  }
+  // Points are only taken off where there is something to take them off, so wording is asked last.
   const weighty = found.some(({ points }) => points > 0)
-  return (
-    found
-      // Points that are taken off are only told where there is something to take them off.
-      .filter(({ points }) => weighty || points >= 0)
-      .sort((a, b) => b.points - a.points)
-  )
+  const wording = wordingSignal(weighing.arrival.reading, weighing.model, weighty)
+  if (wording) found.push(wording)
+  return found.sort((a, b) => b.points - a.points)
 }
 
 function holding(kind: 'trap' | 'notoken'): Signal {

@@ -9,7 +9,8 @@ const plain = /^[\w.%-]+@[a-z0-9.-]+\.[a-z]+$/i
  * part after a plus. Dots count, and other domains are others. Empty for what is no address.
  */
 export function mailboxKey(typed: string): string {
-  const address = plain.test(typed) ? typed.toLowerCase() : bareAddress(typed).normalize('NFKC').toLowerCase()
+  if (plain.test(typed)) return typed.toLowerCase()
+  const address = bareAddress(typed).normalize('NFKC').toLowerCase()
   const at = address.lastIndexOf('@')
   const person = address.slice(0, at).replace(/(?<=.)\+.*$/u, '')
   const domain = asciiDomain(address.slice(at + 1).replace(/\.$/u, ''))

@@ -43,7 +43,7 @@ interface Remembered {
   domain: string
   traits: Set<Trait>
   /** Neighbours of three days with the same turns of phrase, and on the same network. */
-  company: { words: Set<Remembered>; network: Set<Remembered> }
+  company: { words?: Set<Remembered>; network?: Set<Remembered> }
 }
 /** What an arrival shows only beside others. */
 type CompanyTrait = keyof Remembered['company']
@@ -66,7 +66,7 @@ export class BurstWatch {
       network: arrival.network,
       domain: arrival.domain,
       traits: new Set(ownTraits(arrival)),
-      company: { words: new Set(), network: new Set() },
+      company: {},
     }
     const end = this.firstAfter(arrival.at)
     this.addCompany(one, end, akin)
@@ -87,13 +87,19 @@ export class BurstWatch {
       if (akin.has(other.id)) meet(one, other, 'words')
     }
     if (one.domain === '' || strangers < 2) return
-    const before = this.arrivals.slice(Math.max(0, from - HABIT_AT_MOST), from)
-    if (!before.some(({ domain }) => domain === one.domain))
-      for (const other of this.arrivals.slice(from, end))
-        if (other.domain === one.domain) {
-          one.traits.add('newDomain')
-          other.traits.add('newDomain')
-        }
+    if (this.knowsDomain(one.domain, from)) return
+    for (const other of this.arrivals.slice(from, end))
+      if (other.domain === one.domain) {
+        one.traits.add('newDomain')
+        other.traits.add('newDomain')
+      }
+  }
+
+  /** Whether a mail domain came before a place, within what shows the habit. */
+  private knowsDomain(domain: string, from: number): boolean {
+    for (let i = from - 1; i >= 0 && i >= from - HABIT_AT_MOST; i--)
+      if (this.arrivals[i]!.domain === domain) return true
+    return false
   }
 
   private burstOf(one: Remembered, end: number): Burst | null {
@@ -155,17 +161,16 @@ export class BurstWatch {
 }
 
 function meet(one: Remembered, other: Remembered, trait: CompanyTrait): void {
-  one.company[trait].add(other)
-  other.company[trait].add(one)
+  ;(one.company[trait] ??= new Set()).add(other)
+  ;(other.company[trait] ??= new Set()).add(one)
 }
 
 /** Whether an arrival shows a trait among others: by itself, or because enough of them go with it. */
 function shows(one: Remembered, trait: Trait, others: Remembered[]): boolean {
   if (trait !== 'words' && trait !== 'network') return one.traits.has(trait)
-  const { size } = one.company[trait]
-  if (size === 0) return false
-  const company =
-    others.length <= NEIGHBOURS ? others.filter((other) => one.company[trait].has(other)).length : size
+  const own = one.company[trait]
+  if (!own) return false
+  const company = others.length <= NEIGHBOURS ? others.filter((other) => own.has(other)).length : own.size
   return company >= Math.max(1, COMPANY_SHARE * (Math.min(others.length, NEIGHBOURS) - 1))
 }
 
@@ -177,7 +182,7 @@ function evidence(trait: Trait, members: Remembered[], usual: Remembered[]): num
   const n = members.length
   const share = members.filter((one) => shows(one, trait, members)).length / n
   const before = usual.filter((one) =>
-    trait === 'words' || trait === 'network' ? one.company[trait].size > 0 : one.traits.has(trait),
+    trait === 'words' || trait === 'network' ? one.company[trait] !== undefined : one.traits.has(trait),
   ).length
   const habit = Math.min(0.95, (before + PRIOR_WEIGHT * traits[trait].usual) / (usual.length + PRIOR_WEIGHT))
   if (share <= habit) return 0

@@ -26,6 +26,8 @@ const USUAL_FROM = 30
 const LOOKED_AT = 400
 const SETTLED_MS = 3 * 86_400_000
 
+const nobody: Set<string> = new Set()
+
 /** Remembers a shop's arrivals, as far as weighing the next one needs them: words, senders, and when they came. */
 export class ShopMemory {
   private triples = new TripleIndex()
@@ -50,7 +52,10 @@ export class ShopMemory {
       near,
       usuallyNear: near.length === 0 ? 0 : this.usuallyNear(arrival.at),
       sender: this.senders.look(arrival),
-      burst: this.bursts.watch(arrival, new Set(akin.map((text) => this.arrivals[text]!.id))),
+      burst: this.bursts.watch(
+        arrival,
+        akin.length === 0 ? nobody : new Set(akin.map((text) => this.arrivals[text]!.id)),
+      ),
     }
     this.triples.add(arrival.triples)
     this.senders.keep(arrival)

@@ -80,34 +80,36 @@ function orderNumbers(text: string, known: Set<string>, named: boolean): Stretch
  * @param knownOrderKeys which of `orderNumberCandidates` are orders of this shop
  */
 export function personalSignal(words: Reading, knownOrderKeys: string[]): Signal | null {
+  if (words.figures === 0 && !mayBeMailbox(words)) return null
   const known = new Set(knownOrderKeys)
   // Each is looked for only where there are the signs that it cannot do without.
   const sorts = [
     {
-      name: say('personal.phone'),
+      name: 'phone',
       may: words.figures >= 6,
       find: (text: string) => phones(text, says(words, phoneWords)),
     },
-    { name: say('personal.mailbox'), may: mayBeMailbox(words), find: mailboxes },
+    { name: 'mailbox', may: mayBeMailbox(words), find: mailboxes },
     {
-      name: say('personal.street'),
+      name: 'street',
       may: words.figures >= 1 && hasTag(words, wordTags.street),
       find: (text: string) => streets.flatMap((street) => stretches(text, street)),
     },
     {
-      name: say('personal.orderNumber'),
+      name: 'orderNumber',
       may: words.figures >= 3,
       find: (text: string) => orderNumbers(text, known, says(words, orderWords)),
     },
-  ].filter(({ may }) => may)
+  ] as const
   const found = sorts
+    .filter(({ may }) => may)
     .map(({ name, find }) => ({ name, places: withoutOverlaps(placesOf(words, find)) }))
     .filter(({ places }) => places.length > 0)
   if (found.length === 0) return null
   return {
     kind: 'personal',
     points: 0,
-    headline: say('signal.personal', { what: joined(found.map(({ name }) => name)) }),
+    headline: say('signal.personal', { what: joined(found.map(({ name }) => say(`personal.${name}`))) }),
     detail: say('signal.personalDetail'),
     places: withoutOverlaps(found.flatMap(({ places }) => places)),
   }

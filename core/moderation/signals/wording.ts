@@ -22,14 +22,17 @@ const SHOWN_AT_MOST = 8
 /**
  * How much the words are those of texts nobody wants, by the model. The sum of the words' evidence over the root of
  * their number, so that a long text is not judged by its length.
+ * @param relieves whether other signs gave points that it can take some off
  */
-export function wordingSignal(reading: Reading, model: WordingModel): Signal | null {
+export function wordingSignal(reading: Reading, model: WordingModel, relieves: boolean): Signal | null {
   const { words } = reading
   if (words.length < 3) return null
   const weights = model.weights(words)
-  const spoken = weights.reduce((sum, weight) => sum + weight, 0) / Math.sqrt(words.length)
+  let sum = 0
+  for (const weight of weights) sum += weight
+  const spoken = sum / Math.sqrt(words.length)
   const past = Math.abs(spoken) - SPEAKS_FROM
-  if (past <= 0) return null
+  if (past <= 0 || (spoken < 0 && !relieves)) return null
   const full = past * POINTS_PER_NAT * Math.min(1, words.length / FULL_FROM_WORDS)
   const points =
     spoken > 0
