@@ -67,7 +67,10 @@ test('what is taught is learnt first', () => {
 })
 
 test('a rating on no scale of five says nothing, and the rest is weighed all the same', () => {
-  const [ten, none] = assess([{ body: 'Terrible, broken, useless', rating: 10 }, { rating: null, body: null }])
+  const [ten, none] = assess([
+    { body: 'Terrible, broken, useless', rating: 10 },
+    { rating: null, body: null },
+  ])
   expect(ten!.reasons.map(({ signal }) => signal)).not.toContain('mismatch')
   expect(none).toMatchObject({ id: 2, state: 'waiting', score: 0 })
 })
