@@ -25,6 +25,7 @@ export interface ReviewLine {
   body: string
   language: string | null
   productTitle: string | null
+  /** What was found, the heaviest leading; not what took points off. */
   kinds: SignalKind[]
 }
 
@@ -62,7 +63,7 @@ function withWords(db: Knex, query: Knex.QueryBuilder): Knex.QueryBuilder<Row, R
     .select({
       ...columns,
       kinds: db.raw(
-        '(SELECT group_concat(kind ORDER BY points DESC) FROM signal WHERE signal.version_id = review.current_version_id)',
+        '(SELECT group_concat(kind ORDER BY points DESC) FROM signal WHERE signal.version_id = review.current_version_id AND points >= 0)',
       ),
     })
 }

@@ -54,6 +54,13 @@ describe('a lane', () => {
     expect(lines[0]!.kinds.filter((kind) => kind !== 'wording')).toEqual(['link', 'contact', 'personal'])
     expect(lines[0]!.score).toBeGreaterThanOrEqual(HELD_FROM - 12)
   })
+  test('what took points off is no reason in the list', async () => {
+    await send(services, 'wrenfield', {
+      body: 'The bread keeps for five days in a cloth and the crust is worth the walk, see crumbs.example',
+    })
+    const { lines } = await queueView(services, shop, everything, 10)
+    expect([lines[0]!.kinds, lines[0]!.score < 36]).toEqual([['link'], true])
+  })
   test('holds nothing of another shop', async () => {
     await addShop(services, 'saltmarsh', [mara])
     await send(services, 'saltmarsh')
