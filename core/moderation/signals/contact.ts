@@ -9,7 +9,7 @@ export const CONTACT_POINTS = 30
 const REACHABLE_POINTS = 20
 
 const requests = phrasesOf(
-  'message/msg/dm/pm/text/inbox/whisper/email/mail/contact/ring/call/whatsapp me',
+  'message/msg/dm/pm/text/inbox/whisper/email/mail/contact/ring/call me',
   'write/reply to? me',
   'hit me up',
   'reach me/us',

@@ -16,7 +16,7 @@ const parts = labelledPhrases<Part>({
     'buy/order/shop/get *3 from/at/with Name',
     'cheaper/better/faster/nicer/less *3 at/from/with/over Name',
     'half the? price *3 at/from/with Name',
-    'check/look/google/visit/try out/up/for? Name *3 instead/cheaper/free/better/half/discount',
+    'check/look/search/visit/try out/up/for? Name *3 instead/cheaper/free/better/half/discount',
     'go/shop/buy/order/look/try *3 competitor/competitors/competition/rival/rivals',
     'buy/order/shop/go *2 the other shop/store/brand/supplier',
     'but/while/whereas Name Name? has/have/sells/offers/charges/does/is *6 less/cheaper/better/free/half/lower',
