@@ -1,16 +1,16 @@
-import { getFormProps, getInputProps, getSelectProps, getTextareaProps, useForm } from '@conform-to/react'
+import { getFormProps, getInputProps, getSelectProps, useForm } from '@conform-to/react'
 import { parseWithZod } from '@conform-to/zod/v4'
 import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
 import { publicName } from '../../core/display/publicName'
 import { brandShades } from '../../core/display/brand'
-import { BODY_LIMIT, submissionSchema, TRAP_FIELD } from '../../core/intake/submission'
+import { submissionSchema, TRAP_FIELD } from '../../core/intake/submission'
 import { say } from '../../core/words/say'
 import { waitWords } from '../waitWords'
-import { Counter } from './Counter'
 import { Labelled, Mistakes } from './Labelled'
 import { RatingChoice } from './RatingChoice'
 import { ShopSheet } from './ShopSheet'
+import { WordsFields } from './WordsFields'
 import type { Route } from './+types/form'
 
 // Compiling schemas at run time is what our own policy for scripts forbids.
@@ -155,26 +155,7 @@ function Fields({
         </Labelled>
       </div>
 
-      <Labelled field={fields.title} label={say('form.title')} hint={say('form.titleHint')} light>
-        <input
-          {...getInputProps(fields.title, { type: 'text' })}
-          key={fields.title.key}
-          className="input customer-words w-full border-edge text-[16px]"
-        />
-      </Labelled>
-
-      <Labelled
-        field={fields.body}
-        label={say('form.words')}
-        hint={<Counter used={(fields.body.value ?? '').length} limit={BODY_LIMIT} />}
-      >
-        <textarea
-          {...getTextareaProps(fields.body)}
-          key={fields.body.key}
-          rows={3}
-          className="textarea customer-words field-sizing-content max-h-96 min-h-20 w-full border-edge text-[17px] leading-snug"
-        />
-      </Labelled>
+      <WordsFields title={fields.title} body={fields.body} />
 
       <div className="grid gap-4 sm:grid-cols-2 sm:gap-5">
         <Labelled

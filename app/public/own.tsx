@@ -1,23 +1,16 @@
 import { parseWithZod } from '@conform-to/zod/v4'
-import {
-  getFormProps,
-  getInputProps,
-  getTextareaProps,
-  useForm,
-  type SubmissionResult,
-} from '@conform-to/react'
+import { getFormProps, getInputProps, useForm, type SubmissionResult } from '@conform-to/react'
 import { data, Form } from 'react-router'
 import { brandShades } from '../../core/display/brand'
 import { litMarks } from '../../core/formats/rating'
 import { ownChangeSchema } from '../../core/intake/ownChange'
-import { BODY_LIMIT } from '../../core/intake/submission'
 import { say } from '../../core/words/say'
-import { Counter } from './Counter'
 import { Labelled } from './Labelled'
 import { LinkGone } from './LinkGone'
 import { OwnWords } from './OwnWords'
 import { RatingChoice } from './RatingChoice'
 import { ShopSheet } from './ShopSheet'
+import { WordsFields } from './WordsFields'
 import type { Route } from './+types/own'
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
@@ -136,25 +129,7 @@ function Change({
   return (
     <Form method="post" className="mt-4 flex flex-col gap-4" {...getFormProps(form)}>
       <RatingChoice field={fields.rating} />
-      <Labelled field={fields.title} label={say('form.title')} hint={say('form.titleHint')} light>
-        <input
-          {...getInputProps(fields.title, { type: 'text' })}
-          key={fields.title.key}
-          className="input customer-words w-full border-edge text-[16px]"
-        />
-      </Labelled>
-      <Labelled
-        field={fields.body}
-        label={say('form.words')}
-        hint={<Counter used={(fields.body.value ?? '').length} limit={BODY_LIMIT} />}
-      >
-        <textarea
-          {...getTextareaProps(fields.body)}
-          key={fields.body.key}
-          rows={3}
-          className="textarea customer-words field-sizing-content max-h-96 min-h-20 w-full border-edge text-[17px] leading-snug"
-        />
-      </Labelled>
+      <WordsFields title={fields.title} body={fields.body} />
       <Labelled field={fields.author_name} label={say('form.name')} hint={say('form.shownAsHint')}>
         <input
           {...getInputProps(fields.author_name, { type: 'text' })}

@@ -1,0 +1,34 @@
+import { getInputProps, getTextareaProps, type FieldMetadata } from '@conform-to/react'
+import { BODY_LIMIT } from '../../core/intake/submission'
+import { say } from '../../core/words/say'
+import { Counter } from './Counter'
+import { Labelled } from './Labelled'
+
+type TextField = FieldMetadata<string | undefined>
+
+/** Headline and words, as a customer writes them the first time and when she changes them. */
+export function WordsFields({ title, body }: { title: TextField; body: TextField }) {
+  return (
+    <>
+      <Labelled field={title} label={say('form.title')} hint={say('form.titleHint')} light>
+        <input
+          {...getInputProps(title, { type: 'text' })}
+          key={title.key}
+          className="input customer-words w-full border-edge text-[16px]"
+        />
+      </Labelled>
+      <Labelled
+        field={body}
+        label={say('form.words')}
+        hint={<Counter used={(body.value ?? '').length} limit={BODY_LIMIT} />}
+      >
+        <textarea
+          {...getTextareaProps(body)}
+          key={body.key}
+          rows={3}
+          className="textarea customer-words field-sizing-content max-h-96 min-h-20 w-full border-edge text-[17px] leading-snug"
+        />
+      </Labelled>
+    </>
+  )
+}
