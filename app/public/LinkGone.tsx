@@ -9,7 +9,7 @@ export function LinkGone() {
     <main className="mx-auto max-w-[560px] px-6 py-16">
       <title>{say('confirm.gone')}</title>
       <h1 className="text-[26px]">{say('confirm.gone')}</h1>
-      <p className="mt-2 text-[15px]">{say('confirm.goneHintPlain')}</p>
+      <p className="mt-2 text-[15px]">{say('confirm.goneHint')}</p>
     </main>
   )
 }

@@ -103,8 +103,3 @@ export async function mailCounts(db: Knex, shopId: number): Promise<Record<Mail[
     .count({ n: '*' })
   return { waiting: 0, sent: 0, refused: 0, ...Object.fromEntries(rows.map(({ state, n }) => [state, n])) }
 }
-
-/** How the mail about a review went, the latest of a kind. */
-export async function mailOfReview(db: Knex, reviewId: number): Promise<Mail | undefined> {
-  return db('mail').where({ review_id: reviewId }).orderBy('id', 'desc').first<Mail | undefined>(columns)
-}

@@ -25,8 +25,6 @@ export interface SenderHistory {
   sameAddress: number
 }
 
-export const unknownSender: SenderHistory = { sameProduct: 0, today: 0, aliasOf: '', sameAddress: 0 }
-
 /** Remembers who wrote from where. */
 export class SenderBook {
   private byPerson = new Map<string, Sent[]>()

@@ -56,8 +56,7 @@ export const publicWords = {
     again: 'You have confirmed this already.',
     toOwn: 'Go to my review',
     gone: 'This link has run out',
-    goneHint: 'Links in our mails end after a while. What you wrote is with {{shop}} all the same.',
-    goneHintPlain: 'Links in our mails end after a while. What you wrote is with the shop all the same.',
+    goneHint: 'Links in our mails end after a while. What you wrote is with the shop all the same.',
   },
   own: {
     title: 'Your review',
