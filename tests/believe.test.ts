@@ -101,9 +101,9 @@ async function ownerBringsOrders(page: Page): Promise<void> {
   writeFileSync(
     file,
     [
-      'number,email,name,product_sku,product_title,placed_at,delivered_at,status',
-      `SL-400,Ilse.Thorn@letterbox.example,I Thorn,VC-100,"Visiting cards, 100",${placed},${delivered},delivered`,
-      'SL-401,x@y.example,X,VC-100,,soon,,placed',
+      'number,email,name,product_sku,product_title,placed_at,delivered_at,status,note',
+      `SL-400,Ilse.Thorn@letterbox.example,I Thorn,VC-100,"Visiting cards, 100",${placed},${delivered},delivered,${'as large as files of orders are '.repeat(20_000)}`,
+      'SL-401,x@y.example,X,VC-100,,soon,,placed,',
     ].join('\n'),
   )
   await page.go(`${demo.url}/s/saltmarsh/gather`)

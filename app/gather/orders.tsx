@@ -1,6 +1,7 @@
 import { data, Link, useFetcher } from 'react-router'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
+import { orOffline } from '../offline'
 import type { OrdersReport } from '../../server/proof/bringOrders'
 import type { Route } from './+types/orders'
 
@@ -21,6 +22,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   if (!(file instanceof File) || file.size === 0) return refused(say('bringOrders.noFile'))
   const outcome = await context.elogio.bringOrders(shop, new Uint8Array(await file.arrayBuffer()))
   return outcome.outcome === 'taken' ? { problem: null, report: outcome.report } : refused(outcome.why)
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
 }
 
 export default function Orders({ loaderData, actionData, params }: Route.ComponentProps) {
@@ -66,7 +71,7 @@ export default function Orders({ loaderData, actionData, params }: Route.Compone
           {answer.problem}
         </p>
       )}
-      {answer?.report && <Report report={answer.report} shop={params.shop} />}
+      {answer && 'report' in answer && answer.report && <Report report={answer.report} shop={params.shop} />}
     </main>
   )
 }

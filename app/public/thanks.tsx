@@ -14,10 +14,18 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 }
 
 /** What happens next, as the arrival decided it. */
-function nextSteps({ state, showable }: Route.ComponentProps['loaderData']['received']): WordsKey[] {
+function nextSteps({
+  state,
+  showable,
+  unconfirmed,
+}: Route.ComponentProps['loaderData']['received']): WordsKey[] {
   if (state === 'spam') return ['form.thanks.spam']
   if (!showable) return ['form.thanks.only']
-  const looks: WordsKey[] = state === 'held' ? ['form.thanks.held'] : []
+  const looks: WordsKey[] = unconfirmed
+    ? ['form.thanks.confirmFirst']
+    : state === 'held'
+      ? ['form.thanks.held']
+      : []
   return ['form.thanks.next', ...looks, 'form.thanks.shown']
 }
 

@@ -13,6 +13,7 @@ import { startJobRunner } from '../jobs/runner'
 import { MailRefused } from '../mail/mailer'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
+import { howHandled } from '../publishing/howHandled'
 import type { Services } from '../services'
 import { askToConfirm, confirmMailbox, confirmView } from './confirmation'
 import { writeDown } from './writeDown'
@@ -87,7 +88,10 @@ describe('the mail that asks to confirm', () => {
     await written({ body: 'Free casino bonus at spins.example, message me, earn cash today' })
     expect(sent).toEqual([])
     for (let i = 0; i < 6; i++)
-      await written({ body: `Number ${i} came in good order and stands on the shelf.` })
+      await written({
+        author_email: `Piotr+${i}@lis.example`,
+        body: `Number ${i} came in good order and stands on the shelf.`,
+      })
     expect(sent).toHaveLength(4)
   })
   test('is tried again under the same Message-ID, and given up where the mailbox is refused', async () => {
@@ -206,6 +210,7 @@ describe('the customer’s own page', () => {
     const review = await found(publicId)
     expect([review.state, review.body, review.rating]).toEqual(['waiting', change.body, 200])
     expect(await shown()).toEqual([['Cut true and easy to put together.', 400]])
+    expect((await howHandled(services, 'wrenfield'))!.counted).toMatchObject({ count: 1, average: 400 })
     expect((await reviewView(services, shop, publicId))!.standing).toMatchObject({ rating: 400 })
     expect((await ownReview(services, own))!.standing).toMatchObject({ rating: 400 })
     await decide(services, shop, mara, publicId, plainAct('approve'), review.revision)

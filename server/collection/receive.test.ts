@@ -31,7 +31,13 @@ describe('a token', () => {
     const first = await send(services, 'wrenfield', { token })
     await services.db('review').update({ state: 'declined' })
     const second = await send(services, 'wrenfield', { token, body: 'Something else' })
-    expect(second).toEqual({ publicId: first.publicId, state: 'waiting', showable: true, confirm: false })
+    expect(second).toEqual({
+      publicId: first.publicId,
+      state: 'waiting',
+      showable: true,
+      confirm: false,
+      unconfirmed: false,
+    })
     expect((await found(first.publicId)).body).toBe('Cut true and easy to put together.')
     expect(await services.db('review').count({ n: '*' })).toEqual([{ n: 1 }])
   })

@@ -98,7 +98,12 @@ export async function receive(
     await writing(db, async (trx) => {
       const reviewId = await storeAndLog(trx, review)
       if (candidate.source === 'form' && state !== 'spam' && !review.unconfirmed)
-        await tellOfArrival(services, trx, shop, { ...review.version, publicId, held: state === 'held' })
+        await tellOfArrival(services, trx, shop, {
+          ...review.version,
+          publicId,
+          receivedAt,
+          held: state === 'held',
+        })
       if (invited)
         await inviteToConfirm(services, trx, shop, { ...review, reviewId, address: candidate.authorEmail })
     })
@@ -111,7 +116,13 @@ export async function receive(
   }
   services.changes.announce(shop.id)
   services.wakeJobs()
-  return { publicId: review.publicId, state, showable: review.showable, confirm: invited }
+  return {
+    publicId: review.publicId,
+    state,
+    showable: review.showable,
+    confirm: invited,
+    unconfirmed: review.unconfirmed,
+  }
 }
 
 async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): Promise<Receipt | null> {

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { mailboxKey } from '../../core/proof/mailbox'
 import { counted } from './counted'
 
 export const mailKinds = ['confirm', 'ask', 'trial', 'told'] as const
@@ -52,6 +53,7 @@ export async function insertMail(trx: Knex.Transaction, mail: NewMail): Promise<
     kind: mail.kind,
     review_id: mail.reviewId,
     recipient: mail.recipient,
+    mailbox: mailboxKey(mail.recipient),
     sender_name: mail.senderName,
     language: mail.language,
     subject: mail.subject,
@@ -79,9 +81,13 @@ export async function noteTry(
     .increment('attempts', 1)
 }
 
-/** How many went to a mailbox since a moment, from any shop. */
-export async function mailsTo(db: Knex, recipient: string, since: string): Promise<number> {
-  return counted(db('mail').where({ recipient }).where('queued_at', '>=', since))
+/** How many went to a mailbox since a moment, from any shop, in whichever spelling. */
+export async function mailsTo(db: Knex, address: string, since: string): Promise<number> {
+  return counted(
+    db('mail')
+      .where({ mailbox: mailboxKey(address) })
+      .where('queued_at', '>=', since),
+  )
 }
 
 /** A shop's mails that are not out, or came back, the latest first. */

@@ -40,7 +40,7 @@ export async function upsertOrders(
   return taken
 }
 
-/** A product by its SKU, else by its title, which then is its SKU as well; an order without one is of the shop. */
+/** A product by its SKU, else by its title, which then is its SKU as well. */
 async function upsertProduct(
   trx: Knex.Transaction,
   shopId: number,
@@ -50,10 +50,11 @@ async function upsertProduct(
   const sku = productSku || productTitle
   const known = await trx('product')
     .where({ shop_id: shopId })
-    .where(
-      (named) =>
-        void named.whereRaw('lower(sku) = ?', sku.toLowerCase()).orWhere({ title: productTitle || sku }),
-    )
+    .where((named) => {
+      void named.whereRaw('lower(sku) = ?', sku.toLowerCase())
+      // Two products can have one title; only where no SKU is given does it say which is meant.
+      if (productSku === '') void named.orWhere({ title: productTitle })
+    })
     .first<{ id: number } | undefined>('id')
   if (known) return { id: known.id, isNew: false }
   const [id] = await trx('product').insert({

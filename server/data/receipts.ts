@@ -8,9 +8,15 @@ export interface Receipt {
   showable: boolean
   /** Whether a mail was sent that asks to confirm the mailbox. */
   confirm: boolean
+  /** Held back for nothing but an open confirmation. */
+  unconfirmed: boolean
 }
 
-type Row = Omit<Receipt, 'showable' | 'confirm'> & { showable: 0 | 1; mails: number }
+type Row = Omit<Receipt, 'showable' | 'confirm' | 'unconfirmed'> & {
+  showable: 0 | 1
+  unconfirmed: 0 | 1
+  mails: number
+}
 
 /** Whether the owner last stated that the customer agreed; false before the first time. */
 export async function latestStatedConsent(db: Knex, shopId: number): Promise<boolean> {
@@ -34,9 +40,10 @@ export async function findReceipt(
     publicId: 'public_id',
     state: 'arrival_state',
     showable: 'showable',
+    unconfirmed: 'unconfirmed',
     mails: db('mail').whereRaw('mail.review_id = review.id').count('*'),
   })
   if (!row) return null
-  const { mails, ...receipt } = row
-  return { ...receipt, showable: row.showable === 1, confirm: mails > 0 }
+  const { mails, showable, unconfirmed, ...receipt } = row
+  return { ...receipt, showable: showable === 1, unconfirmed: unconfirmed === 1, confirm: mails > 0 }
 }

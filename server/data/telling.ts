@@ -21,9 +21,14 @@ export async function setDigestHour(db: Knex, shopId: number, hour: number): Pro
   await db('shop').where({ id: shopId }).update({ digest_hour: hour })
 }
 
-/** The hour of a shop's digest, and when the last one was made; the beginning of time before the first. */
+/** The hour of a shop's digest, and from when on the next one tells. */
 export async function digestOf(db: Knex, shopId: number): Promise<{ hour: number; since: string }> {
   return db('shop').where({ id: shopId }).first({ hour: 'digest_hour', since: 'digest_day' })
+}
+
+/** Sets from when on the first digest tells; later ones go on from the one before. */
+export async function beginDigest(trx: Knex, shopId: number, at: string): Promise<void> {
+  await trx('shop').where({ id: shopId, digest_day: '' }).update({ digest_day: at })
 }
 
 export async function setDigestSince(trx: Knex, shopId: number, at: string): Promise<void> {

@@ -1,8 +1,10 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import { say } from '../../core/words/say'
 
-/** More than any form here can hold. */
+/** More than any form here can hold, but those that take a file of orders. */
 const MOST_BYTES = 512 * 1024
+const MOST_FILE_BYTES = 21_000_000
+const takesFile = /^\/s\/[^/]+\/gather\/orders(?:\.data)?(?:\?|$)/
 
 /** Refuses what was sent from another site and what is larger than any form, before anything is read of it. */
 export function refuse(req: IncomingMessage, res: ServerResponse, publicUrl: string): boolean {
@@ -13,7 +15,8 @@ export function refuse(req: IncomingMessage, res: ServerResponse, publicUrl: str
   const length = Number(req.headers['content-length'] ?? NaN)
   if (Number.isNaN(length) && req.headers['transfer-encoding'] !== undefined)
     return answer(req, res, 411, say('error.tooLarge'))
-  if (length > MOST_BYTES) return answer(req, res, 413, say('error.tooLarge'))
+  const most = takesFile.test(req.url ?? '') ? MOST_FILE_BYTES : MOST_BYTES
+  if (length > most) return answer(req, res, 413, say('error.tooLarge'))
   return false
 }
 

@@ -4,7 +4,7 @@ import { say } from '../../core/words/say'
 import { arrivalsSince } from '../data/reviewLists'
 import { undecidedCount } from '../data/reviewCounts'
 import { findShop, type Shop } from '../data/shops'
-import { digestOf, membersTold, setDigestSince } from '../data/telling'
+import { beginDigest, digestOf, membersTold, setDigestSince } from '../data/telling'
 import { writing } from '../data/writing'
 import { enqueue, type Job } from '../jobs/queue'
 import type { Services } from '../services'
@@ -20,6 +20,7 @@ interface Arrived {
   body: string
   rating: number | null
   held: boolean
+  receivedAt: string
 }
 
 /** Tells a shop's people of an arrival as each wants to be told: at once, at once where it is held, or once a day. */
@@ -56,14 +57,16 @@ export async function tellOfArrival(
       },
     )
   }
-  if (members.some(({ told }) => told === 'digest'))
-    await enqueue(trx, {
-      shopId: shop.id,
-      kind: DIGEST,
-      uniqueKey: `digest:${shop.id}`,
-      payload: {},
-      dueAt: nextDigest(services.now(), shop.timeZone, (await digestOf(trx, shop.id)).hour),
-    })
+  if (!members.some(({ told }) => told === 'digest')) return
+  // The first digest tells of this one on, not of all that ever came.
+  await beginDigest(trx, shop.id, arrived.receivedAt)
+  await enqueue(trx, {
+    shopId: shop.id,
+    kind: DIGEST,
+    uniqueKey: `digest:${shop.id}`,
+    payload: {},
+    dueAt: nextDigest(services.now(), shop.timeZone, (await digestOf(trx, shop.id)).hour),
+  })
 }
 
 /** The next time that it is a certain hour in a time zone, as UTC ISO-8601. */

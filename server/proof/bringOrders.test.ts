@@ -50,6 +50,16 @@ test('rows come in once, are brought up to date, and their products with them', 
   expect(await services.db('purchase').where({ number_key: 'WB7' })).toHaveLength(1)
 })
 
+test('a title that two products share belongs to the one whose SKU is given, and a row without a product is told', async () => {
+  const { newProducts, problems } = await bring(
+    'WB-9,,A,HK-9,Hive kit,2026-03-01,,placed',
+    'WB-9,,A,,Hive kit,2026-03-01,,placed',
+    'WB-10,,A,,,2026-03-01,,placed',
+  )
+  expect([newProducts, problems.map(({ row, field }) => [row, field])]).toEqual([1, [[3, 'product_sku']]])
+  expect(await services.db('product').pluck('sku')).toEqual(['HK-2', 'HK-9'])
+})
+
 test('orders that come later prove what was written before, and a cancelled one proves it no more', async () => {
   const { publicId } = await send(services, 'wrenfield', anna)
   expect((await found(publicId)).verified).toBe(false)

@@ -1,5 +1,6 @@
 import { decodeFile } from '../../core/formats/decodeFile'
-import { readOrderFile, type OrderFile } from '../../core/proof/orderFile'
+import { say } from '../../core/words/say'
+import { readOrderFile, type OrderFile, type OrderRow } from '../../core/proof/orderFile'
 import { ordersSummary, upsertOrders, type OrdersTaken } from '../data/orderWriting'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -26,11 +27,19 @@ export async function bringOrders(services: Services, shop: Shop, bytes: Uint8Ar
   } catch (error) {
     return { outcome: 'unreadable', why: error instanceof Error ? error.message : String(error) }
   }
+  const isNamed = ({ productSku, productTitle }: OrderRow) => productSku !== '' || productTitle !== ''
+  const named = file.rows.filter(isNamed)
+  const problems = [
+    ...file.problems,
+    ...file.rows
+      .filter((row) => !isNamed(row))
+      .map(({ row }) => ({ row, field: 'product_sku', reason: say('orders.file.noProduct') })),
+  ].sort((a, b) => a.row - b.row)
   const sum: OrdersTaken = { newOrders: 0, newLines: 0, changedLines: 0, newProducts: 0 }
   const now = services.now().toISOString()
-  for (let from = 0; from < file.rows.length; from += AT_A_TIME) {
+  for (let from = 0; from < named.length; from += AT_A_TIME) {
     const taken = await writing(services.db, (trx) =>
-      upsertOrders(trx, shop.id, file.rows.slice(from, from + AT_A_TIME), services.newId, now),
+      upsertOrders(trx, shop.id, named.slice(from, from + AT_A_TIME), services.newId, now),
     )
     for (const key of Object.keys(sum) as (keyof OrdersTaken)[]) sum[key] += taken[key]
     await new Promise(setImmediate)
@@ -38,7 +47,7 @@ export async function bringOrders(services: Services, shop: Shop, bytes: Uint8Ar
   const changes = await proveAnew(services, shop)
   services.changes.announce(shop.id)
   services.wakeJobs()
-  return { outcome: 'taken', report: { ...sum, rows: file.rows.length, problems: file.problems, changes } }
+  return { outcome: 'taken', report: { ...sum, rows: named.length, problems, changes } }
 }
 
 /** What is known of the shop's orders. */

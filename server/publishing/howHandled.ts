@@ -1,11 +1,12 @@
 import { brandShades, type BrandShades } from '../../core/display/brand'
 import type { Writers } from '../../core/intake/writers'
-import type { RatingTally } from '../../core/curation/ratingTally'
+import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
+import { isCounted } from '../../core/display/showableReview'
 import { isNarrowed, sentenceText } from '../../core/display/sentence'
 import { reviewStates } from '../../core/moderation/rules'
 import { displaysOfShop } from '../data/displays'
 import { formsOfShop } from '../data/forms'
-import { approvedTally, laneCounts, showableCount } from '../data/reviewCounts'
+import { laneCounts } from '../data/reviewCounts'
 import { findShopBySlug, productsOfShop } from '../data/shops'
 import type { Services } from '../services'
 
@@ -41,6 +42,8 @@ export async function howHandled(services: Services, slug: string): Promise<HowH
   const shop = await findShopBySlug(db, slug)
   if (!shop) return null
   const counts = await laneCounts(db, shop.id)
+  // What displays show and average: a review whose change waits stands there with the words before it.
+  const stock = await services.stock(db, shop.id)
   const names = Object.fromEntries((await productsOfShop(db, shop.id)).map(({ sku, title }) => [sku, title]))
   const live = (await displaysOfShop(db, shop.id)).flatMap(({ live }) => live ?? [])
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
@@ -52,8 +55,8 @@ export async function howHandled(services: Services, slug: string): Promise<HowH
     undecided: counts.waiting + counts.held,
     declined: counts.declined,
     spam: counts.spam,
-    counted: await approvedTally(db, shop.id),
-    shown: await showableCount(db, shop.id),
+    counted: tallyOf(stock.filter(isCounted)),
+    shown: stock.length,
     narrowed: [
       ...new Set(
         live

@@ -54,6 +54,7 @@ export const proofWords = {
       noTable: 'This is not a table of orders: {{reason}}',
       noColumn: 'There is no column “{{column}}” in this file. Its columns are: {{heading}}.',
       noNumber: 'There is no order number.',
+      noProduct: 'Neither an SKU nor the name of a product is given.',
       noDate: '“{{typed}}” is no date. Write it like 2026-03-09.',
       cells: 'It has {{cells}} cells where the heading has {{columns}}. A comma too many?',
     },

@@ -45,6 +45,7 @@ export const publicWords = {
       held: 'Something in it asks for a closer look first, so it may take a little longer.',
       spam: 'It looks like advertising to us, so it has been set aside and may not be read.',
       mail: 'No mail is sent about it, and your address is never shown.',
+      confirmFirst: 'It goes on to them once you have shown that the mailbox is yours.',
       confirm: 'We have sent you a mail with a button: press it to show that the mailbox is yours.',
     },
   },
@@ -63,7 +64,7 @@ export const publicWords = {
     thanks: 'Thank you, the mailbox is yours.',
     state: {
       waiting: '{{shop}} has it and has not decided yet.',
-      held: '{{shop}} has it. Something in it asks for a closer look first.',
+      held: '{{shop}} has it and looks at it more closely before deciding.',
       approved: 'It is approved and stands where {{shop}} shows it.',
       declined: '{{shop}} declined it.',
       spam: 'It has been set aside as advertising.',

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { mailboxKey } from '../../../core/proof/mailbox'
 
 /**
  * Whom to believe: who may write, mailboxes confirmed by their owners, mails that go out, links with a single purpose,
@@ -15,7 +16,6 @@ const statements = [
   `CREATE INDEX review_by_unconfirmed ON review (shop_id, unconfirmed) WHERE unconfirmed = 1`,
   `CREATE INDEX review_with_ip ON review (received_at) WHERE ip <> ''`,
   `ALTER TABLE purchase ADD COLUMN mailbox TEXT NOT NULL DEFAULT ''`,
-  `UPDATE purchase SET mailbox = lower(trim(email))`,
   `CREATE INDEX purchase_by_mailbox ON purchase (shop_id, mailbox) WHERE mailbox <> ''`,
   `ALTER TABLE verification ADD COLUMN reason TEXT NOT NULL DEFAULT ''`,
   `ALTER TABLE verification ADD COLUMN revoked_by INTEGER REFERENCES member(id)`,
@@ -37,6 +37,7 @@ const statements = [
     kind TEXT NOT NULL,
     review_id INTEGER REFERENCES review(id),
     recipient TEXT NOT NULL,
+    mailbox TEXT NOT NULL,
     sender_name TEXT NOT NULL,
     language TEXT NOT NULL,
     subject TEXT NOT NULL,
@@ -49,7 +50,7 @@ const statements = [
     sent_at TEXT
   )`,
   `CREATE INDEX mail_by_shop ON mail (shop_id, id)`,
-  `CREATE INDEX mail_by_recipient ON mail (recipient, queued_at)`,
+  `CREATE INDEX mail_by_mailbox ON mail (mailbox, queued_at)`,
   `ALTER TABLE membership ADD COLUMN told TEXT NOT NULL DEFAULT 'digest' CHECK (told IN ('each', 'digest', 'held'))`,
   `ALTER TABLE shop ADD COLUMN digest_hour INTEGER NOT NULL DEFAULT 8`,
   `ALTER TABLE shop ADD COLUMN digest_day TEXT NOT NULL DEFAULT ''`,
@@ -57,6 +58,13 @@ const statements = [
 
 export async function up(db: Knex): Promise<void> {
   for (const statement of statements) await db.raw(statement)
+  const purchases: { id: number; email: string }[] = await db('purchase')
+    .whereNot('email', '')
+    .select('id', 'email')
+  for (const { id, email } of purchases)
+    await db('purchase')
+      .where({ id })
+      .update({ mailbox: mailboxKey(email) })
 }
 
 export async function down(): Promise<void> {
