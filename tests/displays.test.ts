@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { startOtherSite, type OtherSite } from './support/otherSite'
-import { Key, pageOf, type Page } from './support/page'
+import { Key, pageOf, type Page, signIn } from './support/page'
 
 let demo: Running
 let site: OtherSite
@@ -17,11 +17,6 @@ afterAll(async () => {
 
 const PREVIEW = '[aria-label="What visitors get"]'
 
-async function signIn(page: Page, path: string): Promise<void> {
-  await page.go(demo.url + path)
-  await page.click('main form button')
-  await page.at(path)
-}
 /** Clicks a part of the display in the preview, as a person does with the mouse. */
 const clickInPreview = (page: Page, css: string) =>
   page.driver.wait(
@@ -47,7 +42,7 @@ const order = (page: Page) =>
 test('from approved reviews to a display of her own on a page, told by the screen alone', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/show')
+    await signIn(page, demo.url + '/s/wrenfield/show')
     await page.press('Make another')
     await page.sees('How should they stand?')
     await page.accessible()
@@ -98,7 +93,7 @@ const shift = (page: Page) =>
 test('what is changed by clicking it, moved by keys, undone, kept as a version and brought back', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/show/front-page')
+    await signIn(page, demo.url + '/s/wrenfield/show/front-page')
     await page.displayInside(PREVIEW, /Maud P\./)
     await clickInPreview(page, '.eg-name')
     await page.sees('Open this review in Decide', '[role=dialog]')
@@ -174,7 +169,7 @@ test('what is changed by clicking it, moved by keys, undone, kept as a version a
 test('a rosy pick is told so, colours that cannot be read are mended, and her page is the ground', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/show/front-page')
+    await signIn(page, demo.url + '/s/wrenfield/show/front-page')
     await page.sees('A fair pick')
     await page.click('[data-part=ratings]')
     await page.sees('any rating', '#strip')
@@ -255,7 +250,7 @@ test('on listing and product pages each product has its own, and a line leads do
 test('taken down, removed and brought back from the list; its page, and how reviews are handled', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/show')
+    await signIn(page, demo.url + '/s/wrenfield/show')
     const live = async () => Number(/^\d+/.exec(await page.text('h1'))?.[0])
     const before = await live()
     const act = async (key: string, intent: string) => {
@@ -295,7 +290,7 @@ test('taken down, removed and brought back from the list; its page, and how revi
   })
   await withBrowser(phone, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/show/front-page')
+    await signIn(page, demo.url + '/s/wrenfield/show/front-page')
     await page.sees('Could stand here too')
     await page.accessible()
     expect(

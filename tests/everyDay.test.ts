@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { sendSeveral, variedSentence } from './support/submissions'
-import { Key, pageOf, type Page } from './support/page'
+import { Key, pageOf, type Page, signIn } from './support/page'
 
 let demo: Running
 beforeAll(async () => {
@@ -10,10 +10,6 @@ beforeAll(async () => {
 })
 afterAll(() => demo.stop())
 
-async function signIn(page: Page, path: string): Promise<void> {
-  await page.go(demo.url + path)
-  await page.click('main form button')
-}
 const lane = async (page: Page, name: string) => Number(await page.text(`[data-lane-count=${name}]`))
 const lanes = async (page: Page) => ({
   waiting: await lane(page, 'waiting'),
@@ -33,7 +29,7 @@ test('forty mixed arrivals are decided by keys alone, three of them undone, and 
   }))
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/decide?lane=waiting')
+    await signIn(page, demo.url + '/s/wrenfield/decide?lane=waiting')
     await page.sees('Visitor 39', '#writer')
     let counts = await lanes(page)
     const undecided = counts.waiting + counts.held
@@ -76,7 +72,7 @@ test('forty mixed arrivals are decided by keys alone, three of them undone, and 
 test('several at once: ticks, a range, all that match, and one undo for them together', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/decide?lane=approved')
+    await signIn(page, demo.url + '/s/wrenfield/decide?lane=approved')
     await page.sees(/\S/, '#writer')
     const before = await lanes(page)
     await page.keys('x')
@@ -122,7 +118,7 @@ test('several at once: ticks, a range, all that match, and one undo for them tog
 test('a reply stands where visitors read it, is changed and taken back; reasons, tags, notes and search', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/decide?lane=approved&q=frames')
+    await signIn(page, demo.url + '/s/wrenfield/decide?lane=approved&q=frames')
     await page.sees(/\S/, '#writer')
     await page.find('article .found-word')
     await page.accessible()
@@ -180,7 +176,7 @@ test('a reply stands where visitors read it, is changed and taken back; reasons,
 test('by night and on a wide screen every screen holds its contrast and its width', async () => {
   await withBrowser({ width: 1920, height: 1080 }, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/gather')
+    await signIn(page, demo.url + '/s/wrenfield/gather')
     await page.sees('came in these 30 days')
     await page.click('header details:last-of-type summary')
     await page.click('header select')
@@ -213,7 +209,7 @@ test('by night and on a wide screen every screen holds its contrast and its widt
 test('on a phone list and review are pages of their own, and nothing sticks out', async () => {
   await withBrowser(phone, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, '/s/wrenfield/decide?lane=approved')
+    await signIn(page, demo.url + '/s/wrenfield/decide?lane=approved')
     await page.sees(/\S/, '#writer')
     const fits = () => driver.executeScript<boolean>('return document.documentElement.scrollWidth <= 390')
     expect(await fits()).toBe(true)

@@ -13,19 +13,17 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   return { received, shop: { name, shortName, logo, shades: brandShades(brand) } }
 }
 
-/** What happens next, as the arrival decided it. */
+/** What happens next, as the arrival decided it; what the writer has to do herself leads. */
 function nextSteps({
   state,
   showable,
+  confirm,
   unconfirmed,
 }: Route.ComponentProps['loaderData']['received']): WordsKey[] {
   if (state === 'spam') return ['form.thanks.spam']
   if (!showable) return ['form.thanks.only']
-  const looks: WordsKey[] = unconfirmed
-    ? ['form.thanks.confirmFirst']
-    : state === 'held'
-      ? ['form.thanks.held']
-      : []
+  if (confirm && unconfirmed) return ['form.thanks.confirmFirst', 'form.thanks.next', 'form.thanks.shown']
+  const looks: WordsKey[] = state === 'held' ? ['form.thanks.held'] : []
   return ['form.thanks.next', ...looks, 'form.thanks.shown']
 }
 
@@ -35,12 +33,11 @@ export default function Thanks({ loaderData: { received, shop } }: Route.Compone
       <h1 className="text-[26px]">{say('form.thanks.title')}</h1>
       <p className="mt-2 text-[17px]">{say('form.thanks.kept', { shop: shop.name })}</p>
       <ul className="mt-4 flex flex-col gap-2 text-[15px]">
+        {received.confirm && <li className="font-semibold">{say('form.thanks.confirm')}</li>}
         {nextSteps(received).map((key) => (
           <li key={key}>{say(key, { shop: shop.shortName })}</li>
         ))}
-        <li className={received.confirm ? 'font-semibold' : 'text-soft'}>
-          {say(received.confirm ? 'form.thanks.confirm' : 'form.thanks.mail')}
-        </li>
+        {!received.confirm && <li className="text-soft">{say('form.thanks.mail')}</li>}
       </ul>
     </ShopSheet>
   )
