@@ -10,6 +10,7 @@ export default [
   route('confirm/:token', 'public/confirm.tsx'),
   route('r/:token', 'public/own.tsx'),
   route('how/:shop', 'public/how.tsx'),
+  route('f/:slug/photo', 'api/photo.ts'),
   route('api/f/:slug', 'api/form.ts'),
   route('s/:shop', 'shop/layout.tsx', [
     index('shop/start.tsx'),

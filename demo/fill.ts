@@ -2,12 +2,14 @@ import { existsSync, rmSync } from 'node:fs'
 import { plainAct, type ReviewAct } from '../core/moderation/reviewAct'
 import { manualEntrySchema } from '../core/intake/manualEntry'
 import { fold } from '../core/formats/fold'
+import type { PhotoRef } from '../core/intake/photos'
 import { TRAP_FIELD } from '../core/intake/submission'
 import { orderNumberKey } from '../core/proof/orderNumber'
 import { hashPassword } from '../server/account/password'
 import { openForm, submitForm } from '../server/collection/customerForm'
 import { writeDown } from '../server/collection/writeDown'
 import { keepPicture } from '../server/media/keepPicture'
+import { stagePhoto } from '../server/media/stagePhoto'
 import { issueFormToken } from '../server/collection/formToken'
 import { databaseFile, mediaFolder, signingKey } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
@@ -22,6 +24,7 @@ import { decide } from '../server/moderation/decide'
 import { makeLive } from '../server/publishing/draft'
 import { loadLiveDisplays } from '../server/http/liveDisplays'
 import { buildServices, type Services } from '../server/services'
+import { photographed } from './photographed'
 import { helper, owner, type MemberStory } from './members'
 import { saltmarsh } from './saltmarsh/shop'
 import type { DisplayStory, ReviewStory, ShopStory } from './story'
@@ -210,10 +213,25 @@ async function sent(services: Services, story: ShopStory, review: ReviewStory): 
     order_number: review.order ?? '',
     product: review.product ?? '',
     consent: review.mayShow !== false,
+    media: await photosSent(services, form.form, review),
     token: review.odd === 'noToken' ? undefined : token,
     [TRAP_FIELD]: review.odd === 'trap' ? review.email : '',
   })
   return publicId
+}
+
+async function photosSent(
+  services: Services,
+  form: { id: number; shopId: number },
+  { name, photos = [] }: ReviewStory,
+): Promise<PhotoRef[]> {
+  const refs: PhotoRef[] = []
+  for (const { drawn, shows } of photos) {
+    const staged = await stagePhoto(services, form, await photographed(drawn))
+    if ('refused' in staged) throw new Error(`a photo of ${name} is refused: ${staged.refused}`)
+    refs.push({ key: staged.key, alt: shows })
+  }
+  return refs
 }
 
 async function writtenDown(

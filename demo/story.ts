@@ -52,6 +52,8 @@ export interface ReviewStory {
   /** Sent past the form's page, or with the hidden field filled in. */
   odd?: 'noToken' | 'trap'
   then?: Act
+  /** Photos that came with it: what is to be seen, as SVG, and what she says it shows. */
+  photos?: { drawn: string; shows: string }[]
   /** What the shop answered in public. */
   reply?: string
   /** Written down by the shop for a customer. */

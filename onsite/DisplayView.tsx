@@ -12,7 +12,7 @@ export function DisplayView({
   wake,
 }: {
   model: DisplayModel
-  /** Where what wakes its layout lies, for the loader. */
+  /** Where what wakes it lies, for the loader; several with spaces between. */
   wake?: string
 }) {
   const { layout, title, heading, quotations, whenEmpty, dress, theme } = model

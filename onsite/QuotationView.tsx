@@ -24,6 +24,7 @@ export function QuotationView({ quotation, model }: { quotation: Quotation; mode
         </Head>
       )}
       <Words quotation={quotation} say={model.say} />
+      <Photos quotation={quotation} say={model.say} />
       {reply && (
         <div className="eg-reply">
           <p>
@@ -60,6 +61,20 @@ function Words({ quotation, say }: { quotation: Quotation; say: Given['say'] }) 
         </>
       )}
     </blockquote>
+  )
+}
+
+/** What its writer photographed: each a link to the large one, which opens above the page where scripts run. */
+function Photos({ quotation: { photos }, say }: { quotation: Quotation; say: Given['say'] }) {
+  if (photos.length === 0) return null
+  return (
+    <div className="eg-photos" data-back={say('before')} data-on={say('after')} data-close={say('close')}>
+      {photos.map(({ large, small, width, height, alt }) => (
+        <a key={large} href={large} data-w={width} data-h={height}>
+          <img src={small} alt={alt} width="76" height="76" loading="lazy" />
+        </a>
+      ))}
+    </div>
   )
 }
 

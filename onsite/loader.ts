@@ -18,10 +18,12 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     const answer = await fetch(`${display}.json${query.size ? `?${query}` : ''}`, { credentials: 'omit' })
     if (!answer.ok) return
     const { html, css, jsonLd } = (await answer.json()) as Answer
-    const part = / data-wake="([^"]+)"/.exec(html)?.[1]
-    const behaviour = part ? ((await import(/* @vite-ignore */ origin + part)) as Behaviour) : null
+    const parts = / data-wake="([^"]+)"/.exec(html)?.[1]?.split(' ') ?? []
+    const behaviours = await Promise.all(
+      parts.map((part) => import(/* @vite-ignore */ origin + part) as Promise<Behaviour>),
+    )
     show(box, html, css)
-    behaviour?.default(box.shadowRoot!)
+    for (const behaviour of behaviours) behaviour.default(box.shadowRoot!)
     if (jsonLd) tellSearchEngines(box, jsonLd)
     navigator.sendBeacon?.(`${display}/seen`, location.origin + location.pathname)
   } catch {

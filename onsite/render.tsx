@@ -6,10 +6,10 @@ import { say } from '../core/words/say'
 import { DisplayView } from './DisplayView'
 import { displayStyles, shadowStyles } from './styles'
 
-/** What a layout needs to run beside its HTML, by the name of its module in `behaviour/`. */
-export type Behaviour = 'pack' | 'slide' | 'lead'
+/** What a display needs to run beside its HTML, by the name of its module in `behaviour/`. */
+export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos'
 
-const behaviours: Partial<Record<Layout, Behaviour>> = {
+const byLayout: Partial<Record<Layout, Behaviour>> = {
   masonry: 'pack',
   carousel: 'slide',
   single: 'slide',
@@ -21,7 +21,7 @@ const behaviours: Partial<Record<Layout, Behaviour>> = {
 export interface RenderedDisplay {
   html: string
   css: string
-  behaviour: Behaviour | null
+  behaviours: Behaviour[]
 }
 
 /** @param addresses where the behaviours lie, for whoever gets the HTML without our code around it */
@@ -29,11 +29,16 @@ export function renderDisplay(
   model: DisplayModel,
   addresses: Partial<Record<Behaviour, string>> = {},
 ): RenderedDisplay {
-  const behaviour = behaviours[model.layout.kind] ?? null
-  const html = renderToStaticMarkup(
-    <DisplayView model={model} wake={behaviour ? addresses[behaviour] : undefined} />,
-  )
-  return { html, css: shadowStyles(model), behaviour: html ? behaviour : null }
+  const behaviours = behavioursOf(model)
+  const wake = behaviours.flatMap((name) => addresses[name] ?? []).join(' ')
+  const html = renderToStaticMarkup(<DisplayView model={model} wake={wake || undefined} />)
+  return { html, css: shadowStyles(model), behaviours: html ? behaviours : [] }
+}
+
+function behavioursOf({ layout, quotations }: DisplayModel): Behaviour[] {
+  const own = byLayout[layout.kind]
+  const photos = quotations.some((quotation) => quotation.photos.length > 0)
+  return [...(own ? [own] : []), ...(photos ? ['photos' as const] : [])]
 }
 
 /** The look of a page that a display has to itself, in the shop's own ground, ink and type. */

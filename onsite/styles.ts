@@ -40,6 +40,17 @@ const quotation = `
 .eg-words summary{display:inline-block;font-size:.9em;text-decoration:underline;cursor:pointer;list-style:none;min-height:24px}
 .eg-words summary::-webkit-details-marker{display:none}
 .eg-words:has([open]) .eg-cut,.eg-words [open] .eg-closed,.eg-words details:not([open]) .eg-opened{display:none}
+.eg-photos{display:flex;flex-wrap:wrap;gap:6px;margin-top:.6em}
+.eg-photos a,.eg-photos img{display:block;border-radius:min(var(--eg-round),12px)}
+.eg-photos img{width:76px;height:76px;object-fit:cover}
+.eg-view{position:fixed;inset:0;margin:auto;padding:0 0 52px;border:0;border-radius:12px;width:fit-content;height:fit-content;max-width:96vw;max-height:96vh;overflow:hidden;background:#14181a;color:#fff}
+.eg-view::backdrop{background:#000b}
+.eg-view img{display:block;width:auto;height:auto;max-width:96vw;max-height:calc(96vh - 52px);object-fit:contain}
+.eg-view p{position:absolute;inset:auto 148px 0 16px;height:52px;display:grid;align-items:center;overflow:hidden;font-size:15px;line-height:1.25}
+.eg .eg-view button{position:absolute;bottom:6px;width:40px;height:40px;font:22px/1 ${signs}}
+.eg-view button:nth-of-type(1){inset-inline-end:96px}
+.eg-view button:nth-of-type(2){inset-inline-end:52px}
+.eg-view .eg-shut{inset-inline-end:8px}
 .eg figcaption{margin-top:.45em;font-size:.85em;line-height:1.45;color:${soft}}
 .eg-name{font-weight:700}
 .eg-with-face{min-height:52px;padding-inline-start:56px;position:relative}

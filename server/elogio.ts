@@ -1,7 +1,7 @@
 import { signIn, signOut, whoIs } from './account/session'
 import { changePassword, saveSettings } from './account/settings'
 import { isEmpty, setUp } from './account/setUp'
-import { handOutToken, openForm, submitForm, thanksFor } from './collection/customerForm'
+import { handOutToken, lacksPhotos, openForm, submitForm, thanksFor } from './collection/customerForm'
 import { gatherView, setWriters } from './collection/gather'
 import { changeOwn, consentOwn, ownReview, takeBackOwn } from './collection/ownReview'
 import { writeDown, writeView } from './collection/writeDown'
@@ -11,13 +11,14 @@ import { SEND_MAIL, sendMail } from './mail/outbox'
 import { DIGEST, sendDigest } from './mail/tellMembers'
 import { bringOrders, ordersView } from './proof/bringOrders'
 import { latestOwnAct } from './moderation/latestOwnAct'
-import { forgetView, keepAside, queueNames, saveView } from './moderation/asides'
+import { forgetView, keepAlt, keepAside, queueNames, saveView } from './moderation/asides'
 import { decide, decideMany } from './moderation/decide'
 import { allInLane, firstInLane, laneToOpen, neighbours, queueView } from './moderation/queue'
 import { readFilter } from './moderation/readFilter'
 import { readTogether, reviewView } from './moderation/reviewView'
 import { undo, undoFromLog } from './moderation/undo'
 import { shopPicture } from './media/picture'
+import { stagedPhotos, stagePhoto } from './media/stagePhoto'
 import { stagePage } from './outside/stagePage'
 import { readShopSite } from './outside/readShopSite'
 import { displayCards } from './publishing/displayCards'
@@ -72,6 +73,9 @@ export function buildElogio(services: Services, publication: Publication) {
     openForm: bound(openForm),
     handOutToken: bound(handOutToken),
     submitForm: bound(submitForm),
+    stagePhoto: bound(stagePhoto),
+    stagedPhotos: bound(stagedPhotos),
+    lacksPhotos: bound(lacksPhotos),
     thanksFor: bound(thanksFor),
     confirmView: bound(confirmView),
     ownReview: bound(ownReview),
@@ -97,6 +101,7 @@ export function buildElogio(services: Services, publication: Publication) {
     saveView: bound(saveView),
     forgetView: bound(forgetView),
     keepAside: bound(keepAside),
+    keepAlt: bound(keepAlt),
     readTogether: bound(readTogether),
     reviewView: bound(reviewView),
     neighbours: bound(neighbours),

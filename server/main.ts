@@ -8,7 +8,6 @@ import packageJson from '../package.json' with { type: 'json' }
 import { readConfig, type Config } from './config'
 import { databaseFile, mediaFolder, signingKey } from './dataFolder'
 import { openDatabase } from './data/database'
-import { forgetByTheHour } from './collection/forgetAddresses'
 import { buildElogio, jobKinds, mailKinds } from './elogio'
 import { smtpMailer } from './mail/mailer'
 import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
@@ -27,6 +26,7 @@ import { loadLiveDisplays } from './http/liveDisplays'
 import { markInstallationStale } from './publishing/staleDisplays'
 import { buildSeen } from './publishing/seen'
 import { buildServices } from './services'
+import { tidyByTheHour } from './tidyUp'
 
 async function start(config: Config): Promise<void> {
   const db = await openDatabase(databaseFile(config.dataFolder))
@@ -48,7 +48,7 @@ async function start(config: Config): Promise<void> {
   await releaseAll(db)
   const jobs = startJobRunner(services, jobKinds(services, live))
   const mails = startJobRunner(services, mailKinds(services))
-  const stopForgetting = forgetByTheHour(services)
+  const stopTidying = tidyByTheHour(services)
   const elogio = buildElogio(services, live)
   const variants = displayVariants(services, live)
   const hearSeen = buildSeen(services)
@@ -104,7 +104,7 @@ async function start(config: Config): Promise<void> {
     stopping = true
     server.close()
     server.closeAllConnections()
-    stopForgetting()
+    stopTidying()
     await jobs.stop()
     await mails.stop()
     await db.destroy()

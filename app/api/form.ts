@@ -1,6 +1,7 @@
 import { parseWithZod } from '@conform-to/zod/v4'
 import { submissionFields, submissionSchema } from '../../core/intake/submission'
 import { say } from '../../core/words/say'
+import { takePhotos } from '../public/photos/takePhotos'
 import { waitWords } from '../waitWords'
 import type { Route } from './+types/form'
 
@@ -29,11 +30,17 @@ export async function action({ params, request, context }: Route.ActionArgs) {
       { error: waitWords(wait) },
       { status: 429, headers: { 'Retry-After': String(wait) } },
     )
-  const form = await request.formData().catch(() => null)
-  if (!form) return Response.json({ error: say('error.wrongType') }, { status: 415 })
+  const sent = await request.formData().catch(() => null)
+  if (!sent) return Response.json({ error: say('error.wrongType') }, { status: 415 })
+  const { form, problems } = await takePhotos(sent, context, found.form)
   const submission = parseWithZod(form, { schema: submissionSchema(found.products.map(({ sku }) => sku)) })
-  if (submission.status !== 'success')
-    return Response.json({ errors: submission.error ?? {} }, { status: 422 })
+  if (submission.status !== 'success' || problems.length > 0)
+    return unfit({
+      ...(submission.status !== 'success' && submission.error),
+      ...(problems.length > 0 && { media: problems }),
+    })
+  if (await context.elogio.lacksPhotos(found, submission.value))
+    return unfit({ media: [say('photo.error.gone')] })
   const { publicId, state, confirm } = await context.elogio.submitForm(
     found,
     submission.value,
@@ -41,3 +48,5 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   )
   return Response.json({ id: publicId, state, confirm }, { status: 201 })
 }
+
+const unfit = (errors: object) => Response.json({ errors }, { status: 422 })

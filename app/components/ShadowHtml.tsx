@@ -2,16 +2,18 @@ import { useEffect, useRef } from 'react'
 import type { Behaviour } from '../../onsite/render'
 import { wake } from './wake'
 
+const none: Behaviour[] = []
+
 /** Shows a rendered display exactly as a visitor's page does: in a shadow root of its own. */
 export function ShadowHtml({
   html,
   css,
-  behaviour = null,
+  behaviours = none,
   className,
 }: {
   html: string
   css: string
-  behaviour?: Behaviour | null
+  behaviours?: Behaviour[]
   className?: string
 }) {
   const host = useRef<HTMLDivElement>(null)
@@ -23,8 +25,8 @@ export function ShadowHtml({
     sheet.replaceSync(css)
     root.adoptedStyleSheets = [sheet]
     root.innerHTML = html
-    return wake(root, behaviour)
-  }, [html, css, behaviour])
+    return wake(root, behaviours)
+  }, [html, css, behaviours])
   // The host takes nothing but type and colour from around it, so size and place belong to the box about it.
   return (
     <div className={className}>

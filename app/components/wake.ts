@@ -2,9 +2,11 @@ import pack from '../../onsite/behaviour/pack'
 import slide from '../../onsite/behaviour/slide'
 import type { Behaviour } from '../../onsite/render'
 
+/** In the editor a click on a photo asks what to do with it, so it does not open. */
 const behaviours: Partial<Record<Behaviour, (root: ParentNode) => () => void>> = { pack, slide }
 
-/** Lets a layout do what it does on a visitor's page. Answers what ends it. */
-export function wake(root: ParentNode, behaviour: Behaviour | null): (() => void) | undefined {
-  return behaviour ? behaviours[behaviour]?.(root) : undefined
+/** Lets a display do what it does on a visitor's page. Answers what ends it. */
+export function wake(root: ParentNode, names: Behaviour[]): () => void {
+  const ends = names.map((name) => behaviours[name]?.(root))
+  return () => ends.forEach((end) => end?.())
 }

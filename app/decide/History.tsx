@@ -59,6 +59,8 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
     case 'ask':
     case 'prove':
     case 'unprove':
+    case 'hidePhoto':
+    case 'showPhoto':
     case 'vouch':
     case 'unvouch':
     case 'change':

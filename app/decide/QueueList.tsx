@@ -163,6 +163,7 @@ function Chips({ line, languages }: { line: Line; languages: string[] }) {
         </Chip>
       ))}
       {verified && <Chip tone="moss">{say('proof.verified')}</Chip>}
+      {line.photos > 0 && <Chip>{say('photo.short', { count: line.photos })}</Chip>}
       {line.source === 'manualEntry' && <Chip>{say('decide.writtenDown')}</Chip>}
       {!verified && proofFailure && <Chip>{say(`proof.short.${proofFailure}`)}</Chip>}
       {language && !languages.includes(language) && <Chip>{say(`language.${language}` as WordsKey)}</Chip>}

@@ -52,6 +52,15 @@ function doneWords({ act, authorName, state, count }: LastAct): string {
 }
 
 const manyActs = ['approve', 'decline', 'spam', 'undo', 'move', 'tag', 'untag'] as const
-const saidActs = [...manyActs, 'reason', 'reply', 'unreply', 'vouch', 'unvouch'] as const
+const saidActs = [
+  ...manyActs,
+  'reason',
+  'reply',
+  'unreply',
+  'hidePhoto',
+  'showPhoto',
+  'vouch',
+  'unvouch',
+] as const
 const isManyAct = (act: string): act is (typeof manyActs)[number] => manyActs.some((one) => one === act)
 const isSaidAct = (act: string): act is (typeof saidActs)[number] => saidActs.some((one) => one === act)

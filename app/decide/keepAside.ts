@@ -1,18 +1,27 @@
 import { data, redirect } from 'react-router'
 import { z } from 'zod'
+import { ALT_LIMIT } from '../../core/intake/photos'
 import { BODY_LIMIT } from '../../core/intake/submission'
 import { requireShop } from '../account/session'
 import { readForm } from '../readForm'
 import type { Route } from './+types/keepAside'
 
-const aside = z.object({ what: z.enum(['note', 'replyDraft']), text: z.string().max(BODY_LIMIT) })
+const aside = z.discriminatedUnion('what', [
+  z.object({ what: z.enum(['note', 'replyDraft']), text: z.string().max(BODY_LIMIT) }),
+  // What a photo shows.
+  z.object({ what: z.literal('alt'), photo: z.string().max(40), text: z.string().max(ALT_LIMIT) }),
+])
 
-/** Keeps a note or the draft of a reply as it is typed. */
+/** Keeps what is written beside a review as it is typed: a note, the draft of a reply, what a photo shows. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const { what, text } = await readForm(request, aside)
-  if (!(await context.elogio.keepAside(shop, params.review, what, text))) throw data(null, { status: 404 })
-  return { kept: text }
+  const given = await readForm(request, aside)
+  const kept =
+    given.what === 'alt'
+      ? await context.elogio.keepAlt(shop, params.review, given.photo, given.text.trim())
+      : await context.elogio.keepAside(shop, params.review, given.what, given.text)
+  if (!kept) throw data(null, { status: 404 })
+  return { kept: given.text }
 }
 
 export function loader({ params }: Route.LoaderArgs) {

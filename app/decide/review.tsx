@@ -15,6 +15,7 @@ import { History } from './History'
 import { openLane } from './openLane'
 import { ReplyBox } from './ReplyBox'
 import { ReviewFacts } from './ReviewFacts'
+import { ReviewPhotos } from './ReviewPhotos'
 import { ReviewWords } from './ReviewWords'
 import { Why } from './Why'
 import type { Route } from './+types/review'
@@ -118,6 +119,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
           when={loaderData.when}
           q={search.q}
         />
+        <ReviewPhotos address={address} photos={loaderData.photos} act={act} writer={review.authorName} />
         <div className="mt-4 flex flex-col gap-4">
           <Why state={review.state} score={review.score} signals={signals} />
           {review.state === 'declined' && <Reason reason={review.declineReason} act={act} />}

@@ -4,7 +4,7 @@ import { useFetcher } from 'react-router'
 const TYPING_PAUSE_MS = 500
 
 /** A text that is kept by itself as it is typed, also when the page is left before the pause is over. */
-export function useAside(address: string, what: 'note' | 'replyDraft', kept: string) {
+export function useAside(address: string, what: 'note' | 'replyDraft' | 'alt', kept: string, photo = '') {
   const fetcher = useFetcher<{ kept: string }>()
   const [text, setText] = useState(kept)
   const [unsent, setUnsent] = useState(false)
@@ -13,10 +13,10 @@ export function useAside(address: string, what: 'note' | 'replyDraft', kept: str
     if (!unsent) return
     const timer = setTimeout(() => {
       setUnsent(false)
-      void submit({ what, text }, { method: 'post', action: address })
+      void submit({ what, text, photo }, { method: 'post', action: address })
     }, TYPING_PAUSE_MS)
     return () => clearTimeout(timer)
-  }, [unsent, text, submit, address, what])
+  }, [unsent, text, submit, address, what, photo])
 
   const pending = useRef<string | null>(null)
   useEffect(() => {
@@ -25,7 +25,7 @@ export function useAside(address: string, what: 'note' | 'replyDraft', kept: str
   useEffect(() => {
     const sendPending = () => {
       if (pending.current === null) return
-      navigator.sendBeacon(address, new URLSearchParams({ what, text: pending.current }))
+      navigator.sendBeacon(address, new URLSearchParams({ what, photo, text: pending.current }))
       pending.current = null
     }
     window.addEventListener('pagehide', sendPending)
@@ -33,7 +33,7 @@ export function useAside(address: string, what: 'note' | 'replyDraft', kept: str
       window.removeEventListener('pagehide', sendPending)
       sendPending()
     }
-  }, [address, what])
+  }, [address, what, photo])
 
   return {
     text,

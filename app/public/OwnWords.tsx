@@ -10,7 +10,13 @@ export interface Said {
 }
 
 /** What somebody said, as she wrote it. */
-export function OwnWords({ words: { title, body, rating, authorName, productTitle } }: { words: Said }) {
+export function OwnWords({
+  words: { title, body, rating, authorName, productTitle },
+  photos = [],
+}: {
+  words: Said
+  photos?: { small: string; alt: string }[]
+}) {
   return (
     <blockquote className="mt-5 border-l-2 border-(--shop-edge) pl-4">
       {rating !== null && <RatingMark rating={rating} />}
@@ -21,6 +27,18 @@ export function OwnWords({ words: { title, body, rating, authorName, productTitl
         {title && <p className="font-semibold">{title}</p>}
         <p>{body || <span className="text-soft">{say('decide.noWords')}</span>}</p>
       </div>
+      {photos.length > 0 && (
+        <p className="mt-2 flex flex-wrap gap-2">
+          {photos.map(({ small, alt }, i) => (
+            <img
+              key={small}
+              src={`/media/${small}`}
+              alt={alt || say('photo.of', { place: i + 1 })}
+              className="size-16 rounded-lg object-cover"
+            />
+          ))}
+        </p>
+      )}
       <p className="mt-2 text-soft">{[authorName, productTitle].filter(Boolean).join(', ')}</p>
     </blockquote>
   )

@@ -10,6 +10,10 @@ import { waitWords } from '../waitWords'
 import { Labelled, Mistakes } from './Labelled'
 import { RatingChoice } from './RatingChoice'
 import { ShopSheet } from './ShopSheet'
+import { PhotoField } from './photos/PhotoField'
+import { mediaErrors, takePhotos } from './photos/takePhotos'
+import { usePhotos } from './photos/usePhotos'
+import { useSendWhenReady } from './photos/useSendWhenReady'
 import { WordsFields } from './WordsFields'
 import type { Route } from './+types/form'
 
@@ -36,14 +40,18 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
   if (!found?.form.open) throw data(null, { status: 404 })
   const schema = submissionSchema(found.products.map(({ sku }) => sku))
-  const submission = parseWithZod(await request.formData(), { schema })
-  if (submission.status !== 'success') return data(submission.reply(), { status: 422 })
+  const { form, photos, problems } = await takePhotos(await request.formData(), context, found.form)
+  const submission = parseWithZod(form, { schema })
+  if (submission.status !== 'success' || problems.length > 0)
+    return data({ reply: submission.reply(mediaErrors(problems)), photos }, { status: 422 })
+  if (await context.elogio.lacksPhotos(found, submission.value))
+    return data({ reply: submission.reply(mediaErrors([say('photo.error.gone')])), photos }, { status: 422 })
   const wait = await context.throttle.submit(request, params.slug)
   if (wait !== null)
-    return data(submission.reply({ formErrors: [waitWords(wait)] }), {
-      status: 429,
-      headers: { 'Retry-After': String(wait) },
-    })
+    return data(
+      { reply: submission.reply({ formErrors: [waitWords(wait)] }), photos },
+      { status: 429, headers: { 'Retry-After': String(wait) } },
+    )
   const { publicId } = await context.elogio.submitForm(found, submission.value, context.askerOf(request))
   return redirect(`/f/${params.slug}/thanks?of=${publicId}`)
 }
@@ -53,7 +61,7 @@ export function headers({ actionHeaders }: Route.HeadersArgs) {
   return actionHeaders
 }
 
-export default function CustomerForm({ loaderData, actionData }: Route.ComponentProps) {
+export default function CustomerForm({ loaderData, actionData, params }: Route.ComponentProps) {
   const { heading, intro, open, shop } = loaderData
   return (
     <ShopSheet shop={shop} title={heading}>
@@ -73,7 +81,7 @@ export default function CustomerForm({ loaderData, actionData }: Route.Component
               <b className="font-semibold">{loaderData.fixedProduct.title}</b>
             </p>
           )}
-          <Fields loaderData={loaderData} lastResult={actionData} />
+          <Fields loaderData={loaderData} address={`/f/${params.slug}/photo`} lastResult={actionData} />
         </>
       ) : (
         <>
@@ -87,25 +95,35 @@ export default function CustomerForm({ loaderData, actionData }: Route.Component
 
 function Fields({
   loaderData: { shop, products, fixedProduct, token },
+  address,
   lastResult,
 }: {
   loaderData: Route.ComponentProps['loaderData']
+  /** Where photos are sent ahead. */
+  address: string
   lastResult: Route.ComponentProps['actionData']
 }) {
+  const photos = usePhotos(address, lastResult?.photos ?? [])
   const [form, fields] = useForm({
-    lastResult,
+    lastResult: lastResult?.reply,
     defaultValue: { token, product: fixedProduct?.sku ?? '' },
     shouldValidate: 'onBlur',
     shouldRevalidate: 'onInput',
     onValidate: ({ formData }) =>
       parseWithZod(formData, { schema: submissionSchema(products.map(({ sku }) => sku)) }),
   })
+  const { send, waiting } = useSendWhenReady(photos.pending)
   const shownName = publicName(fields.author_name.value ?? '')
   const mistakes = lastResult ? Object.keys(form.allErrors).length : 0
   const refusal = form.errors?.join(' ')
 
   return (
-    <Form method="post" className="mt-5 flex flex-col gap-4" {...getFormProps(form)}>
+    <Form
+      method="post"
+      encType="multipart/form-data"
+      className="mt-5 flex flex-col gap-4"
+      {...getFormProps(form)}
+    >
       <input {...getInputProps(fields.token, { type: 'hidden' })} key={fields.token.key} />
       <div className="absolute -left-[9999px]" aria-hidden="true">
         <label>
@@ -157,6 +175,8 @@ function Fields({
 
       <WordsFields title={fields.title} body={fields.body} />
 
+      <PhotoField photos={photos} errors={fields.media.errors} />
+
       <div className="grid gap-4 sm:grid-cols-2 sm:gap-5">
         <Labelled
           field={fields.author_name}
@@ -194,10 +214,15 @@ function Fields({
       </label>
 
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <button className="btn h-12 border-0 bg-(--shop-button) px-6 text-[15px] text-white hover:brightness-110">
+        <button
+          onClick={send}
+          className="btn h-12 border-0 bg-(--shop-button) px-6 text-[15px] text-white hover:brightness-110"
+        >
           {say('form.send')}
         </button>
-        <span className="text-soft">{say('form.next', { shop: shop.shortName })}</span>
+        <span className="text-soft" role={waiting ? 'status' : undefined}>
+          {waiting ? say('photo.pending') : say('form.next', { shop: shop.shortName })}
+        </span>
       </div>
       <Mistakes field={fields.token} />
     </Form>

@@ -10,13 +10,17 @@ import { LinkGone } from './LinkGone'
 import { OwnWords } from './OwnWords'
 import { RatingChoice } from './RatingChoice'
 import { ShopSheet } from './ShopSheet'
+import { PhotoField } from './photos/PhotoField'
+import { mediaErrors, takePhotos } from './photos/takePhotos'
+import { usePhotos, type KeptPhoto } from './photos/usePhotos'
+import { useSendWhenReady } from './photos/useSendWhenReady'
 import { WordsFields } from './WordsFields'
 import type { Route } from './+types/own'
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const own = await context.elogio.ownReview(params.token)
   if (!own) throw data(null, { status: 404 })
-  const { shop, review, standing } = own
+  const { shop, review, standing, form } = own
   const { title, body, rating, authorName, productTitle, state, declineReason, verified, showable } = review
   return {
     shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, shades: brandShades(shop.brand) },
@@ -26,6 +30,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     declineReason,
     verified,
     showable,
+    photos: keptPhotos(own.photos),
+    photoAddress: form?.open ? `/f/${form.slug}/photo` : null,
     thanks: new URL(request.url).searchParams.has('thanks'),
   }
 }
@@ -37,11 +43,18 @@ export async function action({ params, request, context }: Route.ActionArgs) {
     return done(context.elogio.takeBackOwn(params.token, act === 'takeBack'))
   if (act === 'consent' || act === 'noConsent')
     return done(context.elogio.consentOwn(params.token, act === 'consent'))
-  const submission = parseWithZod(form, { schema: ownChangeSchema })
-  if (submission.status !== 'success') return data({ said: null, reply: submission.reply() }, { status: 422 })
+  const own = await context.elogio.ownReview(params.token)
+  if (!own) throw data(null, { status: 404 })
+  const taken = await takePhotos(form, context, own.form, keptPhotos(own.photos))
+  const submission = parseWithZod(taken.form, { schema: ownChangeSchema })
+  if (submission.status !== 'success' || taken.problems.length > 0)
+    return data({ said: null, reply: submission.reply(mediaErrors(taken.problems)) }, { status: 422 })
   const changed = await context.elogio.changeOwn(params.token, submission.value)
   return { said: changed ? ('own.saved' as const) : ('own.same' as const), reply: undefined }
 }
+
+const keptPhotos = (photos: { publicId: string; small: string; alt: string }[]) =>
+  photos.map(({ publicId, small, alt }) => ({ key: publicId, small, alt }))
 
 async function done(work: Promise<void>) {
   await work
@@ -49,7 +62,7 @@ async function done(work: Promise<void>) {
 }
 
 export default function Own({ loaderData, actionData }: Route.ComponentProps) {
-  const { shop, words, standing, state, declineReason, verified, showable, thanks } = loaderData
+  const { shop, words, photos, standing, state, declineReason, verified, showable, thanks } = loaderData
   return (
     <ShopSheet shop={shop} title={say('own.title')}>
       <meta name="robots" content="noindex" />
@@ -66,7 +79,7 @@ export default function Own({ loaderData, actionData }: Route.ComponentProps) {
         )}
         {verified && <p>{say('own.verified')}</p>}
       </div>
-      <OwnWords words={words} />
+      <OwnWords words={words} photos={photos} />
       {standing && (
         <>
           <p className="mt-5 text-soft">{say('own.standing')}</p>
@@ -76,7 +89,13 @@ export default function Own({ loaderData, actionData }: Route.ComponentProps) {
       {state !== 'withdrawn' && (
         <details className="mt-6" open={actionData?.reply !== undefined}>
           <summary className="btn border-edge">{say('own.change')}</summary>
-          <Change words={words} lastResult={actionData?.reply} key={`${words.title}${words.body}`} />
+          <Change
+            words={words}
+            photos={photos}
+            photoAddress={loaderData.photoAddress}
+            lastResult={actionData?.reply}
+            key={[words.title, words.body, ...photos.map(({ key }) => key)].join('\n')}
+          />
         </details>
       )}
       <Form method="post" className="mt-6 flex flex-col gap-3 border-t border-line pt-5">
@@ -109,11 +128,18 @@ function Act({ act, label, hint }: { act: string; label: string; hint: string })
 
 function Change({
   words,
+  photos: kept,
+  photoAddress,
   lastResult,
 }: {
+  photos: KeptPhoto[]
+  /** Where photos are sent ahead; null where none can be added. */
+  photoAddress: string | null
   words: Route.ComponentProps['loaderData']['words']
   lastResult: SubmissionResult<string[]> | undefined
 }) {
+  const photos = usePhotos(photoAddress ?? '', kept)
+  const { send, waiting } = useSendWhenReady(photos.pending)
   const [form, fields] = useForm({
     lastResult,
     defaultValue: {
@@ -127,9 +153,17 @@ function Change({
     onValidate: ({ formData }) => parseWithZod(formData, { schema: ownChangeSchema }),
   })
   return (
-    <Form method="post" className="mt-4 flex flex-col gap-4" {...getFormProps(form)}>
+    <Form
+      method="post"
+      encType="multipart/form-data"
+      className="mt-4 flex flex-col gap-4"
+      {...getFormProps(form)}
+    >
       <RatingChoice field={fields.rating} />
       <WordsFields title={fields.title} body={fields.body} />
+      {(photoAddress !== null || kept.length > 0) && (
+        <PhotoField photos={photos} errors={fields.media.errors} mayAdd={photoAddress !== null} />
+      )}
       <Labelled field={fields.author_name} label={say('form.name')} hint={say('form.shownAsHint')}>
         <input
           {...getInputProps(fields.author_name, { type: 'text' })}
@@ -142,11 +176,12 @@ function Change({
         <button
           name="act"
           value="change"
+          onClick={send}
           className="btn h-12 border-0 bg-(--shop-button) px-6 text-[15px] text-white hover:brightness-110"
         >
           {say('own.save')}
         </button>
-        <span className="text-soft">{say('own.changeHint')}</span>
+        <span className="text-soft">{say(waiting ? 'photo.pending' : 'own.changeHint')}</span>
       </div>
     </Form>
   )

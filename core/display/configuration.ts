@@ -55,6 +55,8 @@ const partsSchema = z.object({
   words: z.boolean(),
   shortened: z.number().int().min(0).max(200),
   reply: z.boolean(),
+  /** Displays that were made before there were photos show them too. */
+  photos: z.boolean().default(true),
 })
 export type Parts = z.infer<typeof partsSchema>
 

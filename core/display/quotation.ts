@@ -27,6 +27,8 @@ export interface Quotation {
   company: { name: string; url: string | null; logo: string | null } | null
   /** The address of the writer's picture; none is ever made up. */
   portrait: string | null
+  /** What its writer photographed, by the addresses of its files. */
+  photos: { large: string; small: string; width: number; height: number; alt: string }[]
   relationship: string
   /** What the shop answered in public. */
   reply: { name: string; paragraphs: string[] } | null

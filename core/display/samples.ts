@@ -19,6 +19,7 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   role: '',
   portrait: null,
   company: null,
+  photos: [],
   relationship: '',
   reply: null,
 })

@@ -33,6 +33,7 @@ export const switchedParts = [
   'proof',
   'title',
   'words',
+  'photos',
   'reply',
 ] as const satisfies (keyof Parts)[]
 export type SwitchedPart = (typeof switchedParts)[number]

@@ -1,4 +1,5 @@
 import type { Pickable } from '../curation/selection'
+import type { Photo } from '../intake/candidate'
 import type { SiteDress } from './dress'
 
 /** A review that may be shown: approved, and its writer agreed. */
@@ -17,6 +18,7 @@ export interface ShowableReview extends Pickable {
   /** Files of pictures; null for none. */
   portrait: string | null
   companyLogo: string | null
+  photos: Photo[]
   /** The shop's public answer. */
   reply: { name: string; body: string } | null
 }

@@ -29,6 +29,7 @@ export const startingConfiguration: Configuration = {
     words: true,
     shortened: 0,
     reply: true,
+    photos: true,
   },
   heading: {
     line: '',

@@ -1,5 +1,6 @@
 import { dateFormat, dayIn, spokenMonth } from '../formats/dates'
 import { litMarks, oneDecimal } from '../formats/rating'
+import type { Photo } from '../intake/candidate'
 import type { Parts } from './configuration'
 import { isCounted, type DisplayShop, type ShowableReview } from './showableReview'
 import { excerptOf } from './excerpt'
@@ -20,6 +21,15 @@ export function toQuotation(
   }: { shop: DisplayShop; mediaUrl: string; now: string; say: VisitorWords; locale: string },
 ): Quotation {
   const at = (file: string | null) => file && `${mediaUrl}${file}`
+  const by = publicName(review.authorName, parts.name)
+  const photoOf = ({ name, small, width, height, alt }: Photo, i: number) => ({
+    large: `${mediaUrl}${name}`,
+    small: `${mediaUrl}${small}`,
+    width,
+    height,
+    // A photo that nobody has put in words is still told apart from the others.
+    alt: alt || say('photo', { place: i + 1, name: by }),
+  })
   const spoken = { now, timeZone: shop.timeZone, locale }
   const when = parts.proof && review.boughtAt && spokenMonth(review.boughtAt, spoken)
   const rated = review.rating !== null && parts.rating !== 'hidden' ? review.rating : null
@@ -32,7 +42,7 @@ export function toQuotation(
     numeral: rated === null || parts.rating === 'glyphs' ? '' : plainNumber(rated, locale),
     title: parts.title ? review.title.trim() : '',
     words: excerptOf(parts.words ? paragraphsOf(review.body) : [], parts.shortened),
-    name: publicName(review.authorName, parts.name),
+    name: by,
     language: review.language,
     product: parts.product ? review.productTitle : null,
     date: dateOf(review, parts.date, spoken),
@@ -44,6 +54,7 @@ export function toQuotation(
       parts.company && review.company
         ? { name: review.company, url: review.companyUrl || null, logo: at(review.companyLogo) }
         : null,
+    photos: parts.photos ? review.photos.map(photoOf) : [],
     relationship: review.relationship,
     reply:
       parts.reply && review.reply

@@ -29,8 +29,22 @@ export interface Candidate {
   writtenAt: string | null
   consent: { answer: 'given' | 'refused' | 'stated'; text: string }
   about: AboutWriter
+  /** Each with the key that it was staged under. */
+  photos: (Photo & { key: string })[]
   /** For the shop alone. */
   note: string
+}
+
+/** A photo as it is kept: made anew in two sizes, in files named by their content. */
+export interface Photo {
+  /** The file of the large one, and its size in pixels. */
+  name: string
+  width: number
+  height: number
+  /** The file of the small one. */
+  small: string
+  /** What it shows, for those who can't see it; empty where nobody said. */
+  alt: string
 }
 
 /** What is known of a writer beside her name; empty where nothing is. */

@@ -7,5 +7,6 @@ export const ownChangeSchema = submissionSchema([]).pick({
   title: true,
   body: true,
   author_name: true,
+  media: true,
 })
 export type OwnChange = z.infer<typeof ownChangeSchema>

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { say } from '../words/say'
+import { MOST_PHOTOS, MOST_PHOTO_BYTES, photoRefs } from './photos'
 
 export const TITLE_LIMIT = 120
 export const BODY_LIMIT = 3000
@@ -50,6 +51,7 @@ export function submissionSchema(productSkus: string[]) {
       .string()
       .optional()
       .transform((answer) => ['on', 'yes', 'true', '1'].includes((answer ?? '').toLowerCase())),
+    media: photoRefs,
     token: z.string().max(500).optional(),
     [TRAP_FIELD]: z.string().optional(),
   })
@@ -67,5 +69,6 @@ export const submissionFields = [
   { name: 'author_email', required: true, maxLength: 254 },
   { name: 'order_number', required: false, maxLength: ORDER_NUMBER_LIMIT },
   { name: 'product', required: false },
+  { name: 'media', required: false, most: MOST_PHOTOS, maxBytes: MOST_PHOTO_BYTES },
   { name: 'consent', required: false },
 ] as const

@@ -20,6 +20,9 @@ export const reviewActSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('untag'), tag }),
   z.object({ kind: z.literal('reply'), reply: z.string().trim().min(1).max(BODY_LIMIT) }),
   z.object({ kind: z.literal('unreply') }),
+  // One photo alone, whatever becomes of the words.
+  z.object({ kind: z.literal('hidePhoto'), photo: z.string().max(40) }),
+  z.object({ kind: z.literal('showPhoto'), photo: z.string().max(40) }),
   // Proof by hand, and taking any proof away, are told with a reason or not at all.
   z.object({ kind: z.literal('vouch'), reason: why }),
   z.object({ kind: z.literal('unvouch'), reason: why }),

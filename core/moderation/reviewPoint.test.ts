@@ -10,6 +10,7 @@ const waiting: ReviewPoint = {
   replyId: null,
   verificationId: null,
   tagIds: [1, 2],
+  declinedPhotoIds: [],
 }
 const approved: ReviewPoint = { ...waiting, state: 'approved', publishedVersionId: 9, publishedAt: 'then' }
 

@@ -12,6 +12,8 @@ export const reviewPointSchema = z.object({
   /** The evidence that stands for a purchase. */
   verificationId: z.number().nullable(),
   tagIds: z.array(z.number()),
+  /** Photos that visitors don't get to see. */
+  declinedPhotoIds: z.array(z.number()),
 })
 export type ReviewPoint = z.infer<typeof reviewPointSchema>
 export type PointPart = keyof ReviewPoint
@@ -24,9 +26,12 @@ export function changedParts(before: Partial<ReviewPoint>, after: Partial<Review
   return parts.filter((part) => part in after && !same(before[part] ?? null, after[part]))
 }
 
+const setParts = ['tagIds', 'declinedPhotoIds'] as const satisfies PointPart[]
+export const isSetPart = (part: PointPart): boolean => (setParts as readonly PointPart[]).includes(part)
+
 /**
- * The point a review comes to when an act is taken back while later acts on other parts stay. Of tags only those are
- * undone that the act put on or took off.
+ * The point a review comes to when an act is taken back while later acts on other parts stay. Of tags and photos only
+ * those are undone that the act put on or took off.
  */
 export function takenBack(
   act: { before: Partial<ReviewPoint>; after: Partial<ReviewPoint> },
@@ -34,14 +39,15 @@ export function takenBack(
 ): ReviewPoint {
   const changed = changedParts(act.before, act.after)
   const restored = Object.fromEntries(
-    changed.filter((part) => part !== 'tagIds').map((part) => [part, act.before[part] ?? null]),
+    changed.filter((part) => !isSetPart(part)).map((part) => [part, act.before[part] ?? null]),
   ) as Partial<ReviewPoint>
-  const [had, got] = [act.before.tagIds ?? [], act.after.tagIds ?? []]
-  const tagIds = changed.includes('tagIds')
-    ? [
-        ...now.tagIds.filter((id) => !got.includes(id) || had.includes(id)),
-        ...had.filter((id) => !got.includes(id)),
-      ]
-    : now.tagIds
-  return { ...now, ...restored, tagIds: [...new Set(tagIds)].sort((a, b) => a - b) }
+  const sets = setParts
+    .filter((part) => changed.includes(part))
+    .map((part) => [part, setBack(act.before[part] ?? [], act.after[part] ?? [], now[part])])
+  return { ...now, ...restored, ...(Object.fromEntries(sets) as Partial<ReviewPoint>) }
+}
+
+function setBack(had: number[], got: number[], now: number[]): number[] {
+  const kept = now.filter((id) => !got.includes(id) || had.includes(id))
+  return [...new Set([...kept, ...had.filter((id) => !got.includes(id))])].sort((a, b) => a - b)
 }

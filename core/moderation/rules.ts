@@ -12,6 +12,7 @@ const holdingKinds = new Set<SignalKind>([
   'burst',
   'personal',
   'abuse',
+  'media',
   'unconfirmed',
   'unverified',
   'notoken',
@@ -35,8 +36,8 @@ const startingRules: Rule[] = [
   { act: 'held', applies: ({ kinds }) => kinds.some((kind) => holdingKinds.has(kind)) },
 ]
 
-/** Kinds that go away by what the writer does, so that nobody needs to look meanwhile. */
-const openKinds = new Set<SignalKind>(['unconfirmed', 'unverified'])
+/** Kinds that may go away by what the writer does, so that nobody needs to look meanwhile. */
+export const openKinds = new Set<SignalKind>(['unconfirmed', 'unverified', 'media'])
 
 /** Whether an arrival is held back for nothing but an open confirmation. */
 export function waitsForWriter({ score, kinds }: Weighed): boolean {

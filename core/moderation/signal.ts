@@ -25,7 +25,15 @@ export const pointedKinds = [
   'template',
   'contact',
 ] as const
-export const pointlessKinds = ['abuse', 'personal', 'unconfirmed', 'unverified', 'notoken', 'trap'] as const
+export const pointlessKinds = [
+  'abuse',
+  'personal',
+  'media',
+  'unconfirmed',
+  'unverified',
+  'notoken',
+  'trap',
+] as const
 export type SignalKind = (typeof pointedKinds)[number] | (typeof pointlessKinds)[number]
 
 /** A reason that weighs on a review. `points` add up to the spam score; a holding reason has none. */

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { ReviewStory } from '../story'
 import { readLetters } from '../letters'
+import { photosBy } from './photos'
 import { reviews } from './reviews'
 
 const languages = ['english', 'german', 'french', 'spanish', 'italian', 'told'] as const
@@ -18,7 +19,7 @@ export const letterOrders = letters
 
 /** Every review of the shop: the everyday ones and the letters of two years. */
 export const allReviews: ReviewStory[] = [
-  ...reviews,
+  ...reviews.map((review) => ({ ...review, photos: photosBy[review.name] })),
   ...letters.map((letter) => ({
     ...letter,
     order: letterOrders.find((own) => own.letter === letter)?.number ?? letter.order,

@@ -1,7 +1,9 @@
 import { beforeEach, describe, expect, test } from 'vitest'
+import { phonePhoto } from '../../tests/support/pictures'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { plainAct } from '../../core/moderation/reviewAct'
+import { findFormBySlug } from '../data/forms'
 import type { Mail } from '../data/mails'
 import type { Member } from '../data/members'
 import { approvedTally, undecidedCount, unconfirmedCount } from '../data/reviewCounts'
@@ -11,6 +13,7 @@ import type { Shop } from '../data/shops'
 import { mailKinds } from '../elogio'
 import { startJobRunner } from '../jobs/runner'
 import { MailRefused } from '../mail/mailer'
+import { stagePhoto, type Staged } from '../media/stagePhoto'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { howHandled } from '../publishing/howHandled'
@@ -194,7 +197,13 @@ describe('confirming', () => {
 })
 
 describe('the customer’s own page', () => {
-  const change = { rating: 2, title: '', body: 'After a month the lid has warped.', author_name: 'Piotr Lis' }
+  const change = {
+    rating: 2,
+    title: '',
+    body: 'After a month the lid has warped.',
+    author_name: 'Piotr Lis',
+    media: [],
+  }
   async function approved() {
     const { publicId, link } = await written()
     const own = (await confirmMailbox(services, link))!
@@ -224,6 +233,28 @@ describe('the customer’s own page', () => {
     expect(await changeOwn(services, own, { ...change, body: 'The lid came late to 12 Old Mill Lane' })).toBe(
       false,
     )
+  })
+  test('a change can leave a photo out and bring one; until it is decided visitors see what they saw', async () => {
+    const form = (await findFormBySlug(services.db, 'wrenfield'))!
+    const stage = async (side: number) =>
+      ((await stagePhoto(services, form, await phonePhoto(side, side))) as Staged).key
+    const media = [
+      { key: await stage(31), alt: 'one' },
+      { key: await stage(32), alt: 'two' },
+    ]
+    const { publicId, link } = await written({ media })
+    const own = (await confirmMailbox(services, link))!
+    await decide(services, shop, mara, publicId, plainAct('approve'), (await found(publicId)).revision)
+    const [, second] = (await ownReview(services, own))!.photos
+    const changed = [
+      { key: second!.publicId, alt: '' },
+      { key: await stage(33), alt: 'three' },
+    ]
+    expect(await changeOwn(services, own, { ...change, media: changed })).toBe(true)
+    const alts = async () => (await showableReviews(services.db, shop.id))[0]!.photos.map(({ alt }) => alt)
+    expect(await alts()).toEqual(['one', 'two'])
+    await decide(services, shop, mara, publicId, plainAct('approve'), (await found(publicId)).revision)
+    expect(await alts()).toEqual(['two', 'three'])
   })
   test('taken back it is nowhere, and put back it waits', async () => {
     const { publicId, own } = await approved()

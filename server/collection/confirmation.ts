@@ -1,8 +1,6 @@
 import type { Knex } from 'knex'
 import { mailLanguage, mailWords } from '../../core/words/mail'
 import { isAddress } from '../../core/proof/mailbox'
-import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
-import { writersSignals } from '../../core/moderation/signals/writers'
 import { appendDecision } from '../data/decisions'
 import { mailsTo } from '../data/mails'
 import type { Member } from '../data/members'
@@ -16,6 +14,7 @@ import { writing } from '../data/writing'
 import { htmlText, plainText, type MailParts } from '../mail/mailParts'
 import { queueMail } from '../mail/outbox'
 import { digestOfVersion } from '../moderation/digest'
+import { openReasons } from '../moderation/openReasons'
 import { proveBuyer } from '../proof/proveBuyer'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
@@ -137,14 +136,11 @@ async function confirm(
     ? null
     : await proveBuyer(trx, shop, { ...review, provenMailbox: review.address, writtenAt: review.receivedAt })
   const verified = review.verified || (proof !== null && proof.line !== null)
-  const open = writersSignals(review.writers, { confirmed: true, verified })
-  const kinds = [...review.kinds, ...open.map(({ kind }) => kind)]
-  const goesOn = review.state === 'held' && !review.decidedByPerson
-  const state = goesOn ? arrivalState({ score: review.score, kinds }) : review.state
+  const { open, state, unconfirmed } = openReasons(review, { confirmed: true, verified })
   const before = await readPoint(trx, shop.id, review.id)
   await keepConfirmation(trx, shop.id, review, {
     state,
-    unconfirmed: state === 'held' && waitsForWriter({ score: review.score, kinds }),
+    unconfirmed,
     open,
     proof: proof?.line ? { lineId: proof.line.id, method: proof.by } : null,
     proofFailure: proof && !proof.line ? proof.failure : null,

@@ -4,8 +4,9 @@ import { say } from '../../core/words/say'
 import { findFormBySlug, type Form } from '../data/forms'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { findShop, productsOfShop, type Product, type Shop } from '../data/shops'
+import { stagedPhotos } from '../media/stagePhoto'
 import type { Services } from '../services'
-import { issueFormToken, readFormToken } from './formToken'
+import { hashToken, issueFormToken, readFormToken } from './formToken'
 import { receive } from './receive'
 
 /** A form as its customers find it. */
@@ -59,9 +60,23 @@ export async function submitForm(
     writtenAt: null,
     arrivesAs: 'waiting',
     about: nothingAbout,
+    photos: await stagedPhotos(services, form, submission.media),
     note: '',
     consent: { answer: submission.consent ? 'given' : 'refused', text: consentText(shop) },
   })
+}
+
+/**
+ * Whether a form names photos that are no longer there. One that is sent a second time is answered like the first time:
+ * its photos have gone with that.
+ */
+export async function lacksPhotos(
+  services: Services,
+  { form }: CustomerForm,
+  { media, token }: Submission,
+): Promise<boolean> {
+  if ((await stagedPhotos(services, form, media)).length === media.length) return false
+  return !token || !(await findReceipt(services.db, form.shopId, { tokenHash: hashToken(token) }))
 }
 
 /** What the thanks page may say of a review that came through this form: nothing but what became of it on arrival. */

@@ -4,20 +4,7 @@ import type { Services } from '../services'
 /** Network addresses help to see an attack while it lasts; after so many days they are of no use and go. */
 const KEPT_DAYS = 30
 const DAY_MS = 86_400_000
-const EVERY_MS = 3_600_000
 
 export function forgetOldAddresses({ db, now }: Services): Promise<number> {
   return forgetAddresses(db, new Date(now().getTime() - KEPT_DAYS * DAY_MS).toISOString())
-}
-
-/** Forgets them now and every hour; answers how to stop that. */
-export function forgetByTheHour(services: Services): () => void {
-  const forget = () =>
-    void forgetOldAddresses(services).catch((error: unknown) =>
-      console.error('old network addresses could not be forgotten:', error),
-    )
-  const timer = setInterval(forget, EVERY_MS)
-  timer.unref()
-  forget()
-  return () => clearInterval(timer)
 }

@@ -1,6 +1,7 @@
 import { hundredthsOfFive } from '../../core/formats/rating'
 import { languageOf } from '../../core/intake/language'
 import type { OwnChange } from '../../core/intake/ownChange'
+import type { PhotoRef } from '../../core/intake/photos'
 import { ShopMemory } from '../../core/moderation/memory/shopMemory'
 import type { ReviewPoint } from '../../core/moderation/reviewPoint'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
@@ -11,12 +12,15 @@ import { startingModel } from '../../core/moderation/wording/starting'
 import { confirmationOf } from '../data/confirmations'
 import { appendDecision } from '../data/decisions'
 import { knownOrderKeys } from '../data/orders'
+import { formOfReview, type Form } from '../data/forms'
 import { addVersion, setShowable } from '../data/ownReviews'
+import { photosOfVersion, type PhotoOfVersion, type ReviewPhoto } from '../data/photos'
 import { putPoint, readPoint } from '../data/reviewPoints'
 import { findReview, versionWords, type FullReview, type VersionWords } from '../data/reviewReading'
 import { findShop, type Shop } from '../data/shops'
 import { findToken } from '../data/tokens'
 import { writing } from '../data/writing'
+import { stagedPhotos } from '../media/stagePhoto'
 import { digestOfVersion } from '../moderation/digest'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
@@ -26,6 +30,9 @@ import { hashToken } from './formToken'
 export interface OwnReview {
   shop: Shop
   review: FullReview
+  photos: ReviewPhoto[]
+  /** The form it came through, where photos can be added. */
+  form: Form | null
   /** The words that visitors read now, where they are other ones than the latest. */
   standing: VersionWords | null
 }
@@ -39,6 +46,8 @@ export async function ownReview(services: Services, token: string): Promise<OwnR
   return {
     shop: await findShop(db, found.shopId),
     review,
+    photos: await photosOfVersion(db, found.shopId, versionId),
+    form: await formOfReview(db, found.shopId, review.id),
     standing: published !== null && published !== versionId ? await versionWords(db, published) : null,
   }
 }
@@ -54,8 +63,12 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
   const { db } = services
   const rating = hundredthsOfFive(change.rating, 5)
   const words = { title: change.title, body: change.body, authorName: change.author_name, rating }
-  if (Object.entries(words).every(([part, value]) => review[part as keyof typeof words] === value))
-    return false
+  const photos = await photosChosen(services, own, change.media)
+  const samePhotos = photos.length === own.photos.length && photos.every((photo) => 'id' in photo)
+  const sameWords = Object.entries(words).every(
+    ([part, value]) => review[part as keyof typeof words] === value,
+  )
+  if (sameWords && samePhotos) return false
 
   const confirmable = await confirmationOf(db, shop.id, review.id)
   const { arrival, past } = new ShopMemory().meet({
@@ -78,7 +91,11 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
       tokenGood: true,
       trapSprung: false,
     }),
-    ...writersSignals(confirmable.writers, { confirmed, verified: review.verified }),
+    ...writersSignals(confirmable.writers, {
+      confirmed,
+      verified: review.verified,
+      photos: photos.length,
+    }),
   ]
   const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
   const state = arrivalState(weighed)
@@ -88,11 +105,28 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     language: languageOf(`${words.title}\n${words.body}`),
     salt: services.newSecret(),
     signals,
+    photos,
     score: weighed.score,
     unconfirmed: state === 'held' && waitsForWriter(weighed),
   }
   await moveOwn(services, own, 'change', (point) => ({ ...point, state, declineReasonId: null }), version)
   return true
+}
+
+/** The photos that a change keeps of those before, and those that came with it, in the order given. */
+async function photosChosen(
+  services: Services,
+  { form, photos }: OwnReview,
+  refs: PhotoRef[],
+): Promise<PhotoOfVersion[]> {
+  const kept = new Map(photos.map(({ publicId, id }) => [publicId, id]))
+  const staged = form ? await stagedPhotos(services, form, refs) : []
+  return refs.flatMap(({ key }): PhotoOfVersion[] => {
+    const id = kept.get(key)
+    if (id !== undefined) return [{ id }]
+    const photo = staged.find((one) => one.key === key)
+    return photo ? [{ ...photo, publicId: services.newId() }] : []
+  })
 }
 
 /** The writer takes her review back, or puts it back to wait for a decision. */

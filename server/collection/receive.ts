@@ -42,7 +42,11 @@ export async function receive(
   const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
   const signals = [
     ...(await weighArrival(services, shop, candidate, { id: publicId, rating, receivedAt })),
-    ...writersSignals(candidate.writers, { confirmed: false, verified: proof.line !== null }),
+    ...writersSignals(candidate.writers, {
+      confirmed: false,
+      verified: proof.line !== null,
+      photos: candidate.photos.length,
+    }),
   ]
   const score = spamScore(signals)
   const kinds = signals.map(({ kind }) => kind)
@@ -92,6 +96,7 @@ export async function receive(
       salt: services.newSecret(),
     },
     signals,
+    photos: candidate.photos.map((photo) => ({ ...photo, publicId: services.newId() })),
   }
   const invited = candidate.source === 'form' && state !== 'spam' && (await mayInvite(services, candidate))
   try {

@@ -57,6 +57,7 @@ export async function writeDown(
         portrait: await keepPicture(services, shop.id, entry.portrait),
         companyLogo: await keepPicture(services, shop.id, entry.company_logo),
       },
+      photos: [],
       note: entry.note,
     },
     member,

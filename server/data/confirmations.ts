@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { Writers } from '../../core/intake/writers'
 import { reviewActKinds } from '../../core/moderation/reviewAct'
-import type { ReviewState } from '../../core/moderation/rules'
+import { openKinds, type ReviewState } from '../../core/moderation/rules'
 import type { Signal, SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
 import { insertProof, insertSignal } from './reviewWriting'
@@ -25,15 +25,13 @@ export interface Confirmable {
   productSku: string
   productTitle: string
   receivedAt: string
+  photos: number
   /** Kinds of its signals, without those that confirming can take away. */
   kinds: SignalKind[]
   decidedByPerson: boolean
 }
 
 type Row = Omit<Confirmable, 'kinds' | 'decidedByPerson' | 'verified'> & { verified: 0 | 1 }
-
-/** What goes away, or comes back, with a confirmed mailbox. */
-const openKinds: SignalKind[] = ['unconfirmed', 'unverified']
 
 export async function confirmationOf(db: Knex, shopId: number, reviewId: number): Promise<Confirmable> {
   const row: Row = await db('review')
@@ -60,10 +58,11 @@ export async function confirmationOf(db: Knex, shopId: number, reviewId: number)
       productSku: db.raw("ifnull(product.sku, '')"),
       productTitle: db.raw("ifnull(product.title, '')"),
       receivedAt: 'review.received_at',
+      photos: 'review.photos',
     })
   const kinds: SignalKind[] = await db('signal')
     .where({ version_id: row.versionId })
-    .whereNotIn('kind', openKinds)
+    .whereNotIn('kind', [...openKinds])
     .pluck('kind')
   const decided = await db('decision')
     .where({ shop_id: shopId, review_id: reviewId })
@@ -86,10 +85,7 @@ export async function keepConfirmation(
     now: string
   },
 ): Promise<void> {
-  const gone = trx('signal').where({ version_id: review.versionId }).whereIn('kind', openKinds)
-  await trx('signal_place').whereIn('signal_id', gone.clone().select('id')).delete()
-  await gone.delete()
-  for (const signal of outcome.open) await insertSignal(trx, shopId, review.versionId, signal)
+  await putOpenSignals(trx, shopId, review.versionId, outcome.open)
   if (outcome.proof) await insertProof(trx, shopId, review.id, outcome.proof, outcome.now)
   await trx('review')
     .where({ shop_id: shopId, id: review.id })
@@ -103,4 +99,19 @@ export async function keepConfirmation(
       ...(outcome.proof && { verified: true, proof_failure: null }),
       ...(outcome.proofFailure && review.source === 'form' && { proof_failure: outcome.proofFailure }),
     })
+}
+
+/** Puts the reasons that come and go with a mailbox and a purchase in place of those that were there. */
+export async function putOpenSignals(
+  trx: Knex.Transaction,
+  shopId: number,
+  versionId: number,
+  open: Signal[],
+): Promise<void> {
+  const gone = trx('signal')
+    .where({ version_id: versionId })
+    .whereIn('kind', [...openKinds])
+  await trx('signal_place').whereIn('signal_id', gone.clone().select('id')).delete()
+  await gone.delete()
+  for (const signal of open) await insertSignal(trx, shopId, versionId, signal)
 }

@@ -1,7 +1,12 @@
 import type { Knex } from 'knex'
 import { createHash } from 'node:crypto'
 import { reviewActKinds } from '../../core/moderation/reviewAct'
-import { changedParts, reviewPointSchema, type ReviewPoint } from '../../core/moderation/reviewPoint'
+import {
+  changedParts,
+  isSetPart,
+  reviewPointSchema,
+  type ReviewPoint,
+} from '../../core/moderation/reviewPoint'
 import { counted } from './counted'
 
 /** The log: append-only, each entry sealed to the one before it. It holds ids and digests, never words. */
@@ -215,7 +220,7 @@ export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Pr
     .select(columns)
   const partsOf = (entry: Decision) => {
     const { before, after } = pointsOf(entry)
-    return changedParts(before, after).filter((part) => part !== 'tagIds')
+    return changedParts(before, after).filter((part) => !isSetPart(part))
   }
   const own = partsOf(decision)
   return later.some((entry) => partsOf(entry).some((part) => own.includes(part)))

@@ -34,6 +34,15 @@ export async function findFormBySlug(db: Knex, slug: string): Promise<Form | nul
   return row ? read(row) : null
 }
 
+/** The form that a review came through; null for one that came another way. */
+export async function formOfReview(db: Knex, shopId: number, reviewId: number): Promise<Form | null> {
+  const formId = db('review').where({ shop_id: shopId, id: reviewId }).select('form_id')
+  const row: FormRow | undefined = await db('form')
+    .whereIn('id', formId)
+    .first(...columns)
+  return row ? read(row) : null
+}
+
 export async function formsOfShop(db: Knex, shopId: number): Promise<Form[]> {
   const rows: FormRow[] = await db('form')
     .where({ shop_id: shopId })

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { Signal } from '../../core/moderation/signal'
+import { insertPhotos, type PhotoOfVersion } from './photos'
 import { insertSignal } from './reviewWriting'
 
 export interface NewVersion {
@@ -11,6 +12,7 @@ export interface NewVersion {
   language: string | null
   salt: string
   signals: Signal[]
+  photos: PhotoOfVersion[]
   score: number
   /** Held back for nothing but an open confirmation. */
   unconfirmed: boolean
@@ -44,6 +46,7 @@ export async function addVersion(
     created_at: now,
   })
   for (const signal of version.signals) await insertSignal(trx, shopId, versionId!, signal)
+  await insertPhotos(trx, { shopId, reviewId: review.id, versionId: versionId! }, version.photos, now)
   await trx('review')
     .where({ shop_id: shopId, id: review.id })
     .update({

@@ -20,6 +20,7 @@ export interface ReviewLine {
   source: ReviewSource
   revision: number
   owed: boolean
+  photos: number
   authorName: string
   title: string
   body: string
@@ -42,6 +43,7 @@ const columns = {
   source: 'review.source',
   revision: 'review.revision',
   owed: 'review.owed',
+  photos: 'review.photos',
   authorName: 'review_version.author_name',
   title: 'review_version.title',
   body: 'review_version.body',

@@ -1,9 +1,10 @@
 import type { Knex } from 'knex'
 import type { ReviewPoint } from '../../core/moderation/reviewPoint'
+import { declinedPhotos, setDeclined } from './photos'
 
 /** Where a review stands now in everything that people decide on. */
 export async function readPoint(db: Knex, shopId: number, reviewId: number): Promise<ReviewPoint> {
-  const row: Omit<ReviewPoint, 'tagIds'> = await db('review')
+  const row: Omit<ReviewPoint, 'tagIds' | 'declinedPhotoIds'> = await db('review')
     .where({ shop_id: shopId, id: reviewId })
     .first({
       state: 'state',
@@ -21,7 +22,7 @@ export async function readPoint(db: Knex, shopId: number, reviewId: number): Pro
     .where({ review_id: reviewId })
     .orderBy('tag_id')
     .pluck('tag_id')
-  return { ...row, tagIds }
+  return { ...row, tagIds, declinedPhotoIds: await declinedPhotos(db, reviewId) }
 }
 
 /** Puts a review to a point and takes it on to its next revision. */
@@ -48,12 +49,15 @@ export async function putPoint(
     })
   if (from.verificationId !== to.verificationId)
     await putEvidence(trx, from.verificationId, to.verificationId, now)
-  const gone = from.tagIds.filter((id) => !to.tagIds.includes(id))
-  const come = to.tagIds.filter((id) => !from.tagIds.includes(id))
+  const [gone, come] = [without(from.tagIds, to.tagIds), without(to.tagIds, from.tagIds)]
   if (gone.length > 0) await trx('review_tag').where({ review_id: reviewId }).whereIn('tag_id', gone).delete()
   if (come.length > 0)
     await trx('review_tag').insert(come.map((tag_id) => ({ shop_id: shopId, tag_id, review_id: reviewId })))
+  await setDeclined(trx, reviewId, without(from.declinedPhotoIds, to.declinedPhotoIds), false)
+  await setDeclined(trx, reviewId, without(to.declinedPhotoIds, from.declinedPhotoIds), true)
 }
+
+const without = (ids: number[], others: number[]) => ids.filter((id) => !others.includes(id))
 
 /** Evidence is never thrown away: what no longer stands is revoked, what stands again is no longer revoked. */
 async function putEvidence(

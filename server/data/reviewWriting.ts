@@ -3,6 +3,7 @@ import type { AboutWriter, Candidate } from '../../core/intake/candidate'
 import { MODEL, type Signal } from '../../core/moderation/signal'
 import type { ArrivalState } from '../../core/moderation/rules'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
+import { insertPhotos, type PhotoOfVersion } from './photos'
 
 export interface NewReview {
   publicId: string
@@ -40,6 +41,7 @@ export interface NewReview {
     salt: string
   }
   signals: Signal[]
+  photos: PhotoOfVersion[]
 }
 
 /** Stores a review with its first version, proof and signals; answers its inner ids. */
@@ -107,6 +109,8 @@ export async function insertReview(
     })
   if (review.proof) await insertProof(trx, shopId, reviewId!, review.proof, receivedAt)
   for (const signal of review.signals) await insertSignal(trx, shopId, versionId!, signal)
+  const ids = { shopId, reviewId: reviewId!, versionId: versionId! }
+  if (review.photos.length > 0) await insertPhotos(trx, ids, review.photos, receivedAt)
   return { reviewId: reviewId!, versionId: versionId! }
 }
 

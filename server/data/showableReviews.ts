@@ -13,8 +13,16 @@ const TAGS = `(
   WHERE review_tag.review_id = review.id
 )`
 
-type Row = Omit<ShowableReview, 'reply' | 'tags' | 'verified' | 'worded'> & {
+const PHOTOS = `(
+  SELECT json_group_array(json_object(
+    'name', name, 'small', small, 'width', width, 'height', height, 'alt', alt) ORDER BY position)
+  FROM version_photo JOIN photo ON photo.id = version_photo.photo_id
+  WHERE version_photo.version_id = review.published_version_id AND photo.declined = 0
+)`
+
+type Row = Omit<ShowableReview, 'reply' | 'tags' | 'photos' | 'verified' | 'worded'> & {
   tags: string
+  photos: string
   verified: 0 | 1
   replyName: string | null
   replyBody: string | null
@@ -61,6 +69,7 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
       productSku: 'product.sku',
       productTitle: 'product.title',
       tags: db.raw(TAGS),
+      photos: db.raw(PHOTOS),
       verified: 'review.verified',
       boughtAt: db.raw(LATEST_PROOF),
       role: 'review_version.author_role',
@@ -72,9 +81,10 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
       replyName: 'reply.name',
       replyBody: 'reply.body',
     })
-  return rows.map(({ replyName, replyBody, tags, verified, ...row }) => ({
+  return rows.map(({ replyName, replyBody, tags, photos, verified, ...row }) => ({
     ...row,
     tags: JSON.parse(tags) as string[],
+    photos: JSON.parse(photos) as ShowableReview['photos'],
     verified: verified === 1,
     worded: row.title.trim() + row.body.trim() !== '',
     reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,

@@ -1,10 +1,16 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
+import { MOST_PHOTO_BYTES } from '../../core/intake/photos'
 import { say } from '../../core/words/say'
+import { makeRoom } from './room'
 
-/** More than any form here can hold, but those that take a file of orders. */
+/** More than any form here can hold, but those that take files. */
 const MOST_BYTES = 512 * 1024
-const MOST_FILE_BYTES = 21_000_000
-const takesFile = /^\/s\/[^/]+\/gather\/orders(?:\.data)?(?:\?|$)/
+const forFiles: [path: RegExp, mostBytes: number][] = [
+  [/^\/s\/[^/]+\/gather\/orders(?:\.data)?(?:\?|$)/, 21_000_000],
+  // One photo ahead of its form, and all of them with it where no script made them smaller.
+  [/^\/f\/[^/]+\/photo(?:\?|$)/, MOST_PHOTO_BYTES],
+  [/^\/(?:f|r)\/[^/]+(?:\.data)?(?:\?|$)/, 60_000_000],
+]
 
 /** Refuses what was sent from another site and what is larger than any form, before anything is read of it. */
 export function refuse(req: IncomingMessage, res: ServerResponse, publicUrl: string): boolean {
@@ -15,8 +21,10 @@ export function refuse(req: IncomingMessage, res: ServerResponse, publicUrl: str
   const length = Number(req.headers['content-length'] ?? NaN)
   if (Number.isNaN(length) && req.headers['transfer-encoding'] !== undefined)
     return answer(req, res, 411, say('error.tooLarge'))
-  const most = takesFile.test(req.url ?? '') ? MOST_FILE_BYTES : MOST_BYTES
+  const most = forFiles.find(([path]) => path.test(req.url ?? ''))?.[1] ?? MOST_BYTES
   if (length > most) return answer(req, res, 413, say('error.tooLarge'))
+  if (length > MOST_BYTES && !makeRoom(res, length))
+    return answer(req, res, 503, say('error.busy'), { 'Retry-After': '5' })
   return false
 }
 
@@ -25,12 +33,19 @@ function isOwnOrigin(origin: string, host: string | undefined, publicUrl: string
   return URL.canParse(origin) && new URL(origin).host === host
 }
 
-function answer(req: IncomingMessage, res: ServerResponse, status: number, message: string): true {
+function answer(
+  req: IncomingMessage,
+  res: ServerResponse,
+  status: number,
+  message: string,
+  headers: Record<string, string> = {},
+): true {
   const json = req.headers.accept?.includes('application/json') ?? false
   const body = json ? JSON.stringify({ error: message }) : message
   res.writeHead(status, {
     'Content-Type': json ? 'application/json; charset=utf-8' : 'text/plain; charset=utf-8',
     Connection: 'close',
+    ...headers,
   })
   res.end(body)
   return true

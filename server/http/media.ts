@@ -4,7 +4,7 @@ import path from 'node:path'
 import { prepare, type Prepared } from './prepared'
 import { sendPrepared } from './sendPrepared'
 
-const MOST_KEPT = 500
+const MOST_BYTES_KEPT = 32_000_000
 const headers = {
   'Content-Type': 'image/webp',
   'Cache-Control': 'public, max-age=31536000, immutable',
@@ -16,6 +16,7 @@ const headers = {
 /** Answers pictures from their own path, from memory once they have been asked for. */
 export function mediaAnswers(folder: string) {
   const kept = new Map<string, Prepared>()
+  let bytesKept = 0
   return (req: IncomingMessage, res: ServerResponse): boolean => {
     const name = /^\/media\/([0-9a-f]{32}\.webp)$/.exec((req.url ?? '').split('?', 1)[0]!)?.[1]
     if (!name || (req.method !== 'GET' && req.method !== 'HEAD')) return false
@@ -30,8 +31,13 @@ export function mediaAnswers(folder: string) {
     const bytes = await readFile(path.join(folder, name)).catch(() => null)
     if (!bytes) return null
     const prepared = prepare(bytes, headers, 'never')
-    if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!)
+    if (!kept.has(name)) bytesKept += bytes.length
     kept.set(name, prepared)
+    for (const [oldest, { plain }] of kept) {
+      if (bytesKept <= MOST_BYTES_KEPT) break
+      kept.delete(oldest)
+      bytesKept -= plain.length
+    }
     return prepared
   }
 }

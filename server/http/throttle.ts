@@ -7,6 +7,7 @@ export interface Throttle {
   signIn: (request: Request, email: string) => Promise<number | null>
   failed: (request: Request, email: string) => Promise<void>
   submit: (request: Request, form: string) => Promise<number | null>
+  photo: (request: Request) => Promise<number | null>
   readSite: (request: Request) => Promise<number | null>
 }
 
@@ -16,12 +17,13 @@ const MINUTE_S = 60
 export function buildThrottle(on: boolean): Throttle {
   if (!on) {
     const open = () => Promise.resolve(null)
-    return { signIn: open, submit: open, readSite: open, failed: () => Promise.resolve() }
+    return { signIn: open, submit: open, photo: open, readSite: open, failed: () => Promise.resolve() }
   }
   const limiter = (points: number, duration: number) => new RateLimiterMemory({ points, duration })
   const byAccount = limiter(10, 15 * MINUTE_S)
   const byAddress = limiter(40, 15 * MINUTE_S)
   const submissions = limiter(60, 10 * MINUTE_S)
+  const photos = limiter(80, 10 * MINUTE_S)
   const sites = limiter(20, 10 * MINUTE_S)
   return {
     signIn: async (request, email) =>
@@ -31,6 +33,7 @@ export function buildThrottle(on: boolean): Throttle {
       await take(byAccount, accountOf(email))
     },
     submit: (request, form) => take(submissions, `${form} ${askerOf(request)}`),
+    photo: (request) => take(photos, askerOf(request)),
     readSite: (request) => take(sites, askerOf(request)),
   }
 }

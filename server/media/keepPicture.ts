@@ -1,16 +1,12 @@
-import { createHash } from 'node:crypto'
-import { mkdir, rename, writeFile } from 'node:fs/promises'
-import path from 'node:path'
-import { insertMedia } from '../data/media'
 import type { Services } from '../services'
+import { keepFile } from './keepFile'
 import { limited, pictureBytes } from './picture'
 
 /** Sharp on dense screens at the sizes that pages show. */
 const LONGEST_PX = 256
 
 /**
- * Keeps a picture that came with a form, made anew so that nothing else comes along (places, programs, bombs), in a
- * file named by its content.
+ * Keeps a picture that came with a form, made anew so that nothing else comes along (places, programs, bombs).
  * @param address a data address; empty for none
  * @returns the file's name, or null when there is none or it is no picture
  */
@@ -22,17 +18,7 @@ export async function keepPicture(
 ): Promise<string | null> {
   const bytes = pictureBytes(address)
   const made = bytes && (await remade(bytes, longestPx))
-  if (!made) return null
-  const { data, info } = made
-  const name = `${createHash('sha256').update(data).digest('hex').slice(0, 32)}.webp`
-  await mkdir(services.mediaFolder, { recursive: true })
-  const file = path.join(services.mediaFolder, name)
-  // A file that is there is whole, also after a crash in the middle of writing it.
-  await writeFile(`${file}.part`, data)
-  await rename(`${file}.part`, file)
-  const now = services.now().toISOString()
-  await insertMedia(services.db, { shopId, name, width: info.width, height: info.height, now })
-  return name
+  return made ? keepFile(services, shopId, made) : null
 }
 
 async function remade(bytes: Buffer, longestPx: number) {

@@ -1,10 +1,9 @@
 import sharp from 'sharp'
+import { MOST_PHOTO_PIXELS } from '../../core/intake/photos'
 
-/** A phone's 48 megapixels are welcome, a bomb is not. */
-const MOST_PIXELS = 60_000_000
 const SHOP_PICTURE_PX = 128
 
-export const limited = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PIXELS, density: 192 })
+export const limited = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PHOTO_PIXELS, density: 192 })
 
 /**
  * A shop's picture as a data address, 128 px at most, made anew so that nothing else comes along.

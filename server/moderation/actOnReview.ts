@@ -4,6 +4,7 @@ import { changedParts, type PointPart, type ReviewPoint } from '../../core/moder
 import { appendDecision } from '../data/decisions'
 import type { Member } from '../data/members'
 import { insertVouch, noteRevocation } from '../data/evidence'
+import { photosOfReview } from '../data/photos'
 import { insertDeclineReason, insertReply, updateReplyDraft } from '../data/replies'
 import { putPoint, readPoint } from '../data/reviewPoints'
 import type { FullReview } from '../data/reviewReading'
@@ -57,7 +58,14 @@ export async function moveReview(
   if (review.showable && isSeen(before, after)) await markAllStale(trx, shop.id, now)
 }
 
-const seenParts: PointPart[] = ['state', 'publishedVersionId', 'productId', 'replyId', 'verificationId']
+const seenParts: PointPart[] = [
+  'state',
+  'publishedVersionId',
+  'productId',
+  'replyId',
+  'verificationId',
+  'declinedPhotoIds',
+]
 
 function isSeen(before: ReviewPoint, after: ReviewPoint): boolean {
   if (before.publishedVersionId === null && after.publishedVersionId === null) return false
@@ -113,6 +121,15 @@ async function changeBy(
       await updateReplyDraft(trx, shop.id, review.publicId, '')
       const reply = { shopId: shop.id, reviewId: review.id, memberId: member.id, name: shop.replyName }
       return { replyId: await insertReply(trx, { ...reply, body: act.reply, now }) }
+    }
+    case 'hidePhoto':
+    case 'showPhoto': {
+      const photos = await photosOfReview(trx, shop.id, review.id)
+      const photo = photos.find(({ publicId }) => publicId === act.photo)
+      const hide = act.kind === 'hidePhoto'
+      if (!photo || photo.declined === hide) return null
+      const others = before.declinedPhotoIds.filter((id) => id !== photo.id)
+      return { declinedPhotoIds: hide ? [...others, photo.id].sort((a, b) => a - b) : others }
     }
     case 'vouch': {
       if (before.verificationId !== null) return null

@@ -15,6 +15,7 @@ import {
   type ProofKept,
   type VersionWords,
 } from '../data/reviewReading'
+import { photosOfVersion, type ReviewPhoto } from '../data/photos'
 import type { Shop } from '../data/shops'
 import { displaysWithReview } from '../data/snapshots'
 import { tagsOfReviews } from '../data/tags'
@@ -40,6 +41,7 @@ export interface ReviewView {
   /** The words that visitors read now, where they are other ones than the latest. */
   standing: VersionWords | null
   proof: ProofKept | null
+  photos: ReviewPhoto[]
   productTally: RatingTally | null
   earlier: number
   standsIn: { key: string; name: string }[]
@@ -60,6 +62,7 @@ export async function reviewView({ db }: Services, shop: Shop, publicId: string)
         ? await versionWords(db, review.publishedVersionId)
         : null,
     signals: await signalsOfVersion(db, shop.id, review.versionId),
+    photos: await photosOfVersion(db, shop.id, review.versionId),
     proof: (await proofOfReview(db, shop.id, review.id)) ?? null,
     productTally: review.productId === null ? null : await approvedTally(db, shop.id, review.productId),
     earlier:

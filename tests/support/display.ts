@@ -31,6 +31,7 @@ export function showable(
     companyUrl: '',
     relationship: '',
     reply: null,
+    photos: [],
     portrait: null,
     companyLogo: null,
     ...more,

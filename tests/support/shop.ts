@@ -111,6 +111,7 @@ export async function send(services: Services, slug: string, given: Partial<Subm
     consent: true,
     token: issueFormToken(services.signingKey, form!.form.publicId, services.newId(), opened),
     website: '',
+    media: [],
     ...given,
   })
 }

@@ -28,6 +28,7 @@ const switched: Partial<Record<PreviewPart, SwitchedPart>> = {
   portrait: 'portrait',
   product: 'product',
   proof: 'proof',
+  photos: 'photos',
   reply: 'reply',
 }
 

@@ -21,7 +21,7 @@ function dress(root: ShadowRoot, css: string): void {
 /** Fills a box with a display as the loader does. Answers what ends it. */
 export function fillBox(
   box: HTMLElement,
-  { html, css, behaviour }: RenderedDisplay,
+  { html, css, behaviours }: RenderedDisplay,
   theme?: string,
 ): (() => void) | undefined {
   const root = box.shadowRoot ?? box.attachShadow({ mode: 'open' })
@@ -32,5 +32,5 @@ export function fillBox(
   suit(display, ground)
   if (!display) return undefined
   box.toggleAttribute('data-inline', display.matches('.eg-badge,.eg-ratingLine'))
-  return wake(root, behaviour)
+  return wake(root, behaviours)
 }

@@ -23,7 +23,7 @@ export function fillOthers(page: Document, own: HTMLElement): void {
       .then(async (answer) => {
         if (!answer.ok) return
         const { html, css } = (await answer.json()) as { html: string; css: string }
-        fillBox(box, { html, css, behaviour: null }, box.dataset.theme)
+        fillBox(box, { html, css, behaviours: [] }, box.dataset.theme)
       })
       .catch(() => undefined)
   }

@@ -15,6 +15,7 @@ const partOfClass = {
   'eg-date': 'date',
   'eg-proof': 'proof',
   'eg-own': 'own',
+  'eg-photos': 'photos',
   'eg-reply': 'reply',
 } as const
 export type PreviewPart = (typeof partOfClass)[keyof typeof partOfClass]

@@ -2,18 +2,21 @@ import type { Writers } from '../../intake/writers'
 import { say } from '../../words/say'
 import type { Signal } from '../signal'
 
-/** What a form asks of its writers and is still missing. It holds a review without points. */
+/**
+ * What is asked of those who write and is still missing: what the form asks of all of them, and a purchase from those
+ * who send photos. It holds a review without points.
+ */
 export function writersSignals(
   writers: Writers,
-  { confirmed, verified }: { confirmed: boolean; verified: boolean },
+  { confirmed, verified, photos }: { confirmed: boolean; verified: boolean; photos: number },
 ): Signal[] {
-  if (writers === 'anyone') return []
   return [
-    ...(confirmed ? [] : [missing('unconfirmed')]),
+    ...(writers === 'anyone' || confirmed ? [] : [missing('unconfirmed')]),
     ...(writers === 'buyers' && !verified ? [missing('unverified')] : []),
+    ...(photos > 0 && !verified ? [missing('media')] : []),
   ]
 }
 
-function missing(kind: 'unconfirmed' | 'unverified'): Signal {
+function missing(kind: 'unconfirmed' | 'unverified' | 'media'): Signal {
   return { kind, points: 0, headline: say(`signal.${kind}`), detail: say(`signal.${kind}Detail`), places: [] }
 }

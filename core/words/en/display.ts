@@ -84,6 +84,7 @@ export const displayWords = {
       proof: 'bought here',
       title: 'headlines',
       words: 'words',
+      photos: 'photos',
       reply: 'replies',
     },
     shortened: 'after {{count}} words',

@@ -48,6 +48,7 @@ export const frameWords = {
     offline: 'Elogio cannot be reached just now. Nothing here is lost; try again in a moment.',
     foreign: 'This was sent from another site, so it was not taken.',
     tooLarge: 'That is more than fits here.',
+    busy: 'Many large files are coming in just now. Please try again in a moment.',
     wrongType: 'Send it as a form: urlencoded or multipart.',
   },
 } as const

@@ -3,6 +3,7 @@ import { displayWords } from './display'
 import { frameWords } from './frame'
 import { gatherWords } from './gather'
 import { howWords } from './how'
+import { photoWords } from './photos'
 import { proofWords } from './proof'
 import { publicWords } from './public'
 import { setUpWords } from './setUp'
@@ -19,6 +20,7 @@ export const en = {
   ...showWords,
   ...howWords,
   ...proofWords,
+  ...photoWords,
   ...setUpWords,
   ...frameWords,
 } as const

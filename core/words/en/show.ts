@@ -221,6 +221,7 @@ export const showWords = {
       date: 'Date',
       proof: 'Bought here',
       own: 'What has to be said',
+      photos: 'Photos',
       reply: 'Your reply',
     },
     shown: 'Show {{what}}',

@@ -31,4 +31,6 @@ export const de: VisitorCatalogue = {
   play: 'Von selbst weiter',
   goTo: 'Zu {{place}} von {{all}}',
   mark: '{{count}} mit {{mark}} bewertet',
+  photo: 'Foto {{place}} von {{name}}',
+  close: 'Schließen',
 }

@@ -30,4 +30,6 @@ export const en = {
   play: 'Move by itself',
   goTo: 'Go to {{place}} of {{all}}',
   mark: '{{count}} rated {{mark}}',
+  photo: 'Photo {{place}} by {{name}}',
+  close: 'Close',
 } as const

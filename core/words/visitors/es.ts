@@ -31,4 +31,6 @@ export const es: VisitorCatalogue = {
   play: 'Avanzar sola',
   goTo: 'Ir a {{place}} de {{all}}',
   mark: '{{count}} con nota {{mark}}',
+  photo: 'Foto {{place}} de {{name}}',
+  close: 'Cerrar',
 }

@@ -31,4 +31,6 @@ export const fr: VisitorCatalogue = {
   play: 'Faire défiler',
   goTo: 'Aller à {{place}} sur {{all}}',
   mark: '{{count}} notés {{mark}}',
+  photo: 'Photo {{place}} de {{name}}',
+  close: 'Fermer',
 }

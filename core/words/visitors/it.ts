@@ -31,4 +31,6 @@ export const it: VisitorCatalogue = {
   play: 'Scorri da sola',
   goTo: 'Vai a {{place}} di {{all}}',
   mark: '{{count}} con voto {{mark}}',
+  photo: 'Foto {{place}} di {{name}}',
+  close: 'Chiudi',
 }

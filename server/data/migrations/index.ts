@@ -6,6 +6,7 @@ import * as everyDay from './0004_every_day'
 import * as pictures from './0005_pictures'
 import * as displays from './0006_displays'
 import * as whomToBelieve from './0007_whom_to_believe'
+import * as photos from './0008_photos'
 
 interface Named {
   name: string
@@ -20,6 +21,7 @@ const all: Named[] = [
   { name: '0005_pictures', migration: pictures },
   { name: '0006_displays', migration: displays },
   { name: '0007_whom_to_believe', migration: whomToBelieve },
+  { name: '0008_photos', migration: photos },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

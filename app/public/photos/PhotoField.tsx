@@ -1,0 +1,172 @@
+import { ImagePlus, X } from 'lucide-react'
+import { useRef, useState, type DragEvent } from 'react'
+import { ALT_LIMIT, MOST_PHOTOS, writeRef } from '../../../core/intake/photos'
+import { say } from '../../../core/words/say'
+import { useAwake } from '../../components/useAwake'
+import type { PhotoItem, Photos } from './usePhotos'
+
+const TAKEN = 'image/jpeg,image/png,image/webp,image/avif,image/gif'
+
+/** Photos in a form: made smaller and sent ahead while the rest is filled in; without scripts they go with the form. */
+export function PhotoField({
+  photos,
+  errors,
+  mayAdd = true,
+}: {
+  photos: Photos
+  errors: string[] | undefined
+  mayAdd?: boolean
+}) {
+  const awake = useAwake()
+  const [over, setOver] = useState(false)
+  const chooser = useRef<HTMLInputElement>(null)
+  const { items } = photos
+  const drop = (event: DragEvent) => {
+    event.preventDefault()
+    setOver(false)
+    if (mayAdd) photos.add([...event.dataTransfer.files])
+  }
+  return (
+    <fieldset
+      className={`min-w-0 rounded-lg ${over ? 'outline-2 outline-offset-4 outline-(--shop-edge)' : ''}`}
+      onDragOver={(event) => {
+        event.preventDefault()
+        setOver(true)
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+    >
+      <legend className="flex w-full flex-wrap items-baseline justify-between gap-x-3">
+        {say('photo.title')}
+        <span className="text-[12.5px] text-soft">{say('photo.hint', { most: MOST_PHOTOS })}</span>
+      </legend>
+      {items.length > 0 && (
+        <ul className="mt-1 flex flex-col gap-2">
+          {items.map((item, i) => (
+            <Item key={item.id} item={item} place={i + 1} photos={photos} awake={awake} />
+          ))}
+        </ul>
+      )}
+      {mayAdd && items.length < MOST_PHOTOS && (
+        <div className="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
+          <label className="btn border-edge font-normal has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-(--shop-edge)">
+            <ImagePlus className="size-4" aria-hidden="true" />
+            {say('photo.add')}
+            <input
+              ref={chooser}
+              type="file"
+              name={awake ? undefined : 'media'}
+              multiple
+              accept={TAKEN}
+              className={awake ? 'sr-only' : 'w-56'}
+              onChange={() => {
+                photos.add([...(chooser.current?.files ?? [])])
+                chooser.current!.value = ''
+              }}
+            />
+          </label>
+          <span className="hidden text-soft sm:inline">{awake && say('photo.drop')}</span>
+          <span className="text-[12.5px] text-soft">{say('photo.placeGone')}</span>
+        </div>
+      )}
+      {photos.tooMany && (
+        <p role="alert" className="mt-1 font-semibold text-plum">
+          {say('photo.error.many', { most: MOST_PHOTOS })}
+        </p>
+      )}
+      {errors && (
+        <p role="alert" className="mt-1 font-semibold text-plum">
+          {errors.join(' ')}
+        </p>
+      )}
+    </fieldset>
+  )
+}
+
+function Item({
+  item: { id, alt, file, state },
+  item,
+  place,
+  photos,
+  awake,
+}: {
+  item: PhotoItem
+  place: number
+  photos: Photos
+  awake: boolean
+}) {
+  const ready = state.is === 'ready' ? state : null
+  const under = state.is === 'shrinking' || state.is === 'sending' ? state : null
+  return (
+    <li className="flex items-center gap-3" data-photo={state.is}>
+      <span className="grid size-16 shrink-0 place-items-center overflow-hidden rounded-lg border border-line bg-wash text-soft">
+        {ready ? (
+          <img
+            src={`/media/${ready.small}`}
+            alt={say('photo.of', { place })}
+            className="size-16 object-cover"
+          />
+        ) : (
+          <ImagePlus className="size-5" aria-hidden="true" />
+        )}
+      </span>
+      <span className="min-w-0 flex-1">
+        {ready && awake && (
+          <label className="flex flex-col text-[12.5px] text-soft">
+            <span>
+              {say('photo.alt')} <span>({say('photo.altHint')})</span>
+            </span>
+            <input
+              value={alt}
+              maxLength={ALT_LIMIT}
+              onChange={(event) => photos.say(id, event.currentTarget.value)}
+              className="input h-9 w-full border-edge text-[14px] text-ink"
+            />
+            <input type="hidden" name="media" value={writeRef({ key: ready.key, alt })} />
+          </label>
+        )}
+        {ready && !awake && (
+          <label className="flex items-center gap-2">
+            <input type="checkbox" name="media" value={writeRef({ key: ready.key, alt })} defaultChecked />
+            {say('photo.send')}
+          </label>
+        )}
+        {!ready && (
+          <span role="status" className="block truncate text-[13px] text-soft">
+            {file?.name}
+            {under && `, ${progressWords(under)}`}
+          </span>
+        )}
+        {state.is === 'sending' && (
+          <progress value={state.part} className="progress mt-1 h-1.5 w-full text-(--shop-button)" />
+        )}
+        {state.is === 'refused' && (
+          <span role="alert" className="block text-[13px] font-semibold text-plum">
+            {state.why}{' '}
+            {state.passing && (
+              <button type="button" className="part min-h-6" onClick={() => photos.again(item)}>
+                {say('photo.again')}
+              </button>
+            )}
+          </span>
+        )}
+      </span>
+      {awake && (
+        <button
+          type="button"
+          className="btn btn-square btn-ghost size-9 min-h-9"
+          aria-label={say('photo.removeThis', { place })}
+          onClick={() => photos.remove(id)}
+        >
+          <X className="size-4" aria-hidden="true" />
+        </button>
+      )}
+    </li>
+  )
+}
+
+function progressWords(state: Extract<PhotoItem['state'], { is: 'shrinking' | 'sending' }>): string {
+  return state.is === 'shrinking'
+    ? say('photo.shrinking')
+    : say('photo.sending', { percent: Math.round(state.part * 100) })
+}

@@ -1,0 +1,55 @@
+import type { AppLoadContext } from 'react-router'
+import { photoRefs, refusalWords, type PhotoRef } from '../../../core/intake/photos'
+import { say } from '../../../core/words/say'
+import type { KeptPhoto } from './usePhotos'
+
+/** What became of the photos in a form. */
+export interface TakenPhotos {
+  /** The form with keys where files were. */
+  form: FormData
+  /** Those that are kept, to be shown again when something else has to be mended. */
+  photos: KeptPhoto[]
+  problems: string[]
+}
+
+/** What could not be taken, beside what the schema finds. */
+export const mediaErrors = (problems: string[]) =>
+  problems.length > 0 ? { fieldErrors: { media: problems } } : undefined
+
+/**
+ * Keeps the files that came with a form itself, where no script sent them ahead, and looks up those that were.
+ * @param owner the form that they belong to; null where none can be added
+ */
+export async function takePhotos(
+  form: FormData,
+  { elogio }: Pick<AppLoadContext, 'elogio'>,
+  owner: { id: number; shopId: number } | null,
+  kept: KeptPhoto[] = [],
+): Promise<TakenPhotos> {
+  const problems: string[] = []
+  const values: string[] = []
+  for (const value of form.getAll('media')) {
+    if (typeof value === 'string') values.push(value)
+    else if (owner && (value.size > 0 || value.name !== '')) {
+      const staged = await elogio.stagePhoto(owner, Buffer.from(await value.arrayBuffer()))
+      if ('key' in staged) values.push(staged.key)
+      else {
+        const problem = refusalWords(staged.refused)
+        problems.push(value.name ? say('photo.error.named', { name: value.name, problem }) : problem)
+      }
+    }
+  }
+  form.delete('media')
+  for (const value of values) form.append('media', value)
+  const refs = photoRefs.safeParse(values)
+  const photos = refs.success ? await photosOf(refs.data) : []
+  return { form, photos, problems }
+
+  async function photosOf(wanted: PhotoRef[]): Promise<KeptPhoto[]> {
+    const staged = owner ? await elogio.stagedPhotos(owner, wanted) : []
+    return wanted.flatMap(({ key, alt }) => {
+      const photo = kept.find((one) => one.key === key) ?? staged.find((one) => one.key === key)
+      return photo ? [{ key, small: photo.small, alt }] : []
+    })
+  }
+}

@@ -1,0 +1,69 @@
+import { useCallback, useState } from 'react'
+import { MOST_PHOTOS } from '../../../core/intake/photos'
+import { say } from '../../../core/words/say'
+import { PhotoProblem, shrink, stage, type StagedPhoto } from './stage'
+
+/** A photo on its way from a file to the form. */
+export interface PhotoItem {
+  id: string
+  alt: string
+  /** What it came from; null for one that was there when the form was opened. */
+  file: File | null
+  state:
+    | { is: 'shrinking' }
+    | { is: 'sending'; part: number }
+    | ({ is: 'ready' } & StagedPhoto)
+    | { is: 'refused'; why: string; passing: boolean }
+}
+
+export type KeptPhoto = StagedPhoto & { alt: string }
+
+/** The photos of a form: those it began with, and those that are added while it is filled in. */
+export function usePhotos(address: string, kept: KeptPhoto[]) {
+  const [items, setItems] = useState<PhotoItem[]>(() =>
+    kept.map(({ alt, ...photo }) => ({ id: photo.key, alt, file: null, state: { is: 'ready', ...photo } })),
+  )
+  const [tooMany, setTooMany] = useState(false)
+  const put = useCallback(
+    (id: string, changed: Partial<PhotoItem>) =>
+      setItems((all) => all.map((item) => (item.id === id ? { ...item, ...changed } : item))),
+    [],
+  )
+  const bring = useCallback(
+    async (id: string, file: File) => {
+      try {
+        put(id, { state: { is: 'shrinking' } })
+        const small = await shrink(file)
+        put(id, { state: { is: 'sending', part: 0 } })
+        const staged = await stage(address, small, (part) => put(id, { state: { is: 'sending', part } }))
+        put(id, { state: { is: 'ready', key: staged.key, small: staged.small } })
+      } catch (problem) {
+        const told = problem instanceof PhotoProblem ? problem : null
+        const why = told?.message ?? say('photo.refused.unreadable')
+        put(id, { state: { is: 'refused', why, passing: told?.passing ?? false } })
+      }
+    },
+    [address, put],
+  )
+  return {
+    items,
+    tooMany,
+    pending: items.some(({ state }) => state.is === 'shrinking' || state.is === 'sending'),
+    add: (files: File[]) => {
+      const added = files
+        .slice(0, MOST_PHOTOS - items.length)
+        .map((file): PhotoItem => ({ id: crypto.randomUUID(), alt: '', file, state: { is: 'shrinking' } }))
+      setTooMany(files.length > added.length)
+      setItems((all) => [...all, ...added])
+      // One after the other: a phone has the memory for one large photo, not for four.
+      void added.reduce((before, { id, file }) => before.then(() => bring(id, file!)), Promise.resolve())
+    },
+    remove: (id: string) => {
+      setTooMany(false)
+      setItems((all) => all.filter((item) => item.id !== id))
+    },
+    again: ({ id, file }: PhotoItem) => file && void bring(id, file),
+    say: (id: string, alt: string) => put(id, { alt }),
+  }
+}
+export type Photos = ReturnType<typeof usePhotos>

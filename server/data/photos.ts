@@ -1,0 +1,135 @@
+import type { Knex } from 'knex'
+import type { Photo } from '../../core/intake/candidate'
+
+/** A photo that waits for its form to be sent. */
+export interface StagedPhoto extends Omit<Photo, 'alt'> {
+  key: string
+}
+
+/** A photo of a review. */
+export interface ReviewPhoto extends Photo {
+  id: number
+  publicId: string
+  /** Hidden from visitors, whatever becomes of the words. */
+  declined: boolean
+}
+
+export async function insertStaged(
+  db: Knex,
+  form: { id: number; shopId: number },
+  staged: StagedPhoto,
+  now: string,
+): Promise<void> {
+  await db('staged_photo').insert({ ...staged, shop_id: form.shopId, form_id: form.id, staged_at: now })
+}
+
+export async function findStaged(db: Knex, formId: number, keys: string[]): Promise<StagedPhoto[]> {
+  return db('staged_photo')
+    .where({ form_id: formId })
+    .whereIn('key', keys)
+    .select('key', 'name', 'small', 'width', 'height')
+}
+
+/** What a version shows: photos of earlier versions by their ids, and new ones that came with it. */
+export type PhotoOfVersion = { id: number } | (Photo & { publicId: string; key: string })
+
+/** Puts photos under a version, in their order; those that were staged no longer wait. */
+export async function insertPhotos(
+  trx: Knex.Transaction,
+  { shopId, reviewId, versionId }: { shopId: number; reviewId: number; versionId: number },
+  photos: PhotoOfVersion[],
+  now: string,
+): Promise<void> {
+  for (const [position, photo] of photos.entries()) {
+    const photoId = 'id' in photo ? photo.id : await insertPhoto(trx, shopId, reviewId, photo, now)
+    await trx('version_photo').insert({
+      shop_id: shopId,
+      version_id: versionId,
+      position,
+      photo_id: photoId,
+    })
+  }
+  await trx('review').where({ shop_id: shopId, id: reviewId }).update({ photos: photos.length })
+}
+
+async function insertPhoto(
+  trx: Knex.Transaction,
+  shopId: number,
+  reviewId: number,
+  { key, publicId, name, small, width, height, alt }: Photo & { publicId: string; key: string },
+  now: string,
+): Promise<number> {
+  const [id] = await trx('photo').insert({
+    shop_id: shopId,
+    review_id: reviewId,
+    public_id: publicId,
+    name,
+    small,
+    width,
+    height,
+    alt,
+    created_at: now,
+  })
+  await trx('staged_photo').where({ shop_id: shopId, key }).delete()
+  return id!
+}
+
+/** The photos of one version, in their order. */
+export async function photosOfVersion(db: Knex, shopId: number, versionId: number): Promise<ReviewPhoto[]> {
+  const rows: (Omit<ReviewPhoto, 'declined'> & { declined: 0 | 1 })[] = await db('version_photo')
+    .join('photo', 'photo.id', 'version_photo.photo_id')
+    .where({ 'version_photo.shop_id': shopId, 'version_photo.version_id': versionId })
+    .orderBy('version_photo.position')
+    .select({
+      id: 'photo.id',
+      publicId: 'photo.public_id',
+      name: 'photo.name',
+      small: 'photo.small',
+      width: 'photo.width',
+      height: 'photo.height',
+      alt: 'photo.alt',
+      declined: 'photo.declined',
+    })
+  return rows.map((row) => ({ ...row, declined: row.declined === 1 }))
+}
+
+/** All photos of a review, whichever of its versions they came with. */
+export async function photosOfReview(
+  db: Knex,
+  shopId: number,
+  reviewId: number,
+): Promise<{ id: number; publicId: string; declined: boolean }[]> {
+  const rows: { id: number; publicId: string; declined: 0 | 1 }[] = await db('photo')
+    .where({ shop_id: shopId, review_id: reviewId })
+    .select({ id: 'id', publicId: 'public_id', declined: 'declined' })
+  return rows.map((row) => ({ ...row, declined: row.declined === 1 }))
+}
+
+/** Ids of a review's photos that visitors don't get to see. */
+export async function declinedPhotos(db: Knex, reviewId: number): Promise<number[]> {
+  return db('photo').where({ review_id: reviewId, declined: true }).orderBy('id').pluck('id')
+}
+
+export async function setDeclined(
+  trx: Knex.Transaction,
+  reviewId: number,
+  ids: number[],
+  declined: boolean,
+): Promise<void> {
+  if (ids.length > 0)
+    await trx('photo').where({ review_id: reviewId }).whereIn('id', ids).update({ declined })
+}
+
+/** Says what a photo shows; answers false for no such photo of this review. */
+export async function setAlt(
+  db: Knex,
+  shopId: number,
+  { review, photo }: { review: string; photo: string },
+  alt: string,
+): Promise<boolean> {
+  const changed = await db('photo')
+    .where({ shop_id: shopId, public_id: photo })
+    .whereIn('review_id', db('review').where({ shop_id: shopId, public_id: review }).select('id'))
+    .update({ alt })
+  return changed > 0
+}

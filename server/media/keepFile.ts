@@ -1,0 +1,30 @@
+import { createHash } from 'node:crypto'
+import { mkdir, rename, writeFile } from 'node:fs/promises'
+import path from 'node:path'
+import { insertMedia } from '../data/media'
+import type { Services } from '../services'
+
+/** A picture that was made anew, as `webp`. */
+export interface MadePicture {
+  data: Buffer
+  info: { width: number; height: number }
+}
+
+/** Keeps a picture in a file named by its content; answers the file's name. */
+export async function keepFile(
+  { db, mediaFolder, now }: Pick<Services, 'db' | 'mediaFolder' | 'now'>,
+  shopId: number,
+  { data, info }: MadePicture,
+): Promise<string> {
+  const name = `${createHash('sha256').update(data).digest('hex').slice(0, 32)}.webp`
+  // Noted before it is written: what sweeps unused files leaves those alone that were noted lately.
+  await insertMedia(db, { shopId, name, ...size(info), now: now().toISOString() })
+  await mkdir(mediaFolder, { recursive: true })
+  const file = path.join(mediaFolder, name)
+  // A file that is there is whole, also after a crash in the middle of writing it.
+  await writeFile(`${file}.part`, data)
+  await rename(`${file}.part`, file)
+  return name
+}
+
+const size = ({ width, height }: MadePicture['info']) => ({ width, height })

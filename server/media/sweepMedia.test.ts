@@ -1,0 +1,91 @@
+import { mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { afterEach, beforeEach, expect, test } from 'vitest'
+import { addShop, send, testServices } from '../../tests/support/shop'
+import { phonePhoto } from '../../tests/support/pictures'
+import { startingConfiguration } from '../../core/display/startingConfiguration'
+import { findFormBySlug, type Form } from '../data/forms'
+import { insertDisplay } from '../data/displays'
+import { findReview } from '../data/reviewReading'
+import { photosOfVersion } from '../data/photos'
+import type { Shop } from '../data/shops'
+import type { Services } from '../services'
+import { keepPicture } from './keepPicture'
+import { stagePhoto, type Staged } from './stagePhoto'
+import { sweepMedia } from './sweepMedia'
+
+const DAY_MS = 86_400_000
+let services: Services
+let clock: { now: Date }
+let shop: Shop
+let form: Form
+let folder: string
+beforeEach(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'elogio-sweep-'))
+  ;({ services, clock } = await testServices({ mediaFolder: folder }))
+  clock.now = new Date()
+  shop = await addShop(services, 'wrenfield', [])
+  form = (await findFormBySlug(services.db, 'wrenfield'))!
+})
+afterEach(() => rmSync(folder, { recursive: true }))
+
+const files = () => readdirSync(folder).sort()
+const later = (days: number) => (clock.now = new Date(clock.now.getTime() + days * DAY_MS))
+const staged = async (side: number) =>
+  (await stagePhoto(services, form, await phonePhoto(side, side))) as Staged
+
+test('photos of a form that was never sent go after two days, not before', async () => {
+  await staged(40)
+  expect(files()).toHaveLength(2)
+  later(1.9)
+  expect([await sweepMedia(services), files().length]).toEqual([0, 2])
+  later(0.2)
+  expect([await sweepMedia(services), files().length]).toEqual([2, 0])
+  expect(await services.db('media').pluck('name')).toEqual([])
+})
+
+test('photos of a review stay for ever, with portraits and what any version of a display shows', async () => {
+  const { key } = await staged(40)
+  const { publicId } = await send(services, 'wrenfield', { media: [{ key, alt: 'A hive' }] })
+  const shared = (await keepPicture(services, shop.id, await address(90)))!
+  await services.db.transaction((trx) =>
+    insertDisplay(trx, {
+      shopId: shop.id,
+      publicId: services.newId(),
+      key: 'wall',
+      name: 'Wall',
+      configuration: { ...startingConfiguration, picture: shared },
+      now: clock.now.toISOString(),
+    }),
+  )
+  const forgotten = (await keepPicture(services, shop.id, await address(120)))!
+  later(400)
+  expect(await sweepMedia(services)).toBe(1)
+  const { versionId } = (await findReview(services.db, shop.id, { publicId }))!
+  const [photo] = await photosOfVersion(services.db, shop.id, versionId)
+  expect(files()).toEqual([photo!.name, photo!.small, shared].sort())
+  expect(files()).not.toContain(forgotten)
+})
+
+test('the same photo added once more is kept, though the first one was swept', async () => {
+  await staged(40)
+  later(3)
+  const again = await staged(40)
+  expect(await sweepMedia(services)).toBe(0)
+  expect(files()).toContain(again.small)
+})
+
+test('what a crash left half written, and files that nobody noted, go after an hour', async () => {
+  const leftover = path.join(folder, `${'a'.repeat(32)}.webp.part`)
+  writeFileSync(leftover, 'half')
+  writeFileSync(path.join(folder, `${'b'.repeat(32)}.webp`), 'nobody’s')
+  expect(await sweepMedia(services)).toBe(0)
+  const old = new Date(clock.now.getTime() - 2 * 3_600_000)
+  for (const name of files()) utimesSync(path.join(folder, name), old, old)
+  expect([await sweepMedia(services), files()]).toEqual([2, []])
+})
+
+async function address(side: number): Promise<string> {
+  return `data:image/jpeg;base64,${(await phonePhoto(side, side)).toString('base64')}`
+}

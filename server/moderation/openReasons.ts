@@ -1,0 +1,19 @@
+import { arrivalState, waitsForWriter, type ReviewState } from '../../core/moderation/rules'
+import type { Signal } from '../../core/moderation/signal'
+import { writersSignals } from '../../core/moderation/signals/writers'
+import type { Confirmable } from '../data/confirmations'
+
+/**
+ * Runs the rules again once a mailbox or a purchase is proven, or no longer is: the reasons that come and go with them,
+ * and the state that follows. What a person has decided stays.
+ */
+export function openReasons(
+  review: Confirmable,
+  { confirmed, verified }: { confirmed: boolean; verified: boolean },
+): { open: Signal[]; state: ReviewState; unconfirmed: boolean } {
+  const open = writersSignals(review.writers, { confirmed, verified, photos: review.photos })
+  const weighed = { score: review.score, kinds: [...review.kinds, ...open.map(({ kind }) => kind)] }
+  const goesOn = review.state === 'held' && !review.decidedByPerson
+  const state = goesOn ? arrivalState(weighed) : review.state
+  return { open, state, unconfirmed: state === 'held' && waitsForWriter(weighed) }
+}
