@@ -145,6 +145,34 @@ async function markTakenAway(page: Page): Promise<void> {
   await page.sees('Yes, order SL-400', 'article')
 }
 
+test('copies are said first, stand as one, and are decided by one press that one undo takes back', async () => {
+  const copy = (tail: string) =>
+    `These candles have made our whole street smell of the meadow behind my grandmother’s house, ${tail}.`
+  await sendSeveral(demo, 'tell-us', 2, (i) => ({
+    ...ilse,
+    product: '',
+    author_name: ['Ann Mill', 'Bo Field'][i]!,
+    author_email: `copy${i}@street${i}.example`,
+    body: copy(['all year', 'every week'][i]!),
+  }))
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, demo.url + '/s/wrenfield/decide?lane=waiting')
+    await page.sees('Two say the same thing.', 'h1')
+    await page.press('Look at them together')
+    await page.sees('Two say the same thing. Decide them together:', 'article')
+    await page.sees('every week', 'article')
+    await page.accessible()
+    await page.counts({ waiting: 6, held: 5, spam: 7 })
+    await page.press('Spam 2')
+    await page.counts({ waiting: 5, held: 4, spam: 9 })
+    await page.sees(/The oldest has waited/, 'h1')
+    await page.keys('u')
+    await page.counts({ waiting: 6, held: 5, spam: 7 })
+    await page.sees('Two say the same thing.', 'h1')
+  })
+})
+
 test('killed while mails go out, none is lost and none comes twice under two ids', async () => {
   const people = Array.from({ length: 12 }, (_, i) => `writer${i}@killed.example`)
   await sendSeveral(demo, 'tell-us', people.length, (i) => ({

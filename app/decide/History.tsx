@@ -59,6 +59,7 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
     case 'ask':
     case 'prove':
     case 'unprove':
+    case 'join':
     case 'hidePhoto':
     case 'showPhoto':
     case 'vouch':

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react'
 import { Link, NavLink } from 'react-router'
 import { isNarrowed } from '../../core/moderation/reviewFilter'
 import { pointedKinds, type SignalKind } from '../../core/moderation/signal'
-import { HELD_FROM, type ReviewState } from '../../core/moderation/rules'
+import { HELD_FROM, openStates, type ReviewState } from '../../core/moderation/rules'
 import { say, type WordsKey } from '../../core/words/say'
 import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
@@ -18,6 +18,7 @@ export function QueueList({
   search,
   lines,
   total,
+  folded,
   totalIsLeast,
   languages,
   ticks,
@@ -26,13 +27,15 @@ export function QueueList({
   search: QueueSearch & { lane: ReviewState }
   lines: Line[]
   total: number
+  /** How many of them stand behind another line. */
+  folded: number
   totalIsLeast: boolean
   /** Those that need no saying. */
   languages: string[]
   ticks: Ticks
 }) {
   const lane = say(`state.${search.lane}`).toLowerCase()
-  const more = Math.min(total - lines.length, FIRST_SHOWN)
+  const more = Math.min(total - folded - lines.length, FIRST_SHOWN)
   const narrowed = isNarrowed(search)
   return (
     <nav
@@ -156,6 +159,13 @@ function Chips({ line, languages }: { line: Line; languages: string[] }) {
   const found = kinds.filter((kind) => !(spammy && isPointed(kind)))
   return (
     <span className="mt-1.5 flex flex-wrap gap-1.5">
+      {line.together > 1 && openStates.includes(line.state) && (
+        <Chip tone="plum">
+          {say(kinds.includes('nearcopy') ? 'group.saysSame' : 'group.cameTogether', {
+            count: line.together,
+          })}
+        </Chip>
+      )}
       {spammy && <Chip tone="plum">{say('decide.looksLikeSpam', { score })}</Chip>}
       {found.map((kind) => (
         <Chip key={kind} tone={isPointed(kind) ? 'plum' : 'ochre'}>

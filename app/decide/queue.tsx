@@ -98,6 +98,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
             search={search}
             lines={lines}
             total={total}
+            folded={loaderData.folded}
             totalIsLeast={loaderData.totalIsLeast}
             languages={loaderData.languages}
             ticks={ticks}
@@ -127,7 +128,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
 /** What the owner wants to know first, with the act that follows from it. */
 function Sentence({
   shop,
-  loaderData: { counts, unconfirmed, oldest, ready },
+  loaderData: { counts, unconfirmed, oldest, ready, largest },
 }: {
   shop: string
   loaderData: Route.ComponentProps['loaderData']
@@ -151,10 +152,20 @@ function Sentence({
         {undecided === 1
           ? say('decide.need', { count: 1 })
           : say('decide.need', { count: undecided, replace: { count: countWordFirst(undecided) } })}{' '}
-        {oldest.days === 0 ? say('decide.oldest.now') : say('decide.oldest.days', { count: oldest.days })}
+        {largest
+          ? say(largest.sameWords ? 'group.same' : 'group.crowd', {
+              count: largest.count,
+              replace: { count: countWordFirst(largest.count) },
+            })
+          : oldest.days === 0
+            ? say('decide.oldest.now')
+            : say('decide.oldest.days', { count: oldest.days })}
       </h1>
-      <Link className="btn btn-quiet" to={queuePath(shop, oldest.publicId, { lane: oldest.state })}>
-        {say('decide.openOldest')}
+      <Link
+        className="btn btn-quiet"
+        to={queuePath(shop, (largest ?? oldest).publicId, { lane: (largest ?? oldest).state })}
+      >
+        {say(largest ? 'group.look' : 'decide.openOldest')}
       </Link>
     </>
   )

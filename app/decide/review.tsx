@@ -11,6 +11,7 @@ import { jsonText, readForm } from '../readForm'
 import { ActBar } from './ActBar'
 import { listPath, queuePath } from './address'
 import { Filing } from './Filing'
+import { GroupCard } from './GroupCard'
 import { History } from './History'
 import { openLane } from './openLane'
 import { ReplyBox } from './ReplyBox'
@@ -36,6 +37,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   return {
     ...view,
     search,
+    at: spoken.now,
     products,
     known: (await context.elogio.queueNames(shop)).tags,
     readers: context.elogio.readTogether(shop, member, params.review),
@@ -121,6 +123,16 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
         />
         <ReviewPhotos address={address} photos={loaderData.photos} act={act} writer={review.authorName} />
         <div className="mt-4 flex flex-col gap-4">
+          {loaderData.group && (
+            <GroupCard
+              shop={params.shop}
+              review={review.publicId}
+              group={loaderData.group}
+              search={search}
+              after={loaderData.neighbours.after?.publicId ?? null}
+              at={loaderData.at}
+            />
+          )}
           <Why state={review.state} score={review.score} signals={signals} />
           {review.state === 'declined' && <Reason reason={review.declineReason} act={act} />}
           <ReviewFacts

@@ -2,6 +2,8 @@ import type { SignalKind } from './signal'
 
 export const reviewStates = ['waiting', 'held', 'approved', 'declined', 'spam', 'withdrawn'] as const
 export type ReviewState = (typeof reviewStates)[number]
+/** In these a person still has to decide. */
+export const openStates: ReviewState[] = ['waiting', 'held']
 export type ArrivalState = Extract<ReviewState, 'waiting' | 'held' | 'approved' | 'spam'>
 
 /** Spam scores from which a review is held, and from which it is spam. */

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { Candidate } from '../../core/intake/candidate'
 import { languageOf } from '../../core/intake/language'
 import { hundredthsOfFive } from '../../core/formats/rating'
-import { ShopMemory } from '../../core/moderation/memory/shopMemory'
+import { ShopMemory, type Past } from '../../core/moderation/memory/shopMemory'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
 import { writersSignals } from '../../core/moderation/signals/writers'
@@ -16,6 +16,7 @@ import { findReceipt, type Receipt } from '../data/receipts'
 import { insertReview, type NewReview } from '../data/reviewWriting'
 import { productsOfShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
+import { joinCompany } from '../moderation/company'
 import { digestOfVersion } from '../moderation/digest'
 import { markAllStale } from '../publishing/staleDisplays'
 import { proveBuyer } from '../proof/proveBuyer'
@@ -40,8 +41,9 @@ export async function receive(
   const proof = await proveBuyer(db, shop, { ...candidate, provenMailbox: '', writtenAt: receivedAt })
   const publicId = services.newId()
   const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
+  const { found, past } = await weighArrival(services, shop, candidate, { id: publicId, rating, receivedAt })
   const signals = [
-    ...(await weighArrival(services, shop, candidate, { id: publicId, rating, receivedAt })),
+    ...found,
     ...writersSignals(candidate.writers, {
       confirmed: false,
       verified: proof.line !== null,
@@ -102,6 +104,7 @@ export async function receive(
   try {
     await writing(db, async (trx) => {
       const reviewId = await storeAndLog(trx, review)
+      await joinCompany(trx, shop, review, past, receivedAt)
       if (candidate.source === 'form' && state !== 'spam' && !review.unconfirmed)
         await tellOfArrival(services, trx, shop, {
           ...review.version,
@@ -140,7 +143,7 @@ async function weighArrival(
   shop: Shop,
   candidate: Candidate,
   { id, rating, receivedAt }: { id: string; rating: number | null; receivedAt: string },
-): Promise<Signal[]> {
+): Promise<{ found: Signal[]; past: Past }> {
   const { db, memories } = services
   const knownOrders = await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate))
   // What the shop wrote down itself neither is nor makes a near-copy or a crowd.
@@ -157,7 +160,7 @@ async function weighArrival(
     product: candidate.productSku,
     fillSeconds: candidate.fillSeconds,
   })
-  return weigh({
+  const found = weigh({
     arrival,
     past,
     model: startingModel(),
@@ -166,6 +169,7 @@ async function weighArrival(
     tokenGood: candidate.tokenGood,
     trapSprung: candidate.trapSprung,
   })
+  return { found, past }
 }
 
 async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<number> {

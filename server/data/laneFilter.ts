@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { ReviewSort } from '../../core/moderation/reviewFilter'
 import type { ReviewSource } from '../../core/moderation/reviewSources'
-import type { ReviewState } from '../../core/moderation/rules'
+import { openStates, type ReviewState } from '../../core/moderation/rules'
 
 /** What narrows a lane and how it is ordered, in the database's own terms; null narrows nothing. */
 export interface LaneFilter {
@@ -66,6 +66,18 @@ export function countedIn(filter: LaneFilter): { part: CountedPart; value: strin
 /** Whether the counters alone can say how many there are. */
 export function isCounted({ tagId, from, before, words }: LaneFilter): boolean {
   return tagId === null && from === null && before === null && words === null
+}
+
+/** Whether a list shows one line for each group: the whole of a lane in which people decide. */
+export function foldsGroups(filter: LaneFilter): boolean {
+  return openStates.includes(filter.state) && isCounted(filter) && countedIn(filter).length === 0
+}
+
+/** Leaves out those that stand behind a later one of their group. */
+export function folded(query: Knex.QueryBuilder): Knex.QueryBuilder {
+  return query.whereRaw(`(review.group_id IS NULL OR NOT EXISTS (
+    SELECT 1 FROM review AS later
+    WHERE later.group_id = review.group_id AND later.state = review.state AND later.id > review.id))`)
 }
 
 /** By what a list is walked: a column and the id, both in one direction, so that one index serves it. */

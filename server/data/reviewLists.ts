@@ -4,7 +4,15 @@ import type { ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'
 import { counted } from './counted'
-import { filtered, walked, walkOf, type CountedPart, type LaneFilter } from './laneFilter'
+import {
+  filtered,
+  folded,
+  foldsGroups,
+  walked,
+  walkOf,
+  type CountedPart,
+  type LaneFilter,
+} from './laneFilter'
 
 /** A review as a line of a list. */
 export interface ReviewLine {
@@ -21,6 +29,8 @@ export interface ReviewLine {
   revision: number
   owed: boolean
   photos: number
+  /** How many of its group stand in the same state, itself included; 0 for one that came alone. */
+  together: number
   authorName: string
   title: string
   body: string
@@ -58,6 +68,10 @@ type Row = Omit<ReviewLine, 'showable' | 'verified' | 'owed' | 'kinds'> & {
   kinds: string | null
 }
 
+const TOGETHER = `CASE WHEN review.group_id IS NULL THEN 0 ELSE (
+  SELECT count(*) FROM review AS other WHERE other.group_id = review.group_id AND other.state = review.state
+) END`
+
 function withWords(db: Knex, query: Knex.QueryBuilder): Knex.QueryBuilder<Row, Row[]> {
   return query
     .join('review_version', 'review_version.id', 'review.current_version_id')
@@ -67,6 +81,7 @@ function withWords(db: Knex, query: Knex.QueryBuilder): Knex.QueryBuilder<Row, R
       kinds: db.raw(
         '(SELECT group_concat(kind ORDER BY points DESC) FROM signal WHERE signal.version_id = review.current_version_id AND points >= 0)',
       ),
+      together: db.raw(TOGETHER),
     })
 }
 
@@ -87,6 +102,7 @@ export async function reviewsInLane(
   limit: number,
 ): Promise<ReviewLine[]> {
   const query = walked(filtered(db, shopId, filter, rarest).limit(limit), filter)
+  if (foldsGroups(filter)) folded(query)
   return ((await withWords(db, query)) as Row[]).map(read)
 }
 
@@ -139,6 +155,7 @@ export async function neighbourInLane(
   const { column, direction } = walkOf(filter)
   const sign = (side === 'after') === (direction === 'asc') ? '>' : '<'
   const query = filtered(db, shopId, filter, rarest)
+  if (foldsGroups(filter)) folded(query)
   if (column === 'id') query.where(filter.words === null ? 'review.id' : 'review_text.rowid', sign, reviewId)
   else
     query.whereRaw(

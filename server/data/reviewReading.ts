@@ -22,6 +22,8 @@ export interface FullReview {
   /** When its writer's mailbox was confirmed. */
   confirmedAt: string | null
   customerId: number | null
+  /** Those it came with as one. */
+  groupId: number | null
   productId: number | null
   productTitle: string | null
   authorEmail: string | null
@@ -62,6 +64,7 @@ const columns = {
   publishedAt: 'review.published_at',
   confirmedAt: 'review.confirmed_at',
   customerId: 'review.customer_id',
+  groupId: 'review.group_id',
   productId: 'review.product_id',
   productTitle: 'product.title',
   authorEmail: 'customer.address',

@@ -192,3 +192,13 @@ export async function insertSignal(
     })),
   )
 }
+
+/** What a review weighs once something later has been found out about it. */
+export async function setWeight(
+  trx: Knex.Transaction,
+  shopId: number,
+  reviewId: number,
+  weight: { score: number; unconfirmed: boolean },
+): Promise<void> {
+  await trx('review').where({ shop_id: shopId, id: reviewId }).update(weight)
+}

@@ -7,6 +7,7 @@ import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { nextStep } from '../nextStep'
 import { stepCounts } from '../stepCounts'
+import { variedSentence } from '../../tests/support/submissions'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { HELD_FROM } from '../../core/moderation/rules'
 import { decide } from './decide'
@@ -31,8 +32,8 @@ const everything = wholeLane('waiting')
 
 describe('a lane', () => {
   test('is newest first, narrowed by rating, and says how many there are beyond those shown', async () => {
-    for (const rating of [5, 3, 5, 5])
-      await send(services, 'wrenfield', { rating, author_name: `Rated ${rating}` })
+    for (const [i, rating] of [5, 3, 5, 5].entries())
+      await send(services, 'wrenfield', { rating, author_name: `Rated ${rating}`, body: variedSentence(i) })
     const all = await queueView(services, shop, everything, 2)
     expect(all.lines.map(({ authorName }) => authorName)).toEqual(['Rated 5', 'Rated 5'])
     expect(all.total).toBe(4)

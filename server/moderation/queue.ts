@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
-import { countedIn, isCounted, type LaneFilter } from '../data/laneFilter'
+import { foldedInLane, largestGroup, type LargestGroup } from '../data/groups'
+import { countedIn, foldsGroups, isCounted, type LaneFilter } from '../data/laneFilter'
 import { groupsInLane, laneCounts, showableCount, unconfirmedCount } from '../data/reviewCounts'
 import {
   chosenInLane,
@@ -24,6 +25,10 @@ export interface QueueView {
   ready: number
   oldest: { publicId: string; state: ReviewState; receivedAt: string } | null
   lines: (ReviewLine & { tags: string[] })[]
+  /** The most that came as one, where that is more than one. */
+  largest: LargestGroup | null
+  /** How many stand behind another of their group, so that the list does not show them. */
+  folded: number
   /** How many the filter lets through; no more than `COUNT_LIMIT` where they have to be counted one by one. */
   total: number
   totalIsLeast: boolean
@@ -55,6 +60,8 @@ export async function queueView(
     unconfirmed: await unconfirmedCount(db, shop.id),
     ready: await showableCount(db, shop.id),
     oldest: (await oldestUndecided(db, shop.id)) ?? null,
+    largest: await largestGroup(db, shop.id),
+    folded: foldsGroups(filter) ? await foldedInLane(db, shop.id, filter.state) : 0,
     lines: lines.map((line) => ({ ...line, tags: tags.get(line.id) ?? [] })),
     total: isCounted(filter) ? counted : Math.min(counted, COUNT_LIMIT),
     totalIsLeast: !isCounted(filter) && counted > COUNT_LIMIT,

@@ -20,6 +20,7 @@ import type { Shop } from '../data/shops'
 import { displaysWithReview } from '../data/snapshots'
 import { tagsOfReviews } from '../data/tags'
 import type { Services } from '../services'
+import { groupView, type GroupView } from './company'
 
 export interface HistoryEntry {
   number: number
@@ -42,6 +43,7 @@ export interface ReviewView {
   standing: VersionWords | null
   proof: ProofKept | null
   photos: ReviewPhoto[]
+  group: GroupView | null
   productTally: RatingTally | null
   earlier: number
   standsIn: { key: string; name: string }[]
@@ -63,6 +65,7 @@ export async function reviewView({ db }: Services, shop: Shop, publicId: string)
         : null,
     signals: await signalsOfVersion(db, shop.id, review.versionId),
     photos: await photosOfVersion(db, shop.id, review.versionId),
+    group: await groupView(db, shop.id, review),
     proof: (await proofOfReview(db, shop.id, review.id)) ?? null,
     productTally: review.productId === null ? null : await approvedTally(db, shop.id, review.productId),
     earlier:

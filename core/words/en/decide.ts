@@ -63,6 +63,7 @@ export const decideWords = {
     ask: '{{who}} asked the customer to confirm it',
     prove: 'Proven to be a buyer’s by your orders',
     unprove: 'No longer proven by your orders',
+    join: 'Found to belong to a crowd, {{state}}',
     hidePhoto: '{{who}} hid a photo',
     showPhoto: '{{who}} let a photo be seen',
     vouch: '{{who}} marked it as bought here',

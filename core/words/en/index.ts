@@ -2,6 +2,7 @@ import { decideWords } from './decide'
 import { displayWords } from './display'
 import { frameWords } from './frame'
 import { gatherWords } from './gather'
+import { groupWords } from './groups'
 import { howWords } from './how'
 import { photoWords } from './photos'
 import { proofWords } from './proof'
@@ -18,6 +19,7 @@ export const en = {
   ...signalWords,
   ...gatherWords,
   ...showWords,
+  ...groupWords,
   ...howWords,
   ...proofWords,
   ...photoWords,

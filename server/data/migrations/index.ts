@@ -7,6 +7,7 @@ import * as pictures from './0005_pictures'
 import * as displays from './0006_displays'
 import * as whomToBelieve from './0007_whom_to_believe'
 import * as photos from './0008_photos'
+import * as groups from './0009_groups'
 
 interface Named {
   name: string
@@ -22,6 +23,7 @@ const all: Named[] = [
   { name: '0006_displays', migration: displays },
   { name: '0007_whom_to_believe', migration: whomToBelieve },
   { name: '0008_photos', migration: photos },
+  { name: '0009_groups', migration: groups },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

@@ -13,6 +13,7 @@ import * as pictures from './0005_pictures'
 import * as displays from './0006_displays'
 import * as whomToBelieve from './0007_whom_to_believe'
 import * as photos from './0008_photos'
+import * as groups from './0009_groups'
 
 test('a database with data in it comes to the newest shape: counts, search, languages and the log stay true', async () => {
   const db = knex({
@@ -80,8 +81,8 @@ test('a database with data in it comes to the newest shape: counts, search, lang
       previous_hash: '',
       hash: 'h',
     })
-    for (const migration of [writtenDown, setUp, everyDay, pictures, displays, whomToBelieve, photos])
-      await migration.up(db)
+    const later = [writtenDown, setUp, everyDay, pictures, displays, whomToBelieve, photos, groups]
+    for (const migration of later) await migration.up(db)
 
     expect(await laneCounts(db, 1)).toMatchObject({ approved: 2, held: 1 })
     expect(await approvedTally(db, 1)).toMatchObject({ count: 2, average: 300 })

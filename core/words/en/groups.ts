@@ -1,0 +1,32 @@
+/** Reviews that came as one: said first, looked at together, decided together. */
+export const groupWords = {
+  group: {
+    same_one: '{{count}} says the same thing.',
+    same_other: '{{count}} say the same thing.',
+    crowd_one: '{{count}} came with others.',
+    crowd_other: '{{count}} came in together.',
+    saysSame: '{{count}} say the same',
+    cameTogether: '{{count}} together',
+    look: 'Look at them together',
+    title: 'Decide them together:',
+    odd: 'These differ from the rest, so they are left out until you tick them:',
+    oddity: {
+      verified: 'a verified buyer',
+      rating: 'another rating',
+      product: 'about something else',
+      words: 'words of their own',
+    },
+    rest_one: 'The other one',
+    rest_other: 'The other {{count}}',
+    approved_one: 'One like them is approved already. Nothing has been done to it:',
+    approved_other: '{{count}} like them are approved already. Nothing has been done to them:',
+    open: 'Open',
+    alone: 'Others came with this one.',
+    aloneSame: 'Others say the same as this one.',
+    spam_one: 'One like it is spam already.',
+    spam_other: '{{count}} like it are spam already.',
+    this: 'this one',
+    joined: 'found out when others came in after it',
+    none: 'Tick the ones you mean.',
+  },
+} as const

@@ -1,0 +1,122 @@
+import type { Knex } from 'knex'
+import { counted } from './counted'
+import { openStates, type ReviewState } from '../../core/moderation/rules'
+
+/** A review as a line of its group. */
+export interface MemberLine {
+  publicId: string
+  state: ReviewState
+  revision: number
+  rating: number | null
+  verified: boolean
+  authorName: string
+  title: string
+  body: string
+  receivedAt: string
+  productTitle: string | null
+}
+
+/**
+ * Puts reviews into one group, with everything that was in a group with any of them.
+ * @returns the inner ids of those that were in none before
+ */
+export async function putTogether(
+  trx: Knex.Transaction,
+  shopId: number,
+  publicIds: string[],
+  now: string,
+): Promise<number[]> {
+  const rows: { id: number; groupId: number | null }[] = await trx('review')
+    .where({ shop_id: shopId })
+    .whereIn('public_id', publicIds)
+    .select({ id: 'id', groupId: 'group_id' })
+  const groups = [...new Set(rows.flatMap(({ groupId }) => groupId ?? []))].sort((a, b) => a - b)
+  const [first, ...others] = groups
+  const groupId = first ?? (await trx('review_group').insert({ shop_id: shopId, created_at: now }))[0]!
+  if (others.length > 0) await trx('review').whereIn('group_id', others).update({ group_id: groupId })
+  const joined = rows.filter((row) => row.groupId === null).map(({ id }) => id)
+  await trx('review').where({ shop_id: shopId }).whereIn('id', joined).update({ group_id: groupId })
+  return joined
+}
+
+/** The latest of a group that stand in some states. */
+export async function membersOfGroup(
+  db: Knex,
+  shopId: number,
+  groupId: number,
+  states: ReviewState[],
+  limit: number,
+): Promise<MemberLine[]> {
+  const rows: (Omit<MemberLine, 'verified'> & { verified: 0 | 1 })[] = await db('review')
+    .join('review_version', 'review_version.id', 'review.current_version_id')
+    .leftJoin('product', 'product.id', 'review.product_id')
+    .where({ 'review.shop_id': shopId, 'review.group_id': groupId })
+    .whereIn('review.state', states)
+    .orderBy('review.id', 'desc')
+    .limit(limit)
+    .select({
+      publicId: 'review.public_id',
+      state: 'review.state',
+      revision: 'review.revision',
+      rating: 'review.rating',
+      verified: 'review.verified',
+      authorName: 'review_version.author_name',
+      title: 'review_version.title',
+      body: 'review_version.body',
+      receivedAt: 'review.received_at',
+      productTitle: 'product.title',
+    })
+  return rows.map((row) => ({ ...row, verified: row.verified === 1 }))
+}
+
+export async function countInGroup(
+  db: Knex,
+  shopId: number,
+  groupId: number,
+  state: ReviewState,
+): Promise<number> {
+  return counted(db('review').where({ shop_id: shopId, group_id: groupId, state }))
+}
+
+export interface LargestGroup {
+  count: number
+  publicId: string
+  state: ReviewState
+  /** Whether the latest of them has the words of others. */
+  sameWords: boolean
+}
+
+/** How many of a shop's undecided reviews the largest group has, and the latest of them; null where there is none. */
+export async function largestGroup(db: Knex, shopId: number): Promise<LargestGroup | null> {
+  const row: { groupId: number; count: number } | undefined = await db('review')
+    .where({ shop_id: shopId })
+    .whereIn('state', openStates)
+    .whereNotNull('group_id')
+    .groupBy('group_id')
+    .havingRaw('count(*) > 1')
+    .orderBy('count', 'desc')
+    .first({ groupId: 'group_id', count: db.raw('count(*)') })
+  if (!row) return null
+  const latest: { publicId: string; state: ReviewState; copies: number } = await db('review')
+    .where({ shop_id: shopId, group_id: row.groupId })
+    .whereIn('state', openStates)
+    .orderBy('id', 'desc')
+    .first({
+      publicId: 'public_id',
+      state: 'state',
+      copies: db('signal')
+        .whereRaw("signal.version_id = review.current_version_id AND signal.kind = 'nearcopy'")
+        .count(),
+    })
+  const { copies, ...where } = latest
+  return { count: row.count, ...where, sameWords: copies > 0 }
+}
+
+/** How many of a lane stand behind another of their group, so that the list need not show them. */
+export async function foldedInLane(db: Knex, shopId: number, state: ReviewState): Promise<number> {
+  const row = await db('review')
+    .where({ shop_id: shopId, state })
+    .whereNotNull('group_id')
+    .first<{ folded: number }>(db.raw('count(*) - count(DISTINCT group_id) AS folded'))
+  return row.folded
+}

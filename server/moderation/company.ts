@@ -1,0 +1,111 @@
+import type { Knex } from 'knex'
+import { say } from '../../core/words/say'
+import type { Past } from '../../core/moderation/memory/shopMemory'
+import { compareGroup, type Oddity } from '../../core/moderation/compareGroup'
+import { arrivalState, openStates, waitsForWriter, type ReviewState } from '../../core/moderation/rules'
+import type { Signal } from '../../core/moderation/signal'
+import { spamScore } from '../../core/moderation/weigh'
+import { confirmationOf } from '../data/confirmations'
+import { appendDecision } from '../data/decisions'
+import { countInGroup, membersOfGroup, putTogether, type MemberLine } from '../data/groups'
+import { putPoint, readPoint } from '../data/reviewPoints'
+import { findReview, signalsOfVersion } from '../data/reviewReading'
+import { insertSignal, setWeight } from '../data/reviewWriting'
+import type { Shop } from '../data/shops'
+import { digestOfVersion } from './digest'
+
+/**
+ * Puts an arrival into one group with those whose words it has and the crowd it came with. When a crowd turns out to be
+ * an attack, earlier members that nobody has decided on are held with it; the others stay what they are.
+ */
+export async function joinCompany(
+  trx: Knex.Transaction,
+  shop: Shop,
+  { publicId, signals }: { publicId: string; signals: Signal[] },
+  { near, burst }: Past,
+  now: string,
+): Promise<void> {
+  const copies = signals.some(({ kind }) => kind === 'nearcopy') ? near.map(({ id }) => id) : []
+  const crowd = burst?.members ?? []
+  if (copies.length + crowd.length === 0) return
+  await putTogether(trx, shop.id, [publicId, ...copies, ...crowd], now)
+  const sign = signals.find(({ kind }) => kind === 'burst')
+  if (!sign) return
+  for (const member of crowd) await holdWithCrowd(trx, shop, member, sign, now)
+}
+
+async function holdWithCrowd(
+  trx: Knex.Transaction,
+  shop: Shop,
+  publicId: string,
+  sign: Signal,
+  now: string,
+): Promise<void> {
+  const review = await findReview(trx, shop.id, { publicId })
+  if (!review || !openStates.includes(review.state)) return
+  const known = await signalsOfVersion(trx, shop.id, review.versionId)
+  if (known.some(({ kind }) => kind === 'burst')) return
+  const { decidedByPerson } = await confirmationOf(trx, shop.id, review.id)
+  if (decidedByPerson) return
+  await insertSignal(trx, shop.id, review.versionId, { ...sign, detail: say('group.joined') })
+  const signals = [...known, sign]
+  const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
+  const state = arrivalState(weighed)
+  const before = await readPoint(trx, shop.id, review.id)
+  const after = { ...before, state }
+  await putPoint(trx, shop.id, review.id, before, after, now)
+  await setWeight(trx, shop.id, review.id, {
+    score: weighed.score,
+    unconfirmed: state === 'held' && waitsForWriter(weighed),
+  })
+  await appendDecision(trx, {
+    shopId: shop.id,
+    act: 'join',
+    reviewId: review.id,
+    before: { ...before },
+    after: { ...after },
+    digest: digestOfVersion(review),
+    at: now,
+  })
+}
+
+/** A review's group as the one who decides sees it. */
+export interface GroupView {
+  /** Those that still wait for a person, the latest first. */
+  open: (MemberLine & { odd: Oddity[] })[]
+  /** Those that visitors may read, which nothing has been done to. */
+  approved: MemberLine[]
+  /** How many like them are spam already. */
+  spam: number
+  /** Whether they share words, rather than only the time they came in. */
+  sameWords: boolean
+}
+
+const SHOWN_OPEN = 500
+const SHOWN_APPROVED = 20
+const COMPARED_SPAM = 20
+
+/** The group of a review, or null when it came alone or nobody has to decide on the others any more. */
+export async function groupView(
+  db: Knex,
+  shopId: number,
+  review: { groupId: number | null; state: ReviewState },
+): Promise<GroupView | null> {
+  if (review.groupId === null || !openStates.includes(review.state)) return null
+  const inStates = (states: ReviewState[], limit: number) =>
+    membersOfGroup(db, shopId, review.groupId!, states, limit)
+  const open = await inStates(openStates, SHOWN_OPEN)
+  const approved = await inStates(['approved'], SHOWN_APPROVED)
+  const spam = await countInGroup(db, shopId, review.groupId, 'spam')
+  if (open.length + approved.length + spam < 2) return null
+  const compared = [...open, ...approved, ...(await inStates(['spam'], COMPARED_SPAM))]
+  const { odd, sameWords } = compareGroup(
+    compared.map((member) => ({ ...member, product: member.productTitle ?? '' })),
+  )
+  return {
+    open: open.map((member) => ({ ...member, odd: odd.get(member.publicId) ?? [] })),
+    approved,
+    spam,
+    sameWords,
+  }
+}
