@@ -79,6 +79,7 @@ describe('the form’s JSON', () => {
       'author_email',
       'order_number',
       'product',
+      'media',
       'consent',
     ])
     expect(body.token).toMatch(/^\S{40,}$/)

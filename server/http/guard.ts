@@ -3,13 +3,14 @@ import { MOST_PHOTO_BYTES } from '../../core/intake/photos'
 import { say } from '../../core/words/say'
 import { makeRoom } from './room'
 
+const multipart = /^multipart\/form-data/i
 /** More than any form here can hold, but those that take files. */
 const MOST_BYTES = 512 * 1024
-const forFiles: [path: RegExp, mostBytes: number][] = [
-  [/^\/s\/[^/]+\/gather\/orders(?:\.data)?(?:\?|$)/, 21_000_000],
+const forFiles: [path: RegExp, type: RegExp, mostBytes: number][] = [
+  [/^\/s\/[^/]+\/gather\/orders(?:\.data)?(?:\?|$)/, multipart, 21_000_000],
   // One photo ahead of its form, and all of them with it where no script made them smaller.
-  [/^\/f\/[^/]+\/photo(?:\?|$)/, MOST_PHOTO_BYTES],
-  [/^\/(?:f|r)\/[^/]+(?:\.data)?(?:\?|$)/, 60_000_000],
+  [/^\/f\/[^/]+\/photo(?:\?|$)/, /./, MOST_PHOTO_BYTES],
+  [/^\/(?:f|r)\/[^/]+(?:\.data)?(?:\?|$)/, multipart, 60_000_000],
 ]
 
 /** Refuses what was sent from another site and what is larger than any form, before anything is read of it. */
@@ -21,11 +22,16 @@ export function refuse(req: IncomingMessage, res: ServerResponse, publicUrl: str
   const length = Number(req.headers['content-length'] ?? NaN)
   if (Number.isNaN(length) && req.headers['transfer-encoding'] !== undefined)
     return answer(req, res, 411, say('error.tooLarge'))
-  const most = forFiles.find(([path]) => path.test(req.url ?? ''))?.[1] ?? MOST_BYTES
+  const most = mostBytes(req)
   if (length > most) return answer(req, res, 413, say('error.tooLarge'))
   if (length > MOST_BYTES && !makeRoom(res, length))
     return answer(req, res, 503, say('error.busy'), { 'Retry-After': '5' })
   return false
+}
+
+function mostBytes({ url = '', headers }: IncomingMessage): number {
+  const type = headers['content-type'] ?? 'none'
+  return forFiles.find(([path, ofType]) => path.test(url) && ofType.test(type))?.[2] ?? MOST_BYTES
 }
 
 function isOwnOrigin(origin: string, host: string | undefined, publicUrl: string): boolean {
