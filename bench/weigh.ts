@@ -1,7 +1,7 @@
 import { hundredthsOfFive } from '../core/formats/rating'
 import { ShopMemory } from '../core/moderation/memory/shopMemory'
 import { arrivalState } from '../core/moderation/rules'
-import { spamScore, weigh } from '../core/moderation/weigh'
+import { openly, spamScore, weigh } from '../core/moderation/weigh'
 import { startingModel } from '../core/moderation/wording/starting'
 import { readLabelled } from './labelled/read'
 
@@ -63,8 +63,7 @@ function review(i: number) {
   const circumstances = {
     ownDomains: ['tidemark.example'],
     knownOrderKeys: [],
-    tokenGood: true,
-    trapSprung: false,
+    ...openly,
   }
   const signals = weigh({ arrival, past, model, ...circumstances })
   return arrivalState({ score: spamScore(signals), kinds: signals.map(({ kind }) => kind) })

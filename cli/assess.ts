@@ -3,7 +3,7 @@ import { hundredthsOfFive } from '../core/formats/rating'
 import { ShopMemory } from '../core/moderation/memory/shopMemory'
 import { readWords } from '../core/moderation/reading'
 import { arrivalState, type ArrivalState } from '../core/moderation/rules'
-import { spamScore, weigh } from '../core/moderation/weigh'
+import { openly, spamScore, weigh } from '../core/moderation/weigh'
 import { modelToTeach, startingModel } from '../core/moderation/wording/starting'
 import type { WordingModel } from '../core/moderation/wording/model'
 import { readJsonLines } from './jsonLines'
@@ -82,8 +82,7 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
       model,
       ownDomains,
       knownOrderKeys: [],
-      tokenGood: true,
-      trapSprung: false,
+      ...openly,
     })
     const score = spamScore(signals)
     return {

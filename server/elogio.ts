@@ -1,7 +1,7 @@
 import { signIn, signOut, whoIs } from './account/session'
 import { changePassword, saveSettings } from './account/settings'
 import { isEmpty, setUp } from './account/setUp'
-import { handOutToken, lacksPhotos, openForm, submitForm, thanksFor } from './collection/customerForm'
+import { handOut, lacksPhotos, openForm, submitForm, thanksFor } from './collection/customerForm'
 import { gatherView, setWriters } from './collection/gather'
 import { changeOwn, consentOwn, ownReview, takeBackOwn } from './collection/ownReview'
 import { writeDown, writeView } from './collection/writeDown'
@@ -71,7 +71,7 @@ export function buildElogio(services: Services, publication: Publication) {
     tryMail: bound(tryMail),
     changePassword: bound(changePassword),
     openForm: bound(openForm),
-    handOutToken: bound(handOutToken),
+    handOut: bound(handOut),
     submitForm: bound(submitForm),
     stagePhoto: bound(stagePhoto),
     stagedPhotos: bound(stagedPhotos),

@@ -269,11 +269,13 @@ test('the form works without scripts: a mistake keeps what was typed, and a scri
     await page.type('[name=author_email]', 'sam@post.example')
     await page.press('Send my review')
     await page.sees('Thank you')
+    await page.sees('Something in it asks for a closer look first')
   })
   const mara = await signIn(owner)
   const review = await firstReview('wrenfield', mara)
   const html = await (await fetch(demo.url + review, { headers: { Cookie: mara } })).text()
   expect(html).toContain('&lt;script&gt;document.title=')
+  expect(html).toContain('Came without what the form’s page computes')
   expect(html).not.toContain('<script>document.title=')
 })
 

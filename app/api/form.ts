@@ -6,13 +6,13 @@ import { waitWords } from '../waitWords'
 import type { Route } from './+types/form'
 
 /** The JSON side of a form's address. */
-export async function loader({ params, context }: Route.LoaderArgs) {
+export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await context.elogio.openForm(params.slug)
   if (!found?.form.open) return Response.json({ error: say('error.notFound') }, { status: 404 })
   const products = found.products.map(({ sku, title }) => ({ sku, title }))
   return Response.json(
     {
-      token: context.elogio.handOutToken(found),
+      ...(await context.elogio.handOut(found, await context.throttle.suspicion(request, params.slug))),
       fields: submissionFields.map((field) =>
         field.name === 'product' ? { ...field, options: products } : field,
       ),
@@ -24,6 +24,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 export async function action({ params, request, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
   if (!found?.form.open) return Response.json({ error: say('error.notFound') }, { status: 404 })
+  const suspicion = await context.throttle.suspicion(request, params.slug)
   const wait = await context.throttle.submit(request, params.slug)
   if (wait !== null)
     return Response.json(
@@ -41,11 +42,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
     })
   if (await context.elogio.lacksPhotos(found, submission.value))
     return unfit({ media: [say('photo.error.gone')] })
-  const { publicId, state, confirm } = await context.elogio.submitForm(
-    found,
-    submission.value,
-    context.askerOf(request),
-  )
+  const { publicId, state, confirm } = await context.elogio.submitForm(found, submission.value, {
+    ip: context.askerOf(request),
+    suspicion,
+  })
   return Response.json({ id: publicId, state, confirm }, { status: 201 })
 }
 

@@ -1,10 +1,12 @@
 import { getFormProps, getInputProps, getSelectProps, useForm } from '@conform-to/react'
 import { parseWithZod } from '@conform-to/zod/v4'
+import { useState } from 'react'
 import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
 import { publicName } from '../../core/display/publicName'
 import { brandShades } from '../../core/display/brand'
 import { submissionSchema, TRAP_FIELD } from '../../core/intake/submission'
+import { WORK_FIELD } from '../../core/intake/suspicion'
 import { say } from '../../core/words/say'
 import { waitWords } from '../waitWords'
 import { Labelled, Mistakes } from './Labelled'
@@ -15,6 +17,7 @@ import { mediaErrors, takePhotos } from './photos/takePhotos'
 import { usePhotos } from './photos/usePhotos'
 import { useSendWhenReady } from './photos/useSendWhenReady'
 import { WordsFields } from './WordsFields'
+import { useWork } from './work/useWork'
 import type { Route } from './+types/form'
 
 // Compiling schemas at run time is what our own policy for scripts forbids.
@@ -29,7 +32,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     heading: form.heading,
     intro: form.intro,
     open: form.open,
-    token: context.elogio.handOutToken(found),
+    ...(await context.elogio.handOut(found, await context.throttle.suspicion(request, params.slug))),
     shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, shades: brandShades(shop.brand) },
     products: products.map(({ sku, title }) => ({ sku, title })),
     fixedProduct: products.find(({ sku }) => sku === asked) ?? null,
@@ -46,13 +49,17 @@ export async function action({ params, request, context }: Route.ActionArgs) {
     return data({ reply: submission.reply(mediaErrors(problems)), photos }, { status: 422 })
   if (await context.elogio.lacksPhotos(found, submission.value))
     return data({ reply: submission.reply(mediaErrors([say('photo.error.gone')])), photos }, { status: 422 })
+  const suspicion = await context.throttle.suspicion(request, params.slug)
   const wait = await context.throttle.submit(request, params.slug)
   if (wait !== null)
     return data(
       { reply: submission.reply({ formErrors: [waitWords(wait)] }), photos },
       { status: 429, headers: { 'Retry-After': String(wait) } },
     )
-  const { publicId } = await context.elogio.submitForm(found, submission.value, context.askerOf(request))
+  const { publicId } = await context.elogio.submitForm(found, submission.value, {
+    ip: context.askerOf(request),
+    suspicion,
+  })
   return redirect(`/f/${params.slug}/thanks?of=${publicId}`)
 }
 
@@ -94,7 +101,7 @@ export default function CustomerForm({ loaderData, actionData, params }: Route.C
 }
 
 function Fields({
-  loaderData: { shop, products, fixedProduct, token },
+  loaderData: { shop, products, fixedProduct, token, proofOfWork },
   address,
   lastResult,
 }: {
@@ -106,13 +113,16 @@ function Fields({
   const photos = usePhotos(address, lastResult?.photos ?? [])
   const [form, fields] = useForm({
     lastResult: lastResult?.reply,
-    defaultValue: { token, product: fixedProduct?.sku ?? '' },
+    defaultValue: { product: fixedProduct?.sku ?? '' },
     shouldValidate: 'onBlur',
     shouldRevalidate: 'onInput',
     onValidate: ({ formData }) =>
       parseWithZod(formData, { schema: submissionSchema(products.map(({ sku }) => sku)) }),
   })
-  const { send, waiting } = useSendWhenReady(photos.pending)
+  // What was computed is good for one token, so both stay when the page is loaded anew behind the form.
+  const [issued] = useState({ token, proofOfWork })
+  const { pending, work } = useWork(issued.proofOfWork)
+  const { send, waiting } = useSendWhenReady(photos.pending || pending)
   const shownName = publicName(fields.author_name.value ?? '')
   const mistakes = lastResult ? Object.keys(form.allErrors).length : 0
   const refusal = form.errors?.join(' ')
@@ -124,7 +134,8 @@ function Fields({
       className="mt-5 flex flex-col gap-4"
       {...getFormProps(form)}
     >
-      <input {...getInputProps(fields.token, { type: 'hidden' })} key={fields.token.key} />
+      <input type="hidden" name={fields.token.name} value={issued.token} />
+      <input type="hidden" name={WORK_FIELD} value={work} />
       <div className="absolute -left-[9999px]" aria-hidden="true">
         <label>
           {say('form.trap')}
@@ -221,7 +232,9 @@ function Fields({
           {say('form.send')}
         </button>
         <span className="text-soft" role={waiting ? 'status' : undefined}>
-          {waiting ? say('photo.pending') : say('form.next', { shop: shop.shortName })}
+          {waiting
+            ? say(photos.pending ? 'photo.pending' : 'form.working')
+            : say('form.next', { shop: shop.shortName })}
         </span>
       </div>
       <Mistakes field={fields.token} />

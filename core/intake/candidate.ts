@@ -1,16 +1,15 @@
+import type { Manner } from '../moderation/weigh'
 import type { Writers } from './writers'
 
 /** A review on its way in, the same for every way in. Words and names are exactly as they came. */
-export interface Candidate {
+export interface Candidate extends Manner {
   source: 'form' | 'manualEntry'
   /** The form it came through; null for other ways in. */
   formId: number | null
   /** Kept once by this; null where the way in gives none. */
   token: string | null
-  tokenGood: boolean
   /** Who may write this way. */
   writers: Writers
-  trapSprung: boolean
   /** Seconds between the form being handed out and its arrival; null when nobody knows. */
   fillSeconds: number | null
   /** The network address it came from; empty when nobody knows. */

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { say } from '../words/say'
+import { WORK_FIELD } from './suspicion'
 import { MOST_PHOTOS, MOST_PHOTO_BYTES, photoRefs } from './photos'
 
 export const TITLE_LIMIT = 120
@@ -53,6 +54,7 @@ export function submissionSchema(productSkus: string[]) {
       .transform((answer) => ['on', 'yes', 'true', '1'].includes((answer ?? '').toLowerCase())),
     media: photoRefs,
     token: z.string().max(500).optional(),
+    [WORK_FIELD]: z.string().max(2000).optional(),
     [TRAP_FIELD]: z.string().optional(),
   })
 }

@@ -18,6 +18,7 @@ const holdingKinds = new Set<SignalKind>([
   'unconfirmed',
   'unverified',
   'notoken',
+  'nowork',
   'trap',
 ])
 

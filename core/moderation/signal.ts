@@ -32,6 +32,7 @@ export const pointlessKinds = [
   'unconfirmed',
   'unverified',
   'notoken',
+  'nowork',
   'trap',
 ] as const
 export type SignalKind = (typeof pointedKinds)[number] | (typeof pointlessKinds)[number]

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { arrivalState, HELD_FROM, SPAM_FROM } from './rules'
 import { textAt, type SignalKind } from './signal'
 import { ShopMemory } from './memory/shopMemory'
-import { spamScore, weigh as weighAll, type Circumstances } from './weigh'
+import { openly, spamScore, weigh as weighAll, type Circumstances } from './weigh'
 import { startingModel } from './wording/starting'
 
 interface Given extends Circumstances {
@@ -14,8 +14,7 @@ const calm: Given = {
   ownDomains: ['wrenfield.example'],
   knownOrderKeys: [],
   fillSeconds: 60,
-  tokenGood: true,
-  trapSprung: false,
+  ...openly,
 }
 
 /** What is found in words alone: nobody is known of the writer, and nobody wrote before. */

@@ -18,15 +18,24 @@ import { templateSignal } from './signals/template'
 import { wordingSignal } from './signals/wording'
 import type { WordingModel } from './wording/model'
 
+/** How a review was sent. */
+export interface Manner {
+  /** Whether the form's signed token came along; true for ways in that have none. */
+  tokenGood: boolean
+  /** Whether nobody computed what the form's page asks for; false for ways in that ask nothing. */
+  workMissing: boolean
+  /** Whether the field that people never see was filled in. */
+  trapSprung: boolean
+}
+
+/** As people send one. */
+export const openly: Manner = { tokenGood: true, workMissing: false, trapSprung: false }
+
 /** What is known of an arrival beside its words, its sender and those that came before. */
-export interface Circumstances {
+export interface Circumstances extends Manner {
   ownDomains: string[]
   /** Keys of orders of this shop that the words may name. */
   knownOrderKeys: string[]
-  /** Whether the form's signed token came along; true for ways in that have none. */
-  tokenGood: boolean
-  /** Whether the field that people never see was filled in. */
-  trapSprung: boolean
 }
 
 /** All that a signal may look at. */
@@ -56,6 +65,7 @@ const signals: ((weighing: Weighing) => Signal | null)[] = [
   ({ arrival, knownOrderKeys }) => personalSignal(arrival.reading, knownOrderKeys),
   ({ trapSprung }) => (trapSprung ? holding('trap') : null),
   ({ tokenGood }) => (tokenGood ? null : holding('notoken')),
+  ({ workMissing, tokenGood }) => (workMissing && tokenGood ? holding('nowork') : null),
 ]
 
 /** All signals of a review: those with points first, the heaviest leading. */
@@ -72,7 +82,7 @@ export function weigh(weighing: Weighing): Signal[] {
   return found.sort((a, b) => b.points - a.points)
 }
 
-function holding(kind: 'trap' | 'notoken'): Signal {
+function holding(kind: 'trap' | 'notoken' | 'nowork'): Signal {
   return { kind, points: 0, headline: say(`signal.${kind}`), detail: say(`signal.${kind}Detail`), places: [] }
 }
 

@@ -1,5 +1,6 @@
 import { nothingAbout } from '../../core/intake/candidate'
 import { TRAP_FIELD, type Submission } from '../../core/intake/submission'
+import { lacksWork, WORK_FIELD } from '../../core/intake/suspicion'
 import { say } from '../../core/words/say'
 import { findFormBySlug, type Form } from '../data/forms'
 import { findReceipt, type Receipt } from '../data/receipts'
@@ -7,6 +8,7 @@ import { findShop, productsOfShop, type Product, type Shop } from '../data/shops
 import { stagedPhotos } from '../media/stagePhoto'
 import type { Services } from '../services'
 import { hashToken, issueFormToken, readFormToken } from './formToken'
+import { askForWork, workDone } from './proofOfWork'
 import { receive } from './receive'
 
 /** A form as its customers find it. */
@@ -22,9 +24,14 @@ export async function openForm({ db }: Services, slug: string): Promise<Customer
   return { form, shop: await findShop(db, form.shopId), products: await productsOfShop(db, form.shopId) }
 }
 
-/** A fresh token, stamped now. */
-export function handOutToken({ signingKey, newId, now }: Services, { form }: CustomerForm): string {
-  return issueFormToken(signingKey, form.publicId, newId(), now())
+/**
+ * What a form's page begins with: a fresh token, stamped now, and what its browser has to compute.
+ * @param suspicion how suspicious whoever opens it is, 0 to 4
+ */
+export async function handOut(services: Services, { form }: CustomerForm, suspicion: number) {
+  const { signingKey, newId, now } = services
+  const token = issueFormToken(signingKey, form.publicId, newId(), now())
+  return { token, proofOfWork: await askForWork(services, token, suspicion) }
 }
 
 /** The words beside the box that a customer ticks; kept with her answer. */
@@ -37,9 +44,11 @@ export async function submitForm(
   services: Services,
   { form, shop }: CustomerForm,
   submission: Submission,
-  ip = '',
+  { ip = '', suspicion = 0 }: { ip?: string; suspicion?: number } = {},
 ): Promise<Receipt> {
   const token = submission.token ?? ''
+  const work = submission[WORK_FIELD]
+  const done = work === undefined ? null : await workDone(services, token, work)
   const fillSeconds = readFormToken(services.signingKey, form.publicId, token, services.now())
   return receive(services, shop, {
     source: 'form',
@@ -47,6 +56,7 @@ export async function submitForm(
     token: fillSeconds === null ? null : token,
     tokenGood: fillSeconds !== null,
     writers: form.writers,
+    workMissing: lacksWork(suspicion, work !== undefined, done),
     trapSprung: (submission[TRAP_FIELD] ?? '') !== '',
     fillSeconds,
     ip,

@@ -7,7 +7,7 @@ import type { ReviewPoint } from '../../core/moderation/reviewPoint'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { writersSignals } from '../../core/moderation/signals/writers'
-import { spamScore, weigh } from '../../core/moderation/weigh'
+import { openly, spamScore, weigh } from '../../core/moderation/weigh'
 import { startingModel } from '../../core/moderation/wording/starting'
 import { confirmationOf } from '../data/confirmations'
 import { appendDecision } from '../data/decisions'
@@ -88,8 +88,7 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
       model: startingModel(),
       ownDomains: shop.ownDomains,
       knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(words)),
-      tokenGood: true,
-      trapSprung: false,
+      ...openly,
     }),
     ...writersSignals(confirmable.writers, {
       confirmed,

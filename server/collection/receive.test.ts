@@ -161,7 +161,7 @@ test('the network address that a review came from is forgotten after thirty days
   const form = (await openForm(services, 'wrenfield'))!
   const given = { rating: 4, title: '', body: 'It fits.', author_name: 'P', author_email: 'p@lis.example' }
   const more = { order_number: '', product: '', consent: true, token: undefined, website: '', media: [] }
-  await submitForm(services, form, { ...given, ...more }, '192.0.2.9')
+  await submitForm(services, form, { ...given, ...more }, { ip: '192.0.2.9' })
   const kept = () => services.db('review').pluck('ip')
   expect([await forgetOldAddresses(services), await kept()]).toEqual([0, ['192.0.2.9']])
   clock.now = new Date(clock.now.getTime() + 31 * 86_400_000)

@@ -168,6 +168,7 @@ async function weighArrival(
     knownOrderKeys: knownOrders,
     tokenGood: candidate.tokenGood,
     trapSprung: candidate.trapSprung,
+    workMissing: candidate.workMissing,
   })
   return { found, past }
 }

@@ -1,3 +1,4 @@
+import { openly } from '../../core/moderation/weigh'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 import { say } from '../../core/words/say'
 import type { Member } from '../data/members'
@@ -33,9 +34,8 @@ export async function writeDown(
       source: 'manualEntry',
       formId: null,
       token: null,
-      tokenGood: true,
+      ...openly,
       writers: 'anyone',
-      trapSprung: false,
       fillSeconds: null,
       ip: '',
       arrivesAs: entry.waiting ? 'waiting' : 'approved',

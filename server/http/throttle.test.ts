@@ -31,6 +31,19 @@ test('the right password costs nothing, however often it is given', async () => 
   expect(await untilFull(() => throttle.signIn(from('1.1.1.1'), 'mara@wrenfield.example'))).toBe(Infinity)
 })
 
+test('whoever sends much becomes suspicious, at that form only, and nobody else with them', async () => {
+  const throttle = buildThrottle(true)
+  const level = (address: string, form = 'tell-us') => throttle.suspicion(from(address), form)
+  expect(await level('1.1.1.1')).toBe(0)
+  for (let sent = 0; sent < 11; sent++) await throttle.submit(from('1.1.1.1'), 'tell-us')
+  expect([await level('1.1.1.1'), await level('1.1.1.1', 'how-was-it'), await level('2.2.2.2')]).toEqual([
+    3, 0, 0,
+  ])
+  for (let i = 0; i < 30; i++) await throttle.submit(from(`3.3.3.${i}`), 'tell-us')
+  expect(await level('2.2.2.2')).toBe(1)
+  expect(await buildThrottle(false).suspicion(from('1.1.1.1'), 'tell-us')).toBe(0)
+})
+
 test('off is off', async () => {
   const throttle = buildThrottle(false)
   expect(await untilFull(() => throttle.submit(from('1.1.1.1'), 'tell-us'))).toBe(Infinity)

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { ShopMemory } from '../memory/shopMemory'
 import type { Arriving } from '../memory/arrival'
 import { textAt, type SignalKind } from '../signal'
-import { spamScore, weigh } from '../weigh'
+import { openly, spamScore, weigh } from '../weigh'
 import { startingModel } from '../wording/starting'
 
 const nobody: Arriving = {
@@ -26,8 +26,7 @@ function weighed(arriving: Partial<Arriving>, memory = new ShopMemory()) {
     model: startingModel(),
     ownDomains: ['wrenfield.example'],
     knownOrderKeys: [],
-    tokenGood: true,
-    trapSprung: false,
+    ...openly,
   })
   return { signals, arrival }
 }

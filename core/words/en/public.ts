@@ -21,6 +21,7 @@ export const publicWords = {
     consentHint: 'Without it, only the shop reads it.',
     send: 'Send my review',
     next: '{{shop}} reads it before anyone else can.',
+    working: 'One moment: your browser shows that no machine is writing here.',
     trap: 'Leave this empty',
     closed: 'This form is closed.',
     closedHint: '{{shop}} is not taking reviews here at the moment.',

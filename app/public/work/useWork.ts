@@ -1,0 +1,21 @@
+import type { Challenge, Solution } from 'altcha-lib'
+import { useEffect, useState } from 'react'
+import { NO_WORK } from '../../../core/intake/suspicion'
+
+/**
+ * What a form asks a browser to compute, done while the form is filled in.
+ * @param challenge the same one for as long as the page is open
+ */
+export function useWork(challenge: Challenge): { pending: boolean; work: string } {
+  const [work, setWork] = useState<string | null>(null)
+  useEffect(() => {
+    const worker = new Worker(new URL('./solve.worker.ts', import.meta.url), { type: 'module' })
+    const tell = (solution: Solution | null) =>
+      setWork(solution ? JSON.stringify({ challenge, solution }) : NO_WORK)
+    worker.onmessage = ({ data }: MessageEvent<Solution | null>) => tell(data)
+    worker.onerror = () => tell(null)
+    worker.postMessage(challenge)
+    return () => worker.terminate()
+  }, [challenge])
+  return { pending: work === null, work: work ?? NO_WORK }
+}
