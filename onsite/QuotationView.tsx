@@ -128,7 +128,12 @@ function Writer({ quotation, say }: { quotation: Quotation; say: Given['say'] })
           {date.words}
         </time>
       )}
-      {proof && <span className="eg-proof">{proof}</span>}
+      {proof && (
+        <details className="eg-proof">
+          <summary title={proof.how}>{proof.words}</summary>
+          {proof.how}
+        </details>
+      )}
       {note && <span className="eg-own">{note}</span>}
       {relationship && <span className="eg-own">{relationship}</span>}
     </figcaption>

@@ -78,8 +78,29 @@ describe('the output', () => {
   })
   test('says average, count, that few were picked and from how many, and who on what', () => {
     expect(text(htmlOf(two))).toBe(
-      'Kept bees a year longer|4.5| from 2 reviews.|These 2 were picked by Wrenfield from 3.|How reviews are handled|Write a review|★★★★★|Passgenau|Alles|gut|Mara replies|Danke|Annika R.| on Hive kit|bought here, March 2026|★★★|★★|Jun O.|, baker|, |Berg &amp; Co|written down by the shop|received a discount',
+      'Kept bees a year longer|4.5| from 2 reviews.|These 2 were picked by Wrenfield from 3.|How reviews are handled|Write a review|★★★★★|Passgenau|Alles|gut|Mara replies|Danke|Annika R.| on Hive kit|bought here, March 2026|The order was found by its number and the name on it, and had been delivered.|★★★|★★|Jun O.|, baker|, |Berg &amp; Co|written down by the shop|received a discount',
     )
+  })
+  test('photos are links that work without scripts, told apart in words, and open by what the loader brings', () => {
+    const photo = { name: 'a.webp', small: 'b.webp', width: 1600, height: 1200 }
+    const photos = [
+      { ...photo, alt: 'A hive in the snow' },
+      { ...photo, alt: '' },
+    ]
+    const model = modelOf({}, [showable(1, 500, { photos })])
+    const { html, behaviours } = renderDisplay(model, { photos: '/parts/photos.js', pack: '/parts/pack.js' })
+    expect(html).toMatch(
+      /<a href="[^"]*\/media\/a\.webp" data-w="1600" data-h="1200"><img src="[^"]*b\.webp"/,
+    )
+    expect([...html.matchAll(/ alt="([^"]+)"/g)].map(([, alt]) => alt)).toEqual([
+      'A hive in the snow',
+      'Photo 2 by Piotr L.',
+    ])
+    expect(behaviours).toContain('photos')
+    expect(html).toMatch(/data-wake="[^"]*\/parts\/photos\.js"/)
+    const without = modelOf({ parts: { photos: false } }, [showable(1, 500, { photos })])
+    expect(renderDisplay(without).behaviours).not.toContain('photos')
+    expect(renderDisplay(without).html).not.toContain('a.webp')
   })
   test('carries no style, script or event of its own, so that a strict page takes it', () => {
     for (const kind of layouts)

@@ -56,11 +56,14 @@ const quotation = `
 .eg-with-face{min-height:52px;padding-inline-start:56px;position:relative}
 .eg-face{position:absolute;inset-inline-start:0;top:3px;width:44px;height:44px;border-radius:50%;object-fit:cover}
 .eg-logo{height:1.2em;width:auto;vertical-align:-.2em;margin-inline-end:.3em}
-.eg-date,.eg-proof,.eg-own{display:block}
+.eg-date,.eg-own{display:block}
 .eg-reply{margin-top:.7em;padding-inline-start:.8em;border-inline-start:3px solid var(--eg-accent);font-size:.9em;line-height:1.45}
 .eg-reply p+p{margin-top:.25em;white-space:pre-line}
 .eg-proof{color:color-mix(in srgb,currentColor 45%,var(--eg-proof))}
-.eg-proof::before{content:"✓ ";font-family:${signs}}`
+.eg-proof summary{display:block;width:fit-content;min-height:24px;cursor:pointer;list-style:none}
+.eg-proof summary::-webkit-details-marker{display:none}
+.eg-proof summary:hover{text-decoration:underline}
+.eg-proof summary::before{content:"✓ ";font-family:${signs}}`
 
 const squeeze = (css: string) => css.replace(/\n/g, '')
 

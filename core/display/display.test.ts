@@ -162,7 +162,7 @@ describe('what is shown', () => {
   })
   test('proof says the month, and only the year when it is before last year', () => {
     const proofs = ['2026-03-31T23:30:00Z', '2025-01-02T00:00:00Z', '2024-12-31T12:00:00Z', null].map(
-      (boughtAt) => shownOf([showable(1, 500, { boughtAt })]).model.quotations[0]!.proof,
+      (boughtAt) => shownOf([showable(1, 500, { boughtAt })]).model.quotations[0]!.proof?.words ?? null,
     )
     expect(proofs).toEqual([
       'bought here, April 2026',
@@ -170,6 +170,17 @@ describe('what is shown', () => {
       'bought here, 2024',
       null,
     ])
+  })
+  test('how we know stands with it, and what the shop says itself is said to be so', () => {
+    const proof = (boughtBy: 'mailbox' | 'orderNumber' | 'manual', boughtAt: string | null) =>
+      shownOf([showable(1, 500, { boughtBy, boughtAt })]).model.quotations[0]!.proof!
+    const at = '2026-03-31T12:00:00Z'
+    expect(proof('mailbox', at).how).toMatch(/mailbox is confirmed/)
+    expect(proof('orderNumber', at).how).toMatch(/number and the name/)
+    expect(proof('manual', null)).toEqual({
+      words: 'bought here, says the shop',
+      how: 'The shop marked this by hand; no order in its books proves it.',
+    })
   })
   test('a date is that of the day it was written, and none where nobody told', () => {
     const dates = shownOf(all, configured({ parts: { date: 'day' } })).model.quotations.map(
@@ -180,7 +191,7 @@ describe('what is shown', () => {
   test('speaks the language that a page asks for, where it can', () => {
     const words = (language: string) =>
       shownOf([showable(1, 500, { boughtAt: '2026-03-01T00:00:00Z' })], configured(), { language }).model
-        .quotations[0]!.proof
+        .quotations[0]!.proof?.words
     expect(words('de')).toBe('hier gekauft, März 2026')
     expect(words('fr')).toBe('acheté ici, mars 2026')
   })

@@ -19,8 +19,8 @@ export interface Quotation {
   product: string | null
   /** When it was written, as a machine and as a person reads it. */
   date: { at: string; words: string } | null
-  /** How we know that the writer bought here; null when nobody does. */
-  proof: string | null
+  /** That the writer bought here, and how we know; null when nobody does. */
+  proof: { words: string; how: string } | null
   /** What else has to be said of it, such as that the shop wrote it down. */
   note: string
   role: string

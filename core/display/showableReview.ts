@@ -1,5 +1,6 @@
 import type { Pickable } from '../curation/selection'
 import type { Photo } from '../intake/candidate'
+import type { ProofMethod } from '../proof/matchOrder'
 import type { SiteDress } from './dress'
 
 /** A review that may be shown: approved, and its writer agreed. */
@@ -11,6 +12,8 @@ export interface ShowableReview extends Pickable {
   productTitle: string | null
   /** When the order that proves the purchase was placed; null when unproven. */
   boughtAt: string | null
+  /** What proves the purchase; null when nothing does. */
+  boughtBy: ProofMethod | 'invitation' | 'manual' | null
   role: string
   company: string
   companyUrl: string

@@ -31,7 +31,6 @@ export function toQuotation(
     alt: alt || say('photo', { place: i + 1, name: by }),
   })
   const spoken = { now, timeZone: shop.timeZone, locale }
-  const when = parts.proof && review.boughtAt && spokenMonth(review.boughtAt, spoken)
   const rated = review.rating !== null && parts.rating !== 'hidden' ? review.rating : null
   return {
     publicId: review.publicId,
@@ -46,7 +45,7 @@ export function toQuotation(
     language: review.language,
     product: parts.product ? review.productTitle : null,
     date: dateOf(review, parts.date, spoken),
-    proof: when ? say('boughtHere', { when }) : null,
+    proof: parts.proof ? proofOf(review, say, spoken) : null,
     note: review.source === 'manualEntry' ? say('writtenDown') : '',
     role: parts.role ? review.role : '',
     portrait: parts.portrait ? at(review.portrait) : null,
@@ -61,6 +60,16 @@ export function toQuotation(
         ? { name: review.reply.name, paragraphs: paragraphsOf(review.reply.body) }
         : null,
   }
+}
+
+function proofOf(
+  { boughtBy, boughtAt }: ShowableReview,
+  say: VisitorWords,
+  spoken: Parameters<typeof spokenMonth>[1],
+): Quotation['proof'] {
+  if (boughtBy === null) return null
+  const words = boughtAt ? say('boughtHere', { when: spokenMonth(boughtAt, spoken) }) : say('boughtSaid')
+  return { words, how: say(`how_${boughtBy}`) }
 }
 
 /** Whole ratings without a decimal: "4", but "4.5". */

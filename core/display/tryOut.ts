@@ -39,6 +39,7 @@ export function triedWith(
         company: '',
         role: '',
         boughtAt: null,
+        boughtBy: null,
         productTitle: null,
         reply: null,
         rating: i % 3 === 1 ? null : review.rating,

@@ -8,6 +8,10 @@ const LATEST_PROOF = `(
   JOIN purchase ON purchase.id = purchase_line.purchase_id
   WHERE verification.review_id = review.id AND verification.revoked_at IS NULL
 )`
+const STANDING_PROOF = `(
+  SELECT method FROM verification
+  WHERE verification.review_id = review.id AND verification.revoked_at IS NULL ORDER BY id DESC
+)`
 const TAGS = `(
   SELECT json_group_array(tag.name) FROM review_tag JOIN tag ON tag.id = review_tag.tag_id
   WHERE review_tag.review_id = review.id
@@ -72,6 +76,7 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
       photos: db.raw(PHOTOS),
       verified: 'review.verified',
       boughtAt: db.raw(LATEST_PROOF),
+      boughtBy: db.raw(STANDING_PROOF),
       role: 'review_version.author_role',
       company: 'review_version.company',
       companyUrl: 'review_version.company_url',

@@ -136,7 +136,7 @@ describe('what visitors get', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     expect(served().html).toContain(
-      '<b class="eg-name" dir="auto">Piotr L.</b><span class="eg-on"> on Hive kit</span><span class="eg-proof">bought here, March 2026</span>',
+      '<b class="eg-name" dir="auto">Piotr L.</b><span class="eg-on"> on Hive kit</span><details class="eg-proof"><summary title="The order was found by its number and the name on it, and had been delivered.">bought here, March 2026</summary>',
     )
   })
 })

@@ -26,6 +26,7 @@ export function showable(
     verified: false,
     worded: true,
     boughtAt: null,
+    boughtBy: more.boughtAt ? 'orderNumber' : null,
     role: '',
     company: '',
     companyUrl: '',

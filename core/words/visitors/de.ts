@@ -33,4 +33,9 @@ export const de: VisitorCatalogue = {
   mark: '{{count}} mit {{mark}} bewertet',
   photo: 'Foto {{place}} von {{name}}',
   close: 'Schließen',
+  boughtSaid: 'hier gekauft, sagt das Geschäft',
+  how_orderNumber: 'Die Bestellung wurde an ihrer Nummer und dem Namen erkannt und war geliefert.',
+  how_mailbox: 'Das Postfach ist bestätigt und das der Bestellung, die geliefert war.',
+  how_invitation: 'Das Geschäft hat nach der Lieferung gefragt.',
+  how_manual: 'Das Geschäft hat dies von Hand vermerkt; keine Bestellung belegt es.',
 }

@@ -32,4 +32,9 @@ export const en = {
   mark: '{{count}} rated {{mark}}',
   photo: 'Photo {{place}} by {{name}}',
   close: 'Close',
+  boughtSaid: 'bought here, says the shop',
+  how_orderNumber: 'The order was found by its number and the name on it, and had been delivered.',
+  how_mailbox: 'The writer’s mailbox is confirmed and is that of the order, which had been delivered.',
+  how_invitation: 'The shop asked its customer after the delivery.',
+  how_manual: 'The shop marked this by hand; no order in its books proves it.',
 } as const

@@ -33,4 +33,9 @@ export const es: VisitorCatalogue = {
   mark: '{{count}} con nota {{mark}}',
   photo: 'Foto {{place}} de {{name}}',
   close: 'Cerrar',
+  boughtSaid: 'comprado aquí, según la tienda',
+  how_orderNumber: 'El pedido se encontró por su número y el nombre, y estaba entregado.',
+  how_mailbox: 'El correo está confirmado y es el del pedido, que estaba entregado.',
+  how_invitation: 'La tienda preguntó a su cliente tras la entrega.',
+  how_manual: 'La tienda lo marcó a mano; ningún pedido lo prueba.',
 }

@@ -33,4 +33,9 @@ export const fr: VisitorCatalogue = {
   mark: '{{count}} notés {{mark}}',
   photo: 'Photo {{place}} de {{name}}',
   close: 'Fermer',
+  boughtSaid: 'acheté ici, selon la boutique',
+  how_orderNumber: 'La commande a été retrouvée par son numéro et le nom, et elle était livrée.',
+  how_mailbox: 'L’adresse e-mail est confirmée et c’est celle de la commande, qui était livrée.',
+  how_invitation: 'La boutique a demandé l’avis après la livraison.',
+  how_manual: 'La boutique l’a indiqué elle-même ; aucune commande ne le prouve.',
 }

@@ -33,4 +33,9 @@ export const it: VisitorCatalogue = {
   mark: '{{count}} con voto {{mark}}',
   photo: 'Foto {{place}} di {{name}}',
   close: 'Chiudi',
+  boughtSaid: 'acquistato qui, dice il negozio',
+  how_orderNumber: 'L’ordine è stato trovato dal numero e dal nome, ed era consegnato.',
+  how_mailbox: 'L’indirizzo è confermato ed è quello dell’ordine, che era consegnato.',
+  how_invitation: 'Il negozio ha chiesto al cliente dopo la consegna.',
+  how_manual: 'Il negozio l’ha segnato a mano; nessun ordine lo prova.',
 }
