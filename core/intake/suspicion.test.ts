@@ -21,7 +21,8 @@ test.each([
   ['the page with its work done', 0, true, 0, false],
   ['the page without scripts', 0, true, null, true],
   ['a program while all is calm', 0, false, null, false],
-  ['a program that sends much', 2, false, null, true],
+  ['a program that sends a dozen', 3, false, null, false],
+  ['a program that sends much', 4, false, null, true],
   ['a page that was opened just before it became suspicious', 2, true, 1, false],
   ['work hoarded while all was calm', 3, true, 0, true],
 ])('%s', (_, level, sent, done, lacks) => {

@@ -40,8 +40,8 @@ export const workFor = (level: number): Work => work[Math.min(level, MOST_SUSPIC
 export const WORK_FIELD = 'work'
 export const NO_WORK = 'none'
 
-/** From this level on even those who do not come by the page have to do the work. */
-const ALL_FROM = 2
+/** At this level even those who do not come by the page have to do the work. */
+const ALL_FROM = MOST_SUSPICION
 
 /**
  * Whether a review is held back because nobody computed what was asked.

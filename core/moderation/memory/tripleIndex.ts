@@ -9,6 +9,9 @@ const ENOUGH_TRIPLES = 8
 /** A triple that so many texts have ("I would recommend") finds nobody; only the latest of them are looked through. */
 const LOOKED_THROUGH = 16
 
+/** Numbers of one posting, and where its text and the next one stand in it. */
+const [WIDTH, TEXT, NEXT] = [4, 1, 2]
+
 export interface NearCopy {
   /** Place of the earlier text in the index, counted from 0. */
   text: number
@@ -24,61 +27,67 @@ export interface NearCopy {
 export class TripleIndex {
   private heads = new Int32Array(1 << 12).fill(-1)
   private mask = (1 << 12) - 1
-  private postingHash = new Int32Array(1 << 12)
-  private postingText = new Int32Array(1 << 12)
-  private postingNext = new Int32Array(1 << 12)
+  /** Hash, text and the place of the next one in the same slot, side by side, so that a step waits for memory once. */
+  private posted = new Int32Array(WIDTH << 12)
   private postings = 0
-  private texts: Int32Array[] = []
+  /** The triples of all texts, one after the other, and where each text's begin. */
+  private triples = new Int32Array(1 << 12)
+  private starts = new Int32Array(1 << 8)
+  private texts = 0
   private met = new Uint16Array(1 << 8)
 
   get size(): number {
-    return this.texts.length
+    return this.texts
   }
 
   /** @param triples as `tripleHashes` gives them: each once, rising */
   add(triples: Int32Array): void {
-    const text = this.texts.length
-    this.texts.push(triples)
-    if (text >= this.met.length) this.met = new Uint16Array(this.met.length * 2)
+    const text = this.texts++
+    const start = this.starts[text]!
+    if (this.texts >= this.met.length) {
+      this.met = new Uint16Array(this.met.length * 2)
+      this.starts = longer(this.starts)
+    }
+    while (start + triples.length > this.triples.length) this.triples = longer(this.triples)
+    this.triples.set(triples, start)
+    this.starts[this.texts] = start + triples.length
     for (const hash of triples) {
-      if (this.postings === this.postingHash.length) this.grow()
+      if (this.postings * WIDTH === this.posted.length) this.grow()
       const slot = hash & this.mask
-      this.postingHash[this.postings] = hash
-      this.postingText[this.postings] = text
-      this.postingNext[this.postings] = this.heads[slot]!
-      this.heads[slot] = this.postings++
+      const at = this.postings++ * WIDTH
+      this.posted[at] = hash
+      this.posted[at + TEXT] = text
+      this.posted[at + NEXT] = this.heads[slot]!
+      this.heads[slot] = at
     }
   }
 
   /** Earlier near-copies of a text, the closest first, and all that share turns of phrase with it. */
   look(triples: Int32Array): { near: NearCopy[]; akin: number[] } {
+    const { heads, mask, posted, met: meetings } = this
     const candidates: number[] = []
-    for (const hash of triples) {
+    for (let i = 0; i < triples.length; i++) {
+      const hash = triples[i]!
       let looked = 0
-      for (
-        let at = this.heads[hash & this.mask]!;
-        at >= 0 && looked < LOOKED_THROUGH;
-        at = this.postingNext[at]!
-      ) {
-        if (this.postingHash[at] !== hash) continue
+      for (let at = heads[hash & mask]!; at >= 0 && looked < LOOKED_THROUGH; at = posted[at + NEXT]!) {
+        if (posted[at] !== hash) continue
         looked++
-        const text = this.postingText[at]!
-        if (this.met[text] === 0) candidates.push(text)
-        this.met[text]!++
+        const text = posted[at + TEXT]!
+        if (meetings[text]!++ === 0) candidates.push(text)
       }
     }
     const near: NearCopy[] = []
     const akin: number[] = []
     for (const text of candidates) {
-      const met = this.met[text]!
-      this.met[text] = 0
-      const other = this.texts[text]!
-      const shorter = Math.min(triples.length, other.length)
+      const met = meetings[text]!
+      meetings[text] = 0
+      const [start, end] = [this.starts[text]!, this.starts[text + 1]!]
+      const shorter = Math.min(triples.length, end - start)
       if (met >= 2 && met >= AKIN_SHARE * shorter) akin.push(text)
       // Half of those met may have been cut off by the walk's end, so the exact count comes after a generous guess.
       if (met * 4 < shorter) continue
-      const shared = countShared(triples, other)
-      const share = (2 * shared) / (triples.length + other.length)
+      const shared = countShared(triples, this.triples.subarray(start, end))
+      const share = (2 * shared) / (triples.length + end - start)
       if (share >= NEAR_SHARE || (shorter >= ENOUGH_TRIPLES && shared / shorter >= NEAR_SHARE))
         near.push({ text, share })
     }
@@ -86,22 +95,22 @@ export class TripleIndex {
   }
 
   private grow(): void {
-    const more = (array: Int32Array) => {
-      const grown = new Int32Array(array.length * 2)
-      grown.set(array)
-      return grown
-    }
-    this.postingHash = more(this.postingHash)
-    this.postingText = more(this.postingText)
-    this.postingNext = more(this.postingNext)
+    const grown = longer(this.posted)
+    this.posted = grown
     this.heads = new Int32Array(this.heads.length * 2).fill(-1)
     this.mask = this.heads.length - 1
-    for (let at = 0; at < this.postings; at++) {
-      const slot = this.postingHash[at]! & this.mask
-      this.postingNext[at] = this.heads[slot]!
+    for (let at = 0; at < this.postings * WIDTH; at += WIDTH) {
+      const slot = grown[at]! & this.mask
+      grown[at + NEXT] = this.heads[slot]!
       this.heads[slot] = at
     }
   }
+}
+
+function longer(array: Int32Array<ArrayBuffer>): Int32Array<ArrayBuffer> {
+  const grown = new Int32Array(array.length * 2)
+  grown.set(array)
+  return grown
 }
 
 function countShared(a: Int32Array, b: Int32Array): number {
