@@ -56,6 +56,7 @@ describe('a link to somewhere else', () => {
     ['hivedeals (punkt) example', 74, ['hivedeals (punkt) example']],
     ['go to hivedeals . example', 74, ['hivedeals . example']],
     ['it is h i v e d e a l s . e x a m p l e here', 74, ['h i v e d e a l s . e x a m p l e']],
+    ['see h i v e d e a l s . example for more', 74, ['h i v e d e a l s . example']],
     ['hxxp://hivedeals.example', 74, ['hxxp://hivedeals.example']],
     ['[url=https://hivedeals.example]bees[/url]', 74, ['[url=https://hivedeals.example']],
     ['hive\u200bdeals.example', 74, ['hive\u200bdeals.example']],

@@ -43,9 +43,11 @@ const spaced = new RegExp(
   String.raw`\b([a-z0-9][a-z0-9-]{2,60})(?:\s+\.\s*(${ENDINGS})|\.\s+(com|net|org|xyz)|,(com|net|org|example))\b`,
   'giu',
 )
-/** "h i v e d e a l s . e x a m p l e" */
-const spelled =
-  /(?<![\p{L}\p{N}])(?:[a-z0-9][\s*_|]+){4,}(?:(?:\.|dot)[\s*_|]*)(?:[a-z][\s*_|]+){1,9}[a-z](?![\p{L}\p{N}])/giu
+/** "h i v e d e a l s . e x a m p l e", "h i v e d e a l s . example" */
+const spelled = new RegExp(
+  String.raw`(?<![\p{L}\p{N}])(?:[a-z0-9][\s*_|]+){4,}(?:(?:\.|dot)[\s*_|]*)(?:(?:[a-z][\s*_|]+){1,9}[a-z]|(?:${ENDINGS}))(?![\p{L}\p{N}])`,
+  'giu',
+)
 /** "hxxp://", "h t t p : / /" */
 const disguisedScheme =
   /\b(?:hxxps?|h\s+t\s+t\s+p\s*s?|http\s*s?)\s*:\s*\/\s*\/\s*(?<host>[a-z0-9-]+(?:\s*\.\s*[a-z0-9-]+)+)/giu
