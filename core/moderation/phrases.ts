@@ -1,4 +1,5 @@
-import { readWords, type Reading, type ReadWord } from './reading'
+import { listTag } from './plainWord'
+import { hasTag, readWords, type Reading, type ReadWord } from './reading'
 import type { Place } from './signal'
 
 /*
@@ -22,6 +23,8 @@ interface Step {
 export interface Phrases<Label extends string = string> {
   /** Phrases by each word that they can begin with. */
   byFirst: Map<string, { label: Label; steps: Step[] }[]>
+  /** The tag of words that one can begin with. */
+  begins: number
 }
 
 /**
@@ -41,7 +44,7 @@ export function labelledPhrases<Label extends string>(lists: Record<Label, strin
       for (const first of beginnings(steps, phrase))
         byFirst.set(first, [...(byFirst.get(first) ?? []), { label, steps }])
     }
-  return { byFirst }
+  return { byFirst, begins: listTag(byFirst.keys()) }
 }
 
 export interface Found<Label extends string> extends Place {
@@ -53,12 +56,12 @@ export interface Found<Label extends string> extends Place {
 
 /** Where phrases stand in a review; two that begin at one word are both found. */
 export function findPhrases<Label extends string>(reading: Reading, phrases: Phrases<Label>): Found<Label>[] {
+  if (!hasTag(reading, phrases.begins)) return []
   const { words } = reading
   const found: Found<Label>[] = []
   for (let i = 0; i < words.length; i++) {
-    const candidates = phrases.byFirst.get(words[i]!.plain)
-    if (!candidates) continue
-    for (const { label, steps } of candidates) {
+    if ((words[i]!.tags & phrases.begins) === 0) continue
+    for (const { label, steps } of phrases.byFirst.get(words[i]!.plain) ?? []) {
       const end = endOf(reading, steps, i)
       if (end < 0) continue
       const first = words[i]!

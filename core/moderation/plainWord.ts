@@ -81,11 +81,28 @@ export interface PlainWord {
   plain: string
   /** What it says when its figures and signs are read as letters; the same as `plain` where none are. */
   spelt: string
-  /** `wordTags` together. */
+  /** `wordTags` and tags of lists together. */
   tags: number
   /** Of `plain`. */
   hash: number
   speltHash: number
+}
+
+const lists: Set<string>[] = []
+/** Bits below are taken by `wordTags`, and more than these do not fit beside them. */
+const FIRST_LIST_BIT = 6
+const LISTS_AT_MOST = 24
+
+/**
+ * A list of words that is looked for in every review, as a tag: words carry it from when they are first met on, so that
+ * a review without any of them is known by one look.
+ * @param words as `plain` has them
+ */
+export function listTag(words: Iterable<string>): number {
+  if (lists.length === LISTS_AT_MOST) throw new Error('no more lists of words fit into the tags')
+  lists.push(new Set(words))
+  known.clear()
+  return 1 << (FIRST_LIST_BIT + lists.length - 1)
 }
 
 /** Keeps what was worked out for a word, since the same few thousand come again and again. */
@@ -121,7 +138,9 @@ function make(word: string): PlainWord {
   return {
     plain: bare,
     spelt,
-    tags: tags.reduce((sum, tag) => sum | (is[tag] ? wordTags[tag] : 0), 0),
+    tags:
+      tags.reduce((sum, tag) => sum | (is[tag] ? wordTags[tag] : 0), 0) |
+      lists.reduce((sum, list, i) => sum | (list.has(bare) ? 1 << (FIRST_LIST_BIT + i) : 0), 0),
     hash: hashText(bare),
     speltHash: hashText(spelt),
   }

@@ -51,6 +51,10 @@ export function readArrival(arriving: Arriving): ReadArrival {
 
 function networkOf(ip: string): string {
   const separator = ip.includes(':') ? ':' : '.'
-  const parts = ip.split(separator)
-  return parts.length < 4 && separator === '.' ? '' : parts.slice(0, 3).join(separator)
+  let end = -1
+  for (let part = 0; part < 3; part++) {
+    end = ip.indexOf(separator, end + 1)
+    if (end < 0) return separator === ':' ? ip : ''
+  }
+  return ip.slice(0, end)
 }

@@ -1,4 +1,5 @@
 import { say } from '../../words/say'
+import { listTag } from '../plainWord'
 import { placeOf, type Reading } from '../reading'
 import { quoted, type Signal } from '../signal'
 
@@ -50,7 +51,9 @@ const everyday: Record<string, string[]> = {
 /** Words that insult somebody. They hold a review without points, since spam is something else. */
 export function abuseSignal(reading: Reading): Signal | null {
   const { words } = reading
-  const suspects = words.filter(({ plain, spelt }) => listed.has(plain) || listed.has(spelt))
+  const suspects = words.filter(
+    ({ plain, spelt, tags }) => tags & listedTag || (spelt !== plain && listed.has(spelt)),
+  )
   if (suspects.length === 0) return null
   const language = languageOf(reading)
   const own = language === null ? null : new Set(abusive[language])
@@ -70,6 +73,7 @@ export function abuseSignal(reading: Reading): Signal | null {
 }
 
 const listed = new Set(Object.values(abusive).flat())
+const listedTag = listTag(listed)
 
 /** The language whose everyday words are most; null where none is ahead. */
 function languageOf({ words }: Reading): string | null {

@@ -1,4 +1,5 @@
 import { say } from '../../words/say'
+import { listTag } from '../plainWord'
 import { placeOf, type Reading, type ReadWord } from '../reading'
 import { quoted, type Signal } from '../signal'
 
@@ -9,7 +10,7 @@ const TOP_FROM = 450
 const BOTTOM_TO = 150
 const FEWEST_STRONG_WORDS = 2
 
-const set = (words: string) => new Set(words.split(/\s+/u))
+const set = (words: string) => listTag(words.split(/\s+/u))
 
 /** Words of strong praise, folded, in several languages. */
 const praise =
@@ -41,8 +42,8 @@ const negations = set(`not no never nothing hardly isnt wasnt arent dont didnt c
 /** A rating that says the opposite of the words: top marks over strong blame, or the lowest over strong praise. */
 export function mismatchSignal(reading: Reading, rating: number | null): Signal | null {
   if (rating === null || (rating > BOTTOM_TO && rating < TOP_FROM)) return null
-  const praised = plainly(reading.words, praise)
-  const blamed = plainly(reading.words, blame)
+  const praised = plainly(reading, praise)
+  const blamed = plainly(reading, blame)
   const [against, along] = rating >= TOP_FROM ? [blamed, praised] : [praised, blamed]
   if (against.length < FEWEST_STRONG_WORDS || along.length > 0) return null
   const places = against.map(placeOf)
@@ -56,9 +57,10 @@ export function mismatchSignal(reading: Reading, rating: number | null): Signal 
 }
 
 /** Words of a set with no negation in the two words before. */
-function plainly(words: ReadWord[], of: Set<string>): ReadWord[] {
+function plainly({ words, tags }: Reading, of: number): ReadWord[] {
+  if ((tags & of) === 0) return []
   return words.filter(
-    ({ plain }, i) =>
-      of.has(plain) && !words.slice(Math.max(0, i - 2), i).some((before) => negations.has(before.plain)),
+    (word, i) =>
+      word.tags & of && !words.slice(Math.max(0, i - 2), i).some((before) => before.tags & negations),
   )
 }

@@ -1,5 +1,5 @@
 import { orderNumberKey } from '../../proof/orderNumber'
-import { wordTags } from '../plainWord'
+import { listTag, wordTags } from '../plainWord'
 import { hasTag, seenSigns, type Reading } from '../reading'
 import { say } from '../../words/say'
 import { spokenMailboxes } from './spokenMailbox'
@@ -50,13 +50,12 @@ function mailboxes(text: string): Stretch[] {
 }
 
 /** Words without which the slower patterns need not be tried. */
-const phoneWords = new Set(
+const phoneWords = listTag(
   'call ring text phone tel telephone mobile cell number nummer telefon handy movil telefono cellulare numero bel telefoon numer'.split(
     ' ',
   ),
 )
-const orderWords = new Set('order bestellung bestellnummer auftrag commande pedido zamowienie'.split(' '))
-const says = ({ words }: Reading, some: Set<string>) => words.some(({ plain }) => some.has(plain))
+const orderWords = listTag('order bestellung bestellnummer auftrag commande pedido zamowienie'.split(' '))
 
 function phones(text: string, named: boolean): Stretch[] {
   return [
@@ -87,7 +86,7 @@ export function personalSignal(words: Reading, knownOrderKeys: string[]): Signal
     {
       name: 'phone',
       may: words.figures >= 6,
-      find: (text: string) => phones(text, says(words, phoneWords)),
+      find: (text: string) => phones(text, hasTag(words, phoneWords)),
     },
     { name: 'mailbox', may: mayBeMailbox(words), find: mailboxes },
     {
@@ -98,7 +97,7 @@ export function personalSignal(words: Reading, knownOrderKeys: string[]): Signal
     {
       name: 'orderNumber',
       may: words.figures >= 3,
-      find: (text: string) => orderNumbers(text, known, says(words, orderWords)),
+      find: (text: string) => orderNumbers(text, known, hasTag(words, orderWords)),
     },
   ] as const
   const found = sorts

@@ -1,6 +1,7 @@
 import { say } from '../../words/say'
 import { findPhrases, phrasesOf } from '../phrases'
-import { placeOf, seenSigns, type Reading } from '../reading'
+import { listTag } from '../plainWord'
+import { hasTag, placeOf, seenSigns, type Reading } from '../reading'
 import { placesOf, quoted, stretches, withoutOverlaps, type Place, type Signal } from '../signal'
 
 /** Points for a text put together by a machine and left unfinished: gaps to fill in, or the order it was given. */
@@ -19,7 +20,7 @@ const unfinished = [
   /\b(?:as an ai(?: language model)?|here(?:'s| is) (?:a|your) (?:positive |5[- ]star |five[- ]star )?review|write a (?:positive|glowing|5[- ]star|five[- ]star) review|lorem ipsum|review template)\b/giu,
 ]
 
-const telltale = new Set(['ai', 'review', 'lorem', 'template'])
+const telltale = listTag(['ai', 'review', 'lorem', 'template'])
 
 /** Phrases that say nothing of any one thing. */
 const stock = phrasesOf(
@@ -72,8 +73,7 @@ const stock = phrasesOf(
 
 /** Words that could stand under anything: gaps left in a template, or nothing but stock praise. */
 export function templateSignal(reading: Reading): Signal | null {
-  const mayHave =
-    (reading.signs & seenSigns.bracket) !== 0 || reading.words.some(({ plain }) => telltale.has(plain))
+  const mayHave = (reading.signs & seenSigns.bracket) !== 0 || hasTag(reading, telltale)
   const gaps = mayHave ? found(reading, unfinished) : []
   if (gaps.length > 0) return signal(reading, gaps, UNFINISHED, 'signal.templateGaps')
   const phrases = withoutOverlaps(findPhrases(reading, stock).map(placeOf))
