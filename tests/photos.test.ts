@@ -67,7 +67,9 @@ test('photos of a phone come with a review, one is hidden, visitors open the oth
     await page.keys('a')
     await page.sees('Approved Piet Hollander.', '[role=status]')
 
-    await page.go(`${demo.url}/d/front-page/all`)
+    const all = `${demo.url}/d/front-page/all`
+    await driver.wait(async () => (await (await fetch(all)).text()).includes('Lid on'))
+    await page.go(all)
     const photos = `[data-review]:has(.eg-photos [alt="Lid on"]) .eg-photos`
     expect(await driver.findElements({ css: `${photos} a` })).toHaveLength(1)
     const link = await page.find(`${photos} a`)

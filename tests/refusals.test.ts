@@ -57,9 +57,9 @@ async function status(path: string, cookie: string, init: RequestInit = {}): Pro
   ).status
 }
 
-/** The address of the first review that a shop's Decide opens. */
-async function firstReview(shop: string, cookie: string): Promise<string> {
-  const answer = await fetch(`${demo.url}/s/${shop}/decide`, {
+/** The address of the first review that a shop's Decide opens in a lane. */
+async function firstReview(shop: string, cookie: string, lane = 'waiting'): Promise<string> {
+  const answer = await fetch(`${demo.url}/s/${shop}/decide?lane=${lane}`, {
     redirect: 'manual',
     headers: { Cookie: cookie },
   })
@@ -272,7 +272,7 @@ test('the form works without scripts: a mistake keeps what was typed, and a scri
     await page.sees('Something in it asks for a closer look first')
   })
   const mara = await signIn(owner)
-  const review = await firstReview('wrenfield', mara)
+  const review = await firstReview('wrenfield', mara, 'held')
   const html = await (await fetch(demo.url + review, { headers: { Cookie: mara } })).text()
   expect(html).toContain('&lt;script&gt;document.title=')
   expect(html).toContain('Came without what the form’s page computes')

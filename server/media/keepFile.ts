@@ -12,7 +12,7 @@ export interface MadePicture {
 
 /** Keeps a picture in a file named by its content; answers the file's name. */
 export async function keepFile(
-  { db, mediaFolder, now }: Pick<Services, 'db' | 'mediaFolder' | 'now'>,
+  { db, mediaFolder, now, newId }: Pick<Services, 'db' | 'mediaFolder' | 'now' | 'newId'>,
   shopId: number,
   { data, info }: MadePicture,
 ): Promise<string> {
@@ -21,9 +21,10 @@ export async function keepFile(
   await insertMedia(db, { shopId, name, ...size(info), now: now().toISOString() })
   await mkdir(mediaFolder, { recursive: true })
   const file = path.join(mediaFolder, name)
-  // A file that is there is whole, also after a crash in the middle of writing it.
-  await writeFile(`${file}.part`, data)
-  await rename(`${file}.part`, file)
+  // A file that is there is whole, also after a crash in the middle of writing it, and when two bring the same at once.
+  const part = `${file}.${newId()}.part`
+  await writeFile(part, data)
+  await rename(part, file)
   return name
 }
 

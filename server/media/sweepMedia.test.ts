@@ -76,6 +76,12 @@ test('the same photo added once more is kept, though the first one was swept', a
   expect(files()).toContain(again.small)
 })
 
+test('the same photo brought by many at once is one file, whole', async () => {
+  const all = await Promise.all(Array.from({ length: 6 }, () => staged(40)))
+  expect(new Set(all.map(({ small }) => small)).size).toBe(1)
+  expect(files()).toHaveLength(2)
+})
+
 test('what a crash left half written, and files that nobody noted, go after an hour', async () => {
   const leftover = path.join(folder, `${'a'.repeat(32)}.webp.part`)
   writeFileSync(leftover, 'half')
