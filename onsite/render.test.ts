@@ -101,6 +101,9 @@ describe('the output', () => {
     const without = modelOf({ parts: { photos: false } }, [showable(1, 500, { photos })])
     expect(renderDisplay(without).behaviours).not.toContain('photos')
     expect(renderDisplay(without).html).not.toContain('a.webp')
+    expect(
+      [renderDisplay(model).css, renderDisplay(without).css].map((css) => css.includes('.eg-photos')),
+    ).toEqual([true, false])
   })
   test('carries no style, script or event of its own, so that a strict page takes it', () => {
     for (const kind of layouts)

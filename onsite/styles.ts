@@ -40,17 +40,6 @@ const quotation = `
 .eg-words summary{display:inline-block;font-size:.9em;text-decoration:underline;cursor:pointer;list-style:none;min-height:24px}
 .eg-words summary::-webkit-details-marker{display:none}
 .eg-words:has([open]) .eg-cut,.eg-words [open] .eg-closed,.eg-words details:not([open]) .eg-opened{display:none}
-.eg-photos{display:flex;flex-wrap:wrap;gap:6px;margin-top:.6em}
-.eg-photos a,.eg-photos img{display:block;border-radius:min(var(--eg-round),12px)}
-.eg-photos img{width:76px;height:76px;object-fit:cover}
-.eg-view{position:fixed;inset:0;margin:auto;padding:0 0 52px;border:0;border-radius:12px;width:fit-content;height:fit-content;max-width:96vw;max-height:96vh;overflow:hidden;background:#14181a;color:#fff}
-.eg-view::backdrop{background:#000b}
-.eg-view img{display:block;width:auto;height:auto;max-width:96vw;max-height:calc(96vh - 52px);object-fit:contain}
-.eg-view p{position:absolute;inset:auto 148px 0 16px;height:52px;display:grid;align-items:center;overflow:hidden;font-size:15px;line-height:1.25}
-.eg .eg-view button{position:absolute;bottom:6px;width:40px;height:40px;font:22px/1 ${signs}}
-.eg-view button:nth-of-type(1){inset-inline-end:96px}
-.eg-view button:nth-of-type(2){inset-inline-end:52px}
-.eg-view .eg-shut{inset-inline-end:8px}
 .eg figcaption{margin-top:.45em;font-size:.85em;line-height:1.45;color:${soft}}
 .eg-name{font-weight:700}
 .eg-with-face{min-height:52px;padding-inline-start:56px;position:relative}
@@ -64,6 +53,20 @@ const quotation = `
 .eg-proof summary::-webkit-details-marker{display:none}
 .eg-proof summary:hover{text-decoration:underline}
 .eg-proof summary::before{content:"✓ ";font-family:${signs}}`
+
+/** Only where there are photos. */
+const photos = `
+.eg-photos{display:flex;flex-wrap:wrap;gap:6px;margin-top:.6em}
+.eg-photos a,.eg-photos img{display:block;border-radius:min(var(--eg-round),12px)}
+.eg-photos img{width:76px;height:76px;object-fit:cover}
+.eg-view{position:fixed;inset:0;margin:auto;padding:0 0 52px;border:0;border-radius:12px;width:fit-content;height:fit-content;max-width:96vw;max-height:96vh;overflow:hidden;background:#14181a;color:#fff}
+.eg-view::backdrop{background:#000b}
+.eg-view img{display:block;width:auto;height:auto;max-width:96vw;max-height:calc(96vh - 52px);object-fit:contain}
+.eg-view p{position:absolute;inset:auto 148px 0 16px;height:52px;display:grid;align-items:center;overflow:hidden;font-size:15px;line-height:1.25}
+.eg .eg-view button{position:absolute;bottom:6px;width:40px;height:40px;font:22px/1 ${signs}}
+.eg-view button:nth-of-type(1){inset-inline-end:96px}
+.eg-view button:nth-of-type(2){inset-inline-end:52px}
+.eg-view .eg-shut{inset-inline-end:8px}`
 
 const squeeze = (css: string) => css.replace(/\n/g, '')
 
@@ -93,13 +96,16 @@ function dressStyles({ background, text, accent, corners, density, inside, aroun
   )
 }
 
+type Styled = Pick<DisplayModel, 'layout' | 'dress' | 'quotations'>
+
 /** The styles of a display, without what only a shadow root needs. */
-export function displayStyles({ layout, dress }: Pick<DisplayModel, 'layout' | 'dress'>): string {
+export function displayStyles({ layout, dress, quotations }: Styled): string {
   const rules = layoutRules(layout.kind)
   return squeeze(
     common +
       (rules.heading ? heading : '') +
       (rules.reviews ? quotation : '') +
+      (quotations.some((shown) => shown.photos.length > 0) ? photos : '') +
       dressStyles(dress) +
       rules.css +
       (rules.columns ? columnStyles(layout) : ''),
@@ -107,6 +113,6 @@ export function displayStyles({ layout, dress }: Pick<DisplayModel, 'layout' | '
 }
 
 /** The styles of a display for a shadow root on somebody else's page. */
-export function shadowStyles(model: Pick<DisplayModel, 'layout' | 'dress'>): string {
+export function shadowStyles(model: Styled): string {
   return squeeze(host) + displayStyles(model)
 }

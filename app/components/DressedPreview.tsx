@@ -30,8 +30,8 @@ function stylesOf({ ground, ink, brand, corners }: TypedDress): string {
   const { layout, dress } = startingConfiguration
   try {
     const site = { ground, ink, brand, corners: Number(corners) || 0 }
-    return shadowStyles({ layout, dress: dressed(dress, site) })
+    return shadowStyles({ layout, quotations: [], dress: dressed(dress, site) })
   } catch {
-    return shadowStyles({ layout, dress: dressed(dress, plain) })
+    return shadowStyles({ layout, quotations: [], dress: dressed(dress, plain) })
   }
 }
