@@ -65,11 +65,17 @@ export function findLinks(given: string): FoundLink[] {
   return linksIn(given, tags, signs)
 }
 
+/** Whether a review has any of the signs without which it has no link. */
+export function mayLink({ tags, signs }: Pick<Reading, 'tags' | 'signs'>): boolean {
+  const { joint, parted, bracket, scheme, lettered } = seenSigns
+  return (signs & (joint | parted | bracket | scheme | lettered)) !== 0 || (tags & wordTags.dot) !== 0
+}
+
 /** Each way to write a link is looked for only where the sign is that it cannot do without. */
 function linksIn(given: string, tags: number, signs: number): FoundLink[] {
+  if (!mayLink({ tags, signs })) return []
   const { joint, parted, bracket, unseen, scheme, lettered } = seenSigns
   const has = (some: number) => (signs & some) !== 0
-  if (!has(joint | parted | bracket | scheme | lettered) && (tags & wordTags.dot) === 0) return []
   const { text, placeIn } = has(unseen) ? withoutUnseen(given) : { text: given, placeIn: (at: number) => at }
   const maySpeak = has(bracket) || (tags & wordTags.dot) !== 0
   const mailboxes = maySpeak ? spokenMailboxes(text) : []

@@ -4,7 +4,7 @@ import type { SenderHistory } from '../memory/senders'
 import type { Reading } from '../reading'
 import type { Signal } from '../signal'
 import { isThrowAway } from '../throwAway'
-import { findLinks } from './link'
+import { findLinks, mayLink } from './link'
 
 const MOST = 62
 
@@ -55,6 +55,7 @@ function found(arrival: ReadArrival, history: SenderHistory): Record<Sign, boole
 }
 
 function linksTo(reading: Reading, domain: string): boolean {
+  if (!mayLink(reading)) return false
   const [name] = domain.split('.')
   if (!reading.words.some(({ plain }) => name!.includes(plain) && plain.length > 2)) return false
   return [reading.title, reading.body]

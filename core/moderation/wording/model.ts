@@ -26,6 +26,8 @@ const MOST_HONEST_PER_WORD = 1
 /** So much, in nats, a word must weigh to weigh at all: a hundred that say nothing must not say anything together. */
 const LEAST_PER_WORD = 0.5
 const PIECE_LENGTH = 4
+/** A power of two, some twenty times the features of the model that ships. */
+const MAYBE_BITS = 1 << 20
 const PIECE_SHARE = 0.6
 const PAIR_SHARE = 0.8
 
@@ -36,8 +38,12 @@ const PAIR_SHARE = 0.8
  */
 export class WordingModel {
   private known = new Map<number, number>()
+  /** One bit for each feature seen, by the end of its key: most pairs of words were never seen. */
+  private maybe = new Int32Array(MAYBE_BITS >>> 5)
 
-  constructor(readonly counts: WordingCounts) {}
+  constructor(readonly counts: WordingCounts) {
+    for (const feature of counts.seen.keys()) this.mark(feature)
+  }
 
   /** @param weight 1 for a text learnt, -1 for a lesson taken back */
   teach(words: ReadWord[], verdict: Verdict, weight = 1): void {
@@ -46,6 +52,7 @@ export class WordingModel {
       const seen = counts.seen.get(feature) ?? { spam: 0, honest: 0 }
       seen[verdict] = Math.max(0, seen[verdict] + weight)
       counts.seen.set(feature, seen)
+      this.mark(feature)
       counts[`${verdict}Total`] += weight
     }
     this.known.clear()
@@ -80,7 +87,12 @@ export class WordingModel {
     return weight
   }
 
+  private mark(key: number): void {
+    this.maybe[(key & (MAYBE_BITS - 1)) >>> 5]! |= 1 << (key & 31)
+  }
+
   private ratio(key: number): number {
+    if ((this.maybe[(key & (MAYBE_BITS - 1)) >>> 5]! & (1 << (key & 31))) === 0) return 0
     const { seen, spamTotal, honestTotal } = this.counts
     const of = seen.get(key)
     if (of === undefined || of.spam + of.honest === 0) return 0
