@@ -148,9 +148,14 @@ export class BurstWatch {
     }
   }
 
-  /** Place of the first arrival later than a moment. */
+  /** Place of the first arrival later than a moment, which mostly lies near the end, so that is looked at first. */
   private firstAfter(moment: number): number {
-    let [low, high] = [0, this.arrivals.length]
+    let [back, high] = [1, this.arrivals.length]
+    while (back <= this.arrivals.length && this.arrivals[this.arrivals.length - back]!.at > moment) {
+      high = this.arrivals.length - back
+      back *= 2
+    }
+    let low = Math.max(0, this.arrivals.length - back)
     while (low < high) {
       const middle = (low + high) >>> 1
       if (this.arrivals[middle]!.at > moment) high = middle

@@ -28,18 +28,19 @@ export const traitNames = Object.keys(traits) as Trait[]
 
 /** The traits that an arrival shows by itself; those of its company are found beside its neighbours. */
 export function ownTraits(arrival: ReadArrival): Trait[] {
-  const { rating, product, fillSeconds, domain, reading } = arrival
-  const shown: [Trait, boolean][] = [
-    ['hurried', fillSeconds !== null && fillSeconds < HURRIED_SECONDS],
-    ['throwAway', domain !== '' && isThrowAway(domain)],
-    ['strangeMailbox', isStrangeMailbox(arrival)],
-    ['low', rating !== null && rating <= 200],
-    ['high', rating !== null && rating >= 450],
-    ['noProduct', product === ''],
-    ['fewWords', reading.words.length <= FEW_WORDS],
-  ]
-  return shown.filter(([, is]) => is).map(([trait]) => trait)
+  return ownTraitNames.filter((trait) => own[trait](arrival))
 }
+
+const own = {
+  hurried: ({ fillSeconds }: ReadArrival) => fillSeconds !== null && fillSeconds < HURRIED_SECONDS,
+  throwAway: ({ domain }: ReadArrival) => domain !== '' && isThrowAway(domain),
+  strangeMailbox: (arrival: ReadArrival) => isStrangeMailbox(arrival),
+  low: ({ rating }: ReadArrival) => rating !== null && rating <= 200,
+  high: ({ rating }: ReadArrival) => rating !== null && rating >= 450,
+  noProduct: ({ product }: ReadArrival) => product === '',
+  fewWords: ({ reading }: ReadArrival) => reading.words.length <= FEW_WORDS,
+}
+const ownTraitNames = Object.keys(own) as (keyof typeof own)[]
 
 /** A mailbox that has nothing of its writer's name in it. */
 export function isStrangeMailbox({

@@ -30,6 +30,8 @@ export class TripleIndex {
   /** Hash, text and the place of the next one in the same slot, side by side, so that a step waits for memory once. */
   private posted = new Int32Array(WIDTH << 12)
   private postings = 0
+  /** One bit for each triple there is, by the end of its hash: most triples of a new text were never written before. */
+  private maybe = new Int32Array(1 << 10)
   /** The triples of all texts, one after the other, and where each text's begin. */
   private triples = new Int32Array(1 << 12)
   private starts = new Int32Array(1 << 8)
@@ -54,6 +56,7 @@ export class TripleIndex {
     for (const hash of triples) {
       if (this.postings * WIDTH === this.posted.length) this.grow()
       const slot = hash & this.mask
+      this.mark(hash)
       const at = this.postings++ * WIDTH
       this.posted[at] = hash
       this.posted[at + TEXT] = text
@@ -64,10 +67,12 @@ export class TripleIndex {
 
   /** Earlier near-copies of a text, the closest first, and all that share turns of phrase with it. */
   look(triples: Int32Array): { near: NearCopy[]; akin: number[] } {
-    const { heads, mask, posted, met: meetings } = this
+    const { heads, mask, posted, maybe, met: meetings } = this
+    const bits = maybe.length * 32 - 1
     const candidates: number[] = []
     for (let i = 0; i < triples.length; i++) {
       const hash = triples[i]!
+      if ((maybe[(hash & bits) >>> 5]! & (1 << (hash & 31))) === 0) continue
       let looked = 0
       for (let at = heads[hash & mask]!; at >= 0 && looked < LOOKED_THROUGH; at = posted[at + NEXT]!) {
         if (posted[at] !== hash) continue
@@ -94,13 +99,20 @@ export class TripleIndex {
     return { near: near.sort((a, b) => b.share - a.share || b.text - a.text), akin }
   }
 
+  private mark(hash: number): void {
+    this.maybe[(hash & (this.maybe.length * 32 - 1)) >>> 5]! |= 1 << (hash & 31)
+  }
+
   private grow(): void {
     const grown = longer(this.posted)
     this.posted = grown
+    // Eight bits for each posting that there is room for.
+    this.maybe = new Int32Array(this.maybe.length * 2)
     this.heads = new Int32Array(this.heads.length * 2).fill(-1)
     this.mask = this.heads.length - 1
     for (let at = 0; at < this.postings * WIDTH; at += WIDTH) {
       const slot = grown[at]! & this.mask
+      this.mark(grown[at]!)
       grown[at + NEXT] = this.heads[slot]!
       this.heads[slot] = at
     }

@@ -24,9 +24,7 @@ type Sign = keyof typeof points
 
 /** Who sent it, and what else came from there. */
 export function senderSignal(arrival: ReadArrival, history: SenderHistory): Signal | null {
-  const signs = Object.entries(found(arrival, history))
-    .filter(([, is]) => is)
-    .map(([sign]) => sign as Sign)
+  const signs = signNames.filter((sign) => shows[sign](arrival, history))
   if (signs.length === 0) return null
   const sum = signs.reduce((total, sign) => total + points[sign], 0)
   return {
@@ -38,21 +36,19 @@ export function senderSignal(arrival: ReadArrival, history: SenderHistory): Sign
   }
 }
 
-function found(arrival: ReadArrival, history: SenderHistory): Record<Sign, boolean> {
-  const { domain, mailbox, authorName, reading } = arrival
-  return {
-    throwAway: isThrowAway(domain),
-    alias: history.aliasOf !== '',
-    sameAddress: history.sameAddress >= 2 && history.sameAddress < 5,
-    manyAddresses: history.sameAddress >= 5,
-    // One more after some months of use is what careful customers write.
-    sameProduct: history.sameProduct >= 2,
-    today: history.today >= 3,
-    ownLink: domain !== '' && linksTo(reading, domain),
-    randomMailbox: isRandom(mailbox.slice(0, Math.max(0, mailbox.lastIndexOf('@')))),
-    soldName: isSold(authorName),
-  }
+const shows: Record<Sign, (arrival: ReadArrival, history: SenderHistory) => boolean> = {
+  throwAway: ({ domain }) => isThrowAway(domain),
+  alias: (_, { aliasOf }) => aliasOf !== '',
+  sameAddress: (_, { sameAddress }) => sameAddress >= 2 && sameAddress < 5,
+  manyAddresses: (_, { sameAddress }) => sameAddress >= 5,
+  // One more after some months of use is what careful customers write.
+  sameProduct: (_, { sameProduct }) => sameProduct >= 2,
+  today: (_, { today }) => today >= 3,
+  ownLink: ({ domain, reading }) => domain !== '' && linksTo(reading, domain),
+  randomMailbox: ({ mailbox }) => isRandom(mailbox.slice(0, Math.max(0, mailbox.lastIndexOf('@')))),
+  soldName: ({ authorName }) => isSold(authorName),
 }
+const signNames = Object.keys(shows) as Sign[]
 
 function linksTo(reading: Reading, domain: string): boolean {
   if (!mayLink(reading)) return false
