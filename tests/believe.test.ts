@@ -160,7 +160,7 @@ test('copies are said first, stand as one, and are decided by one press that one
     await signIn(page, demo.url + '/s/wrenfield/decide?lane=waiting')
     await page.sees('Two say the same thing.', 'h1')
     await page.press('Look at them together')
-    await page.sees('Two say the same thing. Decide them together:', 'article')
+    await page.sees('Two say the same thing. Decide them as one:', 'article')
     await page.sees('every week', 'article')
     await page.accessible()
     await page.counts({ waiting: 6, held: 5, spam: 7 })

@@ -39,7 +39,7 @@ const ticked = (html: string) =>
 test('those alike are ticked, the odd one stands apart with its reason and is not', () => {
   const html = shown({ open: [member('a'), member('b'), member('c'), member('d', ['verified'])] })
   expect(Object.fromEntries(ticked(html))).toEqual({ a: true, b: true, c: true, d: false })
-  expect(html).toContain('Four say the same thing. Decide them together:')
+  expect(html).toContain('Four say the same thing. Decide them as one:')
   expect(html.indexOf('a verified buyer')).toBeLessThan(html.indexOf('The other 3'))
   expect(html).toContain('Spam 3')
 })

@@ -8,7 +8,7 @@ export const groupWords = {
     saysSame: '{{count}} say the same',
     cameTogether: '{{count}} together',
     look: 'Look at them together',
-    title: 'Decide them together:',
+    title: 'Decide them as one:',
     odd: 'These differ from the rest, so they are left out until you tick them:',
     oddity: {
       verified: 'a verified buyer',
