@@ -6,11 +6,10 @@ export const NEAR_SHARE = 0.5
 const AKIN_SHARE = 0.2
 /** Below this many triples a text says too little for its copy to mean anything by the shorter one's share alone. */
 const ENOUGH_TRIPLES = 8
-/** A triple that so many texts have ("I would recommend") finds nobody; only the latest of them are looked through. */
-const LOOKED_THROUGH = 16
-
-/** Numbers of one posting, and where its text and the next one stand in it. */
-const [WIDTH, TEXT, NEXT] = [4, 1, 2]
+/** Of a triple that many texts have ("I would recommend") only the latest so many are remembered. */
+const LATEST = 15
+/** A count and the texts: as many numbers as memory fetches at once. */
+const BLOCK = LATEST + 1
 
 export interface NearCopy {
   /** Place of the earlier text in the index, counted from 0. */
@@ -20,18 +19,17 @@ export interface NearCopy {
 }
 
 /**
- * An index of texts by every three words in a row. It finds those that share half of them or more: postings of each
- * triple are walked, the latest first, and what meets often enough is compared exactly. Kept in flat arrays, so that
- * a hundred thousand texts take about 60 MB and no time to walk.
+ * An index of texts by every three words in a row. It finds those that share half of them or more: the latest texts
+ * with each triple are met, and what is met often enough is compared exactly. Kept in flat arrays, so that a hundred
+ * thousand texts take about 80 MB, and what is asked for lies side by side.
  */
 export class TripleIndex {
-  private heads = new Int32Array(1 << 12).fill(-1)
-  private mask = (1 << 12) - 1
-  /** Hash, text and the place of the next one in the same slot, side by side, so that a step waits for memory once. */
-  private posted = new Int32Array(WIDTH << 12)
-  private postings = 0
-  /** One bit for each triple there is, by the end of its hash: most triples of a new text were never written before. */
-  private maybe = new Int32Array(1 << 10)
+  /** Open addressing: a triple, and 1 + its only text, or -1 - its block; 0 where there is none. */
+  private table = new Int32Array(2 << 13)
+  private entries = 0
+  /** Of triples that several texts have: how many had it, and the latest of them in a ring. */
+  private blocks = new Int32Array(BLOCK << 6)
+  private blocksUsed = 0
   /** The triples of all texts, one after the other, and where each text's begin. */
   private triples = new Int32Array(1 << 12)
   private starts = new Int32Array(1 << 8)
@@ -53,43 +51,43 @@ export class TripleIndex {
     while (start + triples.length > this.triples.length) this.triples = longer(this.triples)
     this.triples.set(triples, start)
     this.starts[this.texts] = start + triples.length
-    for (const hash of triples) {
-      if (this.postings * WIDTH === this.posted.length) this.grow()
-      const slot = hash & this.mask
-      this.mark(hash)
-      const at = this.postings++ * WIDTH
-      this.posted[at] = hash
-      this.posted[at + TEXT] = text
-      this.posted[at + NEXT] = this.heads[slot]!
-      this.heads[slot] = at
+    for (const hash of triples) this.note(hash, text)
+  }
+
+  private note(hash: number, text: number): void {
+    const at = placeOf(this.table, hash)
+    const held = this.table[at + 1]!
+    if (held === 0) {
+      this.table[at] = hash
+      this.table[at + 1] = text + 1
+      // Half full at most, so that an empty place is never far.
+      if (++this.entries * 4 > this.table.length) this.grow()
+      return
     }
+    if (held > 0) {
+      if ((this.blocksUsed + 1) * BLOCK > this.blocks.length) this.blocks = longer(this.blocks)
+      this.table[at + 1] = -1 - this.blocksUsed
+      this.blocks[this.blocksUsed * BLOCK] = 1
+      this.blocks[this.blocksUsed * BLOCK + 1] = held - 1
+      this.blocksUsed++
+    }
+    const block = (-1 - this.table[at + 1]!) * BLOCK
+    const count = this.blocks[block]!++
+    this.blocks[block + 1 + (count % LATEST)] = text
   }
 
   /** Earlier near-copies of a text, the closest first, and all that share turns of phrase with it. */
   look(triples: Int32Array): { near: NearCopy[]; akin: number[] } {
-    const { heads, mask, posted, maybe, met: meetings } = this
-    const bits = maybe.length * 32 - 1
-    const candidates: number[] = []
-    for (let i = 0; i < triples.length; i++) {
-      const hash = triples[i]!
-      if ((maybe[(hash & bits) >>> 5]! & (1 << (hash & 31))) === 0) continue
-      let looked = 0
-      for (let at = heads[hash & mask]!; at >= 0 && looked < LOOKED_THROUGH; at = posted[at + NEXT]!) {
-        if (posted[at] !== hash) continue
-        looked++
-        const text = posted[at + TEXT]!
-        if (meetings[text]!++ === 0) candidates.push(text)
-      }
-    }
+    const candidates = this.meet(triples)
     const near: NearCopy[] = []
     const akin: number[] = []
     for (const text of candidates) {
-      const met = meetings[text]!
-      meetings[text] = 0
+      const met = this.met[text]!
+      this.met[text] = 0
       const [start, end] = [this.starts[text]!, this.starts[text + 1]!]
       const shorter = Math.min(triples.length, end - start)
       if (met >= 2 && met >= AKIN_SHARE * shorter) akin.push(text)
-      // Half of those met may have been cut off by the walk's end, so the exact count comes after a generous guess.
+      // Half of those met may have been forgotten, so the exact count comes after a generous guess.
       if (met * 4 < shorter) continue
       const shared = countShared(triples, this.triples.subarray(start, end))
       const share = (2 * shared) / (triples.length + end - start)
@@ -99,24 +97,44 @@ export class TripleIndex {
     return { near: near.sort((a, b) => b.share - a.share || b.text - a.text), akin }
   }
 
-  private mark(hash: number): void {
-    this.maybe[(hash & (this.maybe.length * 32 - 1)) >>> 5]! |= 1 << (hash & 31)
+  /** The texts that have any of some triples; how many each has stands in `met`. */
+  private meet(triples: Int32Array): number[] {
+    const { table, blocks, met } = this
+    const candidates: number[] = []
+    for (let i = 0; i < triples.length; i++) {
+      const held = table[placeOf(table, triples[i]!) + 1]!
+      if (held === 0) continue
+      if (held > 0) {
+        if (met[held - 1]!++ === 0) candidates.push(held - 1)
+        continue
+      }
+      const block = (-1 - held) * BLOCK
+      for (let k = Math.min(blocks[block]!, LATEST); k > 0; k--) {
+        const text = blocks[block + k]!
+        if (met[text]!++ === 0) candidates.push(text)
+      }
+    }
+    return candidates
   }
 
   private grow(): void {
-    const grown = longer(this.posted)
-    this.posted = grown
-    // Eight bits for each posting that there is room for.
-    this.maybe = new Int32Array(this.maybe.length * 2)
-    this.heads = new Int32Array(this.heads.length * 2).fill(-1)
-    this.mask = this.heads.length - 1
-    for (let at = 0; at < this.postings * WIDTH; at += WIDTH) {
-      const slot = grown[at]! & this.mask
-      this.mark(grown[at]!)
-      grown[at + NEXT] = this.heads[slot]!
-      this.heads[slot] = at
+    const table = new Int32Array(this.table.length * 2)
+    for (let at = 0; at < this.table.length; at += 2) {
+      if (this.table[at + 1] === 0) continue
+      const to = placeOf(table, this.table[at]!)
+      table[to] = this.table[at]!
+      table[to + 1] = this.table[at + 1]!
     }
+    this.table = table
   }
+}
+
+/** Where a triple stands in a table, or where it would. */
+function placeOf(table: Int32Array, hash: number): number {
+  const last = table.length - 1
+  let at = (hash << 1) & last
+  while (table[at + 1] !== 0 && table[at] !== hash) at = (at + 2) & last
+  return at
 }
 
 function longer(array: Int32Array<ArrayBuffer>): Int32Array<ArrayBuffer> {
