@@ -131,7 +131,7 @@ function Fields({
     <Form
       method="post"
       encType="multipart/form-data"
-      className="mt-5 flex flex-col gap-4"
+      className="mt-4 flex flex-col gap-3"
       {...getFormProps(form)}
     >
       <input type="hidden" name={fields.token.name} value={issued.token} />

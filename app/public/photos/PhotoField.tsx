@@ -36,20 +36,17 @@ export function PhotoField({
       onDragLeave={() => setOver(false)}
       onDrop={drop}
     >
-      <legend className="flex w-full flex-wrap items-baseline justify-between gap-x-3">
-        {say('photo.title')}
-        <span className="text-[12.5px] text-soft">{say('photo.hint', { most: MOST_PHOTOS })}</span>
-      </legend>
+      <legend className="sr-only">{say('photo.title')}</legend>
       {items.length > 0 && (
-        <ul className="mt-1 flex flex-col gap-2">
+        <ul className="mb-2 flex flex-col gap-2">
           {items.map((item, i) => (
             <Item key={item.id} item={item} place={i + 1} photos={photos} awake={awake} />
           ))}
         </ul>
       )}
       {mayAdd && items.length < MOST_PHOTOS && (
-        <div className="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
-          <label className="btn border-edge font-normal has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-(--shop-edge)">
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+          <label className="btn h-9 min-h-9 border-edge font-normal has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-(--shop-edge)">
             <ImagePlus className="size-4" aria-hidden="true" />
             {say('photo.add')}
             <input
@@ -65,8 +62,8 @@ export function PhotoField({
               }}
             />
           </label>
-          <span className="hidden text-soft sm:inline">{awake && say('photo.drop')}</span>
-          <span className="text-[12.5px] text-soft">{say('photo.placeGone')}</span>
+          {awake && <span className="hidden text-soft sm:inline">{say('photo.drop')}</span>}
+          <span className="text-[12.5px] text-soft">{say('photo.hint', { most: MOST_PHOTOS })}</span>
         </div>
       )}
       {photos.tooMany && (

@@ -2,10 +2,9 @@
 export const photoWords = {
   photo: {
     title: 'Photos',
-    hint: 'if you like, up to {{most}}',
+    hint: 'up to {{most}}; where they were taken is removed',
     add: 'Add photos',
     drop: 'or drop them here',
-    placeGone: 'The place they were taken at is removed from them.',
     shrinking: 'making it smaller',
     sending: '{{percent}} % sent',
     ready: 'ready',
