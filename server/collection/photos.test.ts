@@ -79,6 +79,14 @@ describe('on the way in', () => {
     await bringOrders(services, shop, Buffer.from(csv))
     expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['waiting', []])
   })
+  test('a member’s word takes the reason away, and undo brings it back; where it stands is hers to say', async () => {
+    const stranger = { author_name: 'Somebody', author_email: 'some@body.example' }
+    const { publicId } = await send(services, 'wrenfield', { ...stranger, media: await refs(1) })
+    await act(publicId, { kind: 'vouch', reason: 'I know her' })
+    expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['held', []])
+    await undo(services, shop, mara)
+    expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['held', ['media']])
+  })
   test('a photo of another shop’s form, or one that is gone, is missed before anything is kept', async () => {
     const [ref] = await refs(1)
     const elsewhere = (await openForm(services, other.slug))!

@@ -12,6 +12,7 @@ import { productsOfShop, type Shop } from '../data/shops'
 import { findTag, tagNamed } from '../data/tags'
 import { markAllStale } from '../publishing/staleDisplays'
 import { digestOfVersion } from './digest'
+import { renewOpenReasons } from './openReasons'
 
 export interface Acting {
   trx: Knex.Transaction
@@ -43,6 +44,9 @@ export async function moveReview(
   undoesId: number | null,
 ): Promise<void> {
   await putPoint(trx, shop.id, review.id, before, after, now)
+  // Where the review stands is the member's to say; only what is open about it follows.
+  if (before.verificationId !== after.verificationId)
+    await renewOpenReasons(trx, shop.id, review.id, after.verificationId !== null)
   await appendDecision(trx, {
     shopId: shop.id,
     act,

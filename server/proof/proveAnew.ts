@@ -1,7 +1,4 @@
-import type { Knex } from 'knex'
-import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/words/say'
-import { confirmationOf, putOpenSignals } from '../data/confirmations'
 import { appendDecision } from '../data/decisions'
 import { noteRevocation, provableReviews, setProofFailure, type Provable } from '../data/evidence'
 import { findReview } from '../data/reviewReading'
@@ -10,7 +7,7 @@ import { insertProof } from '../data/reviewWriting'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { digestOfVersion } from '../moderation/digest'
-import { openReasons } from '../moderation/openReasons'
+import { renewOpenReasons } from '../moderation/openReasons'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { proveBuyer, type BuyerProof } from './proveBuyer'
@@ -67,7 +64,7 @@ async function keep(
     await setProofFailure(trx, review.id, proof.failure)
     if (proof.line)
       await insertProof(trx, shop.id, review.id, { lineId: proof.line.id, method: proof.by }, now)
-    const state = await reasonsAnew(trx, shop.id, review.id, proof.line !== null)
+    const state = await renewOpenReasons(trx, shop.id, review.id, proof.line !== null)
     const proven = await readPoint(trx, shop.id, review.id)
     await putPoint(trx, shop.id, review.id, proven, { ...proven, state }, now)
     const after = await readPoint(trx, shop.id, review.id)
@@ -85,18 +82,4 @@ async function keep(
   if (was === is) return null
   const why = proof.line ? say(`proof.short.${proof.by}`, { number: proof.line.orderNumber }) : failure!
   return { publicId: review.publicId, authorName: review.authorName, verified: is, why }
-}
-
-/** What was held for want of proof goes on, unless a person has decided meanwhile. */
-async function reasonsAnew(
-  trx: Knex.Transaction,
-  shopId: number,
-  reviewId: number,
-  verified: boolean,
-): Promise<ReviewState> {
-  const review = await confirmationOf(trx, shopId, reviewId)
-  const confirmed = review.confirmedAt !== null
-  const { open, state } = openReasons(review, { confirmed, verified })
-  await putOpenSignals(trx, shopId, review.versionId, open)
-  return state
 }
