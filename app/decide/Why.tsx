@@ -29,8 +29,8 @@ export function Why({ state, score, signals }: { state: ReviewState; score: numb
             <p className="min-w-0 flex-1 break-words">
               {signal.headline} <span className="text-soft">{signal.detail}</span>
             </p>
-            <b className={`shrink-0 font-semibold ${signal.points > 0 ? '' : 'text-ochre'}`}>
-              {signal.points > 0 ? `+${signal.points}` : say('decide.holds')}
+            <b className={`shrink-0 font-semibold ${toneOf(signal.points)}`}>
+              {signal.points === 0 ? say('decide.holds') : signed(signal.points)}
             </b>
           </li>
         ))}
@@ -38,6 +38,9 @@ export function Why({ state, score, signals }: { state: ReviewState; score: numb
     </section>
   )
 }
+
+const signed = (points: number) => (points > 0 ? `+${points}` : `−${-points}`)
+const toneOf = (points: number) => (points > 0 ? '' : points < 0 ? 'text-moss' : 'text-ochre')
 
 function Number({ number, signal }: { number: number; signal: Signal }) {
   if (signal.places.length === 0) return <span className="w-[18px]" />

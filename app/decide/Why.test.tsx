@@ -1,0 +1,22 @@
+import { renderToStaticMarkup } from 'react-dom/server'
+import { expect, test } from 'vitest'
+import type { Signal } from '../../core/moderation/signal'
+import { Why } from './Why'
+
+const signal = (kind: Signal['kind'], points: number): Signal => ({
+  kind,
+  points,
+  headline: `what ${kind} says`,
+  detail: '',
+  places: [],
+})
+
+test('points stand with their sign, and only what holds without any is said to hold', () => {
+  const signals = [signal('filltime', 30), signal('media', 0), signal('wording', -12)]
+  const html = renderToStaticMarkup(<Why state="held" score={18} signals={signals} />)
+  expect([...html.matchAll(/<b[^>]*>([^<]+)<\/b>/g)].map(([, words]) => words)).toEqual([
+    '+30',
+    'holds',
+    '−12',
+  ])
+})
