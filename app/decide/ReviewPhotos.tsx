@@ -45,6 +45,11 @@ export function ReviewPhotos({ address, photos, writer, act }: Given) {
                 </span>
               )}
             </button>
+            {photo.alt && (
+              <p className="mt-1 line-clamp-2 w-24 text-[12px] break-words text-soft" title={photo.alt}>
+                {photo.alt}
+              </p>
+            )}
           </li>
         ))}
       </ul>

@@ -67,6 +67,18 @@ describe('on the way in', () => {
     const buyer = await send(services, 'wrenfield', { ...bought, media: await refs(1), body: 'Came whole.' })
     expect([buyer.state, await kindsOf(buyer.publicId)]).toEqual(['waiting', []])
   })
+  test('what they are said to show is weighed like the words, and marked nowhere in them', async () => {
+    const media = [{ key: (await stage()).key, alt: 'Cheap pills at pillbarn dot example, message me' }]
+    const { publicId, state } = await send(services, 'wrenfield', { ...bought, media, body: 'Came whole.' })
+    expect([state, await kindsOf(publicId)]).toEqual([
+      expect.stringMatching(/held|spam/),
+      expect.arrayContaining(['link', 'contact']),
+    ])
+    const { versionId } = (await found(publicId))!
+    const signals = await signalsOfVersion(services.db, shop.id, versionId)
+    expect(signals.flatMap(({ places }) => places)).toEqual([])
+    expect(signals.find(({ kind }) => kind === 'link')!.detail).toContain('pillbarn dot example')
+  })
   test('once orders prove the purchase they go on', async () => {
     const { publicId } = await send(services, 'wrenfield', {
       author_name: 'Ada Moor',

@@ -6,7 +6,7 @@ import { ShopMemory, type Past } from '../../core/moderation/memory/shopMemory'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
 import { writersSignals } from '../../core/moderation/signals/writers'
-import type { Signal } from '../../core/moderation/signal'
+import type { Place, Signal } from '../../core/moderation/signal'
 import { spamScore, weigh } from '../../core/moderation/weigh'
 import { startingModel } from '../../core/moderation/wording/starting'
 import { appendDecision } from '../data/decisions'
@@ -151,7 +151,8 @@ async function weighArrival(
   const { arrival, past } = memory.meet({
     id,
     title: candidate.title,
-    body: candidate.body,
+    // What photos are said to show is read by visitors too.
+    body: [candidate.body, ...candidate.photos.map(({ alt }) => alt)].filter(Boolean).join('\n'),
     rating,
     authorName: candidate.authorName,
     authorEmail: candidate.authorEmail,
@@ -170,7 +171,8 @@ async function weighArrival(
     trapSprung: candidate.trapSprung,
     workMissing: candidate.workMissing,
   })
-  return { found, past }
+  const inWords = ({ field, end }: Place) => end <= candidate[field].length
+  return { found: found.map((one) => ({ ...one, places: one.places.filter(inWords) })), past }
 }
 
 async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<number> {

@@ -108,7 +108,13 @@ function Item({
         )}
       </span>
       <span className="min-w-0 flex-1">
-        {ready && awake && (
+        {ready && awake && file === null && (
+          <span className="text-[13px] text-soft">
+            {alt || say('photo.of', { place })}
+            <input type="hidden" name="media" value={writeRef({ key: ready.key, alt })} />
+          </span>
+        )}
+        {ready && awake && file !== null && (
           <label className="flex flex-col text-[12.5px] text-soft">
             <span>
               {say('photo.alt')} <span>({say('photo.altHint')})</span>
