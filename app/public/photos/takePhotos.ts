@@ -1,5 +1,5 @@
 import type { AppLoadContext } from 'react-router'
-import { photoRefs, refusalWords, type PhotoRef } from '../../../core/intake/photos'
+import { MOST_PHOTOS, photoRefs, refusalWords, type PhotoRef } from '../../../core/intake/photos'
 import { say } from '../../../core/words/say'
 import type { KeptPhoto } from './usePhotos'
 
@@ -28,7 +28,10 @@ export async function takePhotos(
 ): Promise<TakenPhotos> {
   const problems: string[] = []
   const values: string[] = []
-  for (const value of form.getAll('media')) {
+  const given = form.getAll('media')
+  // However many there are, no more are opened than can be kept.
+  if (given.length > MOST_PHOTOS) problems.push(say('photo.error.many', { most: MOST_PHOTOS }))
+  for (const value of given.slice(0, MOST_PHOTOS)) {
     if (typeof value === 'string') values.push(value)
     else if (owner && (value.size > 0 || value.name !== '')) {
       const staged = await elogio.stagePhoto(owner, Buffer.from(await value.arrayBuffer()))
