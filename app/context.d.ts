@@ -1,5 +1,6 @@
 import type { Elogio } from '../server/elogio'
 import type { Throttle } from '../server/http/throttle'
+import type { Log } from '../server/log'
 import 'react-router'
 
 declare module 'react-router' {
@@ -8,8 +9,11 @@ declare module 'react-router' {
     demoSignIn: { email: string; password: string } | null
     throttle: Throttle
     secureCookies: boolean
-    /** The network address that a request came from. */
-    askerOf: (request: Request) => string
+    /** The network address of the client; empty when nobody knows. */
+    clientAddress: string
+    /** The fields of the form that came with the request; null when none came. */
+    form: FormData | null
+    log: Log
     nonce: string
   }
 }

@@ -1,7 +1,14 @@
 import { createReadableStreamFromReadable } from '@react-router/node'
 import { PassThrough } from 'node:stream'
 import { renderToPipeableStream } from 'react-dom/server'
-import { ServerRouter, type AppLoadContext, type EntryContext } from 'react-router'
+import {
+  isRouteErrorResponse,
+  ServerRouter,
+  type AppLoadContext,
+  type EntryContext,
+  type HandleErrorFunction,
+} from 'react-router'
+import { storageFaultIn } from './storageProblem'
 
 const GIVE_UP_MS = 10_000
 
@@ -30,12 +37,18 @@ export default function handleRequest(
         },
         onShellError: reject,
         onError(error) {
-          console.error(error)
+          context.log.error({ err: error }, 'a page could not be rendered')
         },
       },
     )
     setTimeout(abort, GIVE_UP_MS).unref()
   })
+}
+
+/** Logs what a loader or an action threw without meaning to. */
+export const handleError: HandleErrorFunction = (error, { request, context }) => {
+  if (request.signal.aborted || isRouteErrorResponse(error) || storageFaultIn(error)) return
+  context.log.error({ err: error }, 'a route failed')
 }
 
 /** Scripts and styles only with this answer's nonce; framed by nobody. */

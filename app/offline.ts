@@ -1,14 +1,16 @@
 import { say } from '../core/words/say'
+import { storageWords } from './storageProblem'
 
 /**
- * Runs a route's server action; when the server cannot be reached, that is said in place and the page stays as it is,
- * with everything typed. Answers of the server, also refusals, pass through.
+ * Runs a route's server action; when the server cannot be reached or cannot store anything, that is said in place and the
+ * page stays as it is, with everything typed. Answers of the server, also refusals, pass through.
  */
 export async function orOffline<T>(serverAction: () => Promise<T>): Promise<T | { problem: string }> {
   try {
     return await serverAction()
   } catch (error) {
-    if (error instanceof TypeError) return { problem: say('error.offline') }
+    const problem = error instanceof TypeError ? say('error.offline') : storageWords(error)
+    if (problem) return { problem }
     throw error
   }
 }

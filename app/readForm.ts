@@ -1,12 +1,29 @@
-import { data } from 'react-router'
+import { data, type AppLoadContext } from 'react-router'
 import { z } from 'zod'
 
-/** The fields of a request by a schema; what makes no sense is answered with 400 and changes nothing. */
-export async function readForm<S extends z.ZodType>(request: Request, schema: S): Promise<z.infer<S>> {
-  const form = await request.formData().catch(() => new FormData())
-  const read = schema.safeParse(Object.fromEntries(form))
+const MAX_JSON_DEPTH = 20
+
+/** The fields of the form that came with a request, as an object; of a name that came twice the last. */
+export function formFields({ form }: Pick<AppLoadContext, 'form'>): Record<string, FormDataEntryValue> {
+  return Object.fromEntries(form ?? [])
+}
+
+/** The fields of a form by a schema; what makes no sense is answered with 400 and changes nothing. */
+export function readForm<S extends z.ZodType>(context: Pick<AppLoadContext, 'form'>, schema: S): z.infer<S> {
+  const read = schema.safeParse(formFields(context))
   if (!read.success) throw data(null, { status: 400 })
   return read.data
+}
+
+/** Only the named fields of a form: what nobody asked for is not looked at. */
+export function onlyFields({ form }: Pick<AppLoadContext, 'form'>, names: readonly string[]): FormData {
+  const kept = new FormData()
+  for (const [name, value] of form ?? []) {
+    if (!names.includes(name)) continue
+    if (typeof value === 'string') kept.append(name, value)
+    else kept.append(name, value, value.name)
+  }
+  return kept
 }
 
 /** A field that holds JSON, for what has no flat shape. */
@@ -15,6 +32,7 @@ export function jsonText<S extends z.ZodType>(schema: S) {
     .string()
     .transform((text, at) => {
       try {
+        if (depthOf(text) > MAX_JSON_DEPTH) throw new Error('nested too deeply')
         return JSON.parse(text) as unknown
       } catch {
         at.addIssue('not JSON')
@@ -22,4 +40,18 @@ export function jsonText<S extends z.ZodType>(schema: S) {
       }
     })
     .pipe(schema)
+}
+
+/** How deeply arrays and objects are nested in a text of JSON, at most. */
+function depthOf(text: string): number {
+  let [depth, deepest, inString] = [0, 0, false]
+  for (let at = 0; at < text.length; at++) {
+    const character = text[at]
+    if (inString && character === '\\') at++
+    else if (character === '"') inString = !inString
+    else if (inString) continue
+    else if (character === '[' || character === '{') deepest = Math.max(deepest, ++depth)
+    else if (character === ']' || character === '}') depth--
+  }
+  return deepest
 }

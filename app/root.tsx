@@ -13,6 +13,7 @@ import type { ReactNode } from 'react'
 import type { Route } from './+types/root'
 import { say } from '../core/words/say'
 import { Wordmark } from './components/Wordmark'
+import { storageWords } from './storageProblem'
 import { themeIn, themeName } from './theme'
 import './app.css'
 
@@ -49,12 +50,14 @@ export default function Root() {
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   const missing = isRouteErrorResponse(error) && error.status === 404
+  const storage = storageWords(error)
+  const title = say(missing ? 'error.notFound' : storage ? 'error.storage.title' : 'error.title')
   return (
     <main className="mx-auto flex min-h-dvh max-w-xl flex-col justify-center gap-4 p-6">
-      <title>{`${missing ? say('error.notFound') : say('error.title')} · Elogio`}</title>
+      <title>{`${title} · Elogio`}</title>
       <Wordmark className="text-petrol" />
-      <h1>{missing ? say('error.notFound') : say('error.title')}</h1>
-      <p className="text-soft">{missing ? say('error.notFoundHint') : say('error.unexpected')}</p>
+      <h1>{title}</h1>
+      <p className="text-soft">{storage ?? say(missing ? 'error.notFoundHint' : 'error.unexpected')}</p>
       <p>
         <Link to="/" className="btn btn-primary">
           {say('error.home')}

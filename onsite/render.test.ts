@@ -4,7 +4,7 @@ import { layouts } from '../core/display/choices'
 import type { ShowableReview } from '../core/display/showableReview'
 import { visitorLanguages } from '../core/words/visitors'
 import { configured, showable, shownOf } from '../tests/support/display'
-import { renderAbsentPage, renderDisplay, renderPage } from './render'
+import { renderDisplay, renderMessagePage, renderPage } from './render'
 
 const reviews: ShowableReview[] = [
   showable(3, 500, {
@@ -65,7 +65,7 @@ describe('the output', () => {
         }),
       ),
       renderPage(modelOf({}, []), bare),
-      renderAbsentPage(),
+      renderMessagePage({ title: 'Not here', text: 'Look elsewhere.' }),
     ]
     for (const one of pages) {
       const report = await validate.validateString(one)

@@ -105,16 +105,16 @@ export function renderPage(
   })
 }
 
-/** What stands at a display's address while there is nothing live. */
-export function renderAbsentPage(): string {
+/** A page that says one thing: that nothing is live at an address, or that a request went wrong. */
+export function renderMessagePage({ title, text }: { title: string; text: string }): string {
   return wholePage({
     lang: 'en',
-    title: say('public.noDisplayTitle'),
+    title,
     style: pageStyles(ownLook),
     children: (
       <>
-        <h1>{say('public.noDisplayTitle')}</h1>
-        <p>{say('public.noDisplay')}</p>
+        <h1>{title}</h1>
+        <p>{text}</p>
       </>
     ),
   })

@@ -17,6 +17,9 @@ const environment = z.object({
   MAIL_FROM: z.email().optional(),
   ELOGIO_ALLOW_HOSTS: z.string().default(''),
   ELOGIO_THROTTLE: z.enum(['on', 'off'], { error: 'is on or off' }).default('on'),
+  LOG_LEVEL: z
+    .enum(['debug', 'info', 'warn', 'error', 'silent'], { error: 'is debug, info, warn, error or silent' })
+    .default('info'),
   TRUST_PROXY: z.coerce.number().int().min(0).max(10).default(0),
   NODE_ENV: z.enum(['production', 'development', 'test']).default('production'),
 })
@@ -36,6 +39,8 @@ export interface Config {
   throttle: boolean
   /** How many proxies stand in front and say who asks. */
   trustedProxies: number
+  /** What is logged: `info` has a line for each request. */
+  logLevel: string
   development: boolean
 }
 
@@ -69,6 +74,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     smtp: read.SMTP_URL ? { url: read.SMTP_URL, from: mailFrom(read.MAIL_FROM) } : null,
     throttle: read.ELOGIO_THROTTLE === 'on',
     trustedProxies: read.TRUST_PROXY,
+    logLevel: read.LOG_LEVEL,
     development: read.NODE_ENV === 'development',
   }
 }

@@ -1,11 +1,17 @@
 import { randomBytes } from 'node:crypto'
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 
 /** The database file of a data folder, which is made when it is missing. */
 export function databaseFile(folder: string): string {
   mkdirSync(folder, { recursive: true })
   return path.join(folder, 'elogio.db')
+}
+
+/** Makes the database readable for its own account alone, also where it was made by an earlier version. */
+export function protectFolder(folder: string): void {
+  for (const name of readdirSync(folder))
+    if (/^elogio\.db/.test(name)) chmodSync(path.join(folder, name), 0o600)
 }
 
 /** The folder of pictures in a data folder. */

@@ -1,4 +1,5 @@
-import { signIn, signOut, whoIs } from './account/session'
+import { knownDevice, nameDevice } from './account/device'
+import { listenToChanges, signIn, signOut, whoIs } from './account/session'
 import { changePassword, saveSettings } from './account/settings'
 import { isEmpty, setUp } from './account/setUp'
 import { handOut, lacksPhotos, openForm, submitForm, thanksFor } from './collection/customerForm'
@@ -57,7 +58,9 @@ export function buildElogio(services: Services, publication: Publication) {
   return {
     now: () => services.now().toISOString(),
     publicUrl: services.publicUrl,
-    listenToChanges: (shop: Shop, heard: () => void) => services.changes.listen(shop.id, heard),
+    listenToChanges: bound(listenToChanges),
+    nameDevice: bound(nameDevice),
+    knownDevice: bound(knownDevice),
     signIn: bound(signIn),
     signOut: bound(signOut),
     whoIs: bound(whoIs),

@@ -3,6 +3,8 @@ import { customAlphabet } from 'nanoid'
 import { randomBytes } from 'node:crypto'
 import type { Behaviour } from '../onsite/render'
 import { buildChanges, type Changes } from './changes'
+import { silentLog, type Log } from './log'
+import { buildOpenStreams, type OpenStreams } from './openStreams'
 import { buildPresence, type Presence } from './presence'
 import { buildShopMemories, type ShopMemories } from './moderation/shopMemories'
 import type { Mailer } from './mail/mailer'
@@ -39,6 +41,9 @@ export interface Services {
   argon: { memoryCost: number; timeCost: number }
   /** Tells open tabs that something of a shop has changed; called after the transaction that changed it. */
   changes: Changes
+  /** Streams that tell open tabs of it. */
+  streams: OpenStreams
+  log: Log
   /** Who reads which review now. */
   presence: Presence
   /** Tells the job runner that something is due; called after the transaction that wrote the job. */
@@ -62,6 +67,8 @@ export function buildServices(
     mailer: null,
     argon: { memoryCost: 19_456, timeCost: 2 },
     changes: buildChanges(),
+    streams: buildOpenStreams(),
+    log: silentLog,
     presence: buildPresence(),
     wakeJobs: () => undefined,
     ...given,

@@ -4,16 +4,18 @@ import type { Services } from './services'
 
 const EVERY_MS = 3_600_000
 
-const chores: [what: string, chore: (services: Services) => Promise<unknown>][] = [
-  ['old network addresses could not be forgotten', forgetOldAddresses],
-  ['unused files could not be swept', sweepMedia],
+const chores: [name: string, chore: (services: Services) => Promise<unknown>][] = [
+  ['forget network addresses', forgetOldAddresses],
+  ['sweep media', sweepMedia],
 ]
 
 /** Does now and every hour what nobody waits for; answers how to stop that. */
 export function tidyByTheHour(services: Services): () => void {
   const tidy = () => {
-    for (const [what, chore] of chores)
-      chore(services).catch((error: unknown) => console.error(`${what}:`, error))
+    for (const [name, chore] of chores)
+      chore(services).catch((error: unknown) =>
+        services.log.error({ err: error, chore: name }, 'chore failed'),
+      )
   }
   const timer = setInterval(tidy, EVERY_MS)
   timer.unref()

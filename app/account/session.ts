@@ -3,6 +3,7 @@ import type { Member } from '../../server/data/members'
 import type { Shop } from '../../server/data/shops'
 
 const THIRTY_DAYS_S = 30 * 86_400
+const YEAR_S = 365 * 86_400
 
 function sessionCookie({ secureCookies }: AppLoadContext) {
   return createCookie('elogio_session', {
@@ -12,6 +13,31 @@ function sessionCookie({ secureCookies }: AppLoadContext) {
     secure: secureCookies,
     maxAge: THIRTY_DAYS_S,
   })
+}
+
+/** Names the device to whoever signed in from it, also after she has signed out. */
+function deviceCookie({ secureCookies }: AppLoadContext) {
+  return createCookie('elogio_device', {
+    httpOnly: true,
+    sameSite: 'lax',
+    path: '/sign-in',
+    secure: secureCookies,
+    maxAge: YEAR_S,
+  })
+}
+
+/** The device of this request, when this member signed in from it before. */
+export async function deviceOf(
+  request: Request,
+  context: AppLoadContext,
+  email: string,
+): Promise<string | null> {
+  const name: unknown = await deviceCookie(context).parse(request.headers.get('Cookie'))
+  return typeof name === 'string' ? context.elogio.knownDevice(email, name) : null
+}
+
+export function keepDevice(context: AppLoadContext, email: string): Promise<string> {
+  return deviceCookie(context).serialize(context.elogio.nameDevice(email))
 }
 
 export async function sessionToken(request: Request, context: AppLoadContext): Promise<string | null> {

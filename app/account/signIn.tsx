@@ -3,15 +3,19 @@ import { z } from 'zod'
 import { say } from '../../core/words/say'
 import { Wordmark } from '../components/Wordmark'
 import { waitWords } from '../waitWords'
-import { keepSession, sessionToken } from './session'
+import { formFields } from '../readForm'
+import { deviceOf, keepDevice, keepSession, sessionToken } from './session'
 import type { Route } from './+types/signIn'
 
 const credentials = z.object({ email: z.string().max(254), password: z.string().max(1000) })
 
-/** Only an address of this application, never one that starts like another host's. */
+/** Where she wanted to go: an address of this application, read as browsers read it, else the front door. */
 function wayBack(request: Request): string {
-  const to = new URL(request.url).searchParams.get('to') ?? '/'
-  return /^\/(?![/\\])/.test(to) ? to : '/'
+  const here = new URL(request.url)
+  const to = here.searchParams.get('to') ?? '/'
+  if (!URL.canParse(to, here)) return '/'
+  const { origin, pathname, search } = new URL(to, here)
+  return origin === here.origin && to.startsWith('/') ? pathname + search : '/'
 }
 
 export async function loader({ request, context }: Route.LoaderArgs) {
@@ -22,20 +26,22 @@ export async function loader({ request, context }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
-  const given = credentials.safeParse(Object.fromEntries(await request.formData()))
+  const given = credentials.safeParse(formFields(context))
   const email = given.data?.email ?? ''
-  const wait = await context.throttle.signIn(request, email)
+  const { clientAddress } = context
+  const attempt = { clientAddress, email, device: await deviceOf(request, context, email) }
+  const wait = await context.throttle.signIn(attempt)
   if (wait !== null)
     return data(
       { email, problem: waitWords(wait) },
       { status: 429, headers: { 'Retry-After': String(wait) } },
     )
   const token = given.success ? await context.elogio.signIn(given.data.email, given.data.password) : null
-  if (!token) {
-    await context.throttle.failed(request, email)
-    return data({ email, problem: say('account.wrong') }, { status: 401 })
-  }
-  return redirect(wayBack(request), { headers: { 'Set-Cookie': await keepSession(context, token) } })
+  if (!token) return data({ email, problem: say('account.wrong') }, { status: 401 })
+  await context.throttle.signedIn(attempt)
+  const headers = new Headers({ 'Set-Cookie': await keepSession(context, token) })
+  if (attempt.device === null) headers.append('Set-Cookie', await keepDevice(context, email))
+  return redirect(wayBack(request), { headers })
 }
 
 /** How long to wait goes with the answer of an act that was refused. */

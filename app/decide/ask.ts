@@ -5,7 +5,7 @@ import type { Route } from './+types/ask'
 /** Asks a customer by mail whether what the shop wrote down is hers. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const address = String((await request.formData()).get('address') ?? '').trim()
+  const address = String(context.form?.get('address') ?? '').trim()
   const outcome = await context.elogio.askToConfirm(shop, member, params.review, address)
   return { outcome, words: say(`ask.${outcome}`, { address }) }
 }

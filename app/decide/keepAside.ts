@@ -15,7 +15,7 @@ const aside = z.discriminatedUnion('what', [
 /** Keeps what is written beside a review as it is typed: a note, the draft of a reply, what a photo shows. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const given = await readForm(request, aside)
+  const given = readForm(context, aside)
   const kept =
     given.what === 'alt'
       ? await context.elogio.keepAlt(shop, params.review, given.photo, given.text.trim())

@@ -13,7 +13,7 @@ const wish = z.union([
 /** Keeps a view or removes one. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const asked = await readForm(request, wish)
+  const asked = readForm(context, wish)
   if ('forget' in asked) await context.elogio.forgetView(shop, asked.forget)
   else {
     const query = queueQuery(readQueueSearch(new URLSearchParams(asked.query)))

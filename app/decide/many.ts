@@ -29,7 +29,7 @@ const chosen = z.object({
 /** One act on many: on those ticked, or on all that the filter of the address lets through. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const { act, ids, at } = await readForm(request, chosen)
+  const { act, ids, at } = readForm(context, chosen)
   const { filter } = await openLane(request, context, shop, undefined)
   const targets = ids.length > 0 ? ids : await context.elogio.allInLane(shop, filter, at)
   return { many: await context.elogio.decideMany(shop, member, targets, act) }

@@ -61,7 +61,7 @@ const acting = z.object({ act: jsonText(reviewActSchema), revision: z.coerce.num
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const { act, revision } = await readForm(request, acting)
+  const { act, revision } = readForm(context, acting)
   const { search, filter } = await openLane(request, context, shop, params.review)
   const result = await context.elogio.decide(shop, member, params.review, act, revision)
   if (result.outcome === 'gone') return { problem: say('decide.gone') }

@@ -16,7 +16,7 @@ const fields = z.object({
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const { passing, review, number } = await readForm(request, fields)
+  const { passing, review, number } = readForm(context, fields)
   const passed = passing.split(',').map(Number).filter(Number.isInteger)
   const result =
     review !== undefined && number !== undefined

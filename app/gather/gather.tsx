@@ -37,10 +37,10 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const form = await request.formData()
-  const writers = writersSchema.safeParse(form.get('writers'))
+  const { form } = context
+  const writers = writersSchema.safeParse(form?.get('writers'))
   if (!writers.success) throw data(null, { status: 400 })
-  if (!(await context.elogio.setWriters(shop, String(form.get('form')), writers.data)))
+  if (!(await context.elogio.setWriters(shop, String(form?.get('form')), writers.data)))
     throw data(null, { status: 404 })
   return { ok: true }
 }

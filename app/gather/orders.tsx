@@ -18,7 +18,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const refused = (problem: string) => data({ problem, report: null }, { status: 422 })
   if (Number(request.headers.get('Content-Length') ?? 0) > MOST_BYTES)
     return refused(say('bringOrders.tooLarge', { megabytes: MOST_BYTES / 1e6 }))
-  const file = (await request.formData()).get('file')
+  const file = context.form?.get('file')
   if (!(file instanceof File) || file.size === 0) return refused(say('bringOrders.noFile'))
   const outcome = await context.elogio.bringOrders(shop, new Uint8Array(await file.arrayBuffer()))
   return outcome.outcome === 'taken' ? { problem: null, report: outcome.report } : refused(outcome.why)

@@ -6,6 +6,7 @@ import { readText } from '../../core/intake/text/readText'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
+import { formFields } from '../readForm'
 import { NextStep } from '../components/NextStep'
 import { EntryFields } from './EntryFields'
 import { PasteField } from './PasteField'
@@ -35,7 +36,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     products.map(({ sku }) => sku),
     dayIn(shop.timeZone, context.elogio.now()),
   )
-  const entry = schema.safeParse(Object.fromEntries(await request.formData()))
+  const entry = schema.safeParse(formFields(context))
   if (!entry.success) return data({ errors: entry.error.flatten().fieldErrors }, { status: 422 })
   const { publicId, state } = await context.elogio.writeDown(shop, member, entry.data)
   return { saved: { publicId, name: entry.data.author_name.trim(), state } }

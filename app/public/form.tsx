@@ -5,9 +5,11 @@ import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
 import { publicName } from '../../core/display/publicName'
 import { brandShades } from '../../core/display/brand'
-import { submissionSchema, TRAP_FIELD } from '../../core/intake/submission'
+import { submissionFieldNames, submissionSchema, TRAP_FIELD } from '../../core/intake/submission'
 import { WORK_FIELD } from '../../core/intake/suspicion'
 import { say } from '../../core/words/say'
+import { onlyFields } from '../readForm'
+import { storageFaultIn } from '../storageProblem'
 import { waitWords } from '../waitWords'
 import { Labelled, Mistakes } from './Labelled'
 import { RatingChoice } from './RatingChoice'
@@ -32,35 +34,46 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     heading: form.heading,
     intro: form.intro,
     open: form.open,
-    ...(await context.elogio.handOut(found, await context.throttle.suspicion(request, params.slug))),
+    ...(await context.elogio.handOut(
+      found,
+      await context.throttle.suspicion(context.clientAddress, params.slug),
+    )),
     shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, shades: brandShades(shop.brand) },
     products: products.map(({ sku, title }) => ({ sku, title })),
     fixedProduct: products.find(({ sku }) => sku === asked) ?? null,
   }
 }
 
-export async function action({ params, request, context }: Route.ActionArgs) {
+export async function action({ params, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
   if (!found?.form.open) throw data(null, { status: 404 })
   const schema = submissionSchema(found.products.map(({ sku }) => sku))
-  const { form, photos, problems } = await takePhotos(await request.formData(), context, found.form)
+  const { throttle, clientAddress } = context
+  const sent = onlyFields(context, submissionFieldNames)
+  const suspicion = await throttle.suspicion(clientAddress, params.slug)
+  const wait = await throttle.submit(clientAddress, params.slug)
+  const { form, photos, problems } = await takePhotos(sent, context, found.form, { opening: wait === null })
   const submission = parseWithZod(form, { schema })
-  if (submission.status !== 'success' || problems.length > 0)
-    return data({ reply: submission.reply(mediaErrors(problems)), photos }, { status: 422 })
-  if (await context.elogio.lacksPhotos(found, submission.value))
-    return data({ reply: submission.reply(mediaErrors([say('photo.error.gone')])), photos }, { status: 422 })
-  const suspicion = await context.throttle.suspicion(request, params.slug)
-  const wait = await context.throttle.submit(request, params.slug)
   if (wait !== null)
     return data(
       { reply: submission.reply({ formErrors: [waitWords(wait)] }), photos },
       { status: 429, headers: { 'Retry-After': String(wait) } },
     )
-  const { publicId } = await context.elogio.submitForm(found, submission.value, {
-    ip: context.askerOf(request),
-    suspicion,
-  })
-  return redirect(`/f/${params.slug}/thanks?of=${publicId}`)
+  if (submission.status !== 'success' || problems.length > 0)
+    return data({ reply: submission.reply(mediaErrors(problems)), photos }, { status: 422 })
+  if (await context.elogio.lacksPhotos(found, submission.value))
+    return data({ reply: submission.reply(mediaErrors([say('photo.error.gone')])), photos }, { status: 422 })
+  try {
+    const { publicId } = await context.elogio.submitForm(found, submission.value, {
+      ip: clientAddress,
+      suspicion,
+    })
+    return redirect(`/f/${params.slug}/thanks?of=${publicId}`)
+  } catch (error) {
+    if (!storageFaultIn(error)) throw error
+    const reply = submission.reply({ formErrors: [say('error.storage.customer')] })
+    return data({ reply, photos }, { status: 503, headers: { 'Retry-After': '60' } })
+  }
 }
 
 /** How long to wait goes with the answer of an act that was refused. */

@@ -3,8 +3,11 @@ import { getFormProps, getInputProps, useForm, type SubmissionResult } from '@co
 import { data, Form } from 'react-router'
 import { brandShades } from '../../core/display/brand'
 import { litMarks } from '../../core/formats/rating'
-import { ownChangeSchema } from '../../core/intake/ownChange'
+import { ownChangeFieldNames, ownChangeSchema } from '../../core/intake/ownChange'
 import { say } from '../../core/words/say'
+import { onlyFields } from '../readForm'
+import { storageFaultIn } from '../storageProblem'
+import { waitWords } from '../waitWords'
 import { Labelled } from './Labelled'
 import { LinkGone } from './LinkGone'
 import { OwnWords } from './OwnWords'
@@ -36,29 +39,52 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   }
 }
 
-export async function action({ params, request, context }: Route.ActionArgs) {
-  const form = await request.formData()
-  const act = form.get('act')
-  if (act === 'takeBack' || act === 'bringBack')
-    return done(context.elogio.takeBackOwn(params.token, act === 'takeBack'))
-  if (act === 'consent' || act === 'noConsent')
-    return done(context.elogio.consentOwn(params.token, act === 'consent'))
+export async function action({ params, context }: Route.ActionArgs) {
   const own = await context.elogio.ownReview(params.token)
   if (!own) throw data(null, { status: 404 })
-  const taken = await takePhotos(form, context, own.form, keptPhotos(own.photos))
+  const wait = await context.throttle.ownChange(own.review.publicId)
+  const sent = onlyFields(context, ownChangeFieldNames)
+  const act = sent.get('act')
+  if (act === 'takeBack' || act === 'bringBack' || act === 'consent' || act === 'noConsent') {
+    if (wait !== null) return refused(waitWords(wait), 429)
+    return done(
+      act === 'takeBack' || act === 'bringBack'
+        ? context.elogio.takeBackOwn(params.token, act === 'takeBack')
+        : context.elogio.consentOwn(params.token, act === 'consent'),
+    )
+  }
+  const kept = keptPhotos(own.photos)
+  const taken = await takePhotos(sent, context, own.form, { kept, opening: wait === null })
   const submission = parseWithZod(taken.form, { schema: ownChangeSchema })
+  const again = (formError: string, status: number) =>
+    data({ ...nothing, reply: submission.reply({ formErrors: [formError] }) }, { status })
+  if (wait !== null) return again(waitWords(wait), 429)
   if (submission.status !== 'success' || taken.problems.length > 0)
-    return data({ said: null, reply: submission.reply(mediaErrors(taken.problems)) }, { status: 422 })
-  const changed = await context.elogio.changeOwn(params.token, submission.value)
-  return { said: changed ? ('own.saved' as const) : ('own.same' as const), reply: undefined }
+    return data({ ...nothing, reply: submission.reply(mediaErrors(taken.problems)) }, { status: 422 })
+  try {
+    const changed = await context.elogio.changeOwn(params.token, submission.value)
+    return { ...nothing, said: changed ? ('own.saved' as const) : ('own.same' as const) }
+  } catch (error) {
+    if (!storageFaultIn(error)) throw error
+    return again(say('error.storage.customer'), 503)
+  }
 }
+
+/** What an act answers where there is nothing to say. */
+const nothing = { said: null, problem: null, reply: undefined }
+const refused = (problem: string, status: number) => data({ ...nothing, problem }, { status })
 
 const keptPhotos = (photos: { publicId: string; small: string; alt: string }[]) =>
   photos.map(({ publicId, small, alt }) => ({ key: publicId, small, alt }))
 
 async function done(work: Promise<void>) {
-  await work
-  return { said: null, reply: undefined }
+  try {
+    await work
+    return nothing
+  } catch (error) {
+    if (!storageFaultIn(error)) throw error
+    return refused(say('error.storage.customer'), 503)
+  }
 }
 
 export default function Own({ loaderData, actionData }: Route.ComponentProps) {
@@ -72,6 +98,7 @@ export default function Own({ loaderData, actionData }: Route.ComponentProps) {
         {actionData?.said && (
           <p className="font-semibold">{say(actionData.said, { shop: shop.shortName })}</p>
         )}
+        {actionData?.problem && <p className="font-semibold text-plum">{actionData.problem}</p>}
         {thanks && !actionData && <p className="font-semibold text-moss">{say('own.thanks')}</p>}
         <p>{say(`own.state.${state}`, { shop: shop.shortName })}</p>
         {state === 'declined' && (
@@ -159,6 +186,11 @@ function Change({
       className="mt-4 flex flex-col gap-4"
       {...getFormProps(form)}
     >
+      {form.errors && (
+        <p role="alert" className="font-semibold text-plum">
+          {form.errors.join(' ')}
+        </p>
+      )}
       <RatingChoice field={fields.rating} />
       <WordsFields title={fields.title} body={fields.body} />
       {(photoAddress !== null || kept.length > 0) && (

@@ -5,6 +5,7 @@ import { familyName } from '../../core/site/fonts'
 import { say } from '../../core/words/say'
 import { keepSession, sessionToken } from '../account/session'
 import { Wordmark } from '../components/Wordmark'
+import { formFields } from '../readForm'
 import { waitWords } from '../waitWords'
 import { KeepShop } from './KeepShop'
 import type { Route } from './+types/begin'
@@ -26,7 +27,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
   const isMember = known !== null
   const ask = { step: 'ask' as const, site, isMember, problem: null as string | null }
   if (!site) return asked.has('hand') ? { ...byHand(context), isMember } : ask
-  const wait = await context.throttle.readSite(request)
+  const wait = await context.throttle.readSite(context.clientAddress)
   if (wait !== null) return { ...ask, problem: waitWords(wait) }
   const result = await context.elogio.readShopSite(site)
   if (result.outcome === 'failed') return { ...ask, problem: failureWords(result.failure, result.status) }
@@ -100,7 +101,7 @@ function failureWords(failure: FetchFailure, status: number | null): string {
 
 export async function action({ request, context }: Route.ActionArgs) {
   const known = await whoSetsUp(request, context)
-  const fields = Object.fromEntries(await request.formData())
+  const fields = formFields(context)
   const profile = shopProfileSchema.safeParse({ ...fields, time_zone: fields.time_zone || 'UTC' })
   const account = known ? null : newAccountSchema.safeParse(fields)
   if (!profile.success || account?.success === false) {

@@ -8,6 +8,7 @@ import { keepSession, requireShop } from '../account/session'
 import { DressedPreview } from '../components/DressedPreview'
 import { Field } from '../components/Field'
 import { orOffline } from '../offline'
+import { formFields } from '../readForm'
 import { waitWords } from '../waitWords'
 import { Mails } from './Mails'
 import { LookFields, MoreFields, type ProfileErrors, type ProfileValues } from './ProfileFields'
@@ -44,20 +45,21 @@ interface Answer {
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const fields = Object.fromEntries(await request.formData())
+  const fields = formFields(context)
   const answer = (given: Answer, init: ResponseInit = {}) => data(given, init)
   if (fields.intent === 'password') {
-    const wait = await context.throttle.signIn(request, member.email)
+    // Whoever is signed in is on a device of her own.
+    const { clientAddress } = context
+    const attempt = { clientAddress, email: member.email, device: `member ${member.id}` }
+    const wait = await context.throttle.signIn(attempt)
     if (wait !== null) return answer({ errors: { present: [waitWords(wait)] } }, { status: 429 })
     const next = newPassword.safeParse(fields.password)
     if (!next.success)
       return answer({ errors: { password: next.error.issues.map((i) => i.message) } }, { status: 422 })
     const present = z.string().catch('').parse(fields.present)
     const token = await context.elogio.changePassword(member, present, next.data)
-    if (!token) {
-      await context.throttle.failed(request, member.email)
-      return answer({ errors: { present: [say('settings.wrongPassword')] } }, { status: 422 })
-    }
+    if (!token) return answer({ errors: { present: [say('settings.wrongPassword')] } }, { status: 422 })
+    await context.throttle.signedIn(attempt)
     return answer(
       { done: 'password', errors: {} },
       { headers: { 'Set-Cookie': await keepSession(context, token) } },

@@ -1,27 +1,45 @@
-import { requireShop } from '../account/session'
+import { requireShop, sessionToken } from '../account/session'
 import type { Route } from './+types/changes'
 
 /** Proxies close what is silent for long. */
 const HEARTBEAT_MS = 25_000
 
-/** Server-sent events: one line whenever something of the shop has changed. What changed is for the loaders to say. */
+/**
+ * Server-sent events: one line whenever something of the shop has changed. What changed is for the loaders to say. The
+ * stream ends with the session, also when that was ended elsewhere.
+ */
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop, member } = await requireShop(request, context, params.shop)
+  const token = (await sessionToken(request, context))!
   const encoder = new TextEncoder()
-  let end: () => void = () => undefined
+  let stop: () => void = () => undefined
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
-      const send = (line: string) => controller.enqueue(encoder.encode(line))
-      const stopListening = context.elogio.listenToChanges(shop, () => send('data: changed\n\n'))
-      const heartbeat = setInterval(() => send(': still here\n\n'), HEARTBEAT_MS)
-      end = () => {
-        stopListening()
+      let open = true
+      const end = () => {
+        if (!open) return
+        open = false
         clearInterval(heartbeat)
+        stopListening()
+        controller.close()
       }
-      request.signal.addEventListener('abort', () => end())
+      const send = (line: string) => {
+        if (open) controller.enqueue(encoder.encode(line))
+      }
+      const beat = async () => {
+        if (await context.elogio.whoIs(token)) send(': still here\n\n')
+        else end()
+      }
+      const heartbeat = setInterval(() => void beat().catch(end), HEARTBEAT_MS)
+      const stopListening = context.elogio.listenToChanges(
+        { shop, member, token },
+        { heard: () => send('data: changed\n\n'), end },
+      )
+      request.signal.addEventListener('abort', end)
       send('retry: 2000\n\n')
+      stop = end
     },
-    cancel: () => end(),
+    cancel: () => stop(),
   })
   return new Response(body, {
     headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' },

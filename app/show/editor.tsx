@@ -61,7 +61,7 @@ const asked = z.discriminatedUnion('intent', [
 
 export async function action({ request, context, params: { shop: slug, key } }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, slug)
-  const wish = await readForm(request, asked)
+  const wish = readForm(context, asked)
   const { elogio } = context
   const found = (answer: unknown) => {
     if (!answer) throw data(null, { status: 404 })

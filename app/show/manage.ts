@@ -23,7 +23,7 @@ export interface Done {
 /** Acts on displays as a whole; each can be undone where it is told. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const wish = await readForm(request, asked)
+  const wish = readForm(context, asked)
   const { elogio } = context
   const missing = () => data(null, { status: 404 })
   if (wish.intent === 'copy') {

@@ -16,7 +16,7 @@ const asked = z.object({ layout: z.enum(layouts) })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const { layout } = await readForm(request, asked)
+  const { layout } = readForm(context, asked)
   const key = await context.elogio.startDisplay(shop, layout)
   if (!key) throw data(null, { status: 404 })
   return redirect(`/s/${params.shop}/show/${key}?start`)

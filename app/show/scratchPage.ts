@@ -17,7 +17,7 @@ const looks = {
 /** A plain page with pasted code in it: only our own scripts run there, and it is nobody's origin. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   await requireShop(request, context, params.shop)
-  const { code, ground } = await readForm(request, asked)
+  const { code, ground } = readForm(context, asked)
   const { origin } = new URL(request.url)
   const own = `${origin} ${context.elogio.publicUrl}`
   const policy = [

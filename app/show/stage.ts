@@ -1,5 +1,7 @@
+import { isOwnPage } from '../../core/site/ownPage'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
+import { waitWords } from '../waitWords'
 import type { Route } from './+types/stage'
 
 /**
@@ -17,18 +19,27 @@ const policy = [
 ].join('; ')
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop, member } = await requireShop(request, context, params.shop)
   const address = new URL(request.url).searchParams.get('page') || shop.siteUrl
-  const page = address
-    ? await context.elogio.stagePage(address)
-    : { outcome: 'failed' as const, failure: 'address' as const }
-  const failed = page.outcome === 'failed'
-  return new Response(failed ? say(`setUp.failed.${page.failure}`, { status: '' }) : page.html, {
-    status: failed ? 502 : 200,
+  // Whatever is shown here is shown under our own name, so it is never anybody else's page.
+  if (!isOwnPage(address, shop)) return plain(403, say('show.foreignPage'))
+  const wait = await context.throttle.stagePage(member.id)
+  if (wait !== null) return plain(429, waitWords(wait), { 'Retry-After': String(wait) })
+  const page = await context.elogio.stagePage(address)
+  if (page.outcome === 'failed') return plain(502, say(`setUp.failed.${page.failure}`, { status: '' }))
+  if (!isOwnPage(page.url, shop)) return plain(403, say('show.foreignPage'))
+  return new Response(page.html, {
     headers: {
-      'Content-Type': failed ? 'text/plain; charset=utf-8' : 'text/html; charset=utf-8',
+      'Content-Type': 'text/html; charset=utf-8',
       'Content-Security-Policy': policy,
       'Cache-Control': 'private, max-age=60',
     },
+  })
+}
+
+function plain(status: number, text: string, headers: Record<string, string> = {}): Response {
+  return new Response(text, {
+    status,
+    headers: { 'Content-Type': 'text/plain; charset=utf-8', 'Content-Security-Policy': policy, ...headers },
   })
 }

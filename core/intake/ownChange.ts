@@ -9,4 +9,7 @@ export const ownChangeSchema = submissionSchema([]).pick({
   author_name: true,
   media: true,
 })
+/** What comes with her act. */
+export const ownChangeFieldNames = ['act', ...Object.keys(ownChangeSchema.shape)]
+
 export type OwnChange = z.infer<typeof ownChangeSchema>

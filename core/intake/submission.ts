@@ -59,6 +59,9 @@ export function submissionSchema(productSkus: string[]) {
   })
 }
 
+/** Every name that a form's page or a program may send. */
+export const submissionFieldNames = Object.keys(submissionSchema([]).shape)
+
 export type Submission = z.infer<ReturnType<typeof submissionSchema>>
 export type SubmissionErrors = Record<string, string[]>
 

@@ -17,6 +17,16 @@ export function mailboxKey(typed: string): string {
   return at > 0 && domain && !/\s/u.test(person) ? `${person}@${domain}` : ''
 }
 
+/**
+ * The key under which an email address has its limits. Many providers deliver an address with and without dots, so dots
+ * do not count here; for proof they do.
+ */
+export function recipientKey(typed: string): string {
+  const key = mailboxKey(typed)
+  const at = key.lastIndexOf('@')
+  return key.slice(0, at).replaceAll('.', '') + key.slice(at)
+}
+
 /** Whether a mail can be sent there as it is typed. */
 export function isAddress(typed: string): boolean {
   return shape.safeParse(typed).success

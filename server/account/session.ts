@@ -33,8 +33,30 @@ export async function openSession({ db, now, newSecret }: Services, memberId: nu
   return token
 }
 
-export async function signOut({ db }: Services, token: string): Promise<void> {
+export async function signOut({ db, streams }: Services, token: string): Promise<void> {
   await deleteSession(db, hashOf(token))
+  streams.endSession(hashOf(token))
+}
+
+/**
+ * Tells an open tab whenever something of a shop has changed, until its session ends.
+ * @returns how to stop
+ */
+export function listenToChanges(
+  { changes, streams }: Services,
+  { shop, member, token }: { shop: Shop; member: Member; token: string },
+  { heard, end }: { heard: () => void; end: () => void },
+): () => void {
+  const stopListening = changes.listen(shop.id, heard)
+  const stop = () => {
+    stopListening()
+    closed()
+  }
+  const closed = streams.open({ hash: hashOf(token), memberId: member.id }, () => {
+    stopListening()
+    end()
+  })
+  return stop
 }
 
 /** The member a session belongs to and the shops open to her, or null when there is no such session any more. */

@@ -48,4 +48,5 @@ async function putPassword(services: Services, memberId: number, password: strin
     await updatePassword(trx, memberId, hash)
     await deleteSessionsOf(trx, memberId)
   })
+  services.streams.endMember(memberId)
 }

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { mailLanguage, mailWords } from '../../core/words/mail'
+import { greeting } from '../../core/words/mail/greeting'
 import { isAddress } from '../../core/proof/mailbox'
 import { appendDecision } from '../data/decisions'
 import { mailsTo } from '../data/mails'
@@ -42,7 +43,10 @@ interface Invited {
   version: { title: string; body: string; authorName: string; rating: number | null; language: string | null }
 }
 
-/** Asks the owner of a mailbox by mail whether the review is theirs. */
+/**
+ * Asks the owner of an email address whether the review is theirs. What a stranger typed is not quoted: an email must not
+ * carry it to whomever he likes. What the shop wrote down itself is.
+ */
 export async function inviteToConfirm(
   services: Services,
   trx: Knex.Transaction,
@@ -54,13 +58,16 @@ export async function inviteToConfirm(
   const language = mailLanguage(version.language, shop.locale)
   const words = mailWords(language)
   const parts: MailParts = {
-    hello: words('hello', { name: version.authorName }),
+    hello: greeting(words, version.authorName),
     lines: [words(`${kind}Intro`, { shop: shop.shortName })],
-    quotation: {
-      rating: version.rating === null ? '' : words('rated', { rating: version.rating / 100 }),
-      title: version.title,
-      body: version.body,
-    },
+    quotation:
+      kind === 'confirm'
+        ? null
+        : {
+            rating: version.rating === null ? '' : words('rated', { rating: version.rating / 100 }),
+            title: version.title,
+            body: version.body,
+          },
     button: { label: words(`${kind}Button`), address: `${services.publicUrl}/confirm/${token}` },
     after: [words('confirmWhy', { shop: shop.shortName }), words(`${kind}Not`, { days: CONFIRM_DAYS })],
   }

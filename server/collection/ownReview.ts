@@ -10,7 +10,7 @@ import { writersSignals } from '../../core/moderation/signals/writers'
 import { openly, spamScore, weigh } from '../../core/moderation/weigh'
 import { startingModel } from '../../core/moderation/wording/starting'
 import { confirmationOf } from '../data/confirmations'
-import { appendDecision } from '../data/decisions'
+import { appendDecision, decisionsOfReview, pointsOf } from '../data/decisions'
 import { knownOrderKeys } from '../data/orders'
 import { formOfReview, type Form } from '../data/forms'
 import { addVersion, setShowable } from '../data/ownReviews'
@@ -97,7 +97,8 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     }),
   ]
   const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
-  const state = arrivalState(weighed)
+  // What the shop has marked as spam stays there, whatever its writer makes of it.
+  const state = review.state === 'spam' ? 'spam' : arrivalState(weighed)
   const version = {
     ...words,
     ratingValue: change.rating,
@@ -128,14 +129,22 @@ async function photosChosen(
   })
 }
 
-/** The writer takes her review back, or puts it back to wait for a decision. */
+/** The writer takes her review back, or restores it: to what the shop had decided, else to wait for a decision. */
 export async function takeBackOwn(services: Services, token: string, back: boolean): Promise<void> {
   const own = await ownReview(services, token)
   if (!own || (own.review.state === 'withdrawn') === back) return
   const to: Partial<ReviewPoint> = back
     ? { state: 'withdrawn', publishedVersionId: null, publishedAt: null }
-    : { state: 'waiting' }
+    : { state: await stateToRestore(services, own) }
   await moveOwn(services, own, back ? 'takeBack' : 'bringBack', (point) => ({ ...point, ...to }))
+}
+
+/** An approved review was public before it was taken back, so somebody looks at it again. */
+async function stateToRestore({ db }: Services, { shop, review }: OwnReview): Promise<ReviewPoint['state']> {
+  const log = await decisionsOfReview(db, shop.id, review.id)
+  const withdrawal = log.findLast(({ act }) => act === 'takeBack')
+  const before = withdrawal ? pointsOf(withdrawal).before.state : undefined
+  return before === undefined || before === 'approved' || before === 'withdrawn' ? 'waiting' : before
 }
 
 /** The writer allows, or no longer allows, that visitors read it. */

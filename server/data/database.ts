@@ -1,20 +1,27 @@
 import knex, { type Knex } from 'knex'
 import { migrationSource } from './migrations'
+import { SqliteClient } from './sqliteClient'
+
+/** A transaction of another use case may hold the one connection for a moment. */
+const ACQUIRE_TIMEOUT_MS = 10_000
+/** While the application starts, nobody waits for anything else. */
+const STARTING_BUSY_MS = 4000
 
 /** Opens the database file, or one in memory with `:memory:`, and brings it to the newest shape. */
 export async function openDatabase(filename: string): Promise<Knex> {
   const db = knex({
-    client: 'better-sqlite3',
+    client: SqliteClient,
     connection: { filename },
     useNullAsDefault: true,
-    acquireConnectionTimeout: 2000,
+    acquireConnectionTimeout: ACQUIRE_TIMEOUT_MS,
     pool: { min: 1, max: 1 },
     migrations: { migrationSource },
   })
+  await db.raw(`PRAGMA busy_timeout = ${STARTING_BUSY_MS}`)
   await db.raw('PRAGMA journal_mode = WAL')
   await db.raw('PRAGMA synchronous = FULL')
   await db.raw('PRAGMA foreign_keys = ON')
-  await db.raw('PRAGMA busy_timeout = 4000')
   await db.migrate.latest()
+  await db.raw('PRAGMA busy_timeout = 0')
   return db
 }

@@ -1,26 +1,34 @@
 import type { Knex } from 'knex'
 
-/** A page of somebody's site on which a display was shown to a visitor. */
+/** A page on which a display was shown to a visitor. */
 export interface PageSeen {
   page: string
   lastAt: string
 }
 
-const MOST_PAGES = 200
+/** Anybody can say that a display stands anywhere, so that pages of other sites have a small room of their own. */
+const MAX_PAGES = { own: 200, other: 20 }
 
-/** Keeps that a display was shown on a page. Answers whether that page is new. */
-export async function keepSeen(
+/**
+ * Notes that a display was shown on a page. When there is no room for a new one, the page seen longest ago goes.
+ * @param isOwn whether a page is on the shop's own site
+ * @returns whether that page is new
+ */
+export async function noteSeen(
   trx: Knex.Transaction,
   seen: { shopId: number; displayId: number; page: string; at: string },
+  isOwn: (page: string) => boolean,
 ): Promise<boolean> {
   const where = { display_id: seen.displayId, page: seen.page }
   const known = await trx('display_seen').where(where).update({ last_at: seen.at })
   if (known > 0) return false
-  const { count } = await trx('display_seen')
+  const own = isOwn(seen.page)
+  const pages: string[] = await trx('display_seen')
     .where({ display_id: seen.displayId })
-    .count({ count: '*' })
-    .first<{ count: number }>()
-  if (count >= MOST_PAGES) return false
+    .orderBy('last_at', 'desc')
+    .pluck('page')
+  const tooMany = pages.filter((page) => isOwn(page) === own).slice(MAX_PAGES[own ? 'own' : 'other'] - 1)
+  await trx('display_seen').where({ display_id: seen.displayId }).whereIn('page', tooMany).delete()
   await trx('display_seen').insert({
     ...where,
     shop_id: seen.shopId,
@@ -30,11 +38,15 @@ export async function keepSeen(
   return true
 }
 
+/** Whether a display was seen on a page before. */
+export async function wasSeen(db: Knex, displayId: number, page: string): Promise<boolean> {
+  return (await db('display_seen').where({ display_id: displayId, page }).first('page')) !== undefined
+}
+
 /** The pages that a display was shown on, the latest first. */
 export async function pagesSeen(db: Knex, shopId: number, displayId: number): Promise<PageSeen[]> {
   return db('display_seen')
     .where({ shop_id: shopId, display_id: displayId })
     .orderBy('last_at', 'desc')
-    .limit(20)
     .select({ page: 'page', lastAt: 'last_at' })
 }

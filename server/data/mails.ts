@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { mailboxKey } from '../../core/proof/mailbox'
+import { recipientKey } from '../../core/proof/mailbox'
 import { counted } from './counted'
 
 export const mailKinds = ['confirm', 'ask', 'trial', 'told'] as const
@@ -53,7 +53,7 @@ export async function insertMail(trx: Knex.Transaction, mail: NewMail): Promise<
     kind: mail.kind,
     review_id: mail.reviewId,
     recipient: mail.recipient,
-    mailbox: mailboxKey(mail.recipient),
+    mailbox: recipientKey(mail.recipient),
     sender_name: mail.senderName,
     language: mail.language,
     subject: mail.subject,
@@ -85,7 +85,7 @@ export async function noteTry(
 export async function mailsTo(db: Knex, address: string, since: string): Promise<number> {
   return counted(
     db('mail')
-      .where({ mailbox: mailboxKey(address) })
+      .where({ mailbox: recipientKey(address) })
       .where('queued_at', '>=', since),
   )
 }

@@ -23,7 +23,11 @@ export function mediaAnswers(folder: string) {
     const there = kept.get(name)
     if (there) sendPrepared(req, res, there)
     else
-      void fromFile(name).then((found) => (found ? sendPrepared(req, res, found) : res.writeHead(404).end()))
+      void fromFile(name).then((found) =>
+        found
+          ? sendPrepared(req, res, found)
+          : res.writeHead(404, { 'X-Content-Type-Options': 'nosniff', 'Cache-Control': 'no-store' }).end(),
+      )
     return true
   }
 

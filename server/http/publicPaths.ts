@@ -1,16 +1,23 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
+import { limitKeyOf } from '../../core/formats/ipAddress'
 import { say } from '../../core/words/say'
-import { renderAbsentPage } from '../../onsite/render'
+import { renderMessagePage } from '../../onsite/render'
 import { displayJson, visitorPage } from './displayAnswers'
 import type { AnswerKind, DisplayVariants } from './displayVariants'
 import type { LiveDisplays } from './liveDisplays'
+import type { Log } from '../log'
 import type { Prepared } from './prepared'
+import { BodyRefused, readBody, type Patience } from './requestBody'
 import { sendPrepared } from './sendPrepared'
+import type { Throttle } from './throttle'
+import type { UploadMemory } from './uploadMemory'
 
 const openToAll = { 'Access-Control-Allow-Origin': '*' }
 const absent = {
   json: displayJson(JSON.stringify({ error: say('public.noDisplay') })),
-  page: visitorPage(renderAbsentPage()),
+  page: visitorPage(
+    renderMessagePage({ title: say('public.noDisplayTitle'), text: say('public.noDisplay') }),
+  ),
 }
 
 interface Answering {
@@ -18,14 +25,23 @@ interface Answering {
   variants: DisplayVariants
   files: Map<string, Prepared>
   /** Told that a display stands on a page. */
-  hearSeen: (key: string, page: string) => Promise<void>
+  hearSeen: (key: string, page: string, mayAdd: () => Promise<boolean>) => Promise<void>
+  throttle: Pick<Throttle, 'seen' | 'newPageSeen'>
+  memory: UploadMemory
+  patience: Patience
+  log: Log
 }
 
 /**
  * Answers what visitors fetch: live displays from memory, their variants and pages, and prepared files. False when the
  * path is none of these, so that the router answers.
  */
-export function answerPublic(req: IncomingMessage, res: ServerResponse, answering: Answering): boolean {
+export function answerPublic(
+  req: IncomingMessage,
+  res: ServerResponse,
+  clientAddress: string,
+  answering: Answering,
+): boolean {
   const [path, query] = (req.url ?? '/').split('?', 2) as [string, string | undefined]
   const display = /^\/d\/([a-z0-9-]{1,80})(\.json|\/all)?$/.exec(path)
   if (req.method === 'OPTIONS' && display) {
@@ -40,7 +56,7 @@ export function answerPublic(req: IncomingMessage, res: ServerResponse, answerin
   }
   const seen = /^\/d\/([a-z0-9-]{1,80})\/seen$/.exec(path)
   if (req.method === 'POST' && seen) {
-    void hear(req, res, seen[1]!, answering.hearSeen)
+    void hearPage(req, res, clientAddress, seen[1]!, answering)
     return true
   }
   if (req.method !== 'GET' && req.method !== 'HEAD') return false
@@ -54,33 +70,36 @@ export function answerPublic(req: IncomingMessage, res: ServerResponse, answerin
   return true
 }
 
-const LONGEST_PAGE = 600
+const MAX_PAGE_BYTES = 600
 
 /** Takes the few bytes of a beacon; whatever they say, the page is answered the same. */
-async function hear(
+async function hearPage(
   req: IncomingMessage,
   res: ServerResponse,
+  clientAddress: string,
   key: string,
-  hearSeen: Answering['hearSeen'],
+  { hearSeen, throttle, memory, patience, log }: Answering,
 ): Promise<void> {
   try {
-    let told = ''
-    for await (const part of req) {
-      told += String(part)
-      if (told.length > LONGEST_PAGE) break
-    }
+    const client = limitKeyOf(clientAddress)
+    const told = await readBody(req, res, { memory, client, patience, maxBytes: MAX_PAGE_BYTES })
     res.writeHead(204, openToAll).end()
-    if (told.length <= LONGEST_PAGE) await hearSeen(key, told)
+    if ((await throttle.seen(clientAddress)) !== null) return
+    await hearSeen(
+      key,
+      told.toString('utf8'),
+      async () => (await throttle.newPageSeen(clientAddress)) === null,
+    )
   } catch (error) {
-    console.error('what a page told could not be kept:', error)
-    res.destroy()
+    if (!(error instanceof BodyRefused)) log.error({ err: error }, 'what a page told could not be kept')
+    if (!res.headersSent) res.destroy()
   }
 }
 
 function answerDisplay(
   req: IncomingMessage,
   res: ServerResponse,
-  { live, variants }: Answering,
+  { live, variants, log }: Answering,
   name: string,
   kind: AnswerKind,
   query: string | undefined,
@@ -94,7 +113,7 @@ function answerDisplay(
   variants(key, kind, new URLSearchParams(query)).then(
     (answer) => sendPrepared(req, res, answer ?? missing, answer ? 200 : 404),
     (error: unknown) => {
-      console.error(`the display ${key} could not be answered:`, error)
+      log.error({ err: error, display: key }, 'a display could not be answered')
       res.writeHead(503, { 'Retry-After': '5', ...openToAll }).end()
     },
   )

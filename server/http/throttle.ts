@@ -1,63 +1,95 @@
 import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible'
+import { limitKeyOf } from '../../core/formats/ipAddress'
 import { suspicionOf } from '../../core/intake/suspicion'
-import { askerOf } from './asker'
 
-/** Each answers null when there is room, else the seconds to wait. */
+/** Who tries to sign in, and from where. */
+export interface SignInAttempt {
+  clientAddress: string
+  email: string
+  /** The device, when it is one that this member signed in from before. */
+  device: string | null
+}
+
+/** Counts tries. Each answers null when there is room, else the seconds to wait. */
 export interface Throttle {
-  /** Asks whether there is room for another password; `failed` takes it up, so that the right one costs nothing. */
-  signIn: (request: Request, email: string) => Promise<number | null>
-  failed: (request: Request, email: string) => Promise<void>
-  submit: (request: Request, form: string) => Promise<number | null>
+  /** Counts an attempt before the password is looked at, so that many at once gain nothing. */
+  signIn: (attempt: SignInAttempt) => Promise<number | null>
+  /** Gives the attempt back: the right password costs nothing. */
+  signedIn: (attempt: SignInAttempt) => Promise<void>
+  submit: (clientAddress: string, form: string) => Promise<number | null>
   /** How suspicious one more from there is, 0 to 4. */
-  suspicion: (request: Request, form: string) => Promise<number>
-  photo: (request: Request) => Promise<number | null>
-  readSite: (request: Request) => Promise<number | null>
+  suspicion: (clientAddress: string, form: string) => Promise<number>
+  photo: (clientAddress: string) => Promise<number | null>
+  readSite: (clientAddress: string) => Promise<number | null>
+  /** A member looks at a page of the shop's site in the editor. */
+  stagePage: (memberId: number) => Promise<number | null>
+  /** A customer changes her own review, takes it back or restores it. */
+  ownChange: (review: string) => Promise<number | null>
+  /** A page tells that a display stands on it. */
+  seen: (clientAddress: string) => Promise<number | null>
+  /** A page that no display was seen on before. */
+  newPageSeen: (clientAddress: string) => Promise<number | null>
 }
 
 const MINUTE_S = 60
 /** Counted, but never refused. */
 const UNLIMITED = Number.MAX_SAFE_INTEGER
 
-/** Counts tries by account, by form and by network address. It lives in memory: a restart forgets it. */
+/** Limits by account, by form and by network address. They live in memory: a restart forgets them. */
 export function buildThrottle(on: boolean): Throttle {
-  if (!on) {
-    const open = () => Promise.resolve(null)
-    const calm = () => Promise.resolve(0)
-    return {
-      signIn: open,
-      submit: open,
-      suspicion: calm,
-      photo: open,
-      readSite: open,
-      failed: () => Promise.resolve(),
-    }
-  }
-  const limiter = (points: number, duration: number) => new RateLimiterMemory({ points, duration })
-  const byAccount = limiter(10, 15 * MINUTE_S)
-  const byAddress = limiter(40, 15 * MINUTE_S)
-  const submissions = limiter(60, 10 * MINUTE_S)
-  const [hourly, formLately] = [limiter(UNLIMITED, 60 * MINUTE_S), limiter(UNLIMITED, 10 * MINUTE_S)]
-  const photos = limiter(80, 10 * MINUTE_S)
-  const sites = limiter(20, 10 * MINUTE_S)
+  const limiter = (points: number, minutes: number) =>
+    new RateLimiterMemory({ points: on ? points : UNLIMITED, duration: minutes * MINUTE_S })
+  const byAccount = limiter(10, 15)
+  const byDevice = limiter(10, 15)
+  const byAddress = limiter(40, 15)
+  const submissions = limiter(60, 10)
+  const [hourly, formLately] = [limiter(UNLIMITED, 60), limiter(UNLIMITED, 10)]
+  const photos = limiter(80, 10)
+  const sites = limiter(20, 10)
+  const pagesInEditor = limiter(60, 10)
+  const ownChanges = limiter(10, 60)
+  const seen = limiter(120, 10)
+  const newPages = limiter(10, 60)
+
+  /** Strangers who guess from elsewhere take nothing from a device that is known. */
+  const signInCounters = ({ clientAddress, email, device }: SignInAttempt): [RateLimiterMemory, string][] =>
+    device === null
+      ? [
+          [byAddress, limitKeyOf(clientAddress)],
+          [byAccount, accountOf(email)],
+        ]
+      : [[byDevice, device]]
+
   return {
-    signIn: async (request, email) =>
-      (await left(byAddress, askerOf(request))) ?? (await left(byAccount, accountOf(email))),
-    failed: async (request, email) => {
-      await take(byAddress, askerOf(request))
-      await take(byAccount, accountOf(email))
+    signIn: async (attempt) => {
+      // One address that is out of tries takes none of the account's.
+      for (const [counter, key] of signInCounters(attempt)) {
+        const wait = await take(counter, key)
+        if (wait !== null) return wait
+      }
+      return null
     },
-    submit: async (request, form) => {
-      const asker = `${form} ${askerOf(request)}`
-      await Promise.all([hourly.consume(asker), formLately.consume(form)])
-      return take(submissions, asker)
+    signedIn: async (attempt) => {
+      await Promise.all(signInCounters(attempt).map(([counter, key]) => counter.reward(key)))
     },
-    suspicion: async (request, form) =>
-      suspicionOf({
-        fromAddress: await taken(hourly, `${form} ${askerOf(request)}`),
-        toForm: await taken(formLately, form),
-      }),
-    photo: (request) => take(photos, askerOf(request)),
-    readSite: (request) => take(sites, askerOf(request)),
+    submit: async (clientAddress, form) => {
+      const client = `${form} ${limitKeyOf(clientAddress)}`
+      await Promise.all([hourly.consume(client), formLately.consume(form)])
+      return take(submissions, client)
+    },
+    suspicion: async (clientAddress, form) =>
+      on
+        ? suspicionOf({
+            fromAddress: await taken(hourly, `${form} ${limitKeyOf(clientAddress)}`),
+            toForm: await taken(formLately, form),
+          })
+        : 0,
+    photo: (clientAddress) => take(photos, limitKeyOf(clientAddress)),
+    readSite: (clientAddress) => take(sites, limitKeyOf(clientAddress)),
+    stagePage: (memberId) => take(pagesInEditor, String(memberId)),
+    ownChange: (review) => take(ownChanges, review),
+    seen: (clientAddress) => take(seen, limitKeyOf(clientAddress)),
+    newPageSeen: (clientAddress) => take(newPages, limitKeyOf(clientAddress)),
   }
 }
 
@@ -66,19 +98,11 @@ const accountOf = (email: string) => email.trim().toLowerCase()
 const taken = async (limiter: RateLimiterMemory, key: string): Promise<number> =>
   (await limiter.get(key))?.consumedPoints ?? 0
 
-/** How long until there is room, without taking any. */
-async function left(limiter: RateLimiterMemory, key: string): Promise<number | null> {
-  const found = await limiter.get(key)
-  return found && found.consumedPoints >= limiter.points ? secondsIn(found) : null
-}
-
-const secondsIn = ({ msBeforeNext }: RateLimiterRes) => Math.max(1, Math.ceil(msBeforeNext / 1000))
-
 async function take(limiter: RateLimiterMemory, key: string): Promise<number | null> {
   try {
     await limiter.consume(key)
     return null
   } catch (refused) {
-    return secondsIn(refused as RateLimiterRes)
+    return Math.max(1, Math.ceil((refused as RateLimiterRes).msBeforeNext / 1000))
   }
 }

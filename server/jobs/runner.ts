@@ -20,7 +20,7 @@ export interface JobRunner {
 
 /** Works through the job table, one job at a time; what fails is tried again after growing waits. */
 export function startJobRunner(
-  { db, now }: Pick<Services, 'db' | 'now'>,
+  { db, now, log }: Pick<Services, 'db' | 'now' | 'log'>,
   kinds: Record<string, Work>,
 ): JobRunner {
   let turn: Promise<void> = Promise.resolve()
@@ -43,7 +43,7 @@ export function startJobRunner(
       } catch (error) {
         const wait = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (job.attempts - 1))
         await postpone(db, job, new Date(now().getTime() + wait).toISOString(), String(error))
-        console.error(`job ${job.kind} failed, tried again in ${wait / 1000} s:`, error)
+        log.error({ err: error, job: job.kind, againInSeconds: wait / 1000 }, 'job failed')
       }
     }
   }
@@ -51,7 +51,7 @@ export function startJobRunner(
   function wake(): void {
     turn = turn
       .then(workThrough)
-      .catch((error: unknown) => console.error('the job list could not be read:', error))
+      .catch((error: unknown) => log.error({ err: error }, 'the job list could not be read'))
   }
 
   const timer = setInterval(wake, POLL_MS)

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { mkdir, rename, writeFile } from 'node:fs/promises'
+import { mkdir, rename, rm, writeFile } from 'node:fs/promises'
 import path from 'node:path'
 import { insertMedia } from '../data/media'
 import type { Services } from '../services'
@@ -23,8 +23,13 @@ export async function keepFile(
   const file = path.join(mediaFolder, name)
   // A file that is there is whole, also after a crash in the middle of writing it, and when two bring the same at once.
   const part = `${file}.${newId()}.part`
-  await writeFile(part, data)
-  await rename(part, file)
+  try {
+    await writeFile(part, data)
+    await rename(part, file)
+  } catch (error) {
+    await rm(part, { force: true })
+    throw error
+  }
   return name
 }
 

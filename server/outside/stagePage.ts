@@ -13,7 +13,7 @@ const WITHIN_MS = 10_000
 export async function stagePage(
   { fetchOutside, allowedHosts }: Pick<Services, 'fetchOutside' | 'allowedHosts'>,
   address: string,
-): Promise<{ outcome: 'page'; html: string } | { outcome: 'failed'; failure: FetchFailure }> {
+): Promise<{ outcome: 'page'; html: string; url: string } | { outcome: 'failed'; failure: FetchFailure }> {
   try {
     const answer = await fetchOutside(address, {
       allowedHosts,
@@ -21,7 +21,8 @@ export async function stagePage(
       withinMs: WITHIN_MS,
       kinds: /html/i,
     })
-    return { outcome: 'page', html: stilled(decodeText(answer.body, answer.contentType), answer.url) }
+    const html = stilled(decodeText(answer.body, answer.contentType), answer.url)
+    return { outcome: 'page', html, url: answer.url }
   } catch (error) {
     if (error instanceof OutsideError) return { outcome: 'failed', failure: error.failure }
     throw error

@@ -1,11 +1,12 @@
 import { changesBetween, sentenceText } from '../../core/display/sentence'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
 import { displaysOfShop } from '../data/displays'
-import { pagesSeen, type PageSeen } from '../data/displaySeen'
+import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { composer } from './compose'
 import { lookOf } from './editorView'
+import { pagesOfDisplay } from './seen'
 
 export interface DisplayCard {
   key: string
@@ -38,7 +39,7 @@ export async function displayCards(services: Services, shop: Shop): Promise<Disp
         changes,
         preview: renderDisplay(compose(draft.configuration, { key, samples: true }).model),
         look: lookOf(shop),
-        seen: await pagesSeen(services.db, shop.id, id),
+        seen: await pagesOfDisplay(services, shop, id),
       }
     }),
   )

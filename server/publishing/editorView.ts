@@ -16,11 +16,12 @@ import { hasDate } from '../../core/display/toQuotation'
 import { MANY, triedWith, type Trial } from '../../core/display/tryOut'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
 import { findDisplay, publishedVersions } from '../data/displays'
-import { pagesSeen, type PageSeen } from '../data/displaySeen'
+import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { composer, type Composer } from './compose'
 import { codeAttributes, embedCode } from './embedCode'
+import { pagesOfDisplay } from './seen'
 import { pickedLine, type PickedLine } from './pickedLine'
 
 const FIRST_FEW = 3
@@ -144,7 +145,7 @@ export async function editorView(
     attributes: codeAttributes,
     pageUrl: `${publicUrl}/d/${display.address ?? key}`,
     siteUrl: shop.siteUrl,
-    seen: await pagesSeen(db, shop.id, display.id),
+    seen: await pagesOfDisplay(services, shop, display.id),
     versions: (await publishedVersions(db, shop.id, display.id)).map((version) => ({
       number: version.number,
       at: version.publishedAt!,

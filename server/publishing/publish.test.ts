@@ -309,11 +309,27 @@ describe('displays as a whole', () => {
 test('where a display stands is told by the pages themselves, without what their visitors carry along', async () => {
   await makeLive(services, shop, mara, KEY)
   const hear = buildSeen(services)
-  await hear(KEY, 'https://wrenfield.example/hives?visitor=7#top')
-  await hear(KEY, 'javascript:alert(1)')
-  await hear('unknown', 'https://wrenfield.example/')
+  const may = async () => true
+  await hear(KEY, 'https://wrenfield.example/hives?visitor=7#top', may)
+  await hear(KEY, 'javascript:alert(1)', may)
+  await hear('unknown', 'https://wrenfield.example/', may)
   const { seen } = (await editorView(services, shop, KEY))!
   expect(seen).toEqual([{ page: 'https://wrenfield.example/hives', lastAt: '2026-11-25T12:00:00.000Z' }])
+})
+
+test('made-up pages never crowd out those of the shop’s own site', async () => {
+  await makeLive(services, shop, mara, KEY)
+  const hear = buildSeen(services)
+  const may = async () => true
+  for (let i = 0; i < 60; i++) await hear(KEY, `https://elsewhere${i}.example/`, may)
+  await hear(KEY, 'https://shop.wrenfield.example/hives', may)
+  for (let i = 60; i < 120; i++) await hear(KEY, `https://elsewhere${i}.example/`, may)
+  await hear(KEY, 'https://wrenfield.example/refused', async () => false)
+  const { seen } = (await editorView(services, shop, KEY))!
+  expect(seen[0]!.page).toBe('https://shop.wrenfield.example/hives')
+  expect(seen).toHaveLength(20)
+  const rows = await services.db('display_seen').select('page')
+  expect(rows).toHaveLength(21)
 })
 
 test('how reviews are handled is told from what is counted and set', async () => {

@@ -1,38 +1,52 @@
+import { isOwnPage } from '../../core/site/ownPage'
 import { findDisplay, shopOfLiveDisplay } from '../data/displays'
-import { keepSeen } from '../data/displaySeen'
+import { noteSeen, pagesSeen, wasSeen, type PageSeen } from '../data/displaySeen'
+import { findShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import type { Services } from '../services'
 
-const PAGE_LIMIT = 500
+const MAX_PAGE_LENGTH = 500
 /** One page of one display is written down no more often than this. */
 const AGAIN_AFTER_MS = 10_000
-const MOST_REMEMBERED = 5000
+const MAX_REMEMBERED = 5000
+const MAX_SHOWN = 20
 
-/** Hears from visitors' pages that a display stands there now. Nothing about the visitor is kept. */
+/**
+ * Hears from visitors' pages that a display stands there now. Nothing about the visitor is kept.
+ * @param mayAdd asked before a page is noted that nobody told of before
+ */
 export function buildSeen(services: Services) {
   const { db, now, changes } = services
   const lately = new Map<string, number>()
-  return async (key: string, told: string): Promise<void> => {
+  return async (key: string, told: string, mayAdd: () => Promise<boolean>): Promise<void> => {
     const page = pageAddress(told)
     if (page === null) return
     const name = `${key} ${page}`
     const at = now()
     if (at.getTime() - (lately.get(name) ?? 0) < AGAIN_AFTER_MS) return
-    lately.set(name, at.getTime())
-    if (lately.size > MOST_REMEMBERED) lately.delete(lately.keys().next().value!)
     const shopId = await shopOfLiveDisplay(db, key)
     const display = shopId === null ? null : await findDisplay(db, shopId, { key })
     if (!display) return
-    await writing(db, (trx) =>
-      keepSeen(trx, { shopId: display.shopId, displayId: display.id, page, at: at.toISOString() }),
-    )
-    changes.announce(display.shopId)
+    lately.set(name, at.getTime())
+    if (lately.size > MAX_REMEMBERED) lately.delete(lately.keys().next().value!)
+    if (!(await wasSeen(db, display.id, page)) && !(await mayAdd())) return
+    const shop = await findShop(db, display.shopId)
+    const seen = { shopId: shop.id, displayId: display.id, page, at: at.toISOString() }
+    const isNew = await writing(db, (trx) => noteSeen(trx, seen, (other) => isOwnPage(other, shop)))
+    if (isNew) changes.announce(shop.id)
   }
+}
+
+/** Where a display stands: pages of the shop's own site first, then the latest. */
+export async function pagesOfDisplay({ db }: Services, shop: Shop, displayId: number): Promise<PageSeen[]> {
+  const pages = await pagesSeen(db, shop.id, displayId)
+  const own = pages.filter(({ page }) => isOwnPage(page, shop))
+  return [...own, ...pages.filter((one) => !own.includes(one))].slice(0, MAX_SHOWN)
 }
 
 /** Origin and path of a page, without what may tell of its visitor; null for what is no page. */
 function pageAddress(told: string): string | null {
-  if (told.length > PAGE_LIMIT || !URL.canParse(told)) return null
+  if (told.length > MAX_PAGE_LENGTH || !URL.canParse(told)) return null
   const { protocol, origin, pathname } = new URL(told)
   return protocol === 'http:' || protocol === 'https:' ? origin + pathname : null
 }

@@ -1,6 +1,7 @@
 import type { AppLoadContext } from 'react-router'
 import { MOST_PHOTOS, photoRefs, refusalWords, type PhotoRef } from '../../../core/intake/photos'
 import { say } from '../../../core/words/say'
+import { storageFaultIn } from '../../storageProblem'
 import type { KeptPhoto } from './usePhotos'
 
 /** What became of the photos in a form. */
@@ -19,12 +20,14 @@ export const mediaErrors = (problems: string[]) =>
 /**
  * Keeps the files that came with a form itself, where no script sent them ahead, and looks up those that were.
  * @param owner the form that they belong to; null where none can be added
+ * @param kept photos that the review has already
+ * @param opening whether files are opened at all; not for a client that sends too much
  */
 export async function takePhotos(
   form: FormData,
-  { elogio }: Pick<AppLoadContext, 'elogio'>,
+  { elogio, throttle, clientAddress }: Pick<AppLoadContext, 'elogio' | 'throttle' | 'clientAddress'>,
   owner: { id: number; shopId: number } | null,
-  kept: KeptPhoto[] = [],
+  { kept = [], opening = true }: { kept?: KeptPhoto[]; opening?: boolean } = {},
 ): Promise<TakenPhotos> {
   const problems: string[] = []
   const values: string[] = []
@@ -33,13 +36,11 @@ export async function takePhotos(
   if (given.length > MOST_PHOTOS) problems.push(say('photo.error.many', { most: MOST_PHOTOS }))
   for (const value of given.slice(0, MOST_PHOTOS)) {
     if (typeof value === 'string') values.push(value)
-    else if (owner && (value.size > 0 || value.name !== '')) {
-      const staged = await elogio.stagePhoto(owner, Buffer.from(await value.arrayBuffer()))
+    else if (owner && opening && (value.size > 0 || value.name !== '')) {
+      const staged = await staging(owner, value)
       if ('key' in staged) values.push(staged.key)
-      else {
-        const problem = refusalWords(staged.refused)
-        problems.push(value.name ? say('photo.error.named', { name: value.name, problem }) : problem)
-      }
+      else
+        problems.push(value.name ? say('photo.error.named', { name: value.name, ...staged }) : staged.problem)
     }
   }
   form.delete('media')
@@ -47,6 +48,17 @@ export async function takePhotos(
   const refs = photoRefs.safeParse(values)
   const photos = refs.success ? await photosOf(refs.data) : []
   return { form, photos, problems }
+
+  async function staging(form: { id: number; shopId: number }, file: File) {
+    if ((await throttle.photo(clientAddress)) !== null) return { problem: say('photo.error.wait') }
+    try {
+      const staged = await elogio.stagePhoto(form, Buffer.from(await file.arrayBuffer()))
+      return 'key' in staged ? staged : { problem: refusalWords(staged.refused) }
+    } catch (error) {
+      if (!storageFaultIn(error)) throw error
+      return { problem: say('error.storage.customer') }
+    }
+  }
 
   async function photosOf(wanted: PhotoRef[]): Promise<KeptPhoto[]> {
     const staged = owner ? await elogio.stagedPhotos(owner, wanted) : []

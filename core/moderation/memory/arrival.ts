@@ -1,4 +1,5 @@
-import { mailboxKey } from '../../proof/mailbox'
+import { limitKeyOf, networkOf } from '../../formats/ipAddress'
+import { mailboxKey, recipientKey } from '../../proof/mailbox'
 import { readWords, tripleHashes, type Reading } from '../reading'
 
 /** A review as it arrives, as far as weighing reads it. Empty or null where nobody knows. */
@@ -28,7 +29,7 @@ export interface ReadArrival extends Arriving {
   /** The mailbox without dots and what follows a plus: where aliases of one person meet. */
   person: string
   domain: string
-  /** The network that an address lies in: its first three of four, or of eight, parts. */
+  /** As `networkOf` gives it. */
   network: string
 }
 
@@ -39,22 +40,13 @@ export function readArrival(arriving: Arriving): ReadArrival {
   const at = arriving.receivedAt === null ? NaN : Date.parse(arriving.receivedAt)
   return {
     ...arriving,
+    ip: limitKeyOf(arriving.ip),
     reading,
     triples: tripleHashes(reading),
     at: Number.isNaN(at) ? null : at,
     mailbox,
-    person: mailbox && mailbox.slice(0, cut).replaceAll('.', '') + mailbox.slice(cut),
+    person: mailbox && recipientKey(mailbox),
     domain: mailbox.slice(cut + 1),
     network: networkOf(arriving.ip),
   }
-}
-
-function networkOf(ip: string): string {
-  const separator = ip.includes(':') ? ':' : '.'
-  let end = -1
-  for (let part = 0; part < 3; part++) {
-    end = ip.indexOf(separator, end + 1)
-    if (end < 0) return separator === ':' ? ip : ''
-  }
-  return ip.slice(0, end)
 }

@@ -1,5 +1,6 @@
 import { LinkifyIt } from 'linkify-it'
 import { getDomain, parse } from 'tldts'
+import { isOwnHost } from '../../site/ownPage'
 import { say } from '../../words/say'
 import { UNSEEN, wordTags } from '../plainWord'
 import { readWords, seenSigns, type Reading } from '../reading'
@@ -172,11 +173,6 @@ function isMissingSpace(found: string, before: string): boolean {
     wordEndings.has(ending.toLowerCase()) &&
     !/\b(at|on|visit|see|via|bei|auf|sur|en)\s+$/iu.test(before)
   )
-}
-
-/** Whether a host is one of the shop's own domains or lies below one. */
-export function isOwnHost(host: string, ownDomains: string[]): boolean {
-  return ownDomains.some((own) => host === own.toLowerCase() || host.endsWith(`.${own.toLowerCase()}`))
 }
 
 /** A link to somewhere that is not the shop's own. */

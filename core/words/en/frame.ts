@@ -50,5 +50,19 @@ export const frameWords = {
     tooLarge: 'That is more than fits here.',
     busy: 'Many large files are coming in just now. Please try again in a moment.',
     wrongType: 'Send it as a form: urlencoded or multipart.',
+    malformed: 'This request cannot be understood.',
+    method: 'This address does not take that kind of request.',
+    tooManyFields: 'This form has more fields than Elogio takes.',
+    fieldName: 'The name of a field in this form is too long.',
+    broken: 'This form arrived incomplete. Please send it again.',
+    tooSlow: 'This took too long to arrive. Please try again on a faster connection.',
+    otherHost: 'Elogio is set up for {{origin}}. Open that address, or set PUBLIC_URL to the one you use.',
+    storage: {
+      title: 'Elogio cannot save at the moment',
+      busy: 'Elogio could not save this: another program is using its database. Please try again in a moment.',
+      full: 'Elogio could not save this: the disk is full. Free some space on the server, then try again.',
+      customer:
+        'This could not be saved just now. What you typed is still here; please try again in a few minutes.',
+    },
   },
 } as const

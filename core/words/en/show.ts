@@ -121,6 +121,7 @@ export const showWords = {
     faultOfPage: 'These are your page’s own colours; Settings has what was read of them.',
     mend: 'Mend it with {{colour}}',
     pageAddress: 'The page it goes on',
+    foreignPage: 'Only pages of your own site are shown here. Which domains are yours is set in Settings.',
     pageAddressWhy: 'only you see this; the preview shows your page',
     itsAddress: 'Its address',
     addressTaken: 'That address is taken.',

@@ -3,8 +3,9 @@ import type { MailWords } from './en'
 export const de: MailWords = {
   confirmSubject: 'Ist das Ihre Bewertung von {{shop}}?',
   hello: 'Guten Tag {{name}},',
+  helloNobody: 'Guten Tag,',
   confirmIntro:
-    'Jemand hat das über {{shop}} geschrieben und Ihr Postfach angegeben. Wenn Sie es waren, bestätigen Sie es bitte.',
+    'Jemand hat eine Bewertung von {{shop}} geschrieben und Ihre E-Mail-Adresse angegeben. Wenn Sie es waren, bestätigen Sie es bitte.',
   confirmButton: 'Ansehen und bestätigen',
   confirmWhy:
     'Damit weiß {{shop}}, dass das Postfach Ihres ist. Es wird niemandem gezeigt, und es folgen keine weiteren Mails.',

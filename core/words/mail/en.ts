@@ -2,7 +2,9 @@
 export const en = {
   confirmSubject: 'Is this your review of {{shop}}?',
   hello: 'Hello {{name}},',
-  confirmIntro: 'Somebody wrote this about {{shop}} and gave your mailbox. If it was you, please confirm it.',
+  helloNobody: 'Hello,',
+  confirmIntro:
+    'Somebody wrote a review of {{shop}} and gave your email address. If it was you, please confirm it.',
   confirmButton: 'Look at it and confirm',
   confirmWhy:
     'Confirming shows {{shop}} that the mailbox is yours. It is never shown to anybody, and no other mail comes of it.',

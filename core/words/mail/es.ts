@@ -3,7 +3,9 @@ import type { MailWords } from './en'
 export const es: MailWords = {
   confirmSubject: '¿Es suya esta reseña de {{shop}}?',
   hello: 'Hola, {{name}}:',
-  confirmIntro: 'Alguien escribió esto sobre {{shop}} y dio su buzón. Si fue usted, confírmelo, por favor.',
+  helloNobody: 'Hola:',
+  confirmIntro:
+    'Alguien escribió una reseña de {{shop}} y dio su dirección de correo. Si fue usted, confírmelo, por favor.',
   confirmButton: 'Ver y confirmar',
   confirmWhy:
     'Así {{shop}} sabe que el buzón es suyo. No se muestra a nadie y no recibirá ningún otro correo por ello.',

@@ -3,8 +3,9 @@ import type { MailWords } from './en'
 export const fr: MailWords = {
   confirmSubject: 'Cet avis sur {{shop}} est-il de vous ?',
   hello: 'Bonjour {{name}},',
+  helloNobody: 'Bonjour,',
   confirmIntro:
-    'Quelqu’un a écrit ceci sur {{shop}} en donnant votre adresse. Si c’est vous, merci de le confirmer.',
+    'Quelqu’un a écrit un avis sur {{shop}} en donnant votre adresse. Si c’est vous, merci de le confirmer.',
   confirmButton: 'Voir et confirmer',
   confirmWhy:
     'Ainsi {{shop}} sait que cette adresse est la vôtre. Elle n’est montrée à personne et vous ne recevrez rien d’autre.',

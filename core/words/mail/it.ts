@@ -3,8 +3,9 @@ import type { MailWords } from './en'
 export const it: MailWords = {
   confirmSubject: 'È Sua questa recensione di {{shop}}?',
   hello: 'Buongiorno {{name}},',
+  helloNobody: 'Buongiorno,',
   confirmIntro:
-    'Qualcuno ha scritto questo su {{shop}} indicando la Sua casella. Se è stato Lei, lo confermi, per favore.',
+    'Qualcuno ha scritto una recensione di {{shop}} indicando il Suo indirizzo e-mail. Se è stato Lei, la confermi, per favore.',
   confirmButton: 'Guarda e conferma',
   confirmWhy:
     'Così {{shop}} sa che la casella è Sua. Non viene mostrata a nessuno e non arriveranno altre mail.',

@@ -8,6 +8,7 @@ import * as displays from './0006_displays'
 import * as whomToBelieve from './0007_whom_to_believe'
 import * as photos from './0008_photos'
 import * as groups from './0009_groups'
+import * as storageTrial from './0010_storage_trial'
 
 interface Named {
   name: string
@@ -24,6 +25,7 @@ const all: Named[] = [
   { name: '0007_whom_to_believe', migration: whomToBelieve },
   { name: '0008_photos', migration: photos },
   { name: '0009_groups', migration: groups },
+  { name: '0010_storage_trial', migration: storageTrial },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

@@ -1,0 +1,19 @@
+import { isRouteErrorResponse } from 'react-router'
+import { say } from '../core/words/say'
+
+type Fault = 'busy' | 'full'
+
+/** Why the server could not store anything, from what a use case or a server action threw; null for any other error. */
+export function storageFaultIn(error: unknown): Fault | null {
+  if (isRouteErrorResponse(error)) return error.status === 503 ? faultOf(error.data) : null
+  const thrown = (error ?? {}) as { type?: unknown; data?: unknown; init?: ResponseInit | null }
+  return thrown.type === 'DataWithResponseInit' && thrown.init?.status === 503 ? faultOf(thrown.data) : null
+}
+
+const faultOf = (data: unknown): Fault | null => (data === 'busy' || data === 'full' ? data : null)
+
+/** What a member is told of it. */
+export function storageWords(error: unknown): string | null {
+  const fault = storageFaultIn(error)
+  return fault && say(`error.storage.${fault}`)
+}

@@ -1,0 +1,38 @@
+import ipaddr from 'ipaddr.js'
+
+/**
+ * An IP address in its shortest spelling. An IPv4 address written inside IPv6 (`::ffff:203.0.113.5`) becomes IPv4, and a
+ * zone (`%eth0`) is dropped. Null for what is no address.
+ */
+export function canonicalAddress(text: string): string | null {
+  const address = parsed(text)
+  return address && address.toString()
+}
+
+/**
+ * The part of an address that one customer's line has: an IPv4 address whole, of IPv6 the first 64 bits. The text itself
+ * for what is no address.
+ */
+export function limitKeyOf(text: string): string {
+  const address = parsed(text)
+  return address ? leading(address, 32, 64) : text
+}
+
+/** The network that an address lies in: 24 bits of IPv4, 48 of IPv6. Empty for what is no address. */
+export function networkOf(text: string): string {
+  const address = parsed(text)
+  return address ? leading(address, 24, 48) : ''
+}
+
+function parsed(text: string): ipaddr.IPv4 | ipaddr.IPv6 | null {
+  // `isValid` alone takes "1" and "0x7f.1" for addresses.
+  const bare = text.replace(/%.*$/u, '')
+  if (!bare.includes(':') && !ipaddr.IPv4.isValidFourPartDecimal(bare)) return null
+  return ipaddr.isValid(bare) ? ipaddr.process(bare) : null
+}
+
+function leading(address: ipaddr.IPv4 | ipaddr.IPv6, bitsOf4: number, bitsOf6: number): string {
+  const bytes = address.toByteArray()
+  const keep = (address.kind() === 'ipv4' ? bitsOf4 : bitsOf6) / 8
+  return ipaddr.fromByteArray(bytes.map((byte, at) => (at < keep ? byte : 0))).toString()
+}

@@ -1,0 +1,27 @@
+import { createHmac, timingSafeEqual } from 'node:crypto'
+import type { Services } from '../services'
+
+/** Names a device that a member has just signed in from; kept in a cookie there. */
+export function nameDevice(
+  { signingKey, newId }: Pick<Services, 'signingKey' | 'newId'>,
+  email: string,
+): string {
+  const id = newId()
+  return `${id}.${signatureOf(signingKey, email, id)}`
+}
+
+/** The id of a device that this member signed in from before, or null for a name that is missing or made up. */
+export function knownDevice(
+  { signingKey }: Pick<Services, 'signingKey'>,
+  email: string,
+  name: string,
+): string | null {
+  const [id, signed] = name.split('.', 2)
+  if (!id || !signed) return null
+  const [expected, given] = [Buffer.from(signatureOf(signingKey, email, id)), Buffer.from(signed)]
+  return expected.length === given.length && timingSafeEqual(expected, given) ? id : null
+}
+
+function signatureOf(key: Buffer, email: string, id: string): string {
+  return createHmac('sha256', key).update(`device.${email.trim().toLowerCase()}.${id}`).digest('base64url')
+}

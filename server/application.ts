@@ -1,0 +1,187 @@
+import { randomBytes } from 'node:crypto'
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
+import path from 'node:path'
+import { pathToFileURL } from 'node:url'
+import type { ServerBuild } from 'react-router'
+import packageJson from '../package.json' with { type: 'json' }
+import type { Config } from './config'
+import { databaseFile, mediaFolder, protectFolder, signingKey } from './dataFolder'
+import { openDatabase } from './data/database'
+import { buildElogio, jobKinds, mailKinds } from './elogio'
+import { buildFaults } from './faults'
+import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
+import { displayVariants } from './http/displayVariants'
+import { followRequests } from './http/gracefulClose'
+import { answerHealth } from './http/health'
+import { loadLiveDisplays } from './http/liveDisplays'
+import { mediaAnswers } from './http/media'
+import { answerPublic } from './http/publicPaths'
+import { publicSiteOf } from './http/publicSite'
+import { patience as usualPatience, type Patience } from './http/requestBody'
+import { buildRequestListener } from './http/requestListener'
+import { buildRouteListener } from './http/routeListener'
+import { limitConnections } from './http/serverTimeouts'
+import { answeringStorageFaults } from './http/storageAnswers'
+import { buildThrottle } from './http/throttle'
+import { buildUploadMemory } from './http/uploadMemory'
+import { releaseAll } from './jobs/queue'
+import { startJobRunner } from './jobs/runner'
+import type { Log } from './log'
+import { smtpMailer } from './mail/mailer'
+import { buildSeen } from './publishing/seen'
+import { markInstallationStale } from './publishing/staleDisplays'
+import { buildServices, type Services } from './services'
+import { buildStorageCheck } from './storageCheck'
+import { tidyByTheHour } from './tidyUp'
+
+/** What a test sets otherwise than the real thing. */
+export interface Overrides extends Partial<Pick<Services, 'now' | 'argon' | 'fetchOutside' | 'mailer'>> {
+  patience?: Patience
+}
+
+export interface Application {
+  port: number
+  services: Services
+  /** Whether nobody has set up a shop yet. */
+  isEmpty: () => Promise<boolean>
+  /** Counts what nothing else has caught. */
+  noteFault: (error: unknown) => void
+  /** Finishes what has been asked, then ends. */
+  stop: () => Promise<void>
+}
+
+const MAX_STOPPING_MS = 10_000
+
+/** Opens the data folder, starts the jobs and listens. Rejects when it can't listen. */
+export async function startApplication(
+  config: Config,
+  log: Log,
+  { patience = usualPatience, ...overrides }: Overrides = {},
+): Promise<Application> {
+  const file = databaseFile(config.dataFolder)
+  const db = await openDatabase(file)
+  protectFolder(config.dataFolder)
+  const services = buildServices({
+    db,
+    signingKey: signingKey(config.dataFolder, config.secret),
+    publicUrl: config.publicUrl,
+    mediaFolder: mediaFolder(config.dataFolder),
+    allowedHosts: config.allowedHosts,
+    behaviours: behaviourAddresses(),
+    mailer: config.smtp && smtpMailer(config.smtp.url, config.smtp.from),
+    wakeJobs: () => {
+      jobs.wake()
+      mails.wake()
+    },
+    log,
+    ...overrides,
+  })
+  const faults = buildFaults(log)
+  const live = await loadLiveDisplays(db)
+  await markInstallationStale(services)
+  await releaseAll(db)
+  const jobs = startJobRunner(services, jobKinds(services, live))
+  const mails = startJobRunner(services, mailKinds(services))
+  const stopTidying = tidyByTheHour(services)
+
+  const server = createServer()
+  limitConnections(server)
+  const { build, files, vite } = config.development ? await developing(server) : await producing()
+  const throttle = buildThrottle(config.throttle)
+  const memory = buildUploadMemory()
+  const site = publicSiteOf(config.publicUrl)
+  const elogio = answeringStorageFaults(buildElogio(services, live))
+  const publicAnswers = {
+    live,
+    variants: displayVariants(services, live),
+    files,
+    hearSeen: buildSeen(services),
+    throttle,
+    memory,
+    patience,
+    log,
+  }
+  const answerMedia = mediaAnswers(services.mediaFolder)
+  const checkStorage = buildStorageCheck({ db, folder: config.dataFolder, now: services.now })
+  const health = { checkStorage, jobs, now: services.now, faults: faults.count, version: packageJson.version }
+  const route = buildRouteListener(build, config.development ? 'development' : 'production', site)
+  const listener = buildRequestListener({
+    site,
+    trustedProxies: config.trustedProxies,
+    log,
+    faults,
+    memory,
+    patience,
+    answerers: [
+      (req, res, client) => answerPublic(req, res, client, publicAnswers),
+      (req, res) => answerMedia(req, res),
+      (req, res) => answerHealth(req, res, health),
+    ],
+    route,
+    contextFor: (clientAddress, form) => ({
+      elogio,
+      throttle,
+      demoSignIn: config.demoSignIn,
+      secureCookies: site.protocol === 'https:',
+      clientAddress,
+      form,
+      log,
+      nonce: randomBytes(18).toString('base64url'),
+    }),
+  })
+  const requests = followRequests(server)
+  server.on('request', (req, res) => (vite ? vite(req, res, () => listener(req, res)) : listener(req, res)))
+  const port = await listening(server, config.port)
+
+  let stopped: Promise<void> | null = null
+  const stop = async () => {
+    services.streams.endAll()
+    await requests.close(MAX_STOPPING_MS)
+    stopTidying()
+    await jobs.stop()
+    await mails.stop()
+    await db.destroy()
+  }
+  return { port, services, isEmpty: elogio.isEmpty, noteFault: faults.note, stop: () => (stopped ??= stop()) }
+}
+
+/** Listens on a port; answers which, as 0 asks for any. */
+function listening(server: Server, port: number): Promise<number> {
+  return new Promise((resolve, reject) => {
+    server.once('error', (error: NodeJS.ErrnoException) =>
+      reject(
+        new Error(
+          error.code === 'EADDRINUSE'
+            ? `Port ${port} is taken. Set PORT to a free one.`
+            : `The server could not start: ${error.message}`,
+        ),
+      ),
+    )
+    server.listen(port, () => {
+      const address = server.address()
+      resolve(typeof address === 'object' && address ? address.port : port)
+    })
+  })
+}
+
+type Middleware = (req: IncomingMessage, res: ServerResponse, next: () => void) => void
+
+async function producing() {
+  const entry = pathToFileURL(path.resolve('build/server/index.js')).href
+  return {
+    build: (await import(entry)) as ServerBuild,
+    files: new Map([...builtFiles('build/client'), ...onsiteFiles()]),
+    vite: null as Middleware | null,
+  }
+}
+
+async function developing(server: Server) {
+  const { createServer: createVite } = await import('vite')
+  const vite = await createVite({ appType: 'custom', server: { middlewareMode: true, hmr: { server } } })
+  return {
+    build: () =>
+      vite.ssrLoadModule('virtual:react-router/server-build') as Promise<unknown> as Promise<ServerBuild>,
+    files: onsiteFiles(),
+    vite: vite.middlewares as Middleware,
+  }
+}

@@ -1,0 +1,34 @@
+/** Why something could not be stored: another program holds the database, or there is no room. */
+export type StorageFault = 'busy' | 'full'
+
+/** What an error says of the storage; null when it is about something else. */
+export function storageFault(error: unknown): StorageFault | null {
+  const { code, name } = (error ?? {}) as { code?: unknown; name?: unknown }
+  if (name === 'KnexTimeoutError' || isLocked(code)) return 'busy'
+  if (typeof code !== 'string') return null
+  return /^(SQLITE_(FULL|IOERR|READONLY)|ENOSPC|EDQUOT)/.test(code) ? 'full' : null
+}
+
+const isLocked = (code: unknown) => typeof code === 'string' && /^SQLITE_(BUSY|LOCKED)/.test(code)
+
+const PATIENCE_MS = 5000
+const FIRST_WAIT_MS = 10
+const LONGEST_WAIT_MS = 200
+
+/**
+ * Tries again while another connection holds the database. The wait is on a timer, so that everything else goes on;
+ * SQLite's own `busy_timeout` would stop the whole process.
+ * @throws what the last try threw
+ */
+export async function retryWhileBusy<T>(attempt: () => Promise<T>, patienceMs = PATIENCE_MS): Promise<T> {
+  let waited = 0
+  for (let wait = FIRST_WAIT_MS; ; wait = Math.min(wait * 2, LONGEST_WAIT_MS)) {
+    try {
+      return await attempt()
+    } catch (error) {
+      if (!isLocked((error as { code?: unknown }).code) || waited >= patienceMs) throw error
+    }
+    await new Promise((resolve) => setTimeout(resolve, wait))
+    waited += wait
+  }
+}

@@ -1,0 +1,21 @@
+import type { Knex } from 'knex'
+import { retryWhileBusy } from './storageFault'
+
+const TRIAL_BYTES = 32_768
+/** Other programs, such as a backup, hold the database for a moment. */
+const PATIENCE_MS = 500
+
+/**
+ * Stores something and removes it again.
+ * @throws what storing throws when the database is locked or there is no room
+ */
+export function tryStoring(db: Knex): Promise<void> {
+  return retryWhileBusy(
+    () =>
+      db.transaction(async (trx) => {
+        await trx('storage_trial').insert({ bytes: Buffer.alloc(TRIAL_BYTES) })
+        await trx('storage_trial').delete()
+      }),
+    PATIENCE_MS,
+  )
+}

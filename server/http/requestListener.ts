@@ -1,0 +1,108 @@
+import type { IncomingMessage, ServerResponse } from 'node:http'
+import type { AppLoadContext } from 'react-router'
+import { limitKeyOf } from '../../core/formats/ipAddress'
+import { say } from '../../core/words/say'
+import { storageFault } from '../data/storageFault'
+import type { Faults } from '../faults'
+import type { Log } from '../log'
+import { clientAddressOf } from './clientAddress'
+import { wantsFormJson } from './formJson'
+import { problems, sendProblem, type Problem } from './problem'
+import type { PublicSite } from './publicSite'
+import type { Patience } from './requestBody'
+import { logRequest } from './requestLog'
+import { malformedPart } from './requestTarget'
+import type { RouteListener } from './routeListener'
+import { setSecurityHeaders } from './securityHeaders'
+import { readSentBody } from './sentBody'
+import type { UploadMemory } from './uploadMemory'
+
+/** Answers a request if it is its own; false leaves it to the next. */
+export type Answerer = (req: IncomingMessage, res: ServerResponse, clientAddress: string) => boolean
+
+interface RequestLayer {
+  site: PublicSite
+  trustedProxies: number
+  log: Log
+  faults: Faults
+  memory: UploadMemory
+  patience: Patience
+  /** What needs no router, in this order. */
+  answerers: Answerer[]
+  route: RouteListener
+  contextFor: (clientAddress: string, form: FormData | null) => AppLoadContext
+}
+
+/**
+ * The one listener: whatever a request is or throws, it is answered or closed, and logged in one line. Nothing malformed,
+ * foreign or too large reaches the router.
+ */
+export function buildRequestListener(layer: RequestLayer) {
+  return (req: IncomingMessage, res: ServerResponse): void => {
+    res.on('error', () => undefined)
+    let clientAddress = ''
+    try {
+      clientAddress = clientAddressOf(req, layer.trustedProxies)
+      logRequest(layer.log, req, res, clientAddress)
+      const malformed = malformedPart(req)
+      if (malformed)
+        return sendProblem(req, res, malformed === 'method' ? problems.method : problems.malformed)
+      if (layer.answerers.some((answers) => answers(req, res, clientAddress))) return
+    } catch (error) {
+      return answerFault(layer, req, res, error)
+    }
+    answerPage(layer, req, res, clientAddress).catch((error: unknown) => answerFault(layer, req, res, error))
+  }
+}
+
+async function answerPage(
+  { site, memory, patience, route, contextFor }: RequestLayer,
+  req: IncomingMessage,
+  res: ServerResponse,
+  clientAddress: string,
+): Promise<void> {
+  const elsewhere = site.elsewhere(req.headers.host, req.url!)
+  if (elsewhere !== null) return answerElsewhere(site, req, res, elsewhere)
+  const { origin } = req.headers
+  if (origin !== undefined && req.method === 'POST' && !site.isOwnOrigin(origin))
+    return sendProblem(req, res, problems.foreign)
+  const sent = await readSentBody(req, res, { memory, patience, client: limitKeyOf(clientAddress) })
+  if (sent === 'gone') return void res.destroy()
+  if ('problem' in sent) return sendProblem(req, res, sent.problem)
+  if (wantsFormJson(req)) req.url = `/api${req.url}`
+  setSecurityHeaders(res, site.protocol === 'https:')
+  await route(req, res, sent, contextFor(clientAddress, sent.form))
+}
+
+/** A page under a foreign host is at the public address instead; on a machine that has no public one, that is said. */
+function answerElsewhere(site: PublicSite, req: IncomingMessage, res: ServerResponse, where: string): void {
+  const reading = req.method === 'GET' || req.method === 'HEAD'
+  if (!reading || site.isLocal) {
+    const text = say('error.otherHost', { origin: site.origin })
+    return sendProblem(req, res, { ...problems.malformed, status: 421, text })
+  }
+  res.writeHead(302, { Location: where, 'Cache-Control': 'no-store' }).end()
+}
+
+/** Answers what went wrong, as far as it can still be answered. */
+function answerFault(
+  { log, faults }: RequestLayer,
+  req: IncomingMessage,
+  res: ServerResponse,
+  error: unknown,
+): void {
+  const storage = storageFault(error)
+  if (!storage) faults.note(error)
+  if (res.headersSent || res.destroyed) return void res.destroy()
+  try {
+    sendProblem(req, res, problemOf(storage))
+  } catch (again) {
+    log.error({ err: again }, 'an error could not be answered')
+    res.destroy()
+  }
+}
+
+function problemOf(storage: ReturnType<typeof storageFault>): Problem {
+  if (storage === 'busy') return problems.storageBusy
+  return storage === 'full' ? problems.storageFull : problems.unexpected
+}

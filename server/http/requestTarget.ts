@@ -1,0 +1,48 @@
+import type { IncomingMessage } from 'node:http'
+
+/** Why a request line or its Host header cannot be understood. */
+export type MalformedPart = 'method' | 'target' | 'host'
+
+const methods = new Set(['GET', 'HEAD', 'POST', 'OPTIONS'])
+const MAX_TARGET_LENGTH = 4096
+const hostShape = /^(?:[a-z0-9](?:[a-z0-9._-]*[a-z0-9])?|\[[0-9a-f:.]+\])\.?(?::(\d{1,5}))?$/i
+
+/** What is malformed in a request, or null. What passes can be parsed as an address by everything behind. */
+export function malformedPart({
+  method,
+  url = '',
+  httpVersion,
+  headers,
+  rawHeaders,
+}: IncomingMessage): MalformedPart | null {
+  if (!methods.has(method ?? '')) return 'method'
+  if (!isPath(url)) return 'target'
+  const hosts = rawHeaders.filter((name, at) => at % 2 === 0 && name.toLowerCase() === 'host').length
+  if (hosts === 0 && httpVersion === '1.0') return null
+  return hosts === 1 && isHost(headers.host ?? '') ? null : 'host'
+}
+
+/** Whether a request target is a path on this site (never `//host` or `http://…`) without control characters. */
+function isPath(target: string): boolean {
+  if (target.length > MAX_TARGET_LENGTH || !/^\/(?![/\\])[^#]*$/.test(target)) return false
+  const path = target.split('?', 1)[0]!
+  const decoded = decodedOrNull(path)
+  // eslint-disable-next-line no-control-regex
+  if (decoded === null || /[\u0000-\u001f\u007f\\]|\/\//.test(decoded) || /[\u0000-\u0020]/.test(target))
+    return false
+  const base = 'http://host.example'
+  return URL.canParse(target, base) && new URL(target, base).origin === base
+}
+
+function isHost(host: string): boolean {
+  const port = hostShape.exec(host)?.[1]
+  return hostShape.test(host) && (port === undefined || Number(port) <= 65_535)
+}
+
+function decodedOrNull(text: string): string | null {
+  try {
+    return decodeURIComponent(text)
+  } catch {
+    return null
+  }
+}
