@@ -86,7 +86,9 @@ export async function startApplication(
 
   const server = createServer()
   limitConnections(server)
-  const { build, files, vite } = config.development ? await developing(server) : await producing()
+  const { build, files, vite } = config.development
+    ? await developing(server)
+    : await (produced ??= producing())
   const throttle = buildThrottle(config.throttle)
   const memory = buildUploadMemory()
   const site = publicSiteOf(config.publicUrl)
@@ -165,6 +167,9 @@ function listening(server: Server, port: number): Promise<number> {
 }
 
 type Middleware = (req: IncomingMessage, res: ServerResponse, next: () => void) => void
+
+/** Compressing what the build made takes seconds, once in a process. */
+let produced: ReturnType<typeof producing> | undefined
 
 async function producing() {
   const entry = pathToFileURL(path.resolve('build/server/index.js')).href

@@ -14,7 +14,7 @@ const MAX_NAME_DEPTH = 3
 const AMPERSAND = 0x26
 
 const urlencoded = /^application\/x-www-form-urlencoded\s{0,2}(?:;|$)/i
-const multipart = /^multipart\/form-data\s{0,2};/i
+const multipart = /^multipart\/form-data\s{0,2}(?:;|$)/i
 
 /**
  * The fields of a form, in time that grows linearly with its size.

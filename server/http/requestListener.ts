@@ -13,7 +13,6 @@ import type { Patience } from './requestBody'
 import { logRequest } from './requestLog'
 import { malformedPart } from './requestTarget'
 import type { RouteListener } from './routeListener'
-import { setSecurityHeaders } from './securityHeaders'
 import { readSentBody } from './sentBody'
 import type { UploadMemory } from './uploadMemory'
 
@@ -70,7 +69,6 @@ async function answerPage(
   if (sent === 'gone') return void res.destroy()
   if ('problem' in sent) return sendProblem(req, res, sent.problem)
   if (wantsFormJson(req)) req.url = `/api${req.url}`
-  setSecurityHeaders(res, site.protocol === 'https:')
   await route(req, res, sent, contextFor(clientAddress, sent.form))
 }
 

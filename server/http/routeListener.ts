@@ -2,6 +2,7 @@ import { createRequestListener } from '@mjackson/node-fetch-server'
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import { createRequestHandler, type AppLoadContext, type ServerBuild } from 'react-router'
 import type { PublicSite } from './publicSite'
+import { setSecurityHeaders } from './securityHeaders'
 import type { SentBody } from './sentBody'
 
 type Build = ServerBuild | (() => Promise<ServerBuild>)
@@ -20,9 +21,10 @@ export type RouteListener = (
  */
 export function buildRouteListener(build: Build, mode: string, site: PublicSite): RouteListener {
   const handle = createRequestHandler(build, mode)
+  const secure = site.protocol === 'https:'
   return async (req, res, sent, context) => {
     const listener = createRequestListener(
-      async (request) => privateByDefault(await handle(asRouted(request, sent, site), context)),
+      async (request) => withOwnHeaders(await handle(asRouted(request, sent, site), context), secure),
       { host: site.host, protocol: site.protocol, onError: () => new Response(null, { status: 500 }) },
     )
     // Typed as a listener of events, which answers nothing; in truth it says when the answer has been written.
@@ -42,10 +44,11 @@ function asRouted(request: Request, { bytes }: SentBody, { origin }: PublicSite)
   })
 }
 
-/** What the router answers is for whoever asked, unless a route says otherwise. */
-function privateByDefault(response: Response): Response {
-  if (response.headers.has('Cache-Control')) return response
-  const headers = new Headers(response.headers)
-  headers.set('Cache-Control', 'private, no-store')
-  return new Response(response.body, { status: response.status, statusText: response.statusText, headers })
+/** The router's answer with the headers that all have; it is for whoever asked, unless its route says otherwise. */
+function withOwnHeaders({ body, status, statusText, headers: given }: Response, secure: boolean): Response {
+  const headers = new Headers(given)
+  if (!headers.has('Cache-Control')) headers.set('Cache-Control', 'private, no-store')
+  // Set on Node's response, headers would make it keep only the last of several cookies.
+  setSecurityHeaders(headers, secure)
+  return new Response(body, { status, statusText, headers })
 }

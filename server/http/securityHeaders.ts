@@ -1,10 +1,8 @@
-import type { ServerResponse } from 'node:http'
-
 /** Headers of everything the router answers; the policy for scripts and styles comes with each page's own nonce. */
-export function setSecurityHeaders(res: ServerResponse, secure: boolean): void {
-  res.setHeader('X-Content-Type-Options', 'nosniff')
-  res.setHeader('Referrer-Policy', 'same-origin')
-  res.setHeader('Cross-Origin-Opener-Policy', 'same-origin')
-  res.setHeader('Permissions-Policy', 'camera=(), microphone=(), geolocation=()')
-  if (secure) res.setHeader('Strict-Transport-Security', 'max-age=31536000')
+export function setSecurityHeaders(headers: Headers, secure: boolean): void {
+  headers.set('X-Content-Type-Options', 'nosniff')
+  headers.set('Referrer-Policy', 'same-origin')
+  headers.set('Cross-Origin-Opener-Policy', 'same-origin')
+  headers.set('Permissions-Policy', 'camera=(), microphone=(), geolocation=()')
+  if (secure) headers.set('Strict-Transport-Security', 'max-age=31536000')
 }
