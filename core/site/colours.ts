@@ -13,6 +13,7 @@ export interface SiteColours {
 }
 
 const toOklch = converter('oklch')
+const toOklab = converter('oklab')
 const apart = differenceEuclidean('oklab')
 
 /** OKLCH chroma under which a colour is a grey. */
@@ -25,6 +26,10 @@ const LEVELLING = 0.3
 const LINK_BLUE = '#0000ee'
 /** How much a rule counts that nothing on the page can match. */
 const UNUSED = 0.1
+/** Colours that are told apart on one site. */
+const MAX_COLOURS = 400
+/** Different values that are looked at. */
+const MAX_VALUES = 4000
 const CANDIDATES_MOST = 6
 const WHITE = '#ffffff'
 const INK = '#1b1a17'
@@ -57,16 +62,22 @@ export function coloursOf(
 ): SiteColours {
   const ground = ofPage(declarations, ['background', 'background-color']) ?? WHITE
   const ink = ofPage(declarations, ['color'])
-  const weighed: { colour: Color; weight: number }[] = []
+  const weighed: { colour: Color; lab: Color; weight: number }[] = []
   const add = (colour: Color, weight: number) => {
-    const same = weighed.find((known) => apart(known.colour, colour) < SAME)
+    const lab = toOklab(colour)
+    const same = weighed.find((known) => apart(known.lab, lab) < SAME)
     if (same) same.weight += weight
-    else weighed.push({ colour, weight })
+    else if (weighed.length < MAX_COLOURS) weighed.push({ colour, lab, weight })
   }
   for (const colour of stated.flatMap((text) => coloursIn(text ?? ''))) add(colour, 8)
-  for (const declaration of declarations)
-    for (const colour of coloursIn(declaration.value))
-      add(colour, weightOf(declaration) * (isUsed(declaration, used) ? 1 : UNUSED))
+  const read = new Map<string, Color[]>()
+  for (const declaration of declarations) {
+    const weight = weightOf(declaration)
+    if (weight === 0 || read.size >= MAX_VALUES) continue
+    const colours = read.get(declaration.value) ?? coloursIn(declaration.value)
+    read.set(declaration.value, colours)
+    for (const colour of colours) add(colour, weight * (isUsed(declaration, used) ? 1 : UNUSED))
+  }
   const chroma = (colour: Color) => toOklch(colour).c
   const candidates = weighed
     .filter(

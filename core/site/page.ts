@@ -1,4 +1,5 @@
-import { load, type CheerioAPI } from 'cheerio/slim'
+import { businessesIn } from './business'
+import { walkHtml } from './walkHtml'
 
 /** What a page says of itself, and where it says more. Addresses are absolute. */
 export interface Page {
@@ -21,48 +22,47 @@ export interface Page {
   text: string
 }
 
-const NAME_MOST = 80
-const DESCRIPTION_MOST = 300
-const TEXT_MOST = 4000
+const MAX_NAME_LENGTH = 80
+const MAX_TITLE_LENGTH = 300
+const MAX_DESCRIPTION_LENGTH = 300
+const MAX_TEXT_LENGTH = 4000
+const MAX_LINKS = 100
+const MAX_CLASSES = 5000
+const MAX_CSS_LENGTH = 300_000
+const MAX_DATA_BLOCKS = 20
 
 const emptyTitles =
   /^(home|homepage|welcome|start|startseite|willkommen|accueil|bienvenue|inicio|bienvenidos)$/i
 
 const squeezed = (text: string | undefined) => (text ?? '').replace(/\s+/g, ' ').trim()
 
-/** Reads the HTML of a page at an address. */
+/** Reads the HTML of a page at an address, in time that grows linearly with it. */
 export function readPage(html: string, url: string): Page {
-  const $ = load(html)
-  const base = absolute($('base[href]').attr('href'), url) ?? url
+  const found = collect(html)
+  const base = absolute(found.base ?? undefined, url) ?? url
   const at = (address: string | undefined) => absolute(address, base)
-  const meta = (name: string) =>
-    squeezed($(`meta[property="${name}"], meta[name="${name}"]`).first().attr('content'))
-  const organisations = organisationsIn($)
+  const meta = (name: string) => squeezed(found.metas.get(name))
+  const businesses = found.data.flatMap(businessesIn)
   const links = (rel: string) =>
-    $('link[rel][href]')
-      .toArray()
-      .map((link) => $(link).attr())
-      .filter((link) => link !== undefined)
-      .filter((link) => link.rel?.toLowerCase().split(/\s+/).includes(rel))
-      .map(({ href, sizes, media }) => ({ href, sizes, media }))
+    found.links.filter((link) => link.rel?.toLowerCase().split(/\s+/).includes(rel))
   return {
     url,
     names: [
-      ...organisations.map(({ name }) => name),
+      ...businesses.map(({ name }) => squeezed(name)),
       meta('og:site_name'),
       meta('application-name'),
       meta('apple-mobile-web-app-title'),
-      titleName(squeezed($('title').first().text()), url),
-    ].filter((name) => name !== '' && name.length <= NAME_MOST),
-    description: (meta('description') || meta('og:description')).slice(0, DESCRIPTION_MOST),
-    language: $('html').attr('lang')?.trim() || meta('og:locale').replace('_', '-') || null,
+      titleName(squeezed(found.title.slice(0, MAX_TITLE_LENGTH)), url),
+    ].filter((name) => name !== '' && name.length <= MAX_NAME_LENGTH),
+    description: (meta('description') || meta('og:description')).slice(0, MAX_DESCRIPTION_LENGTH),
+    language: found.language?.trim() || meta('og:locale').replace('_', '-') || null,
     stylesheets: links('stylesheet')
       .filter(({ media }) => !/\b(print|dark)\b/.test(media ?? ''))
       .flatMap(({ href }) => at(href) ?? []),
     manifest: links('manifest').flatMap(({ href }) => at(href) ?? [])[0] ?? null,
     pictures: [
-      ...organisations.map(({ logo }) => logo),
-      $('header img[src], img[class*=logo i][src], img[id*=logo i][src]').first().attr('src'),
+      ...businesses.map(({ logo }) => logo),
+      found.logo ?? undefined,
       ...bySize(links('apple-touch-icon')),
       ...bySize(links('icon')),
       meta('og:logo'),
@@ -70,25 +70,83 @@ export function readPage(html: string, url: string): Page {
       '/favicon.ico',
     ].flatMap((address) => (address ? (at(address) ?? []) : [])),
     themeColour: meta('theme-color') || null,
-    css: [
-      ...$('style')
-        .toArray()
-        .map((style) => $(style).text()),
-      ...$('[style]')
-        .toArray()
-        .map(
-          (element) => `${element.tagName}${classes($(element).attr('class'))}{${$(element).attr('style')}}`,
-        ),
-    ].join('\n'),
-    classes: new Set(
-      $('[class]')
-        .toArray()
-        .flatMap((element) => ($(element).attr('class') ?? '').split(/\s+/))
-        .filter(Boolean),
-    ),
-    text: words($),
+    css: found.css,
+    classes: found.classes,
+    text: squeezed(found.text).slice(0, MAX_TEXT_LENGTH),
   }
 }
+
+type Attributes = Record<string, string>
+
+/** Elements whose text no reader sees. */
+const unseen = new Set(['script', 'style', 'noscript', 'svg', 'template', 'head'])
+
+/** What stands in a page's elements, as it is. */
+function collect(html: string) {
+  const found = {
+    title: '',
+    language: null as string | null,
+    base: null as string | null,
+    metas: new Map<string, string>(),
+    links: [] as Attributes[],
+    /** The first picture that looks like a logo. */
+    logo: null as string | null,
+    css: '',
+    classes: new Set<string>(),
+    /** Blocks of structured data, as text. */
+    data: [] as string[],
+    text: '',
+  }
+  /** What the text at hand belongs to. */
+  let into: 'title' | 'css' | 'data' | null = null
+  let titles = 0
+  const inside = { header: 0, unseen: 0 }
+  const addCss = (css: string) => {
+    if (found.css.length + css.length <= MAX_CSS_LENGTH) found.css += css
+  }
+  walkHtml(html, {
+    open(name, attributes) {
+      if (unseen.has(name)) inside.unseen++
+      if (name === 'header') inside.header++
+      if (name === 'title' && titles++ === 0) into = 'title'
+      if (name === 'style') into = 'css'
+      if (
+        name === 'script' &&
+        attributes.type === 'application/ld+json' &&
+        found.data.length < MAX_DATA_BLOCKS
+      ) {
+        found.data.push('')
+        into = 'data'
+      }
+      if (name === 'html') found.language ??= attributes.lang ?? null
+      if (name === 'base') found.base ??= attributes.href ?? null
+      if (name === 'link' && attributes.href && found.links.length < MAX_LINKS) found.links.push(attributes)
+      if (name === 'img' && attributes.src && (inside.header > 0 || isLogo(attributes)))
+        found.logo ??= attributes.src
+      if (name === 'meta')
+        for (const key of [attributes.property, attributes.name])
+          if (key && !found.metas.has(key)) found.metas.set(key, attributes.content ?? '')
+      const classes = (attributes.class ?? '').split(/\s+/).filter(Boolean)
+      for (const one of classes) if (found.classes.size < MAX_CLASSES) found.classes.add(one)
+      if (attributes.style) addCss(`\n${name}${classSelector(classes)}{${attributes.style}}`)
+    },
+    close(name) {
+      if (unseen.has(name)) inside.unseen--
+      if (name === 'header') inside.header--
+      if (name === 'style') addCss('\n')
+      if (name === 'title' || name === 'style' || name === 'script') into = null
+    },
+    text(text) {
+      if (into === 'title') found.title += text
+      else if (into === 'css') addCss(text)
+      else if (into === 'data') found.data[found.data.length - 1] += text
+      else if (inside.unseen === 0 && found.text.length < 4 * MAX_TEXT_LENGTH) found.text += text
+    },
+  })
+  return found
+}
+
+const isLogo = ({ class: classes, id }: Attributes) => /logo/i.test(classes ?? '') || /logo/i.test(id ?? '')
 
 /** The web app manifest's part in it: a name, a colour and icons. Anything else there is left alone. */
 export function readManifest(
@@ -96,9 +154,9 @@ export function readManifest(
   url: string,
 ): { name: string; colour: string | null; pictures: string[] } {
   const read = (manifest && typeof manifest === 'object' ? manifest : {}) as Record<string, unknown>
-  const icons = Array.isArray(read.icons) ? (read.icons as Record<string, unknown>[]) : []
+  const icons = Array.isArray(read.icons) ? (read.icons.slice(0, MAX_LINKS) as Record<string, unknown>[]) : []
   return {
-    name: squeezed(typeof read.name === 'string' ? read.name : '').slice(0, NAME_MOST),
+    name: squeezed(typeof read.name === 'string' ? read.name : '').slice(0, MAX_NAME_LENGTH),
     colour: typeof read.theme_color === 'string' ? read.theme_color : null,
     pictures: icons
       .filter((icon) => typeof icon?.src === 'string')
@@ -113,46 +171,13 @@ function absolute(address: string | undefined, base: string): string | null {
   return /^https?:$/.test(found.protocol) ? found.href : null
 }
 
-function bySize(icons: { href: string | undefined; sizes: string | undefined }[]): (string | undefined)[] {
-  const width = ({ href, sizes }: (typeof icons)[number]) => (href?.endsWith('.svg') ? 1000 : widthIn(sizes))
+function bySize(icons: Attributes[]): (string | undefined)[] {
+  const width = ({ href, sizes }: Attributes) => (href?.endsWith('.svg') ? 1000 : widthIn(sizes))
   return icons.toSorted((a, b) => width(b) - width(a)).map(({ href }) => href)
 }
 
-const widthIn = (sizes: unknown) => Number(/(\d+)x/i.exec(typeof sizes === 'string' ? sizes : '')?.[1] ?? 0)
-
-/** Names and logos that the page's structured data gives for the business. */
-function organisationsIn($: CheerioAPI): { name: string; logo: string | undefined }[] {
-  const blocks = $('script[type="application/ld+json"]')
-    .toArray()
-    .flatMap((script) => {
-      try {
-        return [JSON.parse($(script).text()) as unknown]
-      } catch {
-        return []
-      }
-    })
-  return blocks
-    .flatMap((block) => flattened(block))
-    .filter((thing) => /Organization|Business|Store|Brand|WebSite|Shop/.test(String(thing['@type'])))
-    .map((thing) => ({
-      name: squeezed(typeof thing.name === 'string' ? thing.name : ''),
-      logo: addressIn(thing.logo) ?? addressIn(thing.image),
-    }))
-}
-
-function flattened(block: unknown): Record<string, unknown>[] {
-  if (Array.isArray(block)) return block.flatMap(flattened)
-  if (!block || typeof block !== 'object') return []
-  const thing = block as Record<string, unknown>
-  return [thing, ...flattened(thing['@graph'])]
-}
-
-function addressIn(value: unknown): string | undefined {
-  if (typeof value === 'string') return value
-  if (Array.isArray(value)) return addressIn(value[0])
-  if (value && typeof value === 'object') return addressIn((value as { url?: unknown }).url)
-  return undefined
-}
+const widthIn = (sizes: unknown) =>
+  Number(/(\d+)x/i.exec(typeof sizes === 'string' ? sizes.slice(0, 40) : '')?.[1] ?? 0)
 
 /** The part of a title that names the shop: the one most like its host, else the shortest that says something. */
 function titleName(title: string, url: string): string {
@@ -178,15 +203,8 @@ export function hostName(url: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
-const classes = (given: string | undefined) =>
-  (given ?? '')
-    .split(/\s+/)
+const classSelector = (classes: string[]) =>
+  classes
     .filter((name) => /^[\w-]+$/.test(name))
     .map((name) => `.${name}`)
     .join('')
-
-function words($: CheerioAPI): string {
-  const body = $('body').clone()
-  body.find('script, style, noscript, svg, template').remove()
-  return squeezed(body.text()).slice(0, TEXT_MOST)
-}

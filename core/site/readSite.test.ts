@@ -1,9 +1,15 @@
 import { expect, test } from 'vitest'
 import { readPage } from './page'
+import { declarationsOf } from './css'
+import { piecesOf } from './cssPieces'
 import { readSite } from './readSite'
 
 const read = (html: string, sheets: string[] = [], url = 'https://www.tarn-and-thistle.example/') =>
-  readSite(readPage(html, url), sheets, null)
+  readSite(
+    readPage(html, url),
+    sheets.map((sheet) => piecesOf(sheet).flatMap(declarationsOf)),
+    null,
+  )
 
 const florist = `<!doctype html><html lang="de"><head>
   <title>Startseite | Tarn &amp; Thistle</title>

@@ -1,7 +1,7 @@
 import { languageOf } from '../intake/language'
 import { coloursOf, type SiteColours } from './colours'
 import { cornersOf } from './corners'
-import { declarationsIn } from './css'
+import { withProperties, type Declaration } from './css'
 import { fontsOf, type SiteFonts } from './fonts'
 import { hostName, readManifest, type Page } from './page'
 
@@ -22,15 +22,15 @@ export interface SiteReading {
 
 /**
  * Puts together what a page, its style sheets and its manifest say.
- * @param sheets the text of the page's style sheets, in their order
+ * @param declared the declarations of the page's style sheets and of its own styles (`page.css`), in their order
  * @param manifest parsed JSON of any shape
  */
 export function readSite(
   page: Page,
-  sheets: string[],
+  declared: Declaration[],
   manifest: { url: string; content: unknown } | null,
 ): SiteReading {
-  const declarations = declarationsIn([...sheets, page.css])
+  const declarations = withProperties(declared)
   const app = readManifest(manifest?.content, manifest?.url ?? page.url)
   return {
     name: page.names[0] || app.name || hostName(page.url),

@@ -1,9 +1,16 @@
 import type { IncomingMessage, Server, ServerResponse } from 'node:http'
+import { setTimeout as pause } from 'node:timers/promises'
+
+/** Connections that the system has taken and this process has not seen yet would be reset, so it looks for them. */
+const QUIET_MS = 100
+const MAX_ACCEPTING_MS = 2000
 
 /** Follows the requests of a server, so that it can stop without cutting one off. */
 export function followRequests(server: Server) {
   const open = new Set<ServerResponse>()
   let closing = false
+  let connections = 0
+  server.on('connection', () => connections++)
   server.prependListener('request', (_req: IncomingMessage, res: ServerResponse) => {
     if (closing) res.shouldKeepAlive = false
     open.add(res)
@@ -16,6 +23,11 @@ export function followRequests(server: Server) {
      */
     async close(withinMs: number): Promise<void> {
       closing = true
+      let seen = -1
+      for (let waited = 0; seen !== connections && waited < MAX_ACCEPTING_MS; waited += QUIET_MS) {
+        seen = connections
+        await pause(QUIET_MS)
+      }
       const closed = new Promise<void>((resolve) => server.close(() => resolve()))
       for (const res of open) res.shouldKeepAlive = false
       server.closeIdleConnections()

@@ -74,8 +74,8 @@ async function whileLocked(work: () => Promise<void>): Promise<number> {
 /** Does something while the database cannot grow. */
 async function whileFull(work: () => Promise<void>): Promise<void> {
   const { db } = app.services
-  const [{ page_count: pages }] = await db.raw<[{ page_count: number }]>('PRAGMA page_count')
-  await db.raw(`PRAGMA max_page_count = ${pages}`)
+  const [counted] = await db.raw<{ page_count: number }[]>('PRAGMA page_count')
+  await db.raw(`PRAGMA max_page_count = ${counted!.page_count}`)
   // What is left in pages that are not full yet goes first.
   const filler = 'x'.repeat(3000)
   for (let i = 0; i < 300; i++)

@@ -2,7 +2,7 @@ const DECLARED_WITHIN = 1024
 
 /** Text in the character set that its header, its byte order mark or its own first lines name; else UTF-8. */
 export function decodeText(body: Buffer, contentType: string): string {
-  const inside = /charset\s*=?\s*["']?\s*([\w-]+)/i
+  const inside = /charset\s{0,5}=?\s{0,5}["']?\s{0,5}([\w-]{1,40})/i
   const named =
     inside.exec(contentType)?.[1] ??
     inside.exec(body.subarray(0, DECLARED_WITHIN).toString('latin1'))?.[1] ??

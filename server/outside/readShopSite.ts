@@ -1,3 +1,6 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import { declarationsOf, type Declaration } from '../../core/site/css'
+import { piecesOf } from '../../core/site/cssPieces'
 import { readPage, type Page } from '../../core/site/page'
 import { readSite, type SiteReading } from '../../core/site/readSite'
 import { shopPicture } from '../media/picture'
@@ -35,9 +38,19 @@ export async function readShopSite(services: Services, address: string): Promise
       Promise.all(found.stylesheets.slice(0, MOST_SHEETS).map((url) => ifThere(url, sheet))),
       found.manifest ? ifThere(found.manifest, manifestFile) : null,
     ])
+    const styles = [
+      ...sheets.flatMap((one) => (one ? [decodeText(one.body, one.contentType)] : [])),
+      found.css,
+    ]
+    const declarations: Declaration[] = []
+    for (const piece of styles.flatMap(piecesOf)) {
+      declarations.push(...declarationsOf(piece))
+      // Others have their turn between the pieces.
+      await nextTurn()
+    }
     const { pictures, ...reading } = readSite(
       found,
-      sheets.flatMap((one) => (one ? [decodeText(one.body, one.contentType)] : [])),
+      declarations,
       manifest && { url: manifest.url, content: parsedJson(manifest.body) },
     )
     let picture: string | null = null

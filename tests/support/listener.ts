@@ -27,6 +27,8 @@ export interface Listening {
   log: Record<string, unknown>[]
   /** Emails that went out. */
   mails: Sent[]
+  /** Ends the application as a signal would; its data folder stays. */
+  close: () => Promise<void>
   stop: () => Promise<void>
 }
 
@@ -67,6 +69,7 @@ export async function startListener(
     clock,
     log,
     mails,
+    close: application.stop,
     stop: async () => {
       await application.stop()
       rmSync(dataFolder, { recursive: true, force: true })

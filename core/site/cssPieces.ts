@@ -1,0 +1,52 @@
+import { tokenize } from 'css-tree'
+
+const MAX_SHEET_LENGTH = 500_000
+/** Long enough to be worth a turn of its own, and parsed in a few hundredths of a second. */
+const PIECE_LENGTH = 30_000
+const MAX_PIECE_LENGTH = 60_000
+/** Deeper than any sheet that people write; the parser calls itself for each level. */
+const MAX_DEPTH = 30
+
+/**
+ * A style sheet cut between its rules into pieces that can be parsed one after the other, in time that grows linearly.
+ * The rules inside one long block, such as a layer, are cut too, each piece with the block's beginning. Rules that are
+ * nested too deeply or too long are left out.
+ */
+export function piecesOf(sheet: string): string[] {
+  const css = sheet.slice(0, MAX_SHEET_LENGTH)
+  const pieces: string[] = []
+  const add = (piece: string, deepest: number) => {
+    if (piece.trim() !== '' && piece.length <= MAX_PIECE_LENGTH && deepest <= MAX_DEPTH) pieces.push(piece)
+  }
+  /** Where the piece at hand begins, and the beginning of the block that it is inside of. */
+  let [from, around] = [0, '']
+  let [blockFrom, depth, deepest] = [0, 0, 0]
+  tokenize(css, (_type: number, start: number, end: number) => {
+    const last = css[end - 1]!
+    if (opens(last, end - start)) {
+      if (depth === 0 && last === '{') around = css.slice(blockFrom, end)
+      deepest = Math.max(deepest, ++depth)
+    } else if (end - start === 1 && '}])'.includes(last) && depth > 0) {
+      depth--
+      if (last !== '}' || depth > 1) return
+      if (depth === 0) {
+        const isInside = from > blockFrom
+        if (isInside || end - from >= PIECE_LENGTH || deepest > MAX_DEPTH) {
+          add((isInside ? around : '') + css.slice(from, end), deepest)
+          ;[from, deepest] = [end, 0]
+        }
+        blockFrom = end
+      } else if (end - from >= PIECE_LENGTH && around.startsWith('@')) {
+        add(from > blockFrom ? `${around}${css.slice(from, end)}}` : `${css.slice(from, end)}}`, deepest)
+        ;[from, deepest] = [end, depth]
+      }
+    }
+  })
+  if (deepest <= MAX_DEPTH) add(from > blockFrom ? around + css.slice(from) : css.slice(from), deepest)
+  return pieces
+}
+
+/** A token that ends in a bracket opens it: the bracket itself, or the name of a function. */
+function opens(last: string, length: number): boolean {
+  return length === 1 ? '{[('.includes(last) : last === '('
+}
