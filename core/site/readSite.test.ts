@@ -4,12 +4,10 @@ import { declarationsOf } from './css'
 import { piecesOf } from './cssPieces'
 import { readSite } from './readSite'
 
-const read = (html: string, sheets: string[] = [], url = 'https://www.tarn-and-thistle.example/') =>
-  readSite(
-    readPage(html, url),
-    sheets.map((sheet) => piecesOf(sheet).flatMap(declarationsOf)),
-    null,
-  )
+const read = (html: string, sheets: string[] = [], url = 'https://www.tarn-and-thistle.example/') => {
+  const page = readPage(html, url)
+  return readSite(page, [...sheets, page.css].flatMap(piecesOf).flatMap(declarationsOf), null)
+}
 
 const florist = `<!doctype html><html lang="de"><head>
   <title>Startseite | Tarn &amp; Thistle</title>
