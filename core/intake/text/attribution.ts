@@ -71,22 +71,30 @@ export function leadEnd(text: string): number | null {
   return rating && rating.start === 0 && /^[★⭐🌟*]/u.test(text) ? rating.end : null
 }
 
+const MAX_TAIL_LENGTH = 90
+/** Of what stands between the words and the attribution. */
+const MAX_PARTING_LENGTH = 30
+
 /** Where a closing attribution begins: at a dash, or at a bracket, followed by name, rating or date to the end. */
 export function tailStart(text: string): number | null {
+  const from = Math.max(0, text.length - MAX_TAIL_LENGTH - MAX_PARTING_LENGTH)
   for (const match of [
-    ...text.matchAll(
-      /(?:\s+[-–—~|]{1,2}\s*|(?<=[”"“»])\s*[-–—,]?\s*|\s*\((?=[^)]*\)\s*$)|(?<=[.!?…])\s+(?=\p{Lu}))/gu,
-    ),
+    ...text
+      .slice(from)
+      .matchAll(
+        /(?:\s+[-–—~|]{1,2}\s*|(?<=[”"“»])\s*[-–—,]?\s*|\s*\((?=[^)]*\)\s*$)|(?<=[.!?…])\s+(?=\p{Lu}))/gu,
+      ),
   ].reverse()) {
+    const at = from + match.index
     // An opening quotation mark is no end of the words.
-    if (match.index < 3) continue
-    const about = text.slice(match.index + match[0].length)
-    if (!about || about.length > 90) continue
+    if (at < 3) continue
+    const about = text.slice(at + match[0].length)
+    if (!about || about.length > MAX_TAIL_LENGTH) continue
     const name = tailName(bareOf(about))
     const rated = findRating(about) !== null || findDate(about) !== null
     // Behind a mere full stop a name alone may be the next sentence's first word.
-    const parted = match[0].trim() !== '' || !/[.!?…]$/u.test(text.slice(0, match.index))
-    if (name !== null && (name !== '' ? parted || rated : rated && parted)) return match.index
+    const parted = match[0].trim() !== '' || !/[.!?…]$/u.test(text.slice(0, at))
+    if (name !== null && (name !== '' ? parted || rated : rated && parted)) return at
   }
   const rating = findRating(text)
   return rating &&

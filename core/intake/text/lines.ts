@@ -5,13 +5,17 @@ export interface Line extends Found {
   text: string
 }
 
+/** A gap this long parts a line like its end does; many patterns would try each of its spaces. */
+const lineEnd = /\r?\n|[^\S\n]{100,}/g
+
 export function linesOf(text: string): Line[] {
+  const lines: Line[] = []
   let start = 0
-  return text.split('\n').map((line) => {
-    const found = { text: line.replace(/\r$/, ''), start, end: start + line.replace(/\r$/, '').length }
-    start += line.length + 1
-    return found
-  })
+  for (const { index, 0: gap } of text.matchAll(lineEnd)) {
+    lines.push({ text: text.slice(start, index), start, end: index })
+    start = index + gap.length
+  }
+  return [...lines, { text: text.slice(start), start, end: text.length }]
 }
 
 /** A part of a line, without the spaces around it. */

@@ -132,7 +132,10 @@ function isReview({ words, rating, name, quoted }: Note): boolean {
     .join(' ')
     .trim()
   if (rating && (name || /\p{L}{2}/u.test(body))) return true
-  const said = body.replace(/\S*(?:\/\/|www\.|@)\S*/gu, ' ').match(/\p{L}{2,}/gu) ?? []
+  const said = body
+    .split(/\s+/u)
+    .filter((word) => !/\/\/|www\.|@/u.test(word))
+    .flatMap((word) => word.match(/\p{L}{2,}/gu) ?? [])
   if (name && quoted && said.length > 0) return true
   // Three words are praise when somebody says them, and a heading when nobody does.
   if (said.length < (name || quoted ? 3 : 4)) return false
