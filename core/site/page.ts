@@ -26,6 +26,8 @@ const MAX_NAME_LENGTH = 80
 const MAX_TITLE_LENGTH = 300
 const MAX_DESCRIPTION_LENGTH = 300
 const MAX_TEXT_LENGTH = 4000
+/** Before gaps are squeezed. */
+const MAX_RAW_TEXT_LENGTH = 16_000
 const MAX_LINKS = 100
 const MAX_CLASSES = 5000
 const MAX_CSS_LENGTH = 300_000
@@ -137,10 +139,11 @@ function collect(html: string) {
       if (name === 'title' || name === 'style' || name === 'script') into = null
     },
     text(text) {
-      if (into === 'title') found.title += text
+      if (into === 'title') found.title += text.slice(0, MAX_TITLE_LENGTH)
       else if (into === 'css') addCss(text)
       else if (into === 'data') found.data[found.data.length - 1] += text
-      else if (inside.unseen === 0 && found.text.length < 4 * MAX_TEXT_LENGTH) found.text += text
+      else if (inside.unseen === 0)
+        found.text += text.slice(0, Math.max(0, MAX_RAW_TEXT_LENGTH - found.text.length))
     },
   })
   return found

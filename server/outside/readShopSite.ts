@@ -43,11 +43,12 @@ export async function readShopSite(services: Services, address: string): Promise
       found.css,
     ]
     const declarations: Declaration[] = []
-    for (const piece of styles.flatMap(piecesOf)) {
-      declarations.push(...declarationsOf(piece))
-      // Others have their turn between the pieces.
-      await nextTurn()
-    }
+    for (const style of styles)
+      for (const piece of piecesOf(style)) {
+        declarations.push(...declarationsOf(piece))
+        // Others have their turn between the pieces.
+        await nextTurn()
+      }
     const { pictures, ...reading } = readSite(
       found,
       declarations,

@@ -3,7 +3,7 @@ import type { Services } from '../services'
 import { decodeText } from './decodeText'
 import { OutsideError, type FetchFailure } from './fetchOutside'
 
-const MOST_BYTES = 5_000_000
+const MOST_BYTES = 3_000_000
 const WITHIN_MS = 10_000
 
 /**
