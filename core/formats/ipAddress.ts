@@ -9,6 +9,18 @@ export function canonicalAddress(text: string): string | null {
   return address && address.toString()
 }
 
+/** Whether an address is one of the public internet: not local, private, shared or reserved, nor mapped onto such. */
+export function isPublicAddress(text: string): boolean {
+  return parsed(text)?.range() === 'unicast'
+}
+
+const localRanges = ['loopback', 'private', 'linkLocal', 'uniqueLocal', 'unspecified']
+
+/** Whether an address is of this machine or of the network that it is in. */
+export function isLocalAddress(text: string): boolean {
+  return localRanges.includes(parsed(text)?.range() ?? '')
+}
+
 /**
  * The part of an address that one customer's line has: an IPv4 address whole, of IPv6 the first 64 bits. The text itself
  * for what is no address.

@@ -115,6 +115,15 @@ const colourText =
 /** Solid colours named in a CSS value. */
 function coloursIn(value: string): Color[] {
   return [...value.replace(/url\([^)]*\)|["'][^"']*["']/g, '').matchAll(colourText)]
-    .map(([text]) => parse(text))
+    .map(([text]) => colourOf(text))
     .filter((colour): colour is Color => colour !== undefined && (colour.alpha ?? 1) > 0.9)
+}
+
+/** The parser throws on some of what it can't read, and answers nothing for the rest. */
+function colourOf(text: string): Color | undefined {
+  try {
+    return parse(text)
+  } catch {
+    return undefined
+  }
 }

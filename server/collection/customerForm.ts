@@ -1,3 +1,4 @@
+import { isLocalAddress } from '../../core/formats/ipAddress'
 import { nothingAbout } from '../../core/intake/candidate'
 import { TRAP_FIELD, type Submission } from '../../core/intake/submission'
 import { lacksWork, WORK_FIELD } from '../../core/intake/suspicion'
@@ -59,7 +60,8 @@ export async function submitForm(
     workMissing: lacksWork(suspicion, work !== undefined, done),
     trapSprung: (submission[TRAP_FIELD] ?? '') !== '',
     fillSeconds,
-    ip,
+    // One of our own network, such as that of a proxy, says nothing of the writer.
+    ip: isLocalAddress(ip) ? '' : ip,
     rating: { value: submission.rating, scale: 5 },
     title: submission.title,
     body: submission.body,

@@ -85,6 +85,7 @@ describe('without a proxy', () => {
       Array.from({ length: 70 }, (_, i) => submitFrom(app, lies(i), `l${i}@post.example`)),
     )
     expect(statuses.filter((status) => status === 201)).toHaveLength(60)
-    expect(await app.services.db('review').distinct('ip').pluck('ip')).toEqual(['127.0.0.1'])
+    // Nobody's own address is worth remembering.
+    expect(await app.services.db('review').distinct('ip').pluck('ip')).toEqual([''])
   })
 })

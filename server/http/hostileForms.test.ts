@@ -4,7 +4,7 @@ import { openSocket, rawRequest, sendRaw, startListener, type Listening } from '
 import { formToken } from '../../tests/support/submissions'
 
 /** Short, so that nobody waits for a slow sender. */
-const patience = { maxMs: 3000, graceMs: 400, minBytesPerSecond: 2000 }
+const patience = { maxMs: 3000, windowMs: 400, minBytesPerSecond: 2000 }
 let app: Listening
 beforeAll(async () => {
   app = await startListener({ TRUST_PROXY: '1' }, { patience })

@@ -15,13 +15,13 @@ export class BodyRefused extends Error {
 export interface Patience {
   /** For a whole body, in milliseconds. */
   maxMs: number
-  /** Before the rate counts, in milliseconds. */
-  graceMs: number
-  /** On average since the body began. */
+  /** The time over which the rate is looked at, again and again, in milliseconds. */
+  windowMs: number
+  /** On average in each window. */
   minBytesPerSecond: number
 }
 
-export const patience: Patience = { maxMs: 300_000, graceMs: 10_000, minBytesPerSecond: 2000 }
+export const patience: Patience = { maxMs: 300_000, windowMs: 15_000, minBytesPerSecond: 2000 }
 
 interface Reading {
   memory: UploadMemory
@@ -38,27 +38,24 @@ interface Reading {
 export function readBody(
   req: IncomingMessage,
   res: ServerResponse,
-  { memory, client, maxBytes, patience: { maxMs, graceMs, minBytesPerSecond } }: Reading,
+  { memory, client, maxBytes, patience: { maxMs, windowMs, minBytesPerSecond } }: Reading,
 ): Promise<Buffer> {
   return new Promise((resolve, reject) => {
     const now = () => performance.now()
     const begun = now()
     const parts: Buffer[] = []
-    let bytes = 0
+    let [bytes, bytesBefore] = [0, 0]
     const refuse = (reason: BodyRefusal) => {
       stop()
       reject(new BodyRefused(reason))
     }
     const share = memory.open(client, now, () => refuse('busy'))
     res.once('close', share.release)
-    const watch = setInterval(
-      () => {
-        const elapsed = now() - begun
-        const slow = elapsed > graceMs && (bytes / elapsed) * 1000 < minBytesPerSecond
-        if (elapsed > maxMs || slow) refuse('tooSlow')
-      },
-      Math.min(1000, graceMs / 4),
-    )
+    const watch = setInterval(() => {
+      const isSlow = ((bytes - bytesBefore) / windowMs) * 1000 < minBytesPerSecond
+      bytesBefore = bytes
+      if (isSlow || now() - begun > maxMs) refuse('tooSlow')
+    }, windowMs)
     const onData = (part: Buffer) => {
       bytes += part.length
       if (bytes > maxBytes) return refuse('tooLarge')

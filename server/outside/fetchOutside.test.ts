@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net'
 import { gzipSync } from 'node:zlib'
 import { afterEach, expect, test } from 'vitest'
 import { fetchOutside, type OutsideLimits } from './fetchOutside'
-import { isPrivateAddress } from './privateAddress'
+import { isPublicAddress } from '../../core/formats/ipAddress'
 
 const open: Server[] = []
 afterEach(() => {
@@ -122,7 +122,7 @@ test('what is not a public address is private', () => {
     '::ffff:10.0.0.1',
     'nonsense',
   ])
-    expect(isPrivateAddress(address), address).toBe(true)
+    expect(isPublicAddress(address), address).toBe(false)
   for (const address of ['93.184.216.34', '2606:2800:220:1:248:1893:25c8:1946'])
-    expect(isPrivateAddress(address), address).toBe(false)
+    expect(isPublicAddress(address), address).toBe(true)
 })

@@ -3,7 +3,7 @@ import { request as plain, type IncomingMessage } from 'node:http'
 import { request as secure } from 'node:https'
 import { isIP, type LookupFunction } from 'node:net'
 import { createBrotliDecompress, createGunzip, createInflate } from 'node:zlib'
-import { isPrivateAddress } from './privateAddress'
+import { isPublicAddress } from '../../core/formats/ipAddress'
 
 export const failures = [
   'address',
@@ -89,7 +89,7 @@ function once(url: URL, limits: OutsideLimits, signal: AbortSignal): Promise<Inc
   const mayBePrivate = limits.allowedHosts.includes(url.host)
   const host = url.hostname.replace(/^\[|\]$/g, '')
   // Node asks no resolver for a literal address, so that it is looked at here.
-  if (!mayBePrivate && isIP(host) && isPrivateAddress(host)) throw new OutsideError('private')
+  if (!mayBePrivate && isIP(host) && !isPublicAddress(host)) throw new OutsideError('private')
   return new Promise((resolve, reject) => {
     const request = (url.protocol === 'https:' ? secure : plain)(url, {
       signal,
@@ -111,7 +111,7 @@ function once(url: URL, limits: OutsideLimits, signal: AbortSignal): Promise<Inc
 const publicOnly: LookupFunction = (host, options, done) => {
   lookUp(host, { ...options, all: true }, (error, addresses) => {
     if (error) return done(error, '', 0)
-    if (addresses.some(({ address }) => isPrivateAddress(address)))
+    if (addresses.some(({ address }) => !isPublicAddress(address)))
       return done(new OutsideError('private'), '', 0)
     const first = addresses[0]
     if (!first) return done(new OutsideError('unknownHost'), '', 0)

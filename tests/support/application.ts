@@ -7,12 +7,16 @@ import { owner } from '../../demo/members'
 import { databaseFile } from '../../server/dataFolder'
 import { openDatabase } from '../../server/data/database'
 import { fillDemo } from '../../demo/fill'
+import { makeLive } from '../../server/publishing/draft'
+import { addMember, addShop, send, testServices } from './shop'
 
 /** The whole thing as people meet it: the application and the outside world, each on a port and in a process of its own. */
 export interface Running {
   url: string
   shopUrl: string
   dataFolder: string
+  /** The application's process. */
+  pid: () => number
   /** Kills the application without a word, as a power cut would. */
   kill: () => Promise<void>
   restart: (env?: Record<string, string>) => Promise<void>
@@ -46,6 +50,19 @@ async function copyFilled(dataFolder: string, siteUrl: string): Promise<void> {
     siteUrl,
   ])
   await db.destroy()
+}
+
+/** Starts one small shop, `wrenfield`, with a published display `wrenfield-page` and the member `mara@elogio.example`. */
+export function startSmall(env: Record<string, string> = {}): Promise<Running> {
+  return start(async (dataFolder) => {
+    const db = await openDatabase(databaseFile(dataFolder))
+    const { services } = await testServices({ db, now: () => new Date() })
+    const mara = await addMember(services, 'Mara')
+    const shop = await addShop(services, 'wrenfield', [mara])
+    await send(services, 'wrenfield')
+    await makeLive(services, shop, mara, 'wrenfield-page')
+    await db.destroy()
+  }, env)
 }
 
 /** Starts an installation that nobody has set up yet, beside the outside world. */
@@ -84,6 +101,7 @@ async function start(
     url,
     shopUrl: `http://localhost:${shopPort}/`,
     dataFolder,
+    pid: () => application.pid!,
     kill: () => ended(application, 'SIGKILL'),
     restart: async (more) => {
       application = await startApplication(more)

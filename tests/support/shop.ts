@@ -17,7 +17,7 @@ export async function testServices(
   more: Partial<Services> = {},
 ): Promise<{ services: Services; clock: { now: Date } }> {
   const clock = { now: new Date('2026-11-25T12:00:00Z') }
-  const db = await openDatabase(':memory:')
+  const db = more.db ?? (await openDatabase(':memory:'))
   const services = buildServices({
     db,
     signingKey: Buffer.from('a key for tests'),
