@@ -1,3 +1,6 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import { partsOf } from './multipart'
+
 /** Why a form cannot be taken as it was sent. */
 export type FormRefusal = 'tooManyFields' | 'fieldName' | 'broken' | 'wrongType'
 
@@ -38,18 +41,16 @@ function urlencodedFields(body: Buffer): FormData {
   return form
 }
 
-/** The parts are counted before they are parsed, by the very boundary that the parser is then given. */
 async function multipartFields(body: Buffer, contentType: string): Promise<FormData> {
-  const boundary = boundaryIn(contentType)
-  const line = Buffer.from(`--${boundary}`)
-  let parts = 0
-  for (let at = body.indexOf(line); at >= 0; at = body.indexOf(line, at + line.length))
-    if (++parts > MAX_FIELDS) throw new FormRefused('tooManyFields')
-  const headers = { 'Content-Type': `multipart/form-data; boundary="${boundary}"` }
-  const form = await new Response(new Uint8Array(body), { headers }).formData().catch(() => {
-    throw new FormRefused('broken')
-  })
-  for (const name of form.keys()) checkedName(name)
+  const parts = await partsOf(body, boundaryIn(contentType), MAX_FIELDS)
+  if (parts === 'tooMany') throw new FormRefused('tooManyFields')
+  if (!parts) throw new FormRefused('broken')
+  const form = new FormData()
+  for (const { name, filename, type, body: bytes } of parts) {
+    if (filename === null) form.append(checkedName(name), bytes.toString('utf8'))
+    else form.append(checkedName(name), new File([new Uint8Array(bytes)], filename, { type }))
+    await nextTurn()
+  }
   return form
 }
 
