@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
+import { confirmLinkFor } from './support/letters'
 import { desk, phone, withBrowser } from './support/browser'
 import { pageOf, signIn, type Page } from './support/page'
 import { sendSeveral, variedSentence } from './support/submissions'
@@ -19,20 +20,6 @@ const ilse = {
   author_name: 'Ilse Thorn',
   author_email: 'ilse.thorn@letterbox.example',
   product: 'VC-100',
-}
-
-/** The link in the latest mail of a mailbox, once it has come. */
-async function linkFor(mailbox: string): Promise<string> {
-  for (let tries = 0; tries < 100; tries++) {
-    const list = await (await fetch(`${demo.shopUrl}mailbox`)).text()
-    const id = new RegExp(`/mailbox/(\\d+)">[^<]*</a><br><small>to ${mailbox}`).exec(list)?.[1]
-    if (id) {
-      const letter = await (await fetch(`${demo.shopUrl}mailbox/${id}`)).text()
-      return /href="(http[^"]*\/confirm\/[^"]+)"/.exec(letter)![1]!
-    }
-    await new Promise((resolve) => setTimeout(resolve, 100))
-  }
-  throw new Error(`no mail has come for ${mailbox}`)
 }
 
 test('a mailbox is confirmed, an order proves the purchase, and the words stay their writer’s', async () => {
@@ -80,7 +67,7 @@ test('a mailbox is confirmed, an order proves the purchase, and the words stay t
 let own = ''
 
 async function writerConfirms(page: Page): Promise<void> {
-  const link = await linkFor(ilse.author_email)
+  const link = await confirmLinkFor(demo, ilse.author_email)
   // A scanner that opens the link confirms nothing.
   for (let i = 0; i < 3; i++) expect((await fetch(link)).status).toBe(200)
   await page.go(link)

@@ -53,16 +53,20 @@ async function copyFilled(dataFolder: string, siteUrl: string): Promise<void> {
 }
 
 /** Starts one small shop, `wrenfield`, with a published display `wrenfield-page` and the member `mara@elogio.example`. */
-export function startSmall(env: Record<string, string> = {}): Promise<Running> {
-  return start(async (dataFolder) => {
-    const db = await openDatabase(databaseFile(dataFolder))
-    const { services } = await testServices({ db, now: () => new Date() })
-    const mara = await addMember(services, 'Mara')
-    const shop = await addShop(services, 'wrenfield', [mara])
-    await send(services, 'wrenfield')
-    await makeLive(services, shop, mara, 'wrenfield-page')
-    await db.destroy()
-  }, env)
+export function startSmall(env: Record<string, string> = {}, mails = false): Promise<Running> {
+  return start(
+    async (dataFolder) => {
+      const db = await openDatabase(databaseFile(dataFolder))
+      const { services } = await testServices({ db, now: () => new Date() })
+      const mara = await addMember(services, 'Mara')
+      const shop = await addShop(services, 'wrenfield', [mara])
+      await send(services, 'wrenfield')
+      await makeLive(services, shop, mara, 'wrenfield-page')
+      await db.destroy()
+    },
+    env,
+    mails,
+  )
 }
 
 /** Starts an installation that nobody has set up yet, beside the outside world. */
@@ -137,7 +141,7 @@ async function ended(child: ChildProcess, signal: NodeJS.Signals): Promise<void>
   await gone
 }
 
-function freePort(): Promise<number> {
+export function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
     const probe = createServer()
     probe.once('error', reject)

@@ -9,6 +9,8 @@ export interface Window {
   height: number
   phone?: boolean
   scripts?: boolean
+  /** More arguments for the browser. */
+  args?: string[]
 }
 
 export const desk: Window = { width: 1280, height: 800 }
@@ -33,6 +35,7 @@ export async function withBrowser<T>(window: Window, work: (driver: WebDriver) =
     '--user-agent=Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/156.0.0.0 Safari/537.36',
     `--user-data-dir=${profile}`,
     `--window-size=${window.width},${window.height}`,
+    ...(window.args ?? []),
   )
   if (window.phone) options.setMobileEmulation(mobile(window))
   if (window.scripts === false)
