@@ -27,6 +27,8 @@ try {
     ELOGIO_ALLOW_HOSTS: process.env.ELOGIO_ALLOW_HOSTS ?? `localhost:${standinPort}`,
     SMTP_URL: process.env.SMTP_URL ?? `smtp://localhost:${smtpPort}`,
     MAIL_FROM: process.env.MAIL_FROM ?? 'reviews@elogio.example',
+    // The terminal shows where to go, not who asks for what.
+    LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
     ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
   })
   const outside = startProgram('standins/main.ts', {

@@ -11,7 +11,7 @@ import { buildElogio, jobKinds, mailKinds } from './elogio'
 import { buildFaults } from './faults'
 import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
 import { displayVariants } from './http/displayVariants'
-import { followRequests } from './http/gracefulClose'
+import { buildOpenRequests } from './http/gracefulClose'
 import { answerHealth } from './http/health'
 import { loadLiveDisplays } from './http/liveDisplays'
 import { mediaAnswers } from './http/media'
@@ -51,6 +51,8 @@ export interface Application {
 }
 
 const MAX_STOPPING_MS = 10_000
+/** How often connections are looked at for the time they have had. */
+const CHECKING_MS = 5000
 
 /** Opens the data folder, starts the jobs and listens. Rejects when it can't listen. */
 export async function startApplication(
@@ -84,8 +86,9 @@ export async function startApplication(
   const mails = startJobRunner(services, mailKinds(services))
   const stopTidying = tidyByTheHour(services)
 
-  const server = createServer()
+  const server = createServer({ connectionsCheckingInterval: CHECKING_MS })
   limitConnections(server)
+  const requests = buildOpenRequests(server)
   const { build, files, vite } = config.development
     ? await developing(server)
     : await (produced ??= producing())
@@ -112,6 +115,7 @@ export async function startApplication(
     trustedProxies: config.trustedProxies,
     log,
     faults,
+    requests,
     memory,
     patience,
     answerers: [
@@ -131,7 +135,6 @@ export async function startApplication(
       nonce: randomBytes(18).toString('base64url'),
     }),
   })
-  const requests = followRequests(server)
   server.on('request', (req, res) => (vite ? vite(req, res, () => listener(req, res)) : listener(req, res)))
   const port = await listening(server, config.port)
 

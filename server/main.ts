@@ -17,7 +17,7 @@ try {
 
   const stop = () =>
     void application.stop().then(() => {
-      log.flush(() => process.exit(0))
+      process.exit(0)
     })
   process.on('SIGINT', stop)
   process.on('SIGTERM', stop)

@@ -26,7 +26,7 @@ export function buildPresence(): Presence {
       const key = `${shopId}.${member.id}`
       const before = seen.get(key)
       seen.set(key, { shopId, memberId: member.id, name: member.name, review, at: now })
-      for (const [other, { at }] of seen) if (now - at > FRESH_MS) seen.delete(other)
+      for (const [other, { at }] of seen) if (Math.abs(now - at) > FRESH_MS) seen.delete(other)
       const readers = (of: string | undefined) =>
         [...seen.values()].filter(
           (one) => one.shopId === shopId && one.memberId !== member.id && one.review === of,

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { startListener, type Listening } from '../../tests/support/listener'
 import { formToken } from '../../tests/support/submissions'
-import { clientAddressOf } from './clientAddress'
+import { clientOf } from './clientAddress'
 
 const json = { Accept: 'application/json' }
 
@@ -17,7 +17,7 @@ test.each([
   [1, '', '', ''],
 ])('behind %i proxies, %s with X-Forwarded-For %s is %s', (proxies, remoteAddress, forwarded, address) => {
   const request = { headers: { 'x-forwarded-for': forwarded }, socket: { remoteAddress } }
-  expect(clientAddressOf(request as never, proxies)).toBe(address)
+  expect(clientOf(request as never, proxies).address).toBe(address)
 })
 
 async function submitFrom(app: Listening, headers: Record<string, string>, email: string) {

@@ -1,27 +1,33 @@
-import type { IncomingMessage, Server, ServerResponse } from 'node:http'
+import type { Server, ServerResponse } from 'node:http'
 import { setTimeout as pause } from 'node:timers/promises'
 
 /** Connections that the system has taken and this process has not seen yet would be reset, so it looks for them. */
 const QUIET_MS = 100
 const MAX_ACCEPTING_MS = 2000
 
-/** Follows the requests of a server, so that it can stop without cutting one off. */
-export function followRequests(server: Server) {
+/** The requests that are being answered, so that the server can stop without cutting one off. */
+export interface OpenRequests {
+  begin: (res: ServerResponse) => void
+  end: (res: ServerResponse) => void
+  /**
+   * Takes no more connections, and resolves when every request that came has been answered.
+   * @param withinMs after which what is left is cut off
+   */
+  close: (withinMs: number) => Promise<void>
+}
+
+export function buildOpenRequests(server: Server): OpenRequests {
   const open = new Set<ServerResponse>()
   let closing = false
   let connections = 0
   server.on('connection', () => connections++)
-  server.prependListener('request', (_req: IncomingMessage, res: ServerResponse) => {
-    if (closing) res.shouldKeepAlive = false
-    open.add(res)
-    res.once('close', () => open.delete(res))
-  })
   return {
-    /**
-     * Takes no more connections, and resolves when every request that came has been answered.
-     * @param withinMs after which what is left is cut off
-     */
-    async close(withinMs: number): Promise<void> {
+    begin(res) {
+      if (closing) res.shouldKeepAlive = false
+      open.add(res)
+    },
+    end: (res) => open.delete(res),
+    async close(withinMs) {
       closing = true
       let seen = -1
       for (let waited = 0; seen !== connections && waited < MAX_ACCEPTING_MS; waited += QUIET_MS) {

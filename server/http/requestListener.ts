@@ -1,12 +1,14 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
+import { performance } from 'node:perf_hooks'
 import type { AppLoadContext } from 'react-router'
 import { limitKeyOf } from '../../core/formats/ipAddress'
 import { say } from '../../core/words/say'
 import { storageFault } from '../data/storageFault'
 import type { Faults } from '../faults'
 import type { Log } from '../log'
-import { clientAddressOf } from './clientAddress'
+import { clientOf } from './clientAddress'
 import { wantsFormJson } from './formJson'
+import type { OpenRequests } from './gracefulClose'
 import { problems, sendProblem, type Problem } from './problem'
 import type { PublicSite } from './publicSite'
 import type { Patience } from './requestBody'
@@ -24,6 +26,7 @@ interface RequestLayer {
   trustedProxies: number
   log: Log
   faults: Faults
+  requests: OpenRequests
   memory: UploadMemory
   patience: Patience
   /** What needs no router, in this order. */
@@ -38,19 +41,22 @@ interface RequestLayer {
  */
 export function buildRequestListener(layer: RequestLayer) {
   return (req: IncomingMessage, res: ServerResponse): void => {
-    res.on('error', () => undefined)
-    let clientAddress = ''
+    const client = clientOf(req, layer.trustedProxies)
+    const begun = performance.now()
+    layer.requests.begin(res)
+    res.once('close', () => {
+      layer.requests.end(res)
+      logRequest(layer.log, req, res, client.network, performance.now() - begun)
+    })
     try {
-      clientAddress = clientAddressOf(req, layer.trustedProxies)
-      logRequest(layer.log, req, res, clientAddress)
       const malformed = malformedPart(req)
       if (malformed)
         return sendProblem(req, res, malformed === 'method' ? problems.method : problems.malformed)
-      if (layer.answerers.some((answers) => answers(req, res, clientAddress))) return
+      if (layer.answerers.some((answers) => answers(req, res, client.address))) return
     } catch (error) {
       return answerFault(layer, req, res, error)
     }
-    answerPage(layer, req, res, clientAddress).catch((error: unknown) => answerFault(layer, req, res, error))
+    answerPage(layer, req, res, client.address).catch((error: unknown) => answerFault(layer, req, res, error))
   }
 }
 
@@ -60,6 +66,8 @@ async function answerPage(
   res: ServerResponse,
   clientAddress: string,
 ): Promise<void> {
+  // Without a listener an error in writing the answer would be nobody's.
+  res.on('error', () => undefined)
   const elsewhere = site.elsewhere(req.headers.host, req.url!)
   if (elsewhere !== null) return answerElsewhere(site, req, res, elsewhere)
   const { origin } = req.headers

@@ -17,14 +17,26 @@ export function malformedPart({
 }: IncomingMessage): MalformedPart | null {
   if (!methods.has(method ?? '')) return 'method'
   if (!isPath(url)) return 'target'
-  const hosts = rawHeaders.filter((name, at) => at % 2 === 0 && name.toLowerCase() === 'host').length
+  const hosts = hostLines(rawHeaders)
   if (hosts === 0 && httpVersion === '1.0') return null
   return hosts === 1 && isHost(headers.host ?? '') ? null : 'host'
 }
 
+function hostLines(rawHeaders: string[]): number {
+  let lines = 0
+  for (let at = 0; at < rawHeaders.length; at += 2)
+    if (rawHeaders[at]!.length === 4 && rawHeaders[at]!.toLowerCase() === 'host') lines++
+  return lines
+}
+
+/** Nearly all there are, so that nothing has to be decoded or parsed. */
+const plainTarget = /^(?:\/[\w~-][\w.~-]*)+\/?(?:\?[\w.~=&%+/-]*)?$|^\/$/
+
 /** Whether a request target is a path on this site (never `//host` or `http://…`) without control characters. */
 function isPath(target: string): boolean {
-  if (target.length > MAX_TARGET_LENGTH || !/^\/(?![/\\])[^#]*$/.test(target)) return false
+  if (target.length > MAX_TARGET_LENGTH) return false
+  if (plainTarget.test(target)) return true
+  if (!/^\/(?![/\\])[^#]*$/.test(target)) return false
   const path = target.split('?', 1)[0]!
   const decoded = decodedOrNull(path)
   // eslint-disable-next-line no-control-regex
@@ -34,9 +46,16 @@ function isPath(target: string): boolean {
   return URL.canParse(target, base) && new URL(target, base).origin === base
 }
 
+/** Hosts that were found good, since nearly all requests name the same. */
+const goodHosts = new Set<string>()
+const MAX_GOOD_HOSTS = 100
+
 function isHost(host: string): boolean {
-  const port = hostShape.exec(host)?.[1]
-  return hostShape.test(host) && (port === undefined || Number(port) <= 65_535)
+  if (goodHosts.has(host)) return true
+  const shape = hostShape.exec(host)
+  const isGood = shape !== null && Number(shape[1] ?? 0) <= 65_535
+  if (isGood && goodHosts.size < MAX_GOOD_HOSTS) goodHosts.add(host)
+  return isGood
 }
 
 function decodedOrNull(text: string): string | null {

@@ -26,14 +26,17 @@ function hasIt(ifNoneMatch: string | undefined, etag: string): boolean {
   return ifNoneMatch === '*' || ifNoneMatch.split(',').some((tag) => tag.trim().replace(/^W\//, '') === etag)
 }
 
+/** Whether an `Accept-Encoding` takes a coding, which it does not with a quality of 0. */
+const takes = (coding: string) =>
+  new RegExp(`(?:^|[\\s,])${coding}(?!\\s*;\\s*q=0(?:\\.0*)?\\s*(?:,|$))`, 'i')
+const [takesBrotli, takesGzip] = [takes('br'), takes('gzip')]
+
 function encoded(
   accept: string | undefined,
   { plain, gzip, brotli }: Prepared,
 ): { body: Buffer; encoding?: string } {
-  const takes = (coding: string) =>
-    accept !== undefined &&
-    new RegExp(`(^|[\\s,])${coding}(?!\\s*;\\s*q=0(\\.0*)?\\s*(,|$))`, 'i').test(accept)
-  if (brotli && takes('br')) return { body: brotli, encoding: 'br' }
-  if (gzip && takes('gzip')) return { body: gzip, encoding: 'gzip' }
+  if (accept === undefined) return { body: plain }
+  if (brotli && takesBrotli.test(accept)) return { body: brotli, encoding: 'br' }
+  if (gzip && takesGzip.test(accept)) return { body: gzip, encoding: 'gzip' }
   return { body: plain }
 }

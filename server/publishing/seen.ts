@@ -23,7 +23,7 @@ export function buildSeen(services: Services) {
     if (page === null) return
     const name = `${key} ${page}`
     const at = now()
-    if (at.getTime() - (lately.get(name) ?? 0) < AGAIN_AFTER_MS) return
+    if (Math.abs(at.getTime() - (lately.get(name) ?? 0)) < AGAIN_AFTER_MS) return
     const shopId = await shopOfLiveDisplay(db, key)
     const display = shopId === null ? null : await findDisplay(db, shopId, { key })
     if (!display) return
