@@ -15,7 +15,7 @@ export function Views({
   search: QueueSearch
   views: { publicId: string; name: string; query: string }[]
 }) {
-  const fetcher = useFetcher()
+  const fetcher = useFetcher<{ problem?: string } | null>()
   const action = `/s/${shop}/decide/views`
   const { show: _show, ...filter } = search
   return (
@@ -50,6 +50,11 @@ export function Views({
             </li>
           ))}
         </ul>
+        {fetcher.data?.problem && (
+          <p role="alert" className="px-3 py-2 font-semibold text-plum">
+            {fetcher.data.problem}
+          </p>
+        )}
         {views.length === 0 && <p className="px-3 py-2 text-soft">{say('decide.views.none')}</p>}
         {(isNarrowed(filter) || filter.sort) && (
           <fetcher.Form

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { ALT_LIMIT } from '../../core/intake/photos'
 import { BODY_LIMIT } from '../../core/intake/submission'
 import { requireShop } from '../account/session'
+import { orOffline } from '../offline'
 import { readForm } from '../readForm'
 import type { Route } from './+types/keepAside'
 
@@ -22,6 +23,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
       : await context.elogio.keepAside(shop, params.review, given.what, given.text)
   if (!kept) throw data(null, { status: 404 })
   return { kept: given.text }
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
 }
 
 export function loader({ params }: Route.LoaderArgs) {

@@ -1,6 +1,7 @@
 import { redirect } from 'react-router'
 import { z } from 'zod'
 import { requireShop } from '../account/session'
+import { orOffline } from '../offline'
 import { readForm } from '../readForm'
 import { queueQuery, readQueueSearch } from './address'
 import type { Route } from './+types/keepView'
@@ -20,6 +21,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     await context.elogio.saveView(shop, asked.name, query)
   }
   return null
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
 }
 
 export function loader({ params }: Route.LoaderArgs) {

@@ -5,7 +5,7 @@ const TYPING_PAUSE_MS = 500
 
 /** A text that is kept by itself as it is typed, also when the page is left before the pause is over. */
 export function useAside(address: string, what: 'note' | 'replyDraft' | 'alt', kept: string, photo = '') {
-  const fetcher = useFetcher<{ kept: string }>()
+  const fetcher = useFetcher<{ kept?: string; problem?: string }>()
   const [text, setText] = useState(kept)
   const [unsent, setUnsent] = useState(false)
   const { submit } = fetcher

@@ -4,7 +4,7 @@ import { say } from '../../core/words/say'
 
 /** Who may write through a form, as a sentence with one part to choose. */
 export function WhoMayWrite({ form, writers, mails }: { form: string; writers: Writers; mails: boolean }) {
-  const fetcher = useFetcher()
+  const fetcher = useFetcher<{ ok?: boolean; problem?: string }>()
   const shown = (fetcher.formData?.get('writers') as Writers | undefined) ?? writers
   return (
     <fetcher.Form method="post" className="text-wrap">
@@ -24,6 +24,11 @@ export function WhoMayWrite({ form, writers, mails }: { form: string; writers: W
           ))}
         </select>
       </label>
+      {fetcher.data?.problem && (
+        <span role="alert" className="block font-semibold text-plum">
+          {fetcher.data.problem}
+        </span>
+      )}
       {shown !== 'anyone' && !mails && <span className="block text-ochre">{say('gather.noMails')}</span>}
     </fetcher.Form>
   )

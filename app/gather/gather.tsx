@@ -5,6 +5,7 @@ import { writersSchema } from '../../core/intake/writers'
 import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
+import { orOffline } from '../offline'
 import { CopyButton } from '../components/CopyButton'
 import { NextStep } from '../components/NextStep'
 import { AnythingField } from './AnythingField'
@@ -43,6 +44,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   if (!(await context.elogio.setWriters(shop, String(form?.get('form')), writers.data)))
     throw data(null, { status: 404 })
   return { ok: true }
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
 }
 
 export default function Gather({ loaderData, params }: Route.ComponentProps) {

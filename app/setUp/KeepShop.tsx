@@ -11,9 +11,12 @@ import { LookFields, MoreFields, type ProfileErrors, type ProfileValues } from '
 export function KeepShop({
   found,
   errors,
+  problem,
 }: {
   found: { site: string; isMember: boolean; values: ProfileValues; candidates: string[]; html: string }
   errors: ProfileErrors
+  /** Why nothing could be kept, where that is not about a field. */
+  problem: string | null
 }) {
   const [values, setValues] = useState(found.values)
   const timeZone = useSyncExternalStore(never, ownTimeZone, () => '')
@@ -44,6 +47,11 @@ export function KeepShop({
           method="post"
           className="flex flex-col gap-5 overflow-y-auto border-l border-line bg-paper px-6 py-6"
         >
+          {problem && (
+            <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
+              {problem}
+            </p>
+          )}
           {mistakes && (
             <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
               {say('setUp.error.mistakes')}

@@ -6,6 +6,7 @@ import { say } from '../../core/words/say'
 import { keepSession, sessionToken } from '../account/session'
 import { Wordmark } from '../components/Wordmark'
 import { formFields } from '../readForm'
+import { storageWords } from '../storageProblem'
 import { waitWords } from '../waitWords'
 import { KeepShop } from './KeepShop'
 import type { Route } from './+types/begin'
@@ -109,14 +110,19 @@ export async function action({ request, context }: Route.ActionArgs) {
       ...profile.error?.flatten().fieldErrors,
       ...account?.error?.flatten().fieldErrors,
     } as Record<string, string[]>
-    return data({ errors }, { status: 422 })
+    return data({ errors, problem: null }, { status: 422 })
   }
-  const result = await context.elogio.setUp(
-    profile.data,
-    known ? { member: known.member } : { account: account!.data! },
-  )
+  const result = await context.elogio
+    .setUp(profile.data, known ? { member: known.member } : { account: account!.data! })
+    .catch((error: unknown) => {
+      const problem = storageWords(error)
+      if (!problem) throw error
+      return { outcome: 'notStored' as const, problem }
+    })
+  if (result.outcome === 'notStored')
+    return data({ errors: {} as Record<string, string[]>, problem: result.problem }, { status: 503 })
   if (result.outcome === 'emailTaken')
-    return data({ errors: { email: [say('setUp.error.emailTaken')] } }, { status: 422 })
+    return data({ errors: { email: [say('setUp.error.emailTaken')] }, problem: null }, { status: 422 })
   if (result.outcome !== 'done') throw redirect('/sign-in')
   const headers: HeadersInit = result.token ? { 'Set-Cookie': await keepSession(context, result.token) } : {}
   return redirect(`/s/${result.slug}/show/${result.display}`, { headers })
@@ -124,7 +130,14 @@ export async function action({ request, context }: Route.ActionArgs) {
 
 export default function Begin({ loaderData, actionData }: Route.ComponentProps) {
   if (loaderData.step === 'correct')
-    return <KeepShop key={loaderData.site} found={loaderData} errors={actionData?.errors ?? {}} />
+    return (
+      <KeepShop
+        key={loaderData.site}
+        found={loaderData}
+        errors={actionData?.errors ?? {}}
+        problem={actionData?.problem ?? null}
+      />
+    )
   return <AskForSite {...loaderData} />
 }
 

@@ -4,6 +4,7 @@ import { layouts, type Layout } from '../../core/display/choices'
 import { say } from '../../core/words/say'
 import { requireShop } from '../account/session'
 import { ShadowHtml } from '../components/ShadowHtml'
+import { orOffline } from '../offline'
 import { readForm } from '../readForm'
 import type { Route } from './+types/new'
 
@@ -22,13 +23,22 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   return redirect(`/s/${params.shop}/show/${key}?start`)
 }
 
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline(serverAction)
+}
+
 /** Looks to start from, each drawn from the shop's own reviews, on a desk and on a phone. */
-export default function New({ loaderData: { looks, look, samples } }: Route.ComponentProps) {
+export default function New({ loaderData: { looks, look, samples }, actionData }: Route.ComponentProps) {
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-6 py-6">
       <title>{`${say('show.newTitle')} · Elogio`}</title>
       <h1>{say('show.newTitle')}</h1>
       <p className="mt-1 text-soft">{say(samples ? 'show.newSamples' : 'show.newWhy')}</p>
+      {actionData && 'problem' in actionData && (
+        <p role="alert" className="mt-3 font-semibold text-plum">
+          {actionData.problem}
+        </p>
+      )}
       <Form method="post">
         <ul className="mt-5 grid grid-cols-[minmax(0,1fr)] gap-5 md:grid-cols-2 xl:grid-cols-3">
           {layouts.map((layout) => (
