@@ -59,8 +59,8 @@ export const frameWords = {
     otherHost: 'Elogio is set up for {{origin}}. Open that address, or set PUBLIC_URL to the one you use.',
     storage: {
       title: 'Elogio cannot save at the moment',
-      busy: 'Elogio could not save this: another program is using its database. Please try again in a moment.',
-      full: 'Elogio could not save this: the disk is full. Free some space on the server, then try again.',
+      busy: 'Not saved: another program is using the database. Please try again in a moment.',
+      full: 'Not saved: the disk is full. Free some space on the server, then try again.',
       customer:
         'This could not be saved just now. What you typed is still here; please try again in a few minutes.',
     },
