@@ -42,11 +42,12 @@ interface RequestLayer {
 export function buildRequestListener(layer: RequestLayer) {
   return (req: IncomingMessage, res: ServerResponse): void => {
     const client = clientOf(req, layer.trustedProxies)
+    const { method, url = '' } = req
     const begun = performance.now()
     layer.requests.begin(res)
     res.once('close', () => {
       layer.requests.end(res)
-      logRequest(layer.log, req, res, client.network, performance.now() - begun)
+      logRequest(layer.log, { method, url }, res, client.network, performance.now() - begun)
     })
     try {
       const malformed = malformedPart(req)

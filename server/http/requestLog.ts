@@ -1,16 +1,17 @@
-import type { IncomingMessage, ServerResponse } from 'node:http'
+import type { ServerResponse } from 'node:http'
 import type { Log } from '../log'
 
 const MAX_PATH_LENGTH = 200
 
 /**
  * Logs one line for a request that has been answered or given up. No query, no token and no whole address is in it.
+ * @param url as it was asked for
  * @param network what may be logged of the client's address
  * @param ms how long it took
  */
 export function logRequest(
   log: Log,
-  { method, url = '' }: IncomingMessage,
+  { method, url }: { method: string | undefined; url: string },
   { statusCode, headersSent, writableFinished }: ServerResponse,
   network: string,
   ms: number,

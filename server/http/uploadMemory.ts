@@ -35,20 +35,31 @@ export function buildUploadMemory(
   maxBytesPerClient = MAX_BYTES_PER_CLIENT,
 ): UploadMemory {
   const uploads = new Set<Upload>()
-  const taken = (of?: string) =>
-    [...uploads].reduce(
-      (sum, { client, bytes }) => (of === undefined || of === client ? sum + bytes : sum),
-      0,
-    )
+  const ofClient = new Map<string, number>()
+  let total = 0
+
+  /** Counts bytes to an upload, or takes them off again. */
+  function count(upload: Upload, bytes: number): void {
+    upload.bytes += bytes
+    total += bytes
+    const left = (ofClient.get(upload.client) ?? 0) + bytes
+    if (left > 0) ofClient.set(upload.client, left)
+    else ofClient.delete(upload.client)
+  }
+
+  function release(upload: Upload): void {
+    if (uploads.delete(upload)) count(upload, -upload.bytes)
+  }
 
   function makeRoom(wanted: number, asking: Upload): boolean {
-    while (taken() + wanted > maxBytes) {
+    while (total + wanted > maxBytes) {
       const others = [...uploads].filter(
         (one) => one !== asking && one.bytes > 0 && one.now() - one.openedAt > SPARED_MS,
       )
       const slowest = others.sort((a, b) => rateOf(a) - rateOf(b))[0]
-      if (!slowest || rateOf(slowest) >= rateOf(asking)) return false
-      uploads.delete(slowest)
+      const rate = rateOf({ ...asking, bytes: asking.bytes + wanted })
+      if (!slowest || rateOf(slowest) >= rate) return false
+      release(slowest)
       slowest.giveUp()
     }
     return true
@@ -60,11 +71,12 @@ export function buildUploadMemory(
       uploads.add(upload)
       return {
         grow: (bytes) => {
-          if (taken(client) + bytes > maxBytesPerClient || !makeRoom(bytes, upload)) return false
-          upload.bytes += bytes
-          return uploads.has(upload)
+          if (!uploads.has(upload) || (ofClient.get(client) ?? 0) + bytes > maxBytesPerClient) return false
+          if (!makeRoom(bytes, upload)) return false
+          count(upload, bytes)
+          return true
         },
-        release: () => uploads.delete(upload),
+        release: () => release(upload),
       }
     },
   }
