@@ -85,6 +85,8 @@ describe('without a proxy', () => {
       Array.from({ length: 70 }, (_, i) => submitFrom(app, lies(i), `l${i}@post.example`)),
     )
     expect(statuses.filter((status) => status === 201)).toHaveLength(60)
+    const warnings = app.log.filter(({ level }) => level === 40)
+    expect(warnings).toEqual([expect.objectContaining({ msg: expect.stringContaining('TRUST_PROXY') })])
     // Nobody's own address is worth remembering.
     expect(await app.services.db('review').distinct('ip').pluck('ip')).toEqual([''])
   })

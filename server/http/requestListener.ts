@@ -40,6 +40,7 @@ interface RequestLayer {
  * foreign or too large reaches the router.
  */
 export function buildRequestListener(layer: RequestLayer) {
+  const warnOfProxy = warnOnceOfProxy(layer)
   return (req: IncomingMessage, res: ServerResponse): void => {
     const client = clientOf(req, layer.trustedProxies)
     const { method, url = '' } = req
@@ -57,7 +58,18 @@ export function buildRequestListener(layer: RequestLayer) {
     } catch (error) {
       return answerFault(layer, req, res, error)
     }
+    warnOfProxy(req)
     answerPage(layer, req, res, client.address).catch((error: unknown) => answerFault(layer, req, res, error))
+  }
+}
+
+/** Behind a proxy that nobody has named, all limits would take everybody for one client. */
+function warnOnceOfProxy({ trustedProxies, log }: RequestLayer): (req: IncomingMessage) => void {
+  let warned = trustedProxies > 0
+  return ({ headers }) => {
+    if (warned || headers['x-forwarded-for'] === undefined) return
+    warned = true
+    log.warn('A proxy seems to stand in front. Set TRUST_PROXY to how many there are.')
   }
 }
 
