@@ -4,8 +4,8 @@ import { fuzzReader } from './fuzz/readers'
 import { seededRandom } from './fuzz/random'
 import { startSmall, type Running } from './support/application'
 
-/** Another seed each day, so that every day looks elsewhere; a failure names it. */
-const seed = Math.floor(Date.now() / 86_400_000)
+/** The same inputs each time; `npm run fuzz` looks elsewhere each time it is run. */
+const seed = 20_261_128
 
 let running: Running
 beforeAll(async () => {
@@ -13,7 +13,7 @@ beforeAll(async () => {
 })
 afterAll(() => running.stop())
 
-test(`600 fuzzed requests are each answered or closed, and none with an error of ours (seed ${seed})`, async () => {
+test(`600 fuzzed requests are each answered or closed, and none with an error of ours`, async () => {
   const { failures, faults, statuses } = await fuzzListener(running, seededRandom(seed), 600)
   expect(failures).toEqual([])
   expect(faults).toBe(0)
@@ -21,7 +21,7 @@ test(`600 fuzzed requests are each answered or closed, and none with an error of
   for (const status of [200, 400, 404]) expect(statuses[status]).toBeGreaterThan(10)
 })
 
-test(`400 fuzzed texts are each read without an error and without holding anything up (seed ${seed})`, () => {
+test(`400 fuzzed texts are each read without an error and without holding anything up`, () => {
   const random = seededRandom(seed)
   const failures = Array.from({ length: 400 }, () => fuzzReader(random, 500)).filter((one) => one !== null)
   expect(failures).toEqual([])
