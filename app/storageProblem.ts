@@ -1,7 +1,8 @@
 import { isRouteErrorResponse } from 'react-router'
 import { say } from '../core/words/say'
 
-type Fault = 'busy' | 'full'
+const faults = ['busy', 'full', 'unwritable'] as const
+type Fault = (typeof faults)[number]
 
 /** Why the server could not store anything, from what a use case or a server action threw; null for any other error. */
 export function storageFaultIn(error: unknown): Fault | null {
@@ -10,7 +11,7 @@ export function storageFaultIn(error: unknown): Fault | null {
   return thrown.type === 'DataWithResponseInit' && thrown.init?.status === 503 ? faultOf(thrown.data) : null
 }
 
-const faultOf = (data: unknown): Fault | null => (data === 'busy' || data === 'full' ? data : null)
+const faultOf = (data: unknown): Fault | null => faults.find((fault) => fault === data) ?? null
 
 /** What a member is told of it. */
 export function storageWords(error: unknown): string | null {

@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
 import { statfs } from 'node:fs/promises'
 import { tryStoring } from './data/storageTrial'
-import { storageFault } from './data/storageFault'
+import { storageFault, type StorageFault } from './data/storageFault'
 
-/** Whether something can be stored now: `busy` another program holds the database, `full` there is no room. */
-export type StorageState = 'ok' | 'busy' | 'full' | 'failing'
+/** Whether something can be stored now, and if not, why; `failing` is for what nobody expected. */
+export type StorageState = 'ok' | StorageFault | 'failing'
 
 /** A check is good for this long, so that asking often costs little. */
 const GOOD_FOR_MS = 2000

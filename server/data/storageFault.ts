@@ -1,12 +1,13 @@
-/** Why something could not be stored: another program holds the database, or there is no room. */
-export type StorageFault = 'busy' | 'full'
+/** Why something could not be stored: another program holds the database, there is no room, or the disk takes nothing. */
+export type StorageFault = 'busy' | 'full' | 'unwritable'
 
 /** What an error says of the storage; null when it is about something else. */
 export function storageFault(error: unknown): StorageFault | null {
   const { code, name } = (error ?? {}) as { code?: unknown; name?: unknown }
   if (name === 'KnexTimeoutError' || isLocked(code)) return 'busy'
   if (typeof code !== 'string') return null
-  return /^(SQLITE_(FULL|IOERR|READONLY)|ENOSPC|EDQUOT)/.test(code) ? 'full' : null
+  if (/^(SQLITE_FULL|ENOSPC|EDQUOT)/.test(code)) return 'full'
+  return /^(SQLITE_(IOERR|READONLY|CANTOPEN)|EROFS|EACCES|EIO)/.test(code) ? 'unwritable' : null
 }
 
 const isLocked = (code: unknown) => typeof code === 'string' && /^SQLITE_(BUSY|LOCKED)/.test(code)

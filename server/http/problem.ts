@@ -36,6 +36,10 @@ export const problems = {
   unexpected: problem(500, 'error.unexpected'),
   busy: problem(503, 'error.busy', retrySoon),
   storageBusy: problem(503, 'error.storage.busy', { title: say('error.storage.title'), ...retrySoon }),
+  storageUnwritable: problem(503, 'error.storage.unwritable', {
+    title: say('error.storage.title'),
+    ...retrySoon,
+  }),
   storageFull: problem(503, 'error.storage.full', { title: say('error.storage.title'), ...retrySoon }),
 }
 

@@ -3,7 +3,7 @@ import { performance } from 'node:perf_hooks'
 import type { AppLoadContext } from 'react-router'
 import { limitKeyOf } from '../../core/formats/ipAddress'
 import { say } from '../../core/words/say'
-import { storageFault } from '../data/storageFault'
+import { storageFault, type StorageFault } from '../data/storageFault'
 import type { Faults } from '../faults'
 import type { Log } from '../log'
 import { clientOf } from './clientAddress'
@@ -121,7 +121,15 @@ function answerFault(
   }
 }
 
-function problemOf(storage: ReturnType<typeof storageFault>): Problem {
-  if (storage === 'busy') return problems.storageBusy
-  return storage === 'full' ? problems.storageFull : problems.unexpected
+function problemOf(storage: StorageFault | null): Problem {
+  switch (storage) {
+    case 'busy':
+      return problems.storageBusy
+    case 'full':
+      return problems.storageFull
+    case 'unwritable':
+      return problems.storageUnwritable
+    case null:
+      return problems.unexpected
+  }
 }

@@ -61,6 +61,7 @@ export const frameWords = {
       title: 'Elogio cannot save at the moment',
       busy: 'Not saved: another program is using the database. Please try again in a moment.',
       full: 'Not saved: the disk is full. Free some space on the server, then try again.',
+      unwritable: 'Not saved: nothing can be written to the disk. Check it on the server, then try again.',
       customer:
         'This could not be saved just now. What you typed is still here; please try again in a few minutes.',
     },
