@@ -1,34 +1,57 @@
-import { existsSync, mkdirSync, readFileSync } from 'node:fs'
+import { Buffer } from 'node:buffer'
+import { spawn } from 'node:child_process'
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
+import { performance } from 'node:perf_hooks'
 import { build, fail, installPackages, root, run } from './install.mjs'
+
+const MOST_MINUTES = 8
+const SLOWEST_SHOWN = 10
 
 installPackages()
 ensureBrowser()
-build()
 
+const started = performance.now()
 const reports = path.join(root, '.work', 'reports')
+rmSync(reports, { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
 let passed = 0
 let failed = 0
+const durations = []
 
-step('types', 'npm', ['run', '--silent', 'typecheck'])
-step('lint and import directions', 'npm', ['run', '--silent', 'lint'])
-step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
-tests('unit')
-tests('journey')
+build()
+await Promise.all([checks(), tests('unit')])
+await tests('journey')
+
+durations.sort((a, b) => b.seconds - a.seconds)
+console.log('\nThe slowest tests:')
+for (const { seconds, name } of durations.slice(0, SLOWEST_SHOWN))
+  console.log(`${seconds.toFixed(1).padStart(6)} s  ${name}`)
+const minutes = (performance.now() - started) / 60_000
+console.log(`It took ${minutes.toFixed(1)} minutes.`)
+if (minutes > MOST_MINUTES) {
+  console.log(`That is more than the ${MOST_MINUTES} minutes that a run may take.`)
+  failed++
+}
 console.log(`${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)
 
-function step(name, command, args) {
-  console.log(`\n${name}`)
-  if (run(command, args)) passed++
+async function checks() {
+  await check('types', 'npm', ['run', '--silent', 'typecheck'])
+  await check('lint and import directions', 'npm', ['run', '--silent', 'lint'])
+  await check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
+}
+
+async function check(name, command, args) {
+  const { ok, output } = await outcome(command, args)
+  console.log(`\n${name}: ${ok ? 'passed' : 'failed'}\n${ok ? '' : output}`)
+  if (ok) passed++
   else failed++
 }
 
-function tests(project) {
-  console.log(`\n${project} tests`)
+async function tests(project) {
   const report = path.join(reports, `${project}.json`)
-  const well = run('npx', [
+  const { ok, output } = await outcome('npx', [
     'vitest',
     'run',
     '--project',
@@ -37,11 +60,33 @@ function tests(project) {
     '--reporter=json',
     `--outputFile.json=${report}`,
   ])
-  const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, 'utf8'))
+  console.log(`\n${project} tests\n${output}`)
+  if (!existsSync(report)) {
+    failed++
+    return
+  }
+  const { numPassedTests, numFailedTests, numFailedTestSuites, testResults } = JSON.parse(
+    readFileSync(report, 'utf8'),
+  )
   passed += numPassedTests
   failed += numFailedTests
   // A file that cannot even be loaded has no test in it that could fail.
-  if (!well && numFailedTests === 0) failed += Math.max(1, numFailedTestSuites)
+  if (!ok && numFailedTests === 0) failed += Math.max(1, numFailedTestSuites)
+  for (const { name, assertionResults } of testResults)
+    for (const { fullName, duration } of assertionResults)
+      durations.push({ seconds: (duration ?? 0) / 1000, name: `${path.relative(root, name)}: ${fullName}` })
+}
+
+/** Runs a command and keeps what it prints, as others print meanwhile. */
+function outcome(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    const parts = []
+    child.stdout.on('data', (part) => parts.push(part))
+    child.stderr.on('data', (part) => parts.push(part))
+    child.on('error', (error) => resolve({ ok: false, output: error.message }))
+    child.on('close', (status) => resolve({ ok: status === 0, output: Buffer.concat(parts).toString() }))
+  })
 }
 
 /** Debian's Chromium and its driver, installed when they are missing and that is allowed. */

@@ -102,6 +102,7 @@ test('several at once: ticks, a range, all that match, and one undo for them tog
     await page.sees('verified buyers', '[data-filter=bought]')
     await page.press('Views')
     await page.type('[name=name]', `Happy buyers${Key.ENTER}`)
+    await page.sees('Happy buyers', 'details')
     await page.go(`${demo.url}/s/wrenfield/decide?lane=spam`)
     await page.sees(/\S/, '#writer')
     await page.press('Views')

@@ -3,7 +3,7 @@ import path from 'node:path'
 import sharp from 'sharp'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startSmall, type Running } from './support/application'
-import { desk, withBrowser } from './support/browser'
+import { desk, openTab, withBrowser } from './support/browser'
 import { confirmLinkFor } from './support/letters'
 import { pageOf } from './support/page'
 import { startTlsProxy, type TlsProxy } from './support/tlsProxy'
@@ -50,8 +50,8 @@ test('behind a proxy that ends TLS an owner signs in and sees live what a custom
       true,
     ])
 
-    const [owner] = await driver.getAllWindowHandles()
-    await driver.switchTo().newWindow('tab')
+    const owner = await driver.getWindowHandle()
+    await openTab(driver)
     await page.go(`${PUBLIC}/f/wrenfield`)
     await page.click('input[name=rating][value="5"] + span')
     await page.type('[name=body]', 'It came through the tunnel whole.')
@@ -70,7 +70,7 @@ test('behind a proxy that ends TLS an owner signs in and sees live what a custom
     await page.at('/r/')
     await page.sees('It came through the tunnel whole.')
 
-    await driver.switchTo().window(owner!)
+    await driver.switchTo().window(owner)
     // Nobody has loaded this page again: the stream has told it.
     await page.counts({ waiting: 1, held: 1 })
     const display = await fetch(`${running.url}/d/wrenfield-page.json`)

@@ -14,6 +14,8 @@ export default function slide(root: ParentNode): () => void {
   const heard = { signal: ending.signal }
   let playing = seconds > 0 && !calm
   let held = false
+  /** Where the row is moving to. */
+  let goal: number | null = null
 
   const seen = () => Number(getComputedStyle(list).getPropertyValue('--eg-n')) || 1
   const last = () => Math.max(0, items.length - seen())
@@ -21,17 +23,20 @@ export default function slide(root: ParentNode): () => void {
   const startOf = (item: HTMLElement) => Math.abs(item.offsetLeft - items[0]!.offsetLeft)
   /** The first review in sight. */
   const at = () => {
-    const from = Math.abs(list.scrollLeft)
-    const near = items.map((item) => Math.abs(startOf(item) - from))
+    const scrolled = Math.abs(list.scrollLeft)
+    const near = items.map((item) => Math.abs(startOf(item) - scrolled))
     return Math.min(last(), near.indexOf(Math.min(...near)))
   }
+  /** Where a step begins: a second press counts from where the first one leads. */
+  const from = () => goal ?? at()
   const stops = () => {
     const places: number[] = []
     for (let place = 0; place < last(); place += stride()) places.push(place)
     return [...places, last()]
   }
   function go(to: number): void {
-    const place = to > last() ? (at() >= last() ? 0 : last()) : to < 0 ? (at() <= 0 ? last() : 0) : to
+    const place = to > last() ? (from() >= last() ? 0 : last()) : to < 0 ? (from() <= 0 ? last() : 0) : to
+    goal = place === at() ? null : place
     const left = startOf(items[place]!) * (getComputedStyle(list!).direction === 'rtl' ? -1 : 1)
     list!.scrollTo({ left, behavior: calm ? 'auto' : 'smooth' })
   }
@@ -59,8 +64,10 @@ export default function slide(root: ParentNode): () => void {
     ;[...dots.children].forEach((dot, i) => dot.toggleAttribute('aria-current', i === current))
   }
 
-  box.querySelector('.eg-back')?.addEventListener('click', () => go(at() - stride()), heard)
-  box.querySelector('.eg-on')?.addEventListener('click', () => go(at() + stride()), heard)
+  box.querySelector('.eg-back')?.addEventListener('click', () => go(from() - stride()), heard)
+  box.querySelector('.eg-on')?.addEventListener('click', () => go(from() + stride()), heard)
+  for (const name of ['scrollend', 'wheel', 'pointerdown', 'keydown'])
+    list.addEventListener(name, () => (goal = null), { ...heard, passive: true })
   list.addEventListener('scroll', draw, { ...heard, passive: true })
   for (const name of ['pointerenter', 'focusin']) box.addEventListener(name, () => (held = true), heard)
   for (const name of ['pointerleave', 'focusout']) box.addEventListener(name, () => (held = false), heard)

@@ -7,11 +7,12 @@ const ACQUIRE_TIMEOUT_MS = 10_000
 /** While the application starts, nobody waits for anything else. */
 const STARTING_BUSY_MS = 4000
 
-/** Opens the database file, or one in memory with `:memory:`, and brings it to the newest shape. */
-export async function openDatabase(filename: string): Promise<Knex> {
+/** Opens the database file, or one in memory (`:memory:`, or the bytes of one), and brings it to the newest shape. */
+export async function openDatabase(file: string | Buffer): Promise<Knex> {
   const db = knex({
     client: SqliteClient,
-    connection: { filename },
+    // The driver takes bytes where the type of the connection names a path.
+    connection: { filename: file as string },
     useNullAsDefault: true,
     acquireConnectionTimeout: ACQUIRE_TIMEOUT_MS,
     pool: { min: 1, max: 1 },

@@ -1,13 +1,13 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { owner } from '../../demo/members'
 import { databaseFile } from '../../server/dataFolder'
 import { openDatabase } from '../../server/data/database'
-import { fillDemo } from '../../demo/fill'
 import { makeLive } from '../../server/publishing/draft'
+import { copyDemo, copyMigrated, FILLED_SITE, SECRET } from './prepared'
 import { addMember, addShop, send, testServices } from './shop'
 
 /** The whole thing as people meet it: the application and the outside world, each on a port and in a process of its own. */
@@ -23,26 +23,15 @@ export interface Running {
   stop: () => Promise<void>
 }
 
-const filledOnce = mkdtempSync(path.join(tmpdir(), 'elogio-filled-'))
-const FILLED_SITE = 'http://standins.example'
-export const SECRET = 'a-secret-for-tests-that-is-long-enough'
-
 /** Starts the demo on free ports with a data folder of its own, a copy of one that is filled once. */
 export async function startDemo(): Promise<Running> {
-  if (!existsSync(path.join(filledOnce, 'elogio.db')))
-    await fillDemo(filledOnce, {
-      publicUrl: 'http://localhost',
-      siteUrl: FILLED_SITE,
-      secret: SECRET,
-      argon: { memoryCost: 1024, timeCost: 1 },
-    })
   const env = { ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`, ELOGIO_THROTTLE: 'off' }
   return start(copyFilled, env, true)
 }
 
 /** A copy of what was filled once, for a stand-in site on another port. */
 async function copyFilled(dataFolder: string, siteUrl: string): Promise<void> {
-  cpSync(filledOnce, dataFolder, { recursive: true })
+  await copyDemo(dataFolder)
   const db = await openDatabase(databaseFile(dataFolder))
   await db.raw('UPDATE shop SET site_url = replace(site_url, ?, ?)', [FILLED_SITE, siteUrl])
   await db.raw('UPDATE display_version SET configuration = replace(configuration, ?, ?)', [
@@ -56,6 +45,7 @@ async function copyFilled(dataFolder: string, siteUrl: string): Promise<void> {
 export function startSmall(env: Record<string, string> = {}, mails = false): Promise<Running> {
   return start(
     async (dataFolder) => {
+      await copyMigrated(dataFolder)
       const db = await openDatabase(databaseFile(dataFolder))
       const { services } = await testServices({ db, now: () => new Date() })
       const mara = await addMember(services, 'Mara')
@@ -71,11 +61,11 @@ export function startSmall(env: Record<string, string> = {}, mails = false): Pro
 
 /** Starts an installation that nobody has set up yet, beside the outside world. */
 export function startEmpty(env: Record<string, string> = {}): Promise<Running> {
-  return start(() => undefined, env)
+  return start(copyMigrated, env)
 }
 
 async function start(
-  fill: (dataFolder: string, siteUrl: string) => void | Promise<void>,
+  fill: (dataFolder: string, siteUrl: string) => Promise<void>,
   env: Record<string, string>,
   mails = false,
 ): Promise<Running> {

@@ -9,6 +9,7 @@ import type { Shop } from '../../server/data/shops'
 import { buildLog } from '../../server/log'
 import type { Mailer } from '../../server/mail/mailer'
 import type { Services } from '../../server/services'
+import { copyMigrated } from './prepared'
 import { addMember, addShop } from './shop'
 
 export type Sent = Parameters<Mailer['send']>[0]
@@ -38,6 +39,7 @@ export async function startListener(
   overrides: Overrides = {},
 ): Promise<Listening> {
   const dataFolder = mkdtempSync(path.join(tmpdir(), 'elogio-listener-'))
+  await copyMigrated(dataFolder)
   const clock = { now: new Date('2026-11-25T12:00:00Z') }
   const log: Record<string, unknown>[] = []
   const mails: Sent[] = []

@@ -25,7 +25,10 @@ export function pageOf(driver: WebDriver) {
     go: (address: string) => driver.get(address),
     find: (css: string): Promise<WebElement> =>
       driver.wait(until.elementLocated(By.css(css)), PATIENCE_MS, `no ${css} on the page`),
-    text: async (css: string) => (await page.find(css)).getText(),
+    text: (css: string) =>
+      wait(async () => (await driver.findElement(By.css(css)).getText()) || ' ', `the text of ${css}`).then(
+        (text) => text.trim(),
+      ),
     /** Clicks the button or link that carries these words. */
     press: async (words: string) => {
       const xpath = `//*[self::button or self::a or self::summary][contains(normalize-space(.), ${JSON.stringify(words)})]`
@@ -49,8 +52,10 @@ export function pageOf(driver: WebDriver) {
     },
     sees: (words: string | RegExp, css = 'body') =>
       wait(async () => {
-        const found = await driver.findElements(By.css(css))
-        const text = (await Promise.all(found.map((element) => element.getText()))).join('\n')
+        const text = await driver.executeScript<string>(
+          'return [...document.querySelectorAll(arguments[0])].map((element) => element.innerText).join("\\n")',
+          css,
+        )
         return typeof words === 'string' ? text.includes(words) : words.test(text)
       }, `${words} in ${css}`),
     /** Waits until the lanes of the queue have these counts. */
@@ -69,10 +74,14 @@ export function pageOf(driver: WebDriver) {
     /** The text inside the display on somebody else's page. */
     display: async () => {
       const host = await page.find('[data-elogio]')
-      return wait(async () => {
-        const root = await host.getShadowRoot()
-        return (await root.findElement(By.css('.eg'))).getText()
-      }, 'the display')
+      return wait(
+        () =>
+          driver.executeScript<string>(
+            'return arguments[0].shadowRoot?.querySelector(".eg")?.innerText ?? ""',
+            host,
+          ),
+        'the display',
+      )
     },
     /** Waits for words inside a display that stands within something on our own page. */
     displayInside: (css: string, words: RegExp) =>

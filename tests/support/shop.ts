@@ -1,6 +1,5 @@
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { openDatabase } from '../../server/data/database'
 import { insertDisplay } from '../../server/data/displays'
 import type { Member } from '../../server/data/members'
 import { findShop, type Shop } from '../../server/data/shops'
@@ -11,13 +10,14 @@ import { startingConfiguration } from '../../core/display/startingConfiguration'
 import type { Submission } from '../../core/intake/submission'
 import { orderNumberKey } from '../../core/proof/orderNumber'
 import { buildServices, type Services } from '../../server/services'
+import { openMigrated } from './prepared'
 
 /** A database in memory with one clock that a test moves; used by the tests beside the use cases. */
 export async function testServices(
   more: Partial<Services> = {},
 ): Promise<{ services: Services; clock: { now: Date } }> {
   const clock = { now: new Date('2026-11-25T12:00:00Z') }
-  const db = more.db ?? (await openDatabase(':memory:'))
+  const db = more.db ?? (await openMigrated())
   const services = buildServices({
     db,
     signingKey: Buffer.from('a key for tests'),

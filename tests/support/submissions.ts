@@ -2,7 +2,8 @@ import { readLabelled } from '../../bench/labelled/read'
 import { issueFormToken } from '../../server/collection/formToken'
 import { databaseFile, signingKey } from '../../server/dataFolder'
 import { openDatabase } from '../../server/data/database'
-import { SECRET, type Running } from './application'
+import type { Running } from './application'
+import { SECRET } from './prepared'
 
 const json = { Accept: 'application/json' }
 /** As long as a person takes to write a few words. */

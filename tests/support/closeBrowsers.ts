@@ -1,0 +1,4 @@
+import { afterAll } from 'vitest'
+import { closeBrowsers } from './browser'
+
+afterAll(closeBrowsers)
