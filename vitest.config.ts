@@ -10,6 +10,7 @@ export default defineConfig({
           name: 'unit',
           include: ['{core,onsite,server,app,cli,demo,standins}/**/*.test.{ts,tsx}'],
           globalSetup: 'tests/support/setUpUnits.ts',
+          setupFiles: 'tests/support/checkPlans.ts',
           // Loading every module again for each file took as long as the tests.
           isolate: false,
           // A busy machine is no failure; nothing here waits for a clock.

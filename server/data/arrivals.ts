@@ -38,5 +38,11 @@ export async function arrivalsAfter(
 
 /** Takes the network addresses off reviews that came before a moment. */
 export async function forgetAddresses(db: Knex, before: string): Promise<number> {
-  return db('review').where('received_at', '<', before).whereNot('ip', '').update({ ip: '' })
+  return (
+    db('review')
+      .where('received_at', '<', before)
+      // As the index says it.
+      .whereRaw("ip <> ''")
+      .update({ ip: '' })
+  )
 }

@@ -27,8 +27,9 @@ export async function putTogether(
   now: string,
 ): Promise<number[]> {
   const rows: { id: number; groupId: number | null }[] = await trx('review')
-    .where({ shop_id: shopId })
     .whereIn('public_id', publicIds)
+    // The plus keeps SQLite from reading all reviews of the shop instead.
+    .whereRaw('+shop_id = ?', shopId)
     .select({ id: 'id', groupId: 'group_id' })
   const groups = [...new Set(rows.flatMap(({ groupId }) => groupId ?? []))].sort((a, b) => a - b)
   const [first, ...others] = groups

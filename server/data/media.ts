@@ -32,9 +32,9 @@ function unused(db: Knex, before: string): Knex.QueryBuilder {
   const query = db('media').where('media.created_at', '<', before)
   for (const [table, column] of uses)
     query.whereNotExists(db(table).whereRaw('?? = media.name', [`${table}.${column}`]))
-  // A display names its picture inside its configuration, and any of its versions can come back.
+  // Any version of a display can come back.
   return query.whereNotExists(
-    db('display_version').whereRaw("configuration LIKE '%' || media.name || '%' AND shop_id = media.shop_id"),
+    db('display_version').whereRaw("json_extract(configuration, '$.picture') = media.name"),
   )
 }
 

@@ -48,14 +48,13 @@ async function upsertProduct(
   newId: () => string,
 ): Promise<{ id: number; isNew: boolean }> {
   const sku = productSku || productTitle
-  const known = await trx('product')
-    .where({ shop_id: shopId })
-    .where((named) => {
-      void named.whereRaw('lower(sku) = ?', sku.toLowerCase())
-      // Two products can have one title; only where no SKU is given does it say which is meant.
-      if (productSku === '') void named.orWhere({ title: productTitle })
-    })
-    .first<{ id: number } | undefined>('id')
+  const product = () => trx('product').where({ shop_id: shopId })
+  const known =
+    (await product().whereRaw('lower(sku) = ?', sku.toLowerCase()).first<{ id: number } | undefined>('id')) ??
+    // Two products can have one title; only where no SKU is given does it say which is meant.
+    (productSku === ''
+      ? await product().where({ title: productTitle }).first<{ id: number } | undefined>('id')
+      : undefined)
   if (known) return { id: known.id, isNew: false }
   const [id] = await trx('product').insert({
     shop_id: shopId,
@@ -104,7 +103,10 @@ export async function ordersSummary(
   db: Knex,
   shopId: number,
 ): Promise<{ count: number; newest: string | null }> {
-  return db('purchase')
-    .where({ shop_id: shopId })
-    .first<{ count: number; newest: string | null }>(db.raw('count(*) AS count, max(placed_at) AS newest'))
+  return db('shop')
+    .where({ id: shopId })
+    .first<{ count: number; newest: string | null }>({
+      count: 'orders',
+      newest: db('purchase').whereRaw('purchase.shop_id = shop.id').max('placed_at'),
+    })
 }

@@ -8,15 +8,13 @@ export async function orderLinesOf(
   shopId: number,
   { numberKey, mailbox }: { numberKey: string; mailbox: string },
 ): Promise<OrderLine[]> {
-  if (numberKey === '' && mailbox === '') return []
+  const ids = await purchasesOf(db, shopId, { numberKey, mailbox })
+  if (ids.length === 0) return []
   return db('purchase_line')
     .join('purchase', 'purchase.id', 'purchase_line.purchase_id')
     .join('product', 'product.id', 'purchase_line.product_id')
-    .where({ 'purchase.shop_id': shopId })
-    .where((either) => {
-      if (numberKey !== '') void either.orWhere({ 'purchase.number_key': numberKey })
-      if (mailbox !== '') void either.orWhere({ 'purchase.mailbox': mailbox })
-    })
+    .whereIn('purchase_line.purchase_id', ids)
+    .orderBy('purchase_line.id')
     .select({
       id: 'purchase_line.id',
       orderNumber: 'purchase.number',
@@ -28,6 +26,21 @@ export async function orderLinesOf(
       deliveredAt: 'purchase_line.delivered_at',
       status: 'purchase_line.status',
     })
+}
+
+/** Each by an index of its own; asked for either in one, SQLite reads all orders of the shop. */
+async function purchasesOf(
+  db: Knex,
+  shopId: number,
+  { numberKey, mailbox }: { numberKey: string; mailbox: string },
+): Promise<number[]> {
+  const orders = () => db('purchase').where({ shop_id: shopId })
+  const ids = new Set<number>()
+  if (numberKey !== '')
+    for (const id of await orders().where({ number_key: numberKey }).pluck('id')) ids.add(id)
+  if (mailbox !== '')
+    for (const id of await orders().where({ mailbox }).where('mailbox', '<>', '').pluck('id')) ids.add(id)
+  return [...ids]
 }
 
 /** Which of some order number keys are orders of this shop. */

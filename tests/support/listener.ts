@@ -10,6 +10,7 @@ import { buildLog } from '../../server/log'
 import type { Mailer } from '../../server/mail/mailer'
 import type { Services } from '../../server/services'
 import { copyMigrated } from './prepared'
+import { notePlans } from './queryPlans'
 import { addMember, addShop } from './shop'
 
 export type Sent = Parameters<Mailer['send']>[0]
@@ -59,6 +60,7 @@ export async function startListener(
     },
   )
   const { services, port } = application
+  notePlans(services.db)
   const member = await addMember(services, 'Mara')
   const shop = await addShop(services, 'wrenfield', [member])
   return {

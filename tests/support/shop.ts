@@ -11,13 +11,14 @@ import type { Submission } from '../../core/intake/submission'
 import { orderNumberKey } from '../../core/proof/orderNumber'
 import { buildServices, type Services } from '../../server/services'
 import { openMigrated } from './prepared'
+import { notePlans } from './queryPlans'
 
 /** A database in memory with one clock that a test moves; used by the tests beside the use cases. */
 export async function testServices(
   more: Partial<Services> = {},
 ): Promise<{ services: Services; clock: { now: Date } }> {
   const clock = { now: new Date('2026-11-25T12:00:00Z') }
-  const db = more.db ?? (await openMigrated())
+  const db = more.db ?? notePlans(await openMigrated())
   const services = buildServices({
     db,
     signingKey: Buffer.from('a key for tests'),

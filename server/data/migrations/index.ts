@@ -9,6 +9,7 @@ import * as whomToBelieve from './0007_whom_to_believe'
 import * as photos from './0008_photos'
 import * as groups from './0009_groups'
 import * as storageTrial from './0010_storage_trial'
+import * as indexes from './0011_indexes'
 
 interface Named {
   name: string
@@ -26,6 +27,7 @@ const all: Named[] = [
   { name: '0008_photos', migration: photos },
   { name: '0009_groups', migration: groups },
   { name: '0010_storage_trial', migration: storageTrial },
+  { name: '0011_indexes', migration: indexes },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */
