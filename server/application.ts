@@ -7,7 +7,7 @@ import packageJson from '../package.json' with { type: 'json' }
 import type { Config } from './config'
 import { databaseFile, mediaFolder, protectFolder, signingKey } from './dataFolder'
 import { openDatabase } from './data/database'
-import { buildElogio, jobKinds, mailKinds } from './elogio'
+import { buildElogio } from './elogio'
 import { buildFaults } from './faults'
 import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
 import { displayVariants } from './http/displayVariants'
@@ -24,6 +24,7 @@ import { limitConnections } from './http/serverTimeouts'
 import { answeringStorageFaults } from './http/storageAnswers'
 import { buildThrottle } from './http/throttle'
 import { buildUploadMemory } from './http/uploadMemory'
+import { jobKinds } from './jobKinds'
 import { releaseAll } from './jobs/queue'
 import { startJobRunner } from './jobs/runner'
 import type { Log } from './log'
@@ -32,7 +33,6 @@ import { buildSeen } from './publishing/seen'
 import { markInstallationStale } from './publishing/staleDisplays'
 import { buildServices, type Services } from './services'
 import { buildStorageCheck } from './storageCheck'
-import { tidyByTheHour } from './tidyUp'
 
 /** What a test sets otherwise than the real thing. */
 export interface Overrides extends Partial<Pick<Services, 'now' | 'argon' | 'fetchOutside' | 'mailer'>> {
@@ -71,10 +71,8 @@ export async function startApplication(
     allowedHosts: config.allowedHosts,
     behaviours: behaviourAddresses(),
     mailer: config.smtp && smtpMailer(config.smtp.url, config.smtp.from),
-    wakeJobs: () => {
-      jobs.wake()
-      mails.wake()
-    },
+    wakeJobs: () => jobs.wake(),
+    stopJob: (id) => jobs.cancel(id),
     log,
     ...overrides,
   })
@@ -83,8 +81,6 @@ export async function startApplication(
   await markInstallationStale(services)
   await releaseAll(db)
   const jobs = startJobRunner(services, jobKinds(services, live))
-  const mails = startJobRunner(services, mailKinds(services))
-  const stopTidying = tidyByTheHour(services)
 
   const server = createServer({ connectionsCheckingInterval: CHECKING_MS })
   limitConnections(server)
@@ -108,7 +104,7 @@ export async function startApplication(
   }
   const answerMedia = mediaAnswers(services.mediaFolder)
   const checkStorage = buildStorageCheck({ db, folder: config.dataFolder, now: services.now })
-  const health = { checkStorage, jobs, now: services.now, faults: faults.count, version: packageJson.version }
+  const health = { checkStorage, jobs, faults: faults.count, version: packageJson.version }
   const route = buildRouteListener(build, config.development ? 'development' : 'production', site)
   const listener = buildRequestListener({
     site,
@@ -142,9 +138,7 @@ export async function startApplication(
   const stop = async () => {
     services.streams.endAll()
     await requests.close(MAX_STOPPING_MS)
-    stopTidying()
     await jobs.stop()
-    await mails.stop()
     await db.destroy()
   }
   return { port, services, isEmpty: elogio.isEmpty, noteFault: faults.note, stop: () => (stopped ??= stop()) }

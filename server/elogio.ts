@@ -8,8 +8,6 @@ import { changeOwn, consentOwn, ownReview, takeBackOwn } from './collection/ownR
 import { writeDown, writeView } from './collection/writeDown'
 import { askToConfirm, confirmMailbox, confirmView } from './collection/confirmation'
 import { mailSettings, saveTelling, tryMail } from './mail/mailSettings'
-import { SEND_MAIL, sendMail } from './mail/outbox'
-import { DIGEST, sendDigest } from './mail/tellMembers'
 import { bringOrders, ordersView } from './proof/bringOrders'
 import { latestOwnAct } from './moderation/latestOwnAct'
 import { forgetView, keepAlt, keepAside, queueNames, saveView } from './moderation/asides'
@@ -37,10 +35,9 @@ import {
 } from './publishing/manage'
 import { howHandled } from './publishing/howHandled'
 import { looksToStartFrom, startDisplay } from './publishing/newDisplay'
-import { publishStale, type Publication } from './publishing/publish'
+import type { Publication } from './publishing/publish'
 import { samplePreview } from './publishing/samplePreview'
-import { REBUILD } from './publishing/staleDisplays'
-import type { Work } from './jobs/runner'
+import { cancelJob, jobsView, retryJob } from './jobs/manageJobs'
 import type { Member } from './data/members'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
@@ -70,6 +67,9 @@ export function buildElogio(services: Services, publication: Publication) {
     setUp: bound(setUp),
     saveSettings: bound(saveSettings),
     mailSettings: bound(mailSettings),
+    jobsView: bound(jobsView),
+    cancelJob: bound(cancelJob),
+    retryJob: bound(retryJob),
     saveTelling: bound(saveTelling),
     tryMail: bound(tryMail),
     changePassword: bound(changePassword),
@@ -136,13 +136,3 @@ export function buildElogio(services: Services, publication: Publication) {
   }
 }
 export type Elogio = ReturnType<typeof buildElogio>
-
-/** What the job runner does, by the kind of job. */
-export function jobKinds(services: Services, publication: Publication): Record<string, Work> {
-  return { [REBUILD]: (job) => publishStale(services, publication, job.shopId) }
-}
-
-/** What another runner does beside it, so that a slow mail server holds up no display. */
-export function mailKinds(services: Services): Record<string, Work> {
-  return { [SEND_MAIL]: (job) => sendMail(services, job), [DIGEST]: (job) => sendDigest(services, job) }
-}

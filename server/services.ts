@@ -48,6 +48,8 @@ export interface Services {
   presence: Presence
   /** Tells the job runner that something is due; called after the transaction that wrote the job. */
   wakeJobs: () => void
+  /** Tells the job runner to end a job that is being done. */
+  stopJob: (id: number) => void
 }
 
 const alphabet = '23456789abcdefghjkmnpqrstuvwxyz'
@@ -71,6 +73,7 @@ export function buildServices(
     log: silentLog,
     presence: buildPresence(),
     wakeJobs: () => undefined,
+    stopJob: () => undefined,
     ...given,
   }
 }

@@ -244,7 +244,16 @@ describe('what visitors fetch', () => {
     const answer = await fetch(`${demo.url}/healthz`)
     expect([answer.status, await answer.json()]).toEqual([
       200,
-      { status: 'ok', database: true, storage: 'ok', jobs: true, faults: 0, version: '0.1.0' },
+      {
+        status: 'ok',
+        database: true,
+        storage: 'ok',
+        jobs: true,
+        running: 0,
+        stuck: [],
+        faults: 0,
+        version: '0.1.0',
+      },
     ])
   })
 })

@@ -21,7 +21,7 @@ export interface OrderRow {
 export interface OrderFile {
   rows: OrderRow[]
   /** Rows left out, each with its field and reason. */
-  problems: { row: number; field: string; reason: string }[]
+  problems: OrderProblem[]
 }
 
 const columns = {
@@ -39,6 +39,78 @@ type Column = keyof typeof columns
 /** Spreadsheets are kept from running a cell by an apostrophe before it. */
 const undefused = (cell: string) => cell.replace(/^'(?=[=+\-@])/u, '')
 
+/** What is wrong with a row, by its field. */
+export interface OrderProblem {
+  row: number
+  field: string
+  reason: string
+}
+
+/** A heading as it was understood: where each column stands, and how many there are. */
+export interface OrderTable {
+  at: Partial<Record<Column, number>>
+  width: number
+}
+
+/** How the CSV reader takes a file of orders apart. @param start the file's text, or its beginning with the heading */
+export const orderCsvOptions = (start: string) => ({
+  bom: true,
+  delimiter: delimiterOf(start.replace(/^\uFEFF/u, '')),
+  relax_column_count: true,
+  relax_quotes: true,
+  skip_empty_lines: true,
+  trim: true,
+  // A quotation mark that is never closed would take the rest of the file as one cell.
+  max_record_size: 1_000_000,
+})
+
+/** @throws Error in plain words when there is no column of order numbers */
+export function readOrderHeading(heading: string[] | undefined): OrderTable {
+  if (!heading) throw new Error(say('orders.file.empty'))
+  const at = placesOf(heading)
+  if (at.number === undefined)
+    throw new Error(say('orders.file.noColumn', { column: 'number', heading: heading.join(', ') }))
+  return { at, width: heading.length }
+}
+
+/**
+ * A line of an order, or what is wrong with it; null for a row with nothing in it.
+ * @param row its place below the heading, counted from 1
+ */
+export function readOrderRow(
+  { at, width }: OrderTable,
+  record: string[],
+  row: number,
+): { order: OrderRow } | { problems: OrderProblem[] } | null {
+  if (record.every((value) => value.trim() === '')) return null
+  const problems: OrderProblem[] = []
+  const cell = (column: Column) => undefused((record[at[column] ?? -1] ?? '').trim())
+  const problem = (field: Column, reason: string) => problems.push({ row, field, reason })
+  const date = (column: 'placed_at' | 'delivered_at') => {
+    const typed = cell(column)
+    const read = typed === '' ? null : dayFirstDate(typed)
+    if (typed !== '' && read === null) problem(column, say('orders.file.noDate', { typed }))
+    return read
+  }
+  if (record.length > width)
+    problem('number', say('orders.file.cells', { cells: record.length, columns: width }))
+  if (orderNumberKey(cell('number')) === '') problem('number', say('orders.file.noNumber'))
+  const [placedAt, deliveredAt] = [date('placed_at'), date('delivered_at')]
+  if (problems.length > 0) return { problems }
+  const order = {
+    row,
+    number: cell('number'),
+    email: cell('email'),
+    name: cell('name'),
+    productSku: cell('product_sku'),
+    productTitle: cell('product_title'),
+    placedAt,
+    deliveredAt,
+    status: cell('status').toLowerCase(),
+  }
+  return { order }
+}
+
 /**
  * The lines of orders in a CSV, with what is wrong in it by row and field. A row with a problem is left out, the
  * others are kept.
@@ -46,59 +118,29 @@ const undefused = (cell: string) => cell.replace(/^'(?=[=+\-@])/u, '')
  */
 export function readOrderFile(text: string): OrderFile {
   const [heading, ...records] = tableOf(text)
-  if (!heading) throw new Error(say('orders.file.empty'))
-  const at = placesOf(heading)
-  if (at.number === undefined)
-    throw new Error(say('orders.file.noColumn', { column: 'number', heading: heading.join(', ') }))
-
+  const table = readOrderHeading(heading)
   const file: OrderFile = { rows: [], problems: [] }
   records.forEach((record, i) => {
-    const cell = (column: Column) => undefused((record[at[column] ?? -1] ?? '').trim())
-    const problem = (field: Column, reason: string) => file.problems.push({ row: i + 1, field, reason })
-    const date = (column: 'placed_at' | 'delivered_at') => {
-      const typed = cell(column)
-      const read = typed === '' ? null : dayFirstDate(typed)
-      if (typed !== '' && read === null) problem(column, say('orders.file.noDate', { typed }))
-      return read
-    }
-    const before = file.problems.length
-    if (record.every((value) => value.trim() === '')) return
-    if (record.length > heading.length)
-      problem('number', say('orders.file.cells', { cells: record.length, columns: heading.length }))
-    if (orderNumberKey(cell('number')) === '') problem('number', say('orders.file.noNumber'))
-    const [placedAt, deliveredAt] = [date('placed_at'), date('delivered_at')]
-    if (file.problems.length > before) return
-    file.rows.push({
-      row: i + 1,
-      number: cell('number'),
-      email: cell('email'),
-      name: cell('name'),
-      productSku: cell('product_sku'),
-      productTitle: cell('product_title'),
-      placedAt,
-      deliveredAt,
-      status: cell('status').toLowerCase(),
-    })
+    const read = readOrderRow(table, record, i + 1)
+    if (read && 'order' in read) file.rows.push(read.order)
+    else if (read) file.problems.push(...read.problems)
   })
   return file
 }
 
 function tableOf(text: string): string[][] {
   try {
-    return parse(text, {
-      bom: true,
-      delimiter: delimiterOf(text),
-      relax_column_count: true,
-      relax_quotes: true,
-      skip_empty_lines: true,
-      trim: true,
-    })
+    return parse(text, orderCsvOptions(text))
   } catch (error) {
-    throw new Error(say('orders.file.noTable', { reason: error instanceof Error ? error.message : '' }), {
-      cause: error,
-    })
+    throw noTable(error)
   }
 }
+
+/** Why a file is no table, in plain words. */
+export const noTable = (error: unknown): Error =>
+  new Error(say('orders.file.noTable', { reason: error instanceof Error ? error.message : '' }), {
+    cause: error,
+  })
 
 function delimiterOf(text: string): string {
   const first = text.slice(0, text.search(/\r|\n|$/u))

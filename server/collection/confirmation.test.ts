@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import { phonePhoto } from '../../tests/support/pictures'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, send, testServices, nowhere } from '../../tests/support/shop'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { findFormBySlug } from '../data/forms'
@@ -10,7 +10,7 @@ import { approvedTally, undecidedCount, unconfirmedCount } from '../data/reviewC
 import { findReview, proofOfReview, signalsOfVersion } from '../data/reviewReading'
 import { showableReviews } from '../data/showableReviews'
 import type { Shop } from '../data/shops'
-import { mailKinds } from '../elogio'
+import { jobKinds } from '../jobKinds'
 import { startJobRunner } from '../jobs/runner'
 import { MailRefused } from '../mail/mailer'
 import { stagePhoto, type Staged } from '../media/stagePhoto'
@@ -50,7 +50,7 @@ const found = async (publicId: string) => (await findReview(services.db, shop.id
 const kindsOf = async (publicId: string) =>
   (await signalsOfVersion(services.db, shop.id, (await found(publicId)).versionId)).map(({ kind }) => kind)
 async function post() {
-  const runner = startJobRunner(services, mailKinds(services))
+  const runner = startJobRunner(services, jobKinds(services, nowhere))
   await runner.drain()
   await runner.stop()
 }

@@ -5,7 +5,7 @@ import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { addShop, send, testServices } from '../../tests/support/shop'
 import { openForm, submitForm } from './customerForm'
-import { forgetOldAddresses } from './forgetAddresses'
+import { cleanUp } from '../cleanUp/cleanUp'
 import { issueFormToken, readFormToken } from './formToken'
 
 let services: Services
@@ -163,7 +163,7 @@ test('the network address that a review came from is forgotten after thirty days
   const more = { order_number: '', product: '', consent: true, token: undefined, website: '', media: [] }
   await submitForm(services, form, { ...given, ...more }, { ip: '192.0.2.9' })
   const kept = () => services.db('review').pluck('ip')
-  expect([await forgetOldAddresses(services), await kept()]).toEqual([0, ['192.0.2.9']])
+  expect([(await cleanUp(services)).addresses, await kept()]).toEqual([0, ['192.0.2.9']])
   clock.now = new Date(clock.now.getTime() + 31 * 86_400_000)
-  expect([await forgetOldAddresses(services), await kept()]).toEqual([1, ['']])
+  expect([(await cleanUp(services)).addresses, await kept()]).toEqual([1, ['']])
 })

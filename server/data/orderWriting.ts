@@ -10,7 +10,10 @@ export interface OrdersTaken {
   newProducts: number
 }
 
-/** Puts rows of orders in: what is there already is brought up to date, and nothing is ever doubled. */
+/**
+ * Puts rows of orders in, a few statements for all of them: what is there already is brought up to date, and nothing is
+ * ever doubled.
+ */
 export async function upsertOrders(
   trx: Knex.Transaction,
   shopId: number,
@@ -18,95 +21,174 @@ export async function upsertOrders(
   newId: () => string,
   now: string,
 ): Promise<OrdersTaken> {
-  const taken: OrdersTaken = { newOrders: 0, newLines: 0, changedLines: 0, newProducts: 0 }
-  for (const row of rows) {
-    const product = await upsertProduct(trx, shopId, row, newId)
-    const purchase = await upsertPurchase(trx, shopId, row, newId, now)
-    if (product.isNew) taken.newProducts++
-    if (purchase.isNew) taken.newOrders++
-    const own = { purchase_id: purchase.id, product_id: product.id }
-    const values = { status: row.status, delivered_at: row.deliveredAt }
-    const line = await trx('purchase_line')
-      .where(own)
-      .first<{ id: number } & typeof values>('id', 'status', 'delivered_at')
-    if (!line) {
-      await trx('purchase_line').insert({ shop_id: shopId, ...own, ...values })
-      taken.newLines++
-    } else if (line.status !== values.status || line.delivered_at !== values.delivered_at) {
-      await trx('purchase_line').where({ id: line.id }).update(values)
-      taken.changedLines++
-    }
-  }
-  return taken
+  const products = await productsOf(trx, shopId, rows, newId)
+  const purchases = await purchasesOf(trx, shopId, rows, newId, now)
+  const lines = await upsertLines(
+    trx,
+    shopId,
+    rows.map((row, i) => ({
+      purchaseId: purchases.ids.get(orderNumberKey(row.number))!,
+      productId: products.ids[i]!,
+      status: row.status,
+      deliveredAt: row.deliveredAt,
+    })),
+  )
+  return { ...lines, newOrders: purchases.added, newProducts: products.added }
 }
 
-/** A product by its SKU, else by its title, which then is its SKU as well. */
-async function upsertProduct(
+/** The product of each row: by its SKU, else by its title, which then is its SKU as well. */
+async function productsOf(
   trx: Knex.Transaction,
   shopId: number,
-  { productSku, productTitle }: OrderRow,
+  rows: OrderRow[],
   newId: () => string,
-): Promise<{ id: number; isNew: boolean }> {
-  const sku = productSku || productTitle
-  const product = () => trx('product').where({ shop_id: shopId })
-  const known =
-    (await product().whereRaw('lower(sku) = ?', sku.toLowerCase()).first<{ id: number } | undefined>('id')) ??
-    // Two products can have one title; only where no SKU is given does it say which is meant.
-    (productSku === ''
-      ? await product().where({ title: productTitle }).first<{ id: number } | undefined>('id')
-      : undefined)
-  if (known) return { id: known.id, isNew: false }
-  const [id] = await trx('product').insert({
-    shop_id: shopId,
-    public_id: newId(),
-    sku,
-    title: productTitle || sku,
-  })
-  return { id: id!, isNew: true }
+): Promise<{ ids: number[]; added: number }> {
+  const skuOf = ({ productSku, productTitle }: OrderRow) => productSku || productTitle
+  const product = () => trx('product').where({ shop_id: shopId }).orderBy('id')
+  const bySku = new Map<string, number>()
+  const byTitle = new Map<string, number>()
+  const skus = [...new Set(rows.map((row) => skuOf(row).toLowerCase()))]
+  const named: { id: number; key: string }[] = await product()
+    .whereIn(trx.raw('lower(sku)'), skus)
+    .select('id', { key: trx.raw('lower(sku)') })
+  for (const { id, key } of named) if (!bySku.has(key)) bySku.set(key, id)
+  // Two products can have one title; only where no SKU is given does it say which is meant.
+  const titles = [...new Set(rows.filter((row) => row.productSku === '').map((row) => row.productTitle))]
+  const titled: { id: number; title: string }[] = await product()
+    .whereIn('title', titles)
+    .select('id', 'title')
+  for (const { id, title } of titled) if (!byTitle.has(title)) byTitle.set(title, id)
+
+  const ids: number[] = []
+  let added = 0
+  for (const row of rows) {
+    const sku = skuOf(row)
+    let id =
+      bySku.get(sku.toLowerCase()) ?? (row.productSku === '' ? byTitle.get(row.productTitle) : undefined)
+    if (id === undefined) {
+      const title = row.productTitle || sku
+      ;[id] = await trx('product').insert({ shop_id: shopId, public_id: newId(), sku, title })
+      bySku.set(sku.toLowerCase(), id!)
+      if (!byTitle.has(title)) byTitle.set(title, id!)
+      added++
+    }
+    ids.push(id!)
+  }
+  return { ids, added }
 }
 
-async function upsertPurchase(
+/** What a file says of an order; a file without a column leaves what an earlier one said. */
+interface OrderFacts {
+  email?: string
+  mailbox?: string
+  name?: string
+  placed_at?: string
+}
+
+async function purchasesOf(
   trx: Knex.Transaction,
   shopId: number,
-  row: OrderRow,
+  rows: OrderRow[],
   newId: () => string,
   now: string,
-): Promise<{ id: number; isNew: boolean }> {
-  const numberKey = orderNumberKey(row.number)
-  const known = await trx('purchase')
-    .where({ shop_id: shopId, number_key: numberKey })
-    .first<{ id: number; placed_at: string } | undefined>('id', 'placed_at')
-  // A file without a column leaves what an earlier one said.
-  const values = {
-    ...(row.email !== '' && { email: row.email, mailbox: mailboxKey(row.email) }),
-    ...(row.name !== '' && { name: row.name }),
-    ...(row.placedAt !== null && { placed_at: row.placedAt }),
+): Promise<{ ids: Map<string, number>; added: number }> {
+  const given = new Map<string, { first: OrderRow; facts: OrderFacts }>()
+  for (const row of rows) {
+    const key = orderNumberKey(row.number)
+    const one = given.get(key) ?? { first: row, facts: {} }
+    Object.assign(one.facts, {
+      ...(row.email !== '' && { email: row.email, mailbox: mailboxKey(row.email) }),
+      ...(row.name !== '' && { name: row.name }),
+      ...(row.placedAt !== null && { placed_at: row.placedAt }),
+    })
+    given.set(key, one)
   }
-  if (known) {
-    if (Object.keys(values).length > 0) await trx('purchase').where({ id: known.id }).update(values)
-    return { id: known.id, isNew: false }
+  const known: ({ id: number; number_key: string } & Required<OrderFacts>)[] = await trx('purchase')
+    .where({ shop_id: shopId })
+    .whereIn('number_key', [...given.keys()])
+    .select('id', 'number_key', 'email', 'mailbox', 'name', 'placed_at')
+  const ids = new Map(known.map(({ id, number_key }) => [number_key, id]))
+  for (const before of known) {
+    const { facts } = given.get(before.number_key)!
+    const isOther = Object.entries(facts).some(([part, value]) => before[part as keyof OrderFacts] !== value)
+    if (isOther) await trx('purchase').where({ id: before.id }).update(facts)
   }
-  const [id] = await trx('purchase').insert({
-    shop_id: shopId,
-    public_id: newId(),
-    number: row.number,
-    number_key: numberKey,
-    email: '',
-    name: '',
-    placed_at: row.placedAt ?? row.deliveredAt ?? now,
-    ...values,
-  })
-  return { id: id!, isNew: true }
+  const fresh = [...given].filter(([key]) => !ids.has(key))
+  if (fresh.length > 0) {
+    const added: { id: number; number_key: string }[] = await trx('purchase')
+      .insert(
+        fresh.map(([key, { first, facts }]) => ({
+          shop_id: shopId,
+          public_id: newId(),
+          number: first.number,
+          number_key: key,
+          email: '',
+          mailbox: '',
+          name: '',
+          placed_at: first.placedAt ?? first.deliveredAt ?? now,
+          ...facts,
+        })),
+      )
+      .returning(['id', 'number_key'])
+    for (const { id, number_key } of added) ids.set(number_key, id)
+  }
+  return { ids, added: fresh.length }
+}
+
+interface NewLine {
+  purchaseId: number
+  productId: number
+  status: string
+  deliveredAt: string | null
+}
+
+async function upsertLines(
+  trx: Knex.Transaction,
+  shopId: number,
+  lines: NewLine[],
+): Promise<Pick<OrdersTaken, 'newLines' | 'changedLines'>> {
+  const keyOf = (purchase: number, product: number) => `${purchase} ${product}`
+  const known: {
+    id: number
+    purchase_id: number
+    product_id: number
+    status: string
+    delivered_at: string | null
+  }[] = await trx('purchase_line')
+    .whereIn('purchase_id', [...new Set(lines.map(({ purchaseId }) => purchaseId))])
+    .select('id', 'purchase_id', 'product_id', 'status', 'delivered_at')
+  const before = new Map(known.map((line) => [keyOf(line.purchase_id, line.product_id), line]))
+  // The last row of a file that names a line is right.
+  const given = new Map(lines.map((line) => [keyOf(line.purchaseId, line.productId), line]))
+  const fresh = [...given].filter(([key]) => !before.has(key)).map(([, line]) => line)
+  let changedLines = 0
+  for (const [key, { status, deliveredAt }] of given) {
+    const line = before.get(key)
+    if (!line || (line.status === status && line.delivered_at === deliveredAt)) continue
+    await trx('purchase_line').where({ id: line.id }).update({ status, delivered_at: deliveredAt })
+    changedLines++
+  }
+  if (fresh.length > 0)
+    await trx('purchase_line').insert(
+      fresh.map(({ purchaseId, productId, status, deliveredAt }) => ({
+        shop_id: shopId,
+        purchase_id: purchaseId,
+        product_id: productId,
+        status,
+        delivered_at: deliveredAt,
+      })),
+    )
+  return { newLines: fresh.length, changedLines }
 }
 
 export async function ordersSummary(
   db: Knex,
   shopId: number,
 ): Promise<{ count: number; newest: string | null }> {
-  return db('shop')
-    .where({ id: shopId })
-    .first<{ count: number; newest: string | null }>({
-      count: 'orders',
-      newest: db('purchase').whereRaw('purchase.shop_id = shop.id').max('placed_at'),
-    })
+  const { count } = await db('shop').where({ id: shopId }).first<{ count: number }>({ count: 'orders' })
+  const newest = await db('purchase')
+    .where({ shop_id: shopId })
+    .max({ at: 'placed_at' })
+    .first<{ at: string | null }>()
+  return { count, newest: newest.at }
 }

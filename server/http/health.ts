@@ -2,30 +2,27 @@ import type { IncomingMessage, ServerResponse } from 'node:http'
 import type { JobRunner } from '../jobs/runner'
 import type { StorageState } from '../storageCheck'
 
-const JOBS_ASLEEP_MS = 30_000
-
 interface Health {
   checkStorage: () => Promise<StorageState>
-  jobs: Pick<JobRunner, 'lastTurn'>
-  now: () => Date
+  jobs: Pick<JobRunner, 'state'>
   faults: () => number
   version: string
 }
 
 /**
- * `/healthz`: 200 when something can be stored and the job runner has looked lately; else 503, naming which of them does
- * not work and why.
+ * `/healthz`: 200 when something can be stored and no job is stuck; else 503, naming which of them does not work and why.
+ * A job that is busy for long and says how far it is does not count as stuck.
  */
 export function answerHealth(
   req: IncomingMessage,
   res: ServerResponse,
-  { checkStorage, jobs, now, faults, version }: Health,
+  { checkStorage, jobs, faults, version }: Health,
 ): boolean {
   if (req.url?.split('?', 1)[0] !== '/healthz') return false
-  const jobsRun = Math.abs(now().getTime() - jobs.lastTurn()) < JOBS_ASLEEP_MS
+  const { running, stuck } = jobs.state()
   checkStorage()
     .then((storage) => {
-      const healthy = storage === 'ok' && jobsRun
+      const healthy = storage === 'ok' && stuck.length === 0
       res.writeHead(healthy ? 200 : 503, {
         'Content-Type': 'application/json',
         'Cache-Control': 'no-store',
@@ -36,7 +33,9 @@ export function answerHealth(
           status: healthy ? 'ok' : 'failing',
           database: storage === 'ok',
           storage,
-          jobs: jobsRun,
+          jobs: stuck.length === 0,
+          running,
+          stuck,
           faults: faults(),
           version,
         }),

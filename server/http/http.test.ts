@@ -176,27 +176,25 @@ test('a form’s JSON is asked for by its address and what is accepted', () => {
 })
 
 describe('/healthz', () => {
-  const health = (storage: StorageState, lookedAgo: number) => {
-    const now = new Date('2026-11-25T12:00:00Z')
+  const health = (storage: StorageState, stuck: string[] = []) => {
     const given = {
       checkStorage: async () => storage,
       faults: () => 0,
-      jobs: { lastTurn: () => now.getTime() - lookedAgo },
-      now: () => now,
+      jobs: { state: () => ({ running: 1, stuck }) },
       version: '1',
     }
     return ask((req, res) => void answerHealth(req, res, given), {}, 'GET', '/healthz')
   }
   test('is well when the database answers and jobs run, and says which does not', async () => {
-    expect((await health('ok', 1000)).status).toBe(200)
-    const [locked, asleep] = [await health('busy', 1000), await health('ok', 60_000)]
+    expect((await health('ok')).status).toBe(200)
+    const [locked, stuck] = [await health('busy'), await health('ok', ['sendMail'])]
     expect([locked.status, JSON.parse(locked.body.toString())]).toMatchObject([
       503,
       { database: false, storage: 'busy', jobs: true },
     ])
-    expect([asleep.status, JSON.parse(asleep.body.toString())]).toMatchObject([
+    expect([stuck.status, JSON.parse(stuck.body.toString())]).toMatchObject([
       503,
-      { database: true, jobs: false },
+      { database: true, jobs: false, stuck: ['sendMail'] },
     ])
   })
 })

@@ -1,22 +1,11 @@
 import type { Knex } from 'knex'
-
-export interface Job {
-  id: number
-  shopId: number
-  kind: string
-  payload: string
-  generation: number
-  attempts: number
-}
+import type { Job, NewJob, Outcome } from './job'
 
 /**
  * Puts work on the list inside the transaction that makes it necessary. Work under the same key is done once; asked
  * for again while it is being done, it is done once more.
  */
-export async function enqueue(
-  trx: Knex.Transaction,
-  job: { shopId: number; kind: string; uniqueKey: string; payload: Record<string, unknown>; dueAt: string },
-): Promise<void> {
+export async function enqueue(trx: Knex.Transaction, job: NewJob): Promise<void> {
   await trx('job')
     .insert({
       shop_id: job.shopId,
@@ -24,9 +13,29 @@ export async function enqueue(
       unique_key: job.uniqueKey,
       payload: JSON.stringify(job.payload),
       due_at: job.dueAt,
+      created_at: job.dueAt,
     })
     .onConflict('unique_key')
-    .merge({ due_at: job.dueAt, generation: trx.raw('job.generation + 1'), attempts: 0 })
+    .merge({
+      due_at: job.dueAt,
+      generation: trx.raw('job.generation + 1'),
+      attempts: 0,
+      error: null,
+      ended_at: null,
+      cancel_asked: 0,
+      state: trx.raw("CASE job.state WHEN 'running' THEN 'running' ELSE 'due' END"),
+    })
+}
+
+/** Lists a recurring job of the installation; one that is listed keeps its time. */
+export async function enqueueRecurring(
+  db: Knex,
+  { kind, everyMs, now }: { kind: string; everyMs: number; now: string },
+): Promise<void> {
+  await db('job')
+    .insert({ kind, unique_key: kind, payload: '{}', due_at: now, created_at: now, every_ms: everyMs })
+    .onConflict('unique_key')
+    .merge({ every_ms: everyMs })
 }
 
 /** Leases the next due job of some kinds, or answers undefined when nothing is due. */
@@ -36,35 +45,86 @@ export async function leaseNext(
   now: string,
   leasedUntil: string,
 ): Promise<Job | undefined> {
-  const rows: {
-    id: number
-    shop_id: number
-    kind: string
-    payload: string
-    generation: number
-    attempts: number
-  }[] = await db.raw(
-    `UPDATE job SET leased_until = ?, attempts = attempts + 1 WHERE id = (
-         SELECT id FROM job WHERE due_at <= ? AND kind IN (${kinds.map(() => '?').join(', ')}) AND (leased_until IS NULL OR leased_until <= ?) ORDER BY due_at LIMIT 1
-       ) RETURNING id, shop_id, kind, payload, generation, attempts`,
-    [leasedUntil, now, ...kinds, now],
+  const due = `SELECT id FROM job WHERE state = 'due' AND due_at <= ? AND kind IN (${kinds.map(() => '?').join(', ')}) ORDER BY due_at LIMIT 1`
+  const rows: (Omit<Job, 'shopId'> & { shop_id: number | null })[] = await db.raw(
+    `UPDATE job SET state = 'running', leased_until = ?, attempts = attempts + 1 WHERE id = (${due})
+     RETURNING id, shop_id, kind, payload, generation, attempts`,
+    [leasedUntil, now, ...kinds],
   )
   const row = rows[0]
-  return row && { ...row, shopId: row.shop_id }
+  if (!row) return undefined
+  const { shop_id: shopId, ...job } = row
+  return { ...job, shopId }
 }
 
-/** Takes a finished job off the list, unless it was asked for again meanwhile. */
-export async function finish(db: Knex, job: Job): Promise<void> {
-  const removed = await db('job').where({ id: job.id, generation: job.generation }).delete()
-  if (removed === 0) await db('job').where({ id: job.id }).update({ leased_until: null, error: null })
+/** Keeps the leases of jobs that are being done, and answers which of them somebody wants to end. */
+export async function renewLeases(db: Knex, ids: number[], leasedUntil: string): Promise<number[]> {
+  await db('job').whereIn('id', ids).update({ leased_until: leasedUntil })
+  return db('job').whereIn('id', ids).where({ cancel_asked: 1 }).pluck('id')
 }
 
-/** Puts a failed job back, to be tried again later. */
-export async function postpone(db: Knex, job: Job, dueAt: string, error: string): Promise<void> {
-  await db('job').where({ id: job.id }).update({ leased_until: null, due_at: dueAt, error })
+export async function noteProgress(db: Knex, id: number, done: number, total: number | null): Promise<void> {
+  await db('job').where({ id }).update({ done, total })
+}
+
+/** Ends a job that is done: takes it off the list or keeps its outcome, unless it was asked for again meanwhile. */
+export async function finish(
+  db: Knex,
+  job: Job,
+  { kept, outcome, now }: { kept: boolean; outcome: Outcome; now: string },
+): Promise<void> {
+  const sameAsBegun = () => db('job').where({ id: job.id, generation: job.generation })
+  const ended = kept
+    ? await sameAsBegun().update({
+        state: 'done',
+        result: JSON.stringify(outcome ?? {}),
+        error: null,
+        ended_at: now,
+        leased_until: null,
+      })
+    : await sameAsBegun().delete()
+  if (ended === 0) await putBack(db, job.id, {})
+}
+
+/** Lists a job that was begun again, to be done at its time or a later one. */
+export async function putBack(
+  db: Knex,
+  id: number,
+  more: { dueAt?: string; error?: string | null; attempts?: number },
+): Promise<void> {
+  await db('job')
+    .where({ id })
+    .update({
+      state: 'due',
+      leased_until: null,
+      error: more.error ?? null,
+      ...(more.dueAt !== undefined && { due_at: more.dueAt }),
+      ...(more.attempts !== undefined && { attempts: more.attempts }),
+    })
+}
+
+/** Ends a job that did not get done, and says why. */
+export async function endUndone(
+  db: Knex,
+  id: number,
+  state: 'failed' | 'cancelled',
+  { error, now }: { error: string | null; now: string },
+): Promise<void> {
+  await db('job').where({ id }).update({ state, error, ended_at: now, leased_until: null })
+}
+
+/** Lists again what was being done under a lease that has run out. */
+export async function releaseExpired(db: Knex, now: string): Promise<void> {
+  await db('job')
+    .where({ state: 'running' })
+    .where('leased_until', '<=', now)
+    .update({ state: 'due', leased_until: null })
 }
 
 /** Gives back what a process that is gone had leased: one process works on a database, so at its start all is stale. */
 export async function releaseAll(db: Knex): Promise<void> {
-  await db('job').whereNotNull('leased_until').update({ leased_until: null })
+  await db('job')
+    .where({ state: 'running' })
+    .whereNotNull('leased_until')
+    .update({ state: 'due', leased_until: null })
 }

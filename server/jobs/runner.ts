@@ -1,73 +1,197 @@
 import type { Services } from '../services'
-import { finish, leaseNext, postpone, type Job } from './queue'
+import type { Job, JobControl, JobKind, JobKinds } from './job'
+import {
+  endUndone,
+  enqueueRecurring,
+  finish,
+  leaseNext,
+  noteProgress,
+  putBack,
+  releaseExpired,
+  renewLeases,
+} from './queue'
 
 const LEASE_MS = 60_000
 const POLL_MS = 1000
 const FIRST_WAIT_MS = 2000
 const LONGEST_WAIT_MS = 3_600_000
+/** The runner looks every second; when it has not for so long, it is stuck. */
+const ASLEEP_MS = 30_000
 
-export type Work = (job: Job) => Promise<void>
+/** Why a job was aborted: only one that was cancelled ends by it. */
+type Ending = 'cancelled' | 'stopping' | 'late'
 
 export interface JobRunner {
   /** Looks for due work now instead of at the next turn. */
   wake: () => void
-  /** Resolves when nothing is due any more. */
+  /** Resolves when nothing is due and nothing is being done any more. */
   drain: () => Promise<void>
+  /** Ends a job that is being done; what it keeps, its kind says. */
+  cancel: (id: number) => void
   stop: () => Promise<void>
-  /** When the runner last looked, as epoch milliseconds. */
-  lastTurn: () => number
+  /** How many jobs are being done, and the kinds of which one has been silent for longer than it may. */
+  state: () => { running: number; stuck: string[] }
 }
 
-/** Works through the job table, one job at a time; what fails is tried again after growing waits. */
-export function startJobRunner(
-  { db, now, log }: Pick<Services, 'db' | 'now' | 'log'>,
-  kinds: Record<string, Work>,
-): JobRunner {
-  let turn: Promise<void> = Promise.resolve()
-  let stopped = false
-  let looked = now().getTime()
+interface Running {
+  job: Job
+  kind: JobKind
+  abort: AbortController
+  ended: Promise<void>
+  /** When it last said how far it is, as epoch milliseconds. */
+  heardAt: number
+}
 
-  async function workThrough(): Promise<void> {
-    while (!stopped) {
-      looked = now().getTime()
-      const job = await leaseNext(
-        db,
-        Object.keys(kinds),
-        now().toISOString(),
-        new Date(looked + LEASE_MS).toISOString(),
+/**
+ * Works through the job table: of each kind as many at a time as it says. What fails is tried again after growing
+ * waits, and in the end kept with its reason. A job under a lease belongs to this runner, which renews it.
+ */
+export function startJobRunner(
+  { db, now, log, changes }: Pick<Services, 'db' | 'now' | 'log' | 'changes'>,
+  kinds: JobKinds,
+): JobRunner {
+  const running = new Map<number, Running>()
+  let looking: Promise<void> = listRecurring()
+  let stopped = false
+  let lookedAt = now().getTime()
+  let lookAgain = false
+
+  async function listRecurring(): Promise<void> {
+    for (const [kind, { everyMs }] of Object.entries(kinds))
+      if (everyMs !== undefined) await enqueueRecurring(db, { kind, everyMs, now: now().toISOString() })
+  }
+
+  const kindsWithRoom = () =>
+    Object.entries(kinds)
+      .filter(
+        ([name, { atOnce }]) => [...running.values()].filter(({ job }) => job.kind === name).length < atOnce,
       )
+      .map(([name]) => name)
+
+  async function look(): Promise<void> {
+    lookedAt = now().getTime()
+    await releaseExpired(db, now().toISOString())
+    while (!stopped) {
+      const open = kindsWithRoom()
+      if (open.length === 0) return
+      const until = new Date(now().getTime() + LEASE_MS).toISOString()
+      const job = await leaseNext(db, open, now().toISOString(), until)
       if (!job) return
-      try {
-        await kinds[job.kind]!(job)
-        await finish(db, job)
-      } catch (error) {
-        const wait = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (job.attempts - 1))
-        await postpone(db, job, new Date(now().getTime() + wait).toISOString(), String(error))
-        log.error({ err: error, job: job.kind, againInSeconds: wait / 1000 }, 'job failed')
-      }
+      begin(job)
     }
   }
 
   function wake(): void {
-    turn = turn
-      .then(workThrough)
+    if (stopped) return
+    if (lookAgain) return
+    lookAgain = true
+    looking = looking
+      .then(() => {
+        lookAgain = false
+        return look()
+      })
       .catch((error: unknown) => log.error({ err: error }, 'the job list could not be read'))
   }
 
-  const timer = setInterval(wake, POLL_MS)
+  function begin(job: Job): void {
+    const one: Running = {
+      job,
+      kind: kinds[job.kind]!,
+      abort: new AbortController(),
+      ended: Promise.resolve(),
+      heardAt: now().getTime(),
+    }
+    running.set(job.id, one)
+    one.ended = work(one)
+      .catch((error: unknown) =>
+        log.error({ err: error, job: job.kind }, 'the end of a job could not be noted'),
+      )
+      .finally(() => {
+        running.delete(job.id)
+        if (job.shopId !== null && one.kind.kept) changes.announce(job.shopId)
+        wake()
+      })
+  }
+
+  async function work(one: Running): Promise<void> {
+    const { job, kind, abort } = one
+    const control: JobControl = {
+      signal: abort.signal,
+      progress: async (done, total) => {
+        one.heardAt = now().getTime()
+        await noteProgress(db, job.id, done, total)
+      },
+    }
+    try {
+      const outcome = await kind.run(job, control)
+      if (kind.everyMs === undefined)
+        await finish(db, job, { kept: kind.kept === true, outcome, now: now().toISOString() })
+      else await putBack(db, job.id, { dueAt: inMs(kind.everyMs), attempts: 0 })
+    } catch (error) {
+      await noteFailure(one, error)
+    }
+  }
+
+  async function noteFailure({ job, kind, abort }: Running, error: unknown): Promise<void> {
+    const ending = abort.signal.aborted ? (abort.signal.reason as Ending) : null
+    const at = { now: now().toISOString() }
+    if (ending === 'cancelled') return endUndone(db, job.id, 'cancelled', { ...at, error: null })
+    // It goes on when the application runs again; this was no try.
+    if (ending === 'stopping') return putBack(db, job.id, { attempts: job.attempts - 1 })
+    const why = ending === 'late' ? `no progress for ${kind.quietMs / 1000} seconds` : String(error)
+    const wait = Math.min(
+      kind.everyMs ?? LONGEST_WAIT_MS,
+      LONGEST_WAIT_MS,
+      FIRST_WAIT_MS * 2 ** (job.attempts - 1),
+    )
+    const over = job.attempts >= kind.tries && kind.everyMs === undefined
+    log.error({ err: error, job: job.kind, why, againInSeconds: over ? null : wait / 1000 }, 'job failed')
+    if (over) await endUndone(db, job.id, 'failed', { ...at, error: why })
+    else await putBack(db, job.id, { dueAt: inMs(wait), error: why })
+    if (over && job.shopId !== null) changes.announce(job.shopId)
+  }
+
+  const inMs = (ms: number) => new Date(now().getTime() + ms).toISOString()
+  const isSilent = ({ kind, heardAt }: Running) => now().getTime() - heardAt > kind.quietMs
+
+  async function renew(): Promise<void> {
+    if (running.size === 0) return
+    const unwanted = await renewLeases(db, [...running.keys()], inMs(LEASE_MS))
+    for (const id of unwanted) running.get(id)?.abort.abort('cancelled' satisfies Ending)
+    for (const one of running.values()) if (isSilent(one)) one.abort.abort('late' satisfies Ending)
+  }
+
+  const timer = setInterval(() => {
+    wake()
+    renew().catch((error: unknown) => log.error({ err: error }, 'the leases of jobs could not be renewed'))
+  }, POLL_MS)
   timer.unref()
   wake()
   return {
     wake,
-    drain: () => {
-      wake()
-      return turn
+    drain: async () => {
+      do {
+        wake()
+        await looking
+        await Promise.all([...running.values()].map(({ ended }) => ended))
+        await looking
+      } while (running.size > 0)
     },
+    cancel: (id) => running.get(id)?.abort.abort('cancelled' satisfies Ending),
     stop: async () => {
       stopped = true
       clearInterval(timer)
-      await turn
+      await looking
+      for (const { abort } of running.values()) abort.abort('stopping' satisfies Ending)
+      await Promise.all([...running.values()].map(({ ended }) => ended))
     },
-    lastTurn: () => looked,
+    state: () => {
+      const asleep = now().getTime() - lookedAt > ASLEEP_MS
+      const silent = [...running.values()]
+        // What has heard that its time is over gets a moment to end.
+        .filter(({ kind, heardAt }) => now().getTime() - heardAt > kind.quietMs + ASLEEP_MS)
+        .map(({ job }) => job.kind)
+      return { running: running.size, stuck: asleep ? ['all', ...silent] : silent }
+    },
   }
 }

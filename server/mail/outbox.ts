@@ -1,13 +1,13 @@
 import type { Knex } from 'knex'
 import { findMail, insertMail, noteTry, type NewMail } from '../data/mails'
+import type { Job } from '../jobs/job'
 import { enqueue } from '../jobs/queue'
-import type { Job } from '../jobs/queue'
 import type { Services } from '../services'
 import { MailRefused } from './mailer'
 
 export const SEND_MAIL = 'sendMail'
 /** After so many tries, the last some hours apart, a mail is given up and shown to the owner. */
-const TRIES = 12
+export const TRIES = 12
 
 /** Puts a mail into the outbox within the transaction that makes it necessary; it gets its one Message-ID there. */
 export async function queueMail(

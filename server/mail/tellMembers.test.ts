@@ -1,9 +1,9 @@
 import { beforeEach, expect, test } from 'vitest'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, send, testServices, nowhere } from '../../tests/support/shop'
 import type { Mail } from '../data/mails'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
-import { mailKinds } from '../elogio'
+import { jobKinds } from '../jobKinds'
 import { startJobRunner } from '../jobs/runner'
 import type { Services } from '../services'
 import { mailSettings, saveTelling, tryMail } from './mailSettings'
@@ -28,7 +28,7 @@ beforeEach(async () => {
 })
 /** What came for the owner, once everything due is out. */
 async function forMara() {
-  const runner = startJobRunner(services, mailKinds(services))
+  const runner = startJobRunner(services, jobKinds(services, nowhere))
   await runner.drain()
   await runner.drain()
   await runner.stop()

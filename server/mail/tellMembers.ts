@@ -6,7 +6,8 @@ import { undecidedCount } from '../data/reviewCounts'
 import { findShop, type Shop } from '../data/shops'
 import { beginDigest, digestOf, membersTold, setDigestSince } from '../data/telling'
 import { writing } from '../data/writing'
-import { enqueue, type Job } from '../jobs/queue'
+import type { Job } from '../jobs/job'
+import { enqueue } from '../jobs/queue'
 import type { Services } from '../services'
 import { htmlText, plainText, type MailParts } from './mailParts'
 import { queueMail } from './outbox'
@@ -80,7 +81,7 @@ export function nextDigest(now: Date, timeZone: string, hour: number): string {
 /** One mail a day with what came since the last one and what needs somebody; none where nothing came. */
 export async function sendDigest(services: Services, job: Job): Promise<void> {
   const { db, now } = services
-  const shop = await findShop(db, job.shopId)
+  const shop = await findShop(db, job.shopId!)
   const { since } = await digestOf(db, shop.id)
   const came = await arrivalsSince(db, shop.id, since)
   const undecided = await undecidedCount(db, shop.id)

@@ -9,9 +9,13 @@ import { hashPassword } from '../../server/account/password'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import type { Submission } from '../../core/intake/submission'
 import { orderNumberKey } from '../../core/proof/orderNumber'
+import type { Publication } from '../../server/publishing/publish'
 import { buildServices, type Services } from '../../server/services'
 import { openMigrated } from './prepared'
 import { notePlans } from './queryPlans'
+
+/** Publishes to nobody, for tests of what is not published. */
+export const nowhere: Publication = { put: () => undefined, remove: () => undefined, latestAsked: () => [] }
 
 /** A database in memory with one clock that a test moves; used by the tests beside the use cases. */
 export async function testServices(

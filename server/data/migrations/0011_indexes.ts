@@ -14,6 +14,7 @@ const statements = [
   `CREATE INDEX session_by_member ON session (member_id)`,
   `CREATE INDEX session_by_end ON session (expires_at)`,
   `CREATE INDEX token_by_end ON token (expires_at)`,
+  `CREATE INDEX token_by_use ON token (used_at) WHERE used_at IS NOT NULL`,
   `CREATE INDEX media_by_name ON media (name)`,
   `CREATE INDEX media_by_time ON media (created_at)`,
   `CREATE INDEX staged_photo_by_name ON staged_photo (name)`,

@@ -10,6 +10,7 @@ import * as photos from './0008_photos'
 import * as groups from './0009_groups'
 import * as storageTrial from './0010_storage_trial'
 import * as indexes from './0011_indexes'
+import * as jobs from './0012_jobs'
 
 interface Named {
   name: string
@@ -28,6 +29,7 @@ const all: Named[] = [
   { name: '0009_groups', migration: groups },
   { name: '0010_storage_trial', migration: storageTrial },
   { name: '0011_indexes', migration: indexes },
+  { name: '0012_jobs', migration: jobs },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

@@ -1,0 +1,35 @@
+import { forgetAddresses } from '../data/arrivals'
+import {
+  deleteExpiredTokens,
+  deleteJobs,
+  deleteMails,
+  deleteSessions,
+  deleteUsedTokens,
+} from '../data/cleanUp'
+import type { Services } from '../services'
+
+const DAY_MS = 86_400_000
+
+/** For how many days each is kept after it has been of use; `docs/limits.md` says the same. */
+export const keptDays = {
+  /** Network addresses help to see an attack while it lasts. */
+  addresses: 30,
+  /** A link that was used says so when it is opened again. */
+  usedTokens: 30,
+  /** What was sent helps to answer who asks for it. */
+  mails: 90,
+  endedJobs: 30,
+}
+
+/** Deletes what is of no use any more. Answers how many rows of each kind went. */
+export async function cleanUp({ db, now }: Pick<Services, 'db' | 'now'>): Promise<Record<string, number>> {
+  const at = now().toISOString()
+  const before = (days: number) => new Date(now().getTime() - days * DAY_MS).toISOString()
+  return {
+    addresses: await forgetAddresses(db, before(keptDays.addresses)),
+    sessions: await deleteSessions(db, at),
+    tokens: (await deleteExpiredTokens(db, at)) + (await deleteUsedTokens(db, before(keptDays.usedTokens))),
+    mails: await deleteMails(db, before(keptDays.mails)),
+    jobs: await deleteJobs(db, before(keptDays.endedJobs)),
+  }
+}

@@ -1,0 +1,82 @@
+import type { Knex } from 'knex'
+
+export type JobState = 'due' | 'running' | 'done' | 'failed' | 'cancelled'
+
+/** A job as the page of jobs shows it. */
+export interface JobLine {
+  id: number
+  /** Null for the installation's own. */
+  shopId: number | null
+  kind: string
+  state: JobState
+  done: number
+  total: number | null
+  attempts: number
+  error: string | null
+  result: Record<string, unknown> | null
+  dueAt: string
+  createdAt: string
+  endedAt: string | null
+}
+
+const columns = {
+  id: 'id',
+  shopId: 'shop_id',
+  kind: 'kind',
+  state: 'state',
+  done: 'done',
+  total: 'total',
+  attempts: 'attempts',
+  error: 'error',
+  result: 'result',
+  dueAt: 'due_at',
+  createdAt: 'created_at',
+  endedAt: 'ended_at',
+}
+
+type Row = Omit<JobLine, 'result'> & { result: string | null }
+const read = (row: Row): JobLine => ({
+  ...row,
+  result: row.result === null ? null : (JSON.parse(row.result) as Record<string, unknown>),
+})
+
+/** A shop's jobs, and those of the installation, the latest first; those that only wait for their first turn are left out. */
+export async function jobsOfShop(db: Knex, shopId: number, limit: number): Promise<JobLine[]> {
+  const some = (whose: number | null) =>
+    db('job')
+      .where({ shop_id: whose })
+      .where(
+        (shown) => void shown.whereNot({ state: 'due' }).orWhere('attempts', '>', 0).orWhereNotNull('error'),
+      )
+      .orderBy('id', 'desc')
+      .limit(limit)
+      .select<Row[]>(columns)
+  return [...(await some(shopId)), ...(await some(null))].map(read)
+}
+
+export async function findJob(db: Knex, shopId: number, id: number): Promise<JobLine | null> {
+  const row = await db('job').where({ id, shop_id: shopId }).first<Row | undefined>(columns)
+  return row ? read(row) : null
+}
+
+/** Ends a job that has not begun, and asks for the end of one that has; answers which it was. */
+export async function askToCancel(
+  db: Knex,
+  shopId: number,
+  id: number,
+  now: string,
+): Promise<'cancelled' | 'asked' | null> {
+  const job = () => db('job').where({ id, shop_id: shopId })
+  if ((await job().where({ state: 'due' }).update({ state: 'cancelled', ended_at: now })) > 0)
+    return 'cancelled'
+  return (await job().where({ state: 'running' }).update({ cancel_asked: 1 })) > 0 ? 'asked' : null
+}
+
+/** Lists a job again that failed or was cancelled; it goes on where it stood. */
+export async function listAgain(db: Knex, shopId: number, id: number, now: string): Promise<boolean> {
+  const listed = await db('job')
+    .where({ id, shop_id: shopId })
+    .whereIn('state', ['failed', 'cancelled'])
+    .update({ state: 'due', due_at: now, attempts: 0, error: null, ended_at: null, cancel_asked: 0 })
+  return listed > 0
+}

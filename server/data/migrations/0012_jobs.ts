@@ -1,0 +1,42 @@
+import type { Knex } from 'knex'
+
+/** Jobs have a state, progress, an end when they fail, an interval where they recur, and need no shop. */
+const statements = [
+  `ALTER TABLE job RENAME TO job_before`,
+  `DROP INDEX job_by_due`,
+  `CREATE TABLE job (
+    id INTEGER PRIMARY KEY,
+    shop_id INTEGER REFERENCES shop(id),
+    kind TEXT NOT NULL,
+    unique_key TEXT NOT NULL UNIQUE,
+    payload TEXT NOT NULL,
+    generation INTEGER NOT NULL DEFAULT 1,
+    state TEXT NOT NULL DEFAULT 'due' CHECK (state IN ('due', 'running', 'done', 'failed', 'cancelled')),
+    due_at TEXT NOT NULL,
+    every_ms INTEGER,
+    attempts INTEGER NOT NULL DEFAULT 0,
+    leased_until TEXT,
+    cancel_asked INTEGER NOT NULL DEFAULT 0,
+    done INTEGER NOT NULL DEFAULT 0,
+    total INTEGER,
+    error TEXT,
+    result TEXT,
+    created_at TEXT NOT NULL,
+    ended_at TEXT
+  )`,
+  `INSERT INTO job (id, shop_id, kind, unique_key, payload, generation, due_at, attempts, error, created_at)
+    SELECT id, shop_id, kind, unique_key, payload, generation, due_at, attempts, error, due_at FROM job_before`,
+  `DROP TABLE job_before`,
+  `CREATE INDEX job_by_due ON job (kind, due_at) WHERE state = 'due'`,
+  `CREATE INDEX job_by_lease ON job (leased_until) WHERE state = 'running'`,
+  `CREATE INDEX job_by_shop ON job (shop_id, id)`,
+  `CREATE INDEX job_by_end ON job (ended_at) WHERE ended_at IS NOT NULL`,
+]
+
+export async function up(db: Knex): Promise<void> {
+  for (const statement of statements) await db.raw(statement)
+}
+
+export async function down(): Promise<void> {
+  throw new Error('migrations only go forward')
+}

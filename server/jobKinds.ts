@@ -1,0 +1,50 @@
+import { cleanUp } from './cleanUp/cleanUp'
+import type { JobKinds } from './jobs/job'
+import { SEND_MAIL, sendMail, TRIES as MAIL_TRIES } from './mail/outbox'
+import { DIGEST, sendDigest } from './mail/tellMembers'
+import { sweepMedia } from './media/sweepMedia'
+import { publishStale, type Publication } from './publishing/publish'
+import { REBUILD } from './publishing/staleDisplays'
+import type { Services } from './services'
+
+const MINUTE_MS = 60_000
+const HOUR_MS = 60 * MINUTE_MS
+
+/** What the job runner does, by the kind of job. */
+export function jobKinds(services: Services, publication: Publication): JobKinds {
+  return {
+    [REBUILD]: {
+      atOnce: 1,
+      tries: 20,
+      quietMs: 10 * MINUTE_MS,
+      run: async ({ shopId }) => void (await publishStale(services, publication, shopId!)),
+    },
+    // Side by side, so that one slow mail server does not hold up the others' mails.
+    [SEND_MAIL]: {
+      atOnce: 4,
+      tries: MAIL_TRIES,
+      quietMs: 2 * MINUTE_MS,
+      run: async (job) => void (await sendMail(services, job)),
+    },
+    [DIGEST]: {
+      atOnce: 1,
+      tries: 12,
+      quietMs: 2 * MINUTE_MS,
+      run: async (job) => void (await sendDigest(services, job)),
+    },
+    cleanUp: {
+      atOnce: 1,
+      tries: 12,
+      quietMs: 10 * MINUTE_MS,
+      everyMs: HOUR_MS,
+      run: () => cleanUp(services),
+    },
+    sweepMedia: {
+      atOnce: 1,
+      tries: 12,
+      quietMs: 10 * MINUTE_MS,
+      everyMs: HOUR_MS,
+      run: async () => ({ files: await sweepMedia(services) }),
+    },
+  }
+}
