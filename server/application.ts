@@ -7,6 +7,7 @@ import packageJson from '../package.json' with { type: 'json' }
 import type { Config } from './config'
 import { databaseFile, mediaFolder, protectFolder, signingKey } from './dataFolder'
 import { openDatabase } from './data/database'
+import { Turns } from './data/turns'
 import { buildElogio } from './elogio'
 import { buildFaults } from './faults'
 import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
@@ -33,6 +34,7 @@ import { buildSeen } from './publishing/seen'
 import { markInstallationStale } from './publishing/staleDisplays'
 import { buildServices, type Services } from './services'
 import { buildStorageCheck } from './storageCheck'
+import { buildThreads } from './workers/threads'
 
 /** What a test sets otherwise than the real thing. */
 export interface Overrides extends Partial<Pick<Services, 'now' | 'argon' | 'fetchOutside' | 'mailer'>> {
@@ -61,10 +63,22 @@ export async function startApplication(
   { patience = usualPatience, ...overrides }: Overrides = {},
 ): Promise<Application> {
   const file = databaseFile(config.dataFolder)
-  const db = await openDatabase(file)
+  const turns = new Turns()
+  const db = await openDatabase(file, turns)
   protectFolder(config.dataFolder)
-  const services = buildServices({
+  const workers = buildThreads({
+    databaseFile: file,
+    mediaFolder: mediaFolder(config.dataFolder),
+    publicUrl: config.publicUrl,
+    behaviours: behaviourAddresses(),
+    turns,
+    log,
+    announce: (shopId) => services.changes.announce(shopId),
+    wakeJobs: () => jobs.wake(),
+  })
+  const services: Services = buildServices({
     db,
+    workers,
     signingKey: signingKey(config.dataFolder, config.secret),
     publicUrl: config.publicUrl,
     mediaFolder: mediaFolder(config.dataFolder),
@@ -139,6 +153,7 @@ export async function startApplication(
     services.streams.endAll()
     await requests.close(MAX_STOPPING_MS)
     await jobs.stop()
+    await workers.close()
     await db.destroy()
   }
   return { port, services, isEmpty: elogio.isEmpty, noteFault: faults.note, stop: () => (stopped ??= stop()) }

@@ -8,7 +8,8 @@ import { changeOwn, consentOwn, ownReview, takeBackOwn } from './collection/ownR
 import { writeDown, writeView } from './collection/writeDown'
 import { askToConfirm, confirmMailbox, confirmView } from './collection/confirmation'
 import { mailSettings, saveTelling, tryMail } from './mail/mailSettings'
-import { bringOrders, ordersView } from './proof/bringOrders'
+import { bringOrderFile, bringOrders, ordersView } from './proof/bringOrders'
+import { keepPiece } from './proof/incoming'
 import { latestOwnAct } from './moderation/latestOwnAct'
 import { forgetView, keepAlt, keepAside, queueNames, saveView } from './moderation/asides'
 import { decide, decideMany } from './moderation/decide'
@@ -87,6 +88,8 @@ export function buildElogio(services: Services, publication: Publication) {
     consentOwn: bound(consentOwn),
     setWriters: bound(setWriters),
     bringOrders: bound(bringOrders),
+    bringOrderFile: bound(bringOrderFile),
+    keepOrderPiece: bound(keepPiece),
     ordersView: bound(ordersView),
     confirmMailbox: bound(confirmMailbox),
     askToConfirm: bound(askToConfirm),

@@ -3,6 +3,8 @@ import type { JobKinds } from './jobs/job'
 import { SEND_MAIL, sendMail, TRIES as MAIL_TRIES } from './mail/outbox'
 import { DIGEST, sendDigest } from './mail/tellMembers'
 import { sweepMedia } from './media/sweepMedia'
+import { IMPORT_ORDERS, runOrderImport } from './proof/bringOrders'
+import { sweepIncoming } from './proof/incoming'
 import { publishStale, type Publication } from './publishing/publish'
 import { REBUILD } from './publishing/staleDisplays'
 import type { Services } from './services'
@@ -32,6 +34,14 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       quietMs: 2 * MINUTE_MS,
       run: async (job) => void (await sendDigest(services, job)),
     },
+    [IMPORT_ORDERS]: {
+      atOnce: 1,
+      tries: 5,
+      quietMs: 2 * MINUTE_MS,
+      cancellable: true,
+      kept: true,
+      run: (job, control) => runOrderImport(services, job, control),
+    },
     cleanUp: {
       atOnce: 1,
       tries: 12,
@@ -44,7 +54,7 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       tries: 12,
       quietMs: 10 * MINUTE_MS,
       everyMs: HOUR_MS,
-      run: async () => ({ files: await sweepMedia(services) }),
+      run: async () => ({ files: (await sweepMedia(services)) + (await sweepIncoming(services)) }),
     },
   }
 }

@@ -10,6 +10,7 @@ import { buildShopMemories, type ShopMemories } from './moderation/shopMemories'
 import type { Mailer } from './mail/mailer'
 import { buildStock, type Stock } from './publishing/stock'
 import { fetchOutside } from './outside/fetchOutside'
+import type { Workers } from './workers/workers'
 
 /** What the use cases stand on; a test sets each of them. */
 export interface Services {
@@ -46,6 +47,8 @@ export interface Services {
   log: Log
   /** Who reads which review now. */
   presence: Presence
+  /** Where long work is done. */
+  workers: Workers
   /** Tells the job runner that something is due; called after the transaction that wrote the job. */
   wakeJobs: () => void
   /** Tells the job runner to end a job that is being done. */
@@ -72,8 +75,17 @@ export function buildServices(
     streams: buildOpenStreams(),
     log: silentLog,
     presence: buildPresence(),
+    workers: nobody,
     wakeJobs: () => undefined,
     stopJob: () => undefined,
     ...given,
   }
+}
+
+/** Where nothing that takes long is asked for. */
+const nobody: Workers = {
+  run: async (name) => {
+    throw new Error(`nobody does ${name} here`)
+  },
+  close: async () => undefined,
 }

@@ -1,27 +1,36 @@
+import { useEffect, useRef } from 'react'
 import { data, Link, useFetcher } from 'react-router'
+import { z } from 'zod'
 import { say } from '../../core/words/say'
+import type { OrderReport } from '../../server/proof/orderImport'
 import { requireShop } from '../account/session'
+import { JobProgress } from '../components/JobProgress'
+import { useLookAgain } from '../components/useLookAgain'
 import { orOffline } from '../offline'
-import type { OrdersReport } from '../../server/proof/bringOrders'
+import { useUpload } from './useUpload'
 import type { Route } from './+types/orders'
-
-/** Larger files come in by parts. */
-const MOST_BYTES = 20_000_000
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   return context.elogio.ordersView(shop)
 }
 
+const uploaded = z.object({ upload: z.string().regex(/^[a-z0-9]{8,40}$/), name: z.string().max(200) })
+
+/** Has a file read that came by pieces before, or, from a browser without scripts, with this request. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const refused = (problem: string) => data({ problem, report: null }, { status: 422 })
-  if (Number(request.headers.get('Content-Length') ?? 0) > MOST_BYTES)
-    return refused(say('bringOrders.tooLarge', { megabytes: MOST_BYTES / 1e6 }))
+  const sent = uploaded.safeParse(Object.fromEntries(context.form ?? []))
+  if (sent.success) {
+    await context.elogio.bringOrders(shop, sent.data.upload, sent.data.name)
+    return { problem: null }
+  }
   const file = context.form?.get('file')
-  if (!(file instanceof File) || file.size === 0) return refused(say('bringOrders.noFile'))
-  const outcome = await context.elogio.bringOrders(shop, new Uint8Array(await file.arrayBuffer()))
-  return outcome.outcome === 'taken' ? { problem: null, report: outcome.report } : refused(outcome.why)
+  if (!(file instanceof File) || file.size === 0)
+    return data({ problem: say('bringOrders.noFile') }, { status: 422 })
+  const bytes = new Uint8Array(await file.arrayBuffer())
+  await context.elogio.bringOrderFile(shop, { name: file.name, bytes })
+  return { problem: null }
 }
 
 export function clientAction({ serverAction }: Route.ClientActionArgs) {
@@ -29,10 +38,27 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 export default function Orders({ loaderData, actionData, params }: Route.ComponentProps) {
-  // A fetcher keeps its answer when the page is read anew, which what has just come in makes it.
   const fetcher = useFetcher<typeof action>()
-  const busy = fetcher.state !== 'idle'
-  const answer = fetcher.data ?? actionData
+  const upload = useUpload(`/s/${params.shop}/gather/orders/piece`)
+  const chosen = useRef<HTMLInputElement>(null)
+  const { latest } = loaderData
+  const works = latest !== null && (latest.state === 'due' || latest.state === 'running')
+  const isBusy = upload.share !== null || fetcher.state !== 'idle'
+  useLookAgain(works)
+  const problem = upload.problem ?? (fetcher.data ?? actionData)?.problem
+  useEffect(() => {
+    if (fetcher.data && !fetcher.data.problem && chosen.current) chosen.current.value = ''
+  }, [fetcher.data])
+
+  async function send(event: React.FormEvent): Promise<void> {
+    const file = chosen.current?.files?.[0]
+    if (!file) return
+    event.preventDefault()
+    const name = await upload.send(file)
+    if (name !== null)
+      await fetcher.submit({ upload: name, name: file.name.slice(0, 200) }, { method: 'post' })
+  }
+
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
       <title>{`${say('bringOrders.title')} · Elogio`}</title>
@@ -47,11 +73,13 @@ export default function Orders({ loaderData, actionData, params }: Route.Compone
         method="post"
         encType="multipart/form-data"
         className="panel mt-5 flex max-w-[760px] flex-col gap-3 px-5 py-4"
+        onSubmit={(event) => void send(event)}
       >
         <label className="font-semibold" htmlFor="file">
           {say('bringOrders.file')}
         </label>
         <input
+          ref={chosen}
           id="file"
           name="file"
           type="file"
@@ -60,30 +88,85 @@ export default function Orders({ loaderData, actionData, params }: Route.Compone
         />
         <p className="text-[13px] text-soft">{say('bringOrders.columns')}</p>
         <div className="flex items-center gap-4">
-          <button className="btn btn-primary" disabled={busy}>
+          <button className="btn btn-primary" disabled={isBusy}>
             {say('bringOrders.bring')}
           </button>
-          <span role="status">{busy ? say('bringOrders.working') : ''}</span>
+          <span role="status">
+            {upload.share === null
+              ? ''
+              : say('bringOrders.sending', { percent: Math.floor(100 * upload.share) })}
+          </span>
         </div>
       </fetcher.Form>
-      {answer?.problem && (
+      {problem && (
         <p role="alert" className="mt-4 max-w-[760px] font-semibold text-plum">
-          {answer.problem}
+          {problem}
         </p>
       )}
-      {answer && 'report' in answer && answer.report && <Report report={answer.report} shop={params.shop} />}
+      {latest && <Latest latest={latest} shop={params.shop} />}
     </main>
   )
 }
 
+/** The latest import: how far it is, or what came of it. */
+function Latest({
+  latest,
+  shop,
+}: {
+  latest: NonNullable<Route.ComponentProps['loaderData']['latest']>
+  shop: string
+}) {
+  const { state, error, name, report } = latest
+  const works = state === 'due' || state === 'running'
+  if (!works && state !== 'failed')
+    return <Report report={report} name={name} shop={shop} isWhole={state === 'done'} />
+  return (
+    <section className="panel mt-5 max-w-[760px] px-5 py-4" aria-labelledby="report">
+      <h2 id="report" className="text-[16px] font-semibold">
+        {say('bringOrders.importing', { name })}
+      </h2>
+      <div className="mt-2">
+        {works ? (
+          <JobProgress
+            job={latest}
+            shop={shop}
+            label={say('bringOrders.importing', { name })}
+            keeps={say('jobs.keeps.importOrders')}
+          />
+        ) : (
+          <p role="alert" className="font-semibold text-plum">
+            {error}
+          </p>
+        )}
+      </div>
+      {works && <p className="mt-2 text-[13px] text-soft">{say('bringOrders.leave')}</p>}
+    </section>
+  )
+}
+
 /** What came in, what it proves now, and the rows that were left out, each with its reason. */
-function Report({ report, shop }: { report: OrdersReport; shop: string }) {
+function Report({
+  report,
+  name,
+  shop,
+  isWhole,
+}: {
+  report: OrderReport
+  name: string
+  shop: string
+  /** False where it was cancelled. */
+  isWhole: boolean
+}) {
   const { changes, problems } = report
   return (
     <section role="status" className="panel mt-5 max-w-[760px] px-5 py-4" aria-labelledby="report">
       <h2 id="report" className="text-[16px] font-semibold">
         {say('bringOrders.taken', { count: report.rows })}
       </h2>
+      <p className="text-[13px] break-words text-soft">
+        {name}
+        {!isWhole && ` · ${say('jobs.cancelled')}`}
+      </p>
       <p className="mt-1 text-soft">
         {say('bringOrders.detail', {
           orders: report.newOrders,
@@ -95,7 +178,7 @@ function Report({ report, shop }: { report: OrdersReport; shop: string }) {
       <p className="mt-3">
         {changes.length === 0
           ? say('bringOrders.noChange')
-          : say('bringOrders.changes', { count: changes.length })}
+          : say('bringOrders.changes', { count: report.changeCount })}
       </p>
       <ul className="mt-1 flex flex-col gap-1">
         {changes.map(({ publicId, authorName, verified, why }) => (
@@ -112,7 +195,7 @@ function Report({ report, shop }: { report: OrdersReport; shop: string }) {
       {problems.length > 0 && (
         <>
           <h3 className="mt-4 font-semibold text-ochre">
-            {say('bringOrders.leftOut', { count: problems.length })}
+            {say('bringOrders.leftOut', { count: report.problemCount })}
           </h3>
           <ul className="mt-1 flex max-h-72 flex-col gap-1 overflow-y-auto">
             {problems.map(({ row, field, reason }) => (

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { data, Form, useNavigation } from 'react-router'
+import { data, Form, Link, useNavigation } from 'react-router'
 import { z } from 'zod'
 import { digestHourSchema, toldSchema } from '../../core/account/told'
 import { newPassword, PASSWORD_LEAST, shopProfileSchema } from '../../core/account/shopProfile'
@@ -88,7 +88,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline(serverAction)
 }
 
-export default function Settings({ loaderData, actionData }: Route.ComponentProps) {
+export default function Settings({ loaderData, actionData, params }: Route.ComponentProps) {
   const [values, setValues] = useState(loaderData.values)
   const answer = actionData && 'errors' in actionData ? (actionData as Answer) : null
   const errors = answer?.errors ?? {}
@@ -123,6 +123,14 @@ export default function Settings({ loaderData, actionData }: Route.ComponentProp
               {say('settings.look')}
             </h2>
             <DressedPreview html={loaderData.html} dress={values} />
+          </section>
+          <section className="panel px-6 py-5" aria-labelledby="jobs">
+            <h2 id="jobs" className="text-[16px] font-semibold">
+              <Link to={`/s/${params.shop}/settings/jobs`} className="part">
+                {say('jobs.link')}
+              </Link>
+            </h2>
+            <p className="mt-1 text-soft">{say('jobs.linkHint')}</p>
           </section>
           <Mails mails={loaderData.mails} email={loaderData.member.email} />
           <Password errors={errors} done={answer?.done === 'password'} member={loaderData.member} />

@@ -39,6 +39,11 @@ type Column = keyof typeof columns
 /** Spreadsheets are kept from running a cell by an apostrophe before it. */
 const undefused = (cell: string) => cell.replace(/^'(?=[=+\-@])/u, '')
 
+/** A file that is no table of orders; the message says why, in plain words. */
+export class UnreadableFile extends Error {
+  override readonly name = 'UnreadableFile'
+}
+
 /** What is wrong with a row, by its field. */
 export interface OrderProblem {
   row: number
@@ -66,10 +71,10 @@ export const orderCsvOptions = (start: string) => ({
 
 /** @throws Error in plain words when there is no column of order numbers */
 export function readOrderHeading(heading: string[] | undefined): OrderTable {
-  if (!heading) throw new Error(say('orders.file.empty'))
+  if (!heading) throw new UnreadableFile(say('orders.file.empty'))
   const at = placesOf(heading)
   if (at.number === undefined)
-    throw new Error(say('orders.file.noColumn', { column: 'number', heading: heading.join(', ') }))
+    throw new UnreadableFile(say('orders.file.noColumn', { column: 'number', heading: heading.join(', ') }))
   return { at, width: heading.length }
 }
 
@@ -138,7 +143,7 @@ function tableOf(text: string): string[][] {
 
 /** Why a file is no table, in plain words. */
 export const noTable = (error: unknown): Error =>
-  new Error(say('orders.file.noTable', { reason: error instanceof Error ? error.message : '' }), {
+  new UnreadableFile(say('orders.file.noTable', { reason: error instanceof Error ? error.message : '' }), {
     cause: error,
   })
 

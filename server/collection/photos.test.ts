@@ -12,7 +12,7 @@ import { keepAlt } from '../moderation/asides'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { undo } from '../moderation/undo'
-import { bringOrders } from '../proof/bringOrders'
+import { importOrderText } from '../../tests/support/orders'
 import { makeLive } from '../publishing/draft'
 import { REBUILD } from '../publishing/staleDisplays'
 import type { Services } from '../services'
@@ -88,7 +88,7 @@ describe('on the way in', () => {
     expect((await found(publicId)).state).toBe('held')
     const csv =
       'number,email,name,product_sku,placed_at,delivered_at,status\nWB-9000,,Ada Moor,HK-2,2026-10-01,2026-10-04,delivered'
-    await bringOrders(services, shop, Buffer.from(csv))
+    await importOrderText(services, shop, csv)
     expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['waiting', []])
   })
   test('a member’s word takes the reason away, and undo brings it back; where it stands is hers to say', async () => {

@@ -80,3 +80,29 @@ export async function listAgain(db: Knex, shopId: number, id: number, now: strin
     .update({ state: 'due', due_at: now, attempts: 0, error: null, ended_at: null, cancel_asked: 0 })
   return listed > 0
 }
+
+/** What a job keeps of itself. */
+export async function readPayload(db: Knex, id: number): Promise<unknown> {
+  const { payload } = await db('job').where({ id }).first<{ payload: string }>('payload')
+  return JSON.parse(payload)
+}
+
+/** Stores how far a job has come, in the transaction that brings it further. */
+export async function savePayload(trx: Knex, id: number, payload: Record<string, unknown>): Promise<void> {
+  await trx('job')
+    .where({ id })
+    .update({ payload: JSON.stringify(payload) })
+}
+
+/** The latest job of a kind that a shop has. */
+export async function latestJob(
+  db: Knex,
+  shopId: number,
+  kind: string,
+): Promise<(JobLine & { payload: string }) | null> {
+  const row = await db('job')
+    .where({ shop_id: shopId, kind })
+    .orderBy('id', 'desc')
+    .first<(Row & { payload: string }) | undefined>({ ...columns, payload: 'payload' })
+  return row ? { ...read(row), payload: row.payload } : null
+}

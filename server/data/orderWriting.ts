@@ -49,7 +49,7 @@ async function productsOf(
   const byTitle = new Map<string, number>()
   const skus = [...new Set(rows.map((row) => skuOf(row).toLowerCase()))]
   const named: { id: number; key: string }[] = await product()
-    .whereIn(trx.raw('lower(sku)'), skus)
+    .whereRaw(`lower(sku) IN (${skus.map(() => '?').join(', ')})`, skus)
     .select('id', { key: trx.raw('lower(sku)') })
   for (const { id, key } of named) if (!bySku.has(key)) bySku.set(key, id)
   // Two products can have one title; only where no SKU is given does it say which is meant.

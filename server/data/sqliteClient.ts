@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 // Knex names no type for its dialects.
 import BetterSqlite3Client from 'knex/lib/dialects/better-sqlite3/index.js'
 import { retryWhileBusy } from './storageFault'
+import type { Turns } from './turns'
 
 interface Query {
   sql: string
@@ -11,8 +12,23 @@ interface Runner {
   run: () => Promise<unknown>
 }
 
+/** The configuration of a database, with who takes turns at writing to it. */
+export interface SqliteConfig extends Knex.Config {
+  turns?: Turns
+}
+
+/** Who takes turns at writing to a database; nobody where one thread does all. */
+export const turnsOf = (db: Knex): Turns | undefined => (db.client as { turns?: Turns }).turns
+
 /** A client whose statements outside of transactions wait for a lock without stopping the process. */
 export class SqliteClient extends BetterSqlite3Client {
+  readonly turns: Turns | undefined
+
+  constructor(config: SqliteConfig) {
+    super(config)
+    this.turns = config.turns
+  }
+
   override _query(connection: { inTransaction: boolean }, query: Query): Promise<unknown> {
     // SQLite rolls back by itself when the disk is full. To do it again would fail, and hide why.
     if (/^ROLLBACK;?$/.test(query.sql) && !connection.inTransaction)
@@ -25,7 +41,7 @@ export class SqliteClient extends BetterSqlite3Client {
     // Inside a transaction `writing` tries the whole of it again.
     if (this.transacting) return runner
     const run = runner.run.bind(runner)
-    runner.run = () => retryWhileBusy(run)
+    runner.run = () => retryWhileBusy(run, { turns: this.turns })
     return runner
   }
 }

@@ -23,7 +23,7 @@ test('only what is locked is tried again, and not for ever', async () => {
     return 'stored'
   }
   expect([await retryWhileBusy(locked(3)), tries]).toEqual(['stored', 3])
-  await expect(retryWhileBusy(locked(Infinity), 30)).rejects.toThrow('SQLITE_BUSY')
+  await expect(retryWhileBusy(locked(Infinity), { patienceMs: 30 })).rejects.toThrow('SQLITE_BUSY')
   tries = 0
   const full = async () => {
     tries++

@@ -16,6 +16,6 @@ export function tryStoring(db: Knex): Promise<void> {
         await trx('storage_trial').insert({ bytes: Buffer.alloc(TRIAL_BYTES) })
         await trx('storage_trial').delete()
       }),
-    PATIENCE_MS,
+    { patienceMs: PATIENCE_MS },
   )
 }

@@ -13,6 +13,7 @@ const multipart = /^multipart\/form-data/i
 const form: BodyLimits = { maxBytes: 512 * 1024, kind: 'form' }
 
 const limitsByAddress: [path: RegExp, type: RegExp, limits: BodyLimits][] = [
+  [/^\/s\/[^/]+\/gather\/orders\/piece(?:\?|$)/, /./, { maxBytes: 4_100_000, kind: 'bytes' }],
   [/^\/s\/[^/]+\/gather\/orders(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 21_000_000, kind: 'form' }],
   // One photo ahead of its form, and all of them with it where no script made them smaller.
   [/^\/f\/[^/]+\/photo(?:\?|$)/, /./, { maxBytes: MOST_PHOTO_BYTES, kind: 'bytes' }],

@@ -24,6 +24,9 @@ export interface JobControl {
   progress: (done: number, total: number | null) => Promise<void>
 }
 
+/** Thrown by work that no further try can bring to its end; the message says why, in plain words. */
+export class JobRefused extends Error {}
+
 /** What is kept of a job that has ended well; undefined where nobody looks for it. */
 export type Outcome = Record<string, unknown> | undefined
 

@@ -1,5 +1,5 @@
 import type { Services } from '../services'
-import type { Job, JobControl, JobKind, JobKinds } from './job'
+import { JobRefused, type Job, type JobControl, type JobKind, type JobKinds } from './job'
 import {
   endUndone,
   enqueueRecurring,
@@ -13,6 +13,8 @@ import {
 
 const LEASE_MS = 60_000
 const POLL_MS = 1000
+/** Progress is stored no more often than this. */
+const NOTING_MS = 500
 const FIRST_WAIT_MS = 2000
 const LONGEST_WAIT_MS = 3_600_000
 /** The runner looks every second; when it has not for so long, it is stuck. */
@@ -115,10 +117,13 @@ export function startJobRunner(
 
   async function work(one: Running): Promise<void> {
     const { job, kind, abort } = one
+    let notedAt = 0
     const control: JobControl = {
       signal: abort.signal,
       progress: async (done, total) => {
         one.heardAt = now().getTime()
+        if (notedAt !== 0 && one.heardAt - notedAt < NOTING_MS) return
+        notedAt = one.heardAt
         await noteProgress(db, job.id, done, total)
       },
     }
@@ -138,13 +143,18 @@ export function startJobRunner(
     if (ending === 'cancelled') return endUndone(db, job.id, 'cancelled', { ...at, error: null })
     // It goes on when the application runs again; this was no try.
     if (ending === 'stopping') return putBack(db, job.id, { attempts: job.attempts - 1 })
-    const why = ending === 'late' ? `no progress for ${kind.quietMs / 1000} seconds` : String(error)
+    const refused = error instanceof JobRefused
+    const why = refused
+      ? error.message
+      : ending === 'late'
+        ? `no progress for ${kind.quietMs / 1000} seconds`
+        : String(error)
     const wait = Math.min(
       kind.everyMs ?? LONGEST_WAIT_MS,
       LONGEST_WAIT_MS,
       FIRST_WAIT_MS * 2 ** (job.attempts - 1),
     )
-    const over = job.attempts >= kind.tries && kind.everyMs === undefined
+    const over = (refused || job.attempts >= kind.tries) && kind.everyMs === undefined
     log.error({ err: error, job: job.kind, why, againInSeconds: over ? null : wait / 1000 }, 'job failed')
     if (over) await endUndone(db, job.id, 'failed', { ...at, error: why })
     else await putBack(db, job.id, { dueAt: inMs(wait), error: why })

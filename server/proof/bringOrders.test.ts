@@ -1,4 +1,5 @@
 import { beforeEach, expect, test } from 'vitest'
+import { importOrderText } from '../../tests/support/orders'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import type { Member } from '../data/members'
@@ -8,7 +9,6 @@ import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { undo } from '../moderation/undo'
 import type { Services } from '../services'
-import { bringOrders } from './bringOrders'
 
 let services: Services
 let shop: Shop
@@ -20,9 +20,9 @@ beforeEach(async () => {
 })
 const heading = 'number,email,name,product_sku,product_title,placed_at,delivered_at,status'
 async function bring(...rows: string[]) {
-  const outcome = await bringOrders(services, shop, new TextEncoder().encode([heading, ...rows].join('\n')))
-  if (outcome.outcome !== 'taken') throw new Error(outcome.why)
-  return outcome.report
+  const { state, error, report } = await importOrderText(services, shop, [heading, ...rows].join('\n'))
+  expect([state, error]).toEqual(['done', null])
+  return report
 }
 const found = async (publicId: string) => (await findReview(services.db, shop.id, { publicId }))!
 const act = async (publicId: string, chosen: ReviewAct) =>
@@ -114,9 +114,9 @@ test('a mark that was taken away by hand is not put back by orders', async () =>
   expect((await found(publicId)).verified).toBe(false)
 })
 
-test('a file that is no table of orders is refused in plain words', async () => {
-  expect(await bringOrders(services, shop, new TextEncoder().encode('a,b\n1,2'))).toMatchObject({
-    outcome: 'unreadable',
-    why: expect.stringContaining('There is no column “number”'),
+test('a file that is no table of orders is refused in plain words, and not tried again', async () => {
+  expect(await importOrderText(services, shop, 'a,b\n1,2')).toMatchObject({
+    state: 'failed',
+    error: expect.stringContaining('There is no column “number”'),
   })
 })

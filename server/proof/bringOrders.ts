@@ -1,56 +1,86 @@
-import { decodeFile } from '../../core/formats/decodeFile'
-import { say } from '../../core/words/say'
-import { readOrderFile, type OrderFile, type OrderRow } from '../../core/proof/orderFile'
-import { ordersSummary, upsertOrders, type OrdersTaken } from '../data/orderWriting'
+import { writeFile, mkdir } from 'node:fs/promises'
+import path from 'node:path'
+import { latestJob, type JobLine } from '../data/jobs'
+import { ordersSummary } from '../data/orderWriting'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
+import { JobRefused, type Job, type JobControl, type Outcome } from '../jobs/job'
+import { enqueue } from '../jobs/queue'
 import type { Services } from '../services'
-import { proveAnew, type ProofChange } from './proveAnew'
+import { newOrderImport, orderImportSchema, type OrderReport } from './orderImport'
+import { dropIncoming, incomingFile } from './incoming'
 
-/** Short enough that nobody else waits noticeably for the database. */
-const AT_A_TIME = 100
+/** Reads a file of orders that was uploaded. */
+export const IMPORT_ORDERS = 'importOrders'
 
-export interface OrdersReport extends OrdersTaken {
-  rows: number
-  problems: OrderFile['problems']
-  /** Reviews whose proof is another one than before. */
-  changes: ProofChange[]
+/** Has an uploaded file read: a job that can be left and survives a restart. */
+export async function bringOrders(
+  services: Services,
+  shop: Shop,
+  upload: string,
+  name: string,
+): Promise<void> {
+  await writing(services.db, (trx) =>
+    enqueue(trx, {
+      shopId: shop.id,
+      kind: IMPORT_ORDERS,
+      uniqueKey: `${IMPORT_ORDERS}:${shop.id}:${upload}`,
+      payload: newOrderImport(upload, name),
+      dueAt: services.now().toISOString(),
+    }),
+  )
+  services.wakeJobs()
 }
 
-export type BringOutcome = { outcome: 'taken'; report: OrdersReport } | { outcome: 'unreadable'; why: string }
+/** The same for a file that came whole, from a browser without scripts. */
+export async function bringOrderFile(
+  services: Services,
+  shop: Shop,
+  file: { name: string; bytes: Uint8Array },
+): Promise<void> {
+  const upload = services.newId()
+  const at = incomingFile(services, shop.id, upload)
+  await mkdir(path.dirname(at), { recursive: true })
+  await writeFile(at, file.bytes, { mode: 0o600 })
+  await bringOrders(services, shop, upload, file.name)
+}
 
-/** Takes a CSV of orders: rows that are right come in or up to date, and proof is looked for anew. */
-export async function bringOrders(services: Services, shop: Shop, bytes: Uint8Array): Promise<BringOutcome> {
-  let file: OrderFile
-  try {
-    file = readOrderFile(decodeFile(bytes))
-  } catch (error) {
-    return { outcome: 'unreadable', why: error instanceof Error ? error.message : String(error) }
-  }
-  const isNamed = ({ productSku, productTitle }: OrderRow) => productSku !== '' || productTitle !== ''
-  const named = file.rows.filter(isNamed)
-  const problems = [
-    ...file.problems,
-    ...file.rows
-      .filter((row) => !isNamed(row))
-      .map(({ row }) => ({ row, field: 'product_sku', reason: say('orders.file.noProduct') })),
-  ].sort((a, b) => a.row - b.row)
-  const sum: OrdersTaken = { newOrders: 0, newLines: 0, changedLines: 0, newProducts: 0 }
-  const now = services.now().toISOString()
-  for (let from = 0; from < named.length; from += AT_A_TIME) {
-    const taken = await writing(services.db, (trx) =>
-      upsertOrders(trx, shop.id, named.slice(from, from + AT_A_TIME), services.newId, now),
-    )
-    for (const key of Object.keys(sum) as (keyof OrdersTaken)[]) sum[key] += taken[key]
-    await new Promise(setImmediate)
-  }
-  const changes = await proveAnew(services, shop)
-  services.changes.announce(shop.id)
-  services.wakeJobs()
-  return { outcome: 'taken', report: { ...sum, rows: named.length, problems, changes } }
+/** What the job does: the work is done in a thread, and the file goes when all of it is in. */
+export async function runOrderImport(
+  services: Services,
+  job: Job,
+  { signal, progress }: JobControl,
+): Promise<Outcome> {
+  const shopId = job.shopId!
+  const { upload } = orderImportSchema.parse(JSON.parse(job.payload))
+  const outcome = await services.workers.run(
+    'importOrders',
+    { job: job.id, shopId },
+    {
+      signal,
+      progress: (done, total) => void progress(done, total),
+    },
+  )
+  if (outcome.outcome === 'unreadable') throw new JobRefused(outcome.why)
+  await dropIncoming(services, shopId, upload)
+  return outcome.report
+}
+
+export interface OrdersView {
+  count: number
+  newest: string | null
+  /** The latest import: what it is doing, or what came of it. */
+  latest:
+    | (Pick<JobLine, 'id' | 'state' | 'done' | 'total' | 'error'> & { name: string; report: OrderReport })
+    | null
 }
 
 /** What is known of the shop's orders. */
-export function ordersView({ db }: Services, shop: Shop) {
-  return ordersSummary(db, shop.id)
+export async function ordersView({ db }: Services, shop: Shop): Promise<OrdersView> {
+  const summary = await ordersSummary(db, shop.id)
+  const job = await latestJob(db, shop.id, IMPORT_ORDERS)
+  if (!job) return { ...summary, latest: null }
+  const { id, state, done, total, error } = job
+  const { name, report } = orderImportSchema.parse(JSON.parse(job.payload))
+  return { ...summary, latest: { id, state, done, total, error, name, report } }
 }

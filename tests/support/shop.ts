@@ -11,6 +11,7 @@ import type { Submission } from '../../core/intake/submission'
 import { orderNumberKey } from '../../core/proof/orderNumber'
 import type { Publication } from '../../server/publishing/publish'
 import { buildServices, type Services } from '../../server/services'
+import { inlineWorkers } from '../../server/workers/inline'
 import { openMigrated } from './prepared'
 import { notePlans } from './queryPlans'
 
@@ -23,7 +24,8 @@ export async function testServices(
 ): Promise<{ services: Services; clock: { now: Date } }> {
   const clock = { now: new Date('2026-11-25T12:00:00Z') }
   const db = more.db ?? notePlans(await openMigrated())
-  const services = buildServices({
+  const services: Services = buildServices({
+    workers: inlineWorkers(() => services),
     db,
     signingKey: Buffer.from('a key for tests'),
     mediaFolder: path.join(tmpdir(), `elogio-media-${process.pid}`),

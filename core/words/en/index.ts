@@ -3,6 +3,7 @@ import { displayWords } from './display'
 import { frameWords } from './frame'
 import { gatherWords } from './gather'
 import { groupWords } from './groups'
+import { jobWords } from './jobs'
 import { howWords } from './how'
 import { photoWords } from './photos'
 import { proofWords } from './proof'
@@ -20,6 +21,7 @@ export const en = {
   ...gatherWords,
   ...showWords,
   ...groupWords,
+  ...jobWords,
   ...howWords,
   ...proofWords,
   ...photoWords,

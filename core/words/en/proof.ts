@@ -30,9 +30,13 @@ export const proofWords = {
     columns:
       'Columns: number, email, name, product_sku, product_title, placed_at, delivered_at, status. A row for each product of an order; rows that are here already are brought up to date.',
     bring: 'Bring them in',
-    working: 'Bringing them in…',
+    sending: 'Sending the file: {{percent}}%',
+    importing: 'Importing {{name}}',
+    leave: 'You can leave this page; the import goes on and its report will be here.',
+    noLine: 'The line broke and did not come back. Your file is not lost: choose it again.',
+    noRoom: 'There is no room to store this file just now. Try again in a minute.',
     noFile: 'Choose a file first.',
-    tooLarge: 'That file is larger than {{megabytes}} megabytes. Bring it in by parts.',
+    tooLarge: 'That file is larger than 300 megabytes. Bring it in by parts.',
     taken_one: 'One row was taken.',
     taken_other: '{{count}} rows were taken.',
     detail:
@@ -51,6 +55,7 @@ export const proofWords = {
   orders: {
     file: {
       empty: 'There is nothing in this file.',
+      gone: 'The file is not here any more. Choose it again.',
       noTable: 'This is not a table of orders: {{reason}}',
       noColumn: 'There is no column “{{column}}” in this file. Its columns are: {{heading}}.',
       noNumber: 'There is no order number.',

@@ -1,3 +1,4 @@
+import type { Knex } from 'knex'
 import { say } from '../../core/words/say'
 import { appendDecision } from '../data/decisions'
 import { noteRevocation, provableReviews, setProofFailure, type Provable } from '../data/evidence'
@@ -10,14 +11,15 @@ import { digestOfVersion } from '../moderation/digest'
 import { renewOpenReasons } from '../moderation/openReasons'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
+import { TaskStopped, type TaskControl } from '../workers/task'
+import type { ProofChange } from './orderImport'
 import { proveBuyer, type BuyerProof } from './proveBuyer'
 
-/** A review that is a verified buyer's now and was not, or the other way round. */
-export interface ProofChange {
-  publicId: string
-  authorName: string
-  verified: boolean
-  why: string
+/** How far the work has come, and how that is stored with what it changes. */
+export interface RecheckProgress {
+  /** The inner id up to which reviews are done. */
+  after: number
+  save: (trx: Knex, after: number, change?: ProofChange) => Promise<void>
 }
 
 const AT_A_TIME = 100
@@ -25,23 +27,26 @@ const AT_A_TIME = 100
 /**
  * Looks for proof anew after the orders have changed: what they prove now is marked, what they no longer prove is
  * unmarked with the reason. A mark by hand, and one taken away by hand, stay as they are.
+ * @throws TaskStopped when it was told to end
  */
-export async function proveAnew(services: Services, shop: Shop): Promise<ProofChange[]> {
-  const changes: ProofChange[] = []
-  for (let after = 0; ;) {
-    const some = await provableReviews(services.db, shop.id, after, AT_A_TIME)
+export async function recheckProofs(
+  services: Services,
+  shop: Shop,
+  { after, save }: RecheckProgress,
+  control: TaskControl,
+): Promise<void> {
+  for (let done = after; ;) {
+    const some = await provableReviews(services.db, shop.id, done, AT_A_TIME)
     for (const review of some.filter(({ method }) => method !== 'manual')) {
-      const proof = await proveBuyer(services.db, shop, {
-        ...review,
-        writtenAt: review.receivedAt,
-      })
+      if (control.isStopped()) throw new TaskStopped()
+      const proof = await proveBuyer(services.db, shop, { ...review, writtenAt: review.receivedAt })
       if (proof.line?.id === (review.lineId ?? undefined)) continue
-      const change = await keep(services, shop, review, proof)
-      if (change) changes.push(change)
+      control.giveWay()
+      await keep(services, shop, review, proof, save)
     }
-    if (some.length < AT_A_TIME) return changes
-    after = some.at(-1)!.id
-    await new Promise(setImmediate)
+    if (some.length > 0) done = some.at(-1)!.id
+    await writing(services.db, (trx) => save(trx, done))
+    if (some.length < AT_A_TIME) return
   }
 }
 
@@ -50,7 +55,8 @@ async function keep(
   shop: Shop,
   review: Provable,
   proof: BuyerProof,
-): Promise<ProofChange | null> {
+  save: RecheckProgress['save'],
+): Promise<void> {
   const was = review.verificationId !== null
   const is = proof.line !== null
   const failure = is
@@ -78,8 +84,8 @@ async function keep(
       at: now,
     })
     if (after.publishedVersionId !== null) await markAllStale(trx, shop.id, now)
+    const why = proof.line ? say(`proof.short.${proof.by}`, { number: proof.line.orderNumber }) : failure!
+    const { publicId, authorName } = review
+    await save(trx, review.id, was === is ? undefined : { publicId, authorName, verified: is, why })
   })
-  if (was === is) return null
-  const why = proof.line ? say(`proof.short.${proof.by}`, { number: proof.line.orderNumber }) : failure!
-  return { publicId: review.publicId, authorName: review.authorName, verified: is, why }
 }

@@ -1,0 +1,31 @@
+import { z } from 'zod'
+import { say } from '../../core/words/say'
+import { requireShop } from '../account/session'
+import { storageFaultIn } from '../storageProblem'
+import type { Route } from './+types/orderPiece'
+
+const asked = z.object({
+  upload: z.string().regex(/^[a-z0-9]{8,40}$/),
+  at: z.coerce.number().int().min(0),
+})
+
+/** Takes a piece of a file of orders; answers how much of the file is here. */
+export async function action({ params, request, context }: Route.ActionArgs) {
+  const { shop } = await requireShop(request, context, params.shop)
+  const piece = asked.safeParse(Object.fromEntries(new URL(request.url).searchParams))
+  if (!piece.success) return refused(400, say('error.wrongType'))
+  try {
+    const bytes = new Uint8Array(await request.arrayBuffer())
+    const kept = await context.elogio.keepOrderPiece(shop.id, { ...piece.data, bytes })
+    return 'refused' in kept ? refused(413, say('bringOrders.tooLarge')) : Response.json(kept)
+  } catch (error) {
+    if (!storageFaultIn(error)) throw error
+    return refused(503, say('bringOrders.noRoom'))
+  }
+}
+
+const refused = (status: number, problem: string) => Response.json({ problem }, { status })
+
+export function loader() {
+  return refused(405, say('error.wrongType'))
+}

@@ -1,0 +1,16 @@
+import { useEffect } from 'react'
+import { useRevalidator } from 'react-router'
+
+const EVERY_MS = 1000
+
+/** Reads a page anew every second, as long as something on it is being done. */
+export function useLookAgain(isOn: boolean): void {
+  const { revalidate } = useRevalidator()
+  useEffect(() => {
+    if (!isOn) return
+    const timer = setInterval(() => {
+      if (document.visibilityState === 'visible') void revalidate()
+    }, EVERY_MS)
+    return () => clearInterval(timer)
+  }, [isOn, revalidate])
+}

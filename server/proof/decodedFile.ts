@@ -1,0 +1,36 @@
+import { createReadStream } from 'node:fs'
+
+/** The text of a file by pieces, and how many of its bytes have been read. */
+export interface DecodedFile {
+  text: AsyncIterable<string>
+  bytesRead: () => number
+}
+
+/** Reads a file as `core/formats/decodeFile` does, in memory that does not grow with it. */
+export async function decodedFile(file: string): Promise<DecodedFile> {
+  const encoding = await encodingOf(file)
+  const bytes = createReadStream(file)
+  async function* text() {
+    const decoder = new TextDecoder(encoding)
+    for await (const part of bytes as AsyncIterable<Buffer>) yield decoder.decode(part, { stream: true })
+    yield decoder.decode()
+  }
+  return { text: text(), bytesRead: () => bytes.bytesRead }
+}
+
+/** What its byte order mark names, else UTF-8, else what old spreadsheets write. */
+async function encodingOf(file: string): Promise<string> {
+  const decoder = new TextDecoder('utf-8', { fatal: true })
+  let isFirst = true
+  for await (const part of createReadStream(file) as AsyncIterable<Buffer>) {
+    if (isFirst && part[0] === 0xff && part[1] === 0xfe) return 'utf-16le'
+    if (isFirst && part[0] === 0xfe && part[1] === 0xff) return 'utf-16be'
+    isFirst = false
+    try {
+      decoder.decode(part, { stream: true })
+    } catch {
+      return 'windows-1252'
+    }
+  }
+  return 'utf-8'
+}

@@ -1,0 +1,83 @@
+import { existsSync } from 'node:fs'
+import { appendFile, mkdir, readdir, rm, stat, truncate } from 'node:fs/promises'
+import path from 'node:path'
+import type { Services } from '../services'
+
+/* Files that come in by pieces, and lie beside the pictures until their job has read them. */
+
+/** More than a million order lines. */
+export const MOST_BYTES = 300_000_000
+const MOST_FILES = 5
+const DAY_MS = 86_400_000
+/** A job that failed can go on as long as its file is there. */
+const KEPT_DAYS = 7
+
+type Given = Pick<Services, 'mediaFolder'>
+
+const folderOf = ({ mediaFolder }: Given, shopId: number) =>
+  path.join(mediaFolder, '..', 'incoming', String(shopId))
+
+/** Where a shop's upload lies. @throws Error for an id that is none */
+export function incomingFile(services: Given, shopId: number, upload: string): string {
+  if (!/^[a-z0-9]{8,40}$/.test(upload)) throw new Error('no such upload')
+  return path.join(folderOf(services, shopId), `${upload}.csv`)
+}
+
+export type PieceOutcome = { size: number } | { refused: 'tooLarge' }
+
+/**
+ * Adds a piece to an upload. One that does not begin where the file ends is not taken; the answer says where to go on.
+ * @param at where in the file the piece begins, in bytes
+ */
+export async function keepPiece(
+  services: Given,
+  shopId: number,
+  { upload, at, bytes }: { upload: string; at: number; bytes: Uint8Array },
+): Promise<PieceOutcome> {
+  const file = incomingFile(services, shopId, upload)
+  const size = existsSync(file) ? (await stat(file)).size : 0
+  if (at !== size) return { size }
+  if (size + bytes.length > MOST_BYTES) return { refused: 'tooLarge' }
+  await mkdir(path.dirname(file), { recursive: true })
+  if (size === 0) await dropOldest(path.dirname(file), MOST_FILES - 1)
+  try {
+    await appendFile(file, bytes, { mode: 0o600 })
+  } catch (error) {
+    // Half a piece would be sent again and stand twice.
+    await truncate(file, size).catch(() => undefined)
+    throw error
+  }
+  return { size: size + bytes.length }
+}
+
+export async function dropIncoming(services: Given, shopId: number, upload: string): Promise<void> {
+  await rm(incomingFile(services, shopId, upload), { force: true })
+}
+
+/** Deletes files that no job has wanted for a week. Answers how many. */
+export async function sweepIncoming({
+  mediaFolder,
+  now,
+}: Pick<Services, 'mediaFolder' | 'now'>): Promise<number> {
+  const folder = path.join(mediaFolder, '..', 'incoming')
+  if (!existsSync(folder)) return 0
+  let gone = 0
+  for (const entry of await readdir(folder, { recursive: true, withFileTypes: true })) {
+    if (!entry.isFile()) continue
+    const file = path.join(entry.parentPath, entry.name)
+    if (now().getTime() - (await stat(file)).mtimeMs < KEPT_DAYS * DAY_MS) continue
+    await rm(file, { force: true })
+    gone++
+  }
+  return gone
+}
+
+async function dropOldest(folder: string, kept: number): Promise<void> {
+  const files = await Promise.all(
+    (await readdir(folder)).map(async (name) => {
+      const file = path.join(folder, name)
+      return { file, at: (await stat(file)).mtimeMs }
+    }),
+  )
+  for (const { file } of files.sort((a, b) => b.at - a.at).slice(kept)) await rm(file, { force: true })
+}

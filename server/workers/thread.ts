@@ -1,0 +1,41 @@
+import { parentPort, workerData } from 'node:worker_threads'
+import { openInThread } from '../data/database'
+import { Turns } from '../data/turns'
+import { buildServices, type Services } from '../services'
+import type { Asked, Said, ThreadSettings } from './messages'
+import { takeLowPriority } from './lowPriority'
+import { loadTask } from './tasks'
+import type { TaskName, Tasks } from './workers'
+
+/* What runs in a thread. Nothing here is loaded by the main one. */
+
+takeLowPriority()
+const settings = workerData as ThreadSettings
+const turns = new Turns(settings.turns)
+let services: Promise<Services> | undefined
+
+const say = (said: Said) => parentPort?.postMessage(said)
+
+async function build(): Promise<Services> {
+  const { databaseFile, mediaFolder, publicUrl, behaviours } = settings
+  return buildServices({
+    db: await openInThread(databaseFile, turns),
+    // Threads sign nothing.
+    signingKey: Buffer.alloc(0),
+    mediaFolder,
+    publicUrl,
+    behaviours,
+    changes: { announce: (shopId) => say({ kind: 'announce', shopId }), listen: () => () => undefined },
+    wakeJobs: () => say({ kind: 'wakeJobs' }),
+  })
+}
+
+export default async function run<N extends TaskName>(asked: Asked<N>): Promise<Tasks[N]['output']> {
+  const { name, input, stop, task } = asked
+  const work = await loadTask[name]()
+  return work(await (services ??= build()), input, {
+    isStopped: () => Atomics.load(stop, 0) === 1,
+    progress: (done, total) => say({ kind: 'progress', task, done, total }),
+    giveWay: () => turns.giveWay(),
+  })
+}

@@ -1,0 +1,78 @@
+import { Piscina } from 'piscina'
+import { fileURLToPath } from 'node:url'
+import type { Turns } from '../data/turns'
+import type { Log } from '../log'
+import type { Asked, Said, ThreadSettings } from './messages'
+import type { TaskName, Workers } from './workers'
+
+/** How long a task that was told to end may take to make whole what it keeps. */
+const ENDING_MS = 5000
+/** A thread takes a second and a half to start, and memory as long as it stands. */
+const IDLE_MS = 60_000
+const MEMORY_MB = 256
+
+export interface ThreadsGiven {
+  databaseFile: string
+  mediaFolder: string
+  publicUrl: string
+  behaviours: ThreadSettings['behaviours']
+  turns: Turns
+  log: Log
+  /** What threads say: that something of a shop has changed, and that a job is due. */
+  announce: (shopId: number) => void
+  wakeJobs: () => void
+}
+
+/** Threads that do long work one piece after the other, each with a connection of its own to the database. */
+export function buildThreads(given: ThreadsGiven, { atOnce = 1 } = {}): Workers {
+  const { databaseFile, mediaFolder, publicUrl, behaviours, turns } = given
+  const settings: ThreadSettings = { databaseFile, mediaFolder, publicUrl, behaviours, turns: turns.shared }
+  const pool = new Piscina({
+    filename: fileURLToPath(new URL('./start.mjs', import.meta.url)),
+    execArgv: [],
+    minThreads: 0,
+    maxThreads: atOnce,
+    idleTimeout: IDLE_MS,
+    resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
+    workerData: settings,
+  })
+  const hearing = new Map<number, (done: number, total: number | null) => void>()
+  let count = 0
+  pool.on('message', (said: Said) => {
+    if (said.kind === 'announce') given.announce(said.shopId)
+    else if (said.kind === 'wakeJobs') given.wakeJobs()
+    else hearing.get(said.task)?.(said.done, said.total)
+  })
+  pool.on('error', (error) => given.log.error({ err: error }, 'a worker thread failed'))
+
+  return {
+    run: async (name, input, { signal, progress, mostMs } = {}) => {
+      const task = ++count
+      const stop = new Int32Array(new SharedArrayBuffer(Int32Array.BYTES_PER_ELEMENT))
+      const kill = new AbortController()
+      const timers: NodeJS.Timeout[] = []
+      const after = (ms: number, act: () => void) => {
+        const timer = setTimeout(act, ms)
+        timer.unref()
+        timers.push(timer)
+      }
+      const end = () => {
+        Atomics.store(stop, 0, 1)
+        after(ENDING_MS, () => kill.abort())
+      }
+      if (signal?.aborted) end()
+      signal?.addEventListener('abort', end)
+      if (mostMs !== undefined) after(mostMs, end)
+      if (progress) hearing.set(task, progress)
+      try {
+        const asked: Asked<TaskName> = { name, input, stop, task }
+        return (await pool.run(asked, { signal: kill.signal })) as never
+      } finally {
+        hearing.delete(task)
+        signal?.removeEventListener('abort', end)
+        timers.forEach(clearTimeout)
+      }
+    },
+    close: () => pool.close({ force: true }).catch(() => undefined),
+  }
+}

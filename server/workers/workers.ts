@@ -1,0 +1,26 @@
+import type { ImportOutcome } from '../proof/orderImport'
+
+/** What goes into each task and comes out of it. Both are copied between threads: plain values and bytes. */
+export interface Tasks {
+  importOrders: { input: { job: number; shopId: number }; output: ImportOutcome }
+}
+export type TaskName = keyof Tasks
+
+export interface TaskOptions {
+  /** Ends the task: it gets a moment to make whole what it keeps. */
+  signal?: AbortSignal
+  /** Hears how far it has come. */
+  progress?: (done: number, total: number | null) => void
+  /** The longest that it may take, in milliseconds. */
+  mostMs?: number
+}
+
+/** Where long work is done. */
+export interface Workers {
+  run: <N extends TaskName>(
+    name: N,
+    input: Tasks[N]['input'],
+    options?: TaskOptions,
+  ) => Promise<Tasks[N]['output']>
+  close: () => Promise<void>
+}
