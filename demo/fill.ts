@@ -20,6 +20,7 @@ import { findReview } from '../server/data/reviewReading'
 import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
 import { jobKinds } from '../server/jobKinds'
 import { startJobRunner } from '../server/jobs/runner'
+import { inlineWorkers } from '../server/workers/inline'
 import { decide } from '../server/moderation/decide'
 import { makeLive } from '../server/publishing/draft'
 import { loadLiveDisplays } from '../server/http/liveDisplays'
@@ -58,8 +59,9 @@ export async function fillDemo(
   const db = await openDatabase(file)
   // Waiting for the disk at each of a thousand steps guards nothing here: what is cut off is filled anew.
   await db.raw('PRAGMA synchronous = OFF')
-  const services = buildServices({
+  const services: Services = buildServices({
     db,
+    workers: inlineWorkers(() => services),
     publicUrl,
     mediaFolder: mediaFolder(folder),
     signingKey: signingKey(folder, secret),

@@ -30,15 +30,19 @@ import { releaseAll } from './jobs/queue'
 import { startJobRunner } from './jobs/runner'
 import type { Log } from './log'
 import { smtpMailer } from './mail/mailer'
+import { rememberLatestShops } from './moderation/rememberLatestShops'
 import { buildSeen } from './publishing/seen'
 import { markInstallationStale } from './publishing/staleDisplays'
 import { buildServices, type Services } from './services'
 import { buildStorageCheck } from './storageCheck'
-import { buildThreads } from './workers/threads'
+import { buildThreads, type ThreadsGiven } from './workers/threads'
+import type { Workers } from './workers/workers'
 
 /** What a test sets otherwise than the real thing. */
 export interface Overrides extends Partial<Pick<Services, 'now' | 'argon' | 'fetchOutside' | 'mailer'>> {
   patience?: Patience
+  /** Where long work is done, in place of threads. */
+  workersFor?: (services: () => Services) => Workers
 }
 
 export interface Application {
@@ -60,13 +64,13 @@ const CHECKING_MS = 5000
 export async function startApplication(
   config: Config,
   log: Log,
-  { patience = usualPatience, ...overrides }: Overrides = {},
+  { patience = usualPatience, workersFor, ...overrides }: Overrides = {},
 ): Promise<Application> {
   const file = databaseFile(config.dataFolder)
   const turns = new Turns()
   const db = await openDatabase(file, turns)
   protectFolder(config.dataFolder)
-  const workers = buildThreads({
+  const threads: ThreadsGiven = {
     databaseFile: file,
     mediaFolder: mediaFolder(config.dataFolder),
     publicUrl: config.publicUrl,
@@ -75,7 +79,8 @@ export async function startApplication(
     log,
     announce: (shopId) => services.changes.announce(shopId),
     wakeJobs: () => jobs.wake(),
-  })
+  }
+  const workers = workersFor?.(() => services) ?? buildThreads(threads)
   const services: Services = buildServices({
     db,
     workers,
@@ -93,6 +98,7 @@ export async function startApplication(
   const faults = buildFaults(log)
   const live = await loadLiveDisplays(db)
   await markInstallationStale(services)
+  void rememberLatestShops(services)
   await releaseAll(db)
   const jobs = startJobRunner(services, jobKinds(services, live))
 

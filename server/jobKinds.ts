@@ -2,6 +2,7 @@ import { cleanUp } from './cleanUp/cleanUp'
 import type { JobKinds } from './jobs/job'
 import { SEND_MAIL, sendMail, TRIES as MAIL_TRIES } from './mail/outbox'
 import { DIGEST, sendDigest } from './mail/tellMembers'
+import { HOLD_CROWD, holdCrowd } from './moderation/company'
 import { sweepMedia } from './media/sweepMedia'
 import { IMPORT_ORDERS, runOrderImport } from './proof/bringOrders'
 import { sweepIncoming } from './proof/incoming'
@@ -41,6 +42,12 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       cancellable: true,
       kept: true,
       run: (job, control) => runOrderImport(services, job, control),
+    },
+    [HOLD_CROWD]: {
+      atOnce: 1,
+      tries: 12,
+      quietMs: 2 * MINUTE_MS,
+      run: async (job) => void (await holdCrowd(services, job)),
     },
     cleanUp: {
       atOnce: 1,

@@ -67,7 +67,7 @@ export function buildServices(
     fetchOutside,
     allowedHosts: [],
     stock: buildStock(),
-    memories: buildShopMemories(),
+    memories: buildShopMemories(given.db, given.now ?? (() => new Date())),
     behaviours: {},
     mailer: null,
     argon: { memoryCost: 19_456, timeCost: 2 },

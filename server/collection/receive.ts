@@ -2,14 +2,13 @@ import type { Knex } from 'knex'
 import type { Candidate } from '../../core/intake/candidate'
 import { languageOf } from '../../core/intake/language'
 import { hundredthsOfFive } from '../../core/formats/rating'
-import { ShopMemory, type Past } from '../../core/moderation/memory/shopMemory'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
 import { writersSignals } from '../../core/moderation/signals/writers'
-import type { Place, Signal } from '../../core/moderation/signal'
-import { spamScore, weigh } from '../../core/moderation/weigh'
-import { startingModel } from '../../core/moderation/wording/starting'
+import type { Place } from '../../core/moderation/signal'
+import { spamScore } from '../../core/moderation/weigh'
 import { appendDecision } from '../data/decisions'
+import { insertImprints } from '../data/fingerprints'
 import { knownOrderKeys } from '../data/orders'
 import type { Member } from '../data/members'
 import { findReceipt, type Receipt } from '../data/receipts'
@@ -17,6 +16,8 @@ import { insertReview, type NewReview } from '../data/reviewWriting'
 import { productsOfShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { joinCompany } from '../moderation/company'
+import { weighAlone } from '../moderation/weighArrival'
+import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
 import { digestOfVersion } from '../moderation/digest'
 import { markAllStale } from '../publishing/staleDisplays'
 import { proveBuyer } from '../proof/proveBuyer'
@@ -41,7 +42,15 @@ export async function receive(
   const proof = await proveBuyer(db, shop, { ...candidate, provenMailbox: '', writtenAt: receivedAt })
   const publicId = services.newId()
   const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
-  const { found, past } = await weighArrival(services, shop, candidate, { id: publicId, rating, receivedAt })
+  const {
+    signals: found,
+    past,
+    imprint,
+  } = await weighed(services, shop, candidate, {
+    id: publicId,
+    rating,
+    receivedAt,
+  })
   const signals = [
     ...found,
     ...writersSignals(candidate.writers, {
@@ -104,6 +113,7 @@ export async function receive(
   try {
     await writing(db, async (trx) => {
       const reviewId = await storeAndLog(trx, review)
+      if (imprint) await insertImprints(trx, shop.id, [{ reviewId, ...imprint }])
       await joinCompany(trx, shop, review, past, receivedAt)
       if (candidate.source === 'form' && state !== 'spam' && !review.unconfirmed)
         await tellOfArrival(services, trx, shop, {
@@ -116,7 +126,8 @@ export async function receive(
         await inviteToConfirm(services, trx, shop, { ...review, reviewId, address: candidate.authorEmail })
     })
   } catch (error) {
-    services.memories.forget(shop.id)
+    // Whatever went wrong, it is none of those that came.
+    await services.workers.run('forgetArrival', { shopId: shop.id, id: publicId }).catch(() => undefined)
     // The same token twice at once: the second finds the first one's row in its way.
     const first = await receiptByToken(db, shop, tokenHash)
     if (first) return first
@@ -137,42 +148,44 @@ async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): P
   return tokenHash === null ? null : findReceipt(db, shop.id, { tokenHash })
 }
 
-/** Weighs an arrival by its words, its sender and those that came before it, of whom it is one from then on. */
-async function weighArrival(
+/** Weighs an arrival; one that comes through a form is compared with those before it, and is one of them from then on. */
+async function weighed(
   services: Services,
   shop: Shop,
   candidate: Candidate,
   { id, rating, receivedAt }: { id: string; rating: number | null; receivedAt: string },
-): Promise<{ found: Signal[]; past: Past }> {
-  const { db, memories } = services
-  const knownOrders = await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate))
+): Promise<WeighedArrival> {
+  const { db, workers } = services
+  const arrival: ArrivalToWeigh = {
+    shopId: shop.id,
+    arriving: {
+      id,
+      title: candidate.title,
+      // What photos are said to show is read by visitors too.
+      body: [candidate.body, ...candidate.photos.map(({ alt }) => alt)].filter(Boolean).join('\n'),
+      rating,
+      authorName: candidate.authorName,
+      authorEmail: candidate.authorEmail,
+      ip: candidate.ip,
+      receivedAt,
+      product: candidate.productSku,
+      fillSeconds: candidate.fillSeconds,
+    },
+    circumstances: {
+      ownDomains: shop.ownDomains,
+      knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate)),
+      tokenGood: candidate.tokenGood,
+      trapSprung: candidate.trapSprung,
+      workMissing: candidate.workMissing,
+    },
+  }
   // What the shop wrote down itself neither is nor makes a near-copy or a crowd.
-  const memory = candidate.source === 'form' ? await memories.of(db, shop.id) : new ShopMemory()
-  const { arrival, past } = memory.meet({
-    id,
-    title: candidate.title,
-    // What photos are said to show is read by visitors too.
-    body: [candidate.body, ...candidate.photos.map(({ alt }) => alt)].filter(Boolean).join('\n'),
-    rating,
-    authorName: candidate.authorName,
-    authorEmail: candidate.authorEmail,
-    ip: candidate.ip,
-    receivedAt,
-    product: candidate.productSku,
-    fillSeconds: candidate.fillSeconds,
-  })
-  const found = weigh({
-    arrival,
-    past,
-    model: startingModel(),
-    ownDomains: shop.ownDomains,
-    knownOrderKeys: knownOrders,
-    tokenGood: candidate.tokenGood,
-    trapSprung: candidate.trapSprung,
-    workMissing: candidate.workMissing,
-  })
+  const one = candidate.source === 'form' ? await workers.run('weighArrival', arrival) : weighAlone(arrival)
   const inWords = ({ field, end }: Place) => end <= candidate[field].length
-  return { found: found.map((one) => ({ ...one, places: one.places.filter(inWords) })), past }
+  return {
+    ...one,
+    signals: one.signals.map((signal) => ({ ...signal, places: signal.places.filter(inWords) })),
+  }
 }
 
 async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<number> {

@@ -1,7 +1,7 @@
 import type { Server, ServerResponse } from 'node:http'
 import { setTimeout as pause } from 'node:timers/promises'
 
-/** Connections that the system has taken and this process has not seen yet would be reset, so it looks for them. */
+/** Connections and requests that the system has taken and this process has not seen yet would be cut off, so it looks for them. */
 const QUIET_MS = 100
 const MAX_ACCEPTING_MS = 2000
 
@@ -19,19 +19,21 @@ export interface OpenRequests {
 export function buildOpenRequests(server: Server): OpenRequests {
   const open = new Set<ServerResponse>()
   let closing = false
-  let connections = 0
-  server.on('connection', () => connections++)
+  /** How many connections and requests have come. */
+  let come = 0
+  server.on('connection', () => come++)
   return {
     begin(res) {
       if (closing) res.shouldKeepAlive = false
       open.add(res)
+      come++
     },
     end: (res) => open.delete(res),
     async close(withinMs) {
       closing = true
       let seen = -1
-      for (let waited = 0; seen !== connections && waited < MAX_ACCEPTING_MS; waited += QUIET_MS) {
-        seen = connections
+      for (let waited = 0; seen !== come && waited < MAX_ACCEPTING_MS; waited += QUIET_MS) {
+        seen = come
         await pause(QUIET_MS)
       }
       const closed = new Promise<void>((resolve) => server.close(() => resolve()))

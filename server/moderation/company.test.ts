@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from 'vitest'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, drainJobs, send, testServices } from '../../tests/support/shop'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { wholeLane } from '../data/laneFilter'
 import type { Member } from '../data/members'
@@ -140,6 +140,7 @@ describe('a crowd that turns out to be an attack', () => {
   }
   test('takes earlier members with it that nobody has decided on; the others stay', async () => {
     const ids = await attack()
+    await drainJobs(services)
     const states = await Promise.all(ids.map(async (id) => (await found(id)).state))
     expect(states.slice(0, 2)).toEqual(['approved', 'declined'])
     expect(new Set(states.slice(2))).toEqual(new Set(['held']))

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import { say } from '../../core/words/say'
 import type { Past } from '../../core/moderation/memory/shopMemory'
 import { compareGroup, type Oddity } from '../../core/moderation/compareGroup'
@@ -11,12 +12,19 @@ import { countInGroup, membersOfGroup, putTogether, type MemberLine } from '../d
 import { putPoint, readPoint } from '../data/reviewPoints'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import { insertSignal, setWeight } from '../data/reviewWriting'
-import type { Shop } from '../data/shops'
+import { findShop, type Shop } from '../data/shops'
+import { writing } from '../data/writing'
+import type { Job } from '../jobs/job'
+import { enqueue } from '../jobs/queue'
+import type { Services } from '../services'
 import { digestOfVersion } from './digest'
+
+/** Holds the earlier members of an attack. */
+export const HOLD_CROWD = 'holdCrowd'
 
 /**
  * Puts an arrival into one group with those whose words it has and the crowd it came with. When a crowd turns out to be
- * an attack, earlier members that nobody has decided on are held with it; the others stay what they are.
+ * an attack, a job holds earlier members that nobody has decided on; the others stay what they are.
  */
 export async function joinCompany(
   trx: Knex.Transaction,
@@ -31,7 +39,25 @@ export async function joinCompany(
   await putTogether(trx, shop.id, [publicId, ...copies, ...crowd], now)
   const sign = signals.find(({ kind }) => kind === 'burst')
   if (!sign) return
-  for (const member of crowd) await holdWithCrowd(trx, shop, member, sign, now)
+  await enqueue(trx, {
+    shopId: shop.id,
+    kind: HOLD_CROWD,
+    uniqueKey: `${HOLD_CROWD}:${publicId}`,
+    payload: { crowd, sign },
+    dueAt: now,
+  })
+}
+
+const holdSchema = z.object({ crowd: z.array(z.string()), sign: z.custom<Signal>() })
+
+/** Holds the earlier members of an attack, each in a transaction of its own: a crowd can be large. */
+export async function holdCrowd(services: Services, job: Job): Promise<void> {
+  const { db, now } = services
+  const { crowd, sign } = holdSchema.parse(JSON.parse(job.payload))
+  const shop = await findShop(db, job.shopId!)
+  for (const member of crowd)
+    await writing(db, (trx) => holdWithCrowd(trx, shop, member, sign, now().toISOString()))
+  services.changes.announce(shop.id)
 }
 
 async function holdWithCrowd(

@@ -8,6 +8,8 @@ export interface ThreadSettings {
   publicUrl: string
   behaviours: Services['behaviours']
   turns: SharedArrayBuffer
+  /** Whether nobody waits for its answers, so that others have the processor first. */
+  isPatient: boolean
 }
 
 /** A piece of work for a thread. */

@@ -9,8 +9,8 @@ import type { TaskName, Tasks } from './workers'
 
 /* What runs in a thread. Nothing here is loaded by the main one. */
 
-takeLowPriority()
 const settings = workerData as ThreadSettings
+if (settings.isPatient) takeLowPriority()
 const turns = new Turns(settings.turns)
 let services: Promise<Services> | undefined
 

@@ -24,16 +24,44 @@ export interface ThreadsGiven {
 }
 
 /** Threads that do long work one piece after the other, each with a connection of its own to the database. */
-export function buildThreads(given: ThreadsGiven, { atOnce = 1 } = {}): Workers {
+export function buildThreads(given: ThreadsGiven): Workers {
+  const pools = { long: buildPool(given, {}), history: buildPool(given, { stays: true, memoryMb: 400 }) }
+  return {
+    run: (name, input, options) => pools[poolOf[name]].run(name, input, options),
+    close: async () => {
+      await Promise.all(Object.values(pools).map((pool) => pool.close()))
+    },
+  }
+}
+
+/** Which threads do what: an arrival never waits for an import, and what is remembered stays in one thread. */
+const poolOf: Record<TaskName, 'long' | 'history'> = {
+  importOrders: 'long',
+  weighArrival: 'history',
+  forgetArrival: 'history',
+  rememberShops: 'history',
+}
+
+function buildPool(
+  given: ThreadsGiven,
+  { stays = false, memoryMb = MEMORY_MB }: { stays?: boolean; memoryMb?: number },
+): Workers {
   const { databaseFile, mediaFolder, publicUrl, behaviours, turns } = given
-  const settings: ThreadSettings = { databaseFile, mediaFolder, publicUrl, behaviours, turns: turns.shared }
+  const settings: ThreadSettings = {
+    databaseFile,
+    mediaFolder,
+    publicUrl,
+    behaviours,
+    turns: turns.shared,
+    isPatient: !stays,
+  }
   const pool = new Piscina({
     filename: fileURLToPath(new URL('./start.mjs', import.meta.url)),
     execArgv: [],
-    minThreads: 0,
-    maxThreads: atOnce,
-    idleTimeout: IDLE_MS,
-    resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
+    minThreads: stays ? 1 : 0,
+    maxThreads: 1,
+    idleTimeout: stays ? Infinity : IDLE_MS,
+    resourceLimits: { maxOldGenerationSizeMb: memoryMb },
     workerData: settings,
   })
   const hearing = new Map<number, (done: number, total: number | null) => void>()

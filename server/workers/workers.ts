@@ -1,8 +1,12 @@
+import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
 import type { ImportOutcome } from '../proof/orderImport'
 
 /** What goes into each task and comes out of it. Both are copied between threads: plain values and bytes. */
 export interface Tasks {
   importOrders: { input: { job: number; shopId: number }; output: ImportOutcome }
+  weighArrival: { input: ArrivalToWeigh; output: WeighedArrival }
+  forgetArrival: { input: { shopId: number; id: string }; output: void }
+  rememberShops: { input: { shopIds: number[] }; output: void }
 }
 export type TaskName = keyof Tasks
 

@@ -9,6 +9,7 @@ import type { Shop } from '../../server/data/shops'
 import { buildLog } from '../../server/log'
 import type { Mailer } from '../../server/mail/mailer'
 import type { Services } from '../../server/services'
+import { inlineWorkers } from '../../server/workers/inline'
 import { copyMigrated } from './prepared'
 import { notePlans } from './queryPlans'
 import { addMember, addShop } from './shop'
@@ -34,7 +35,10 @@ export interface Listening {
   stop: () => Promise<void>
 }
 
-/** @param env configuration as environment variables; throttles are on unless it says otherwise */
+/**
+ * @param env configuration as environment variables; throttles are on unless it says otherwise
+ * @param overrides long work is done in this thread unless they say otherwise: starting one takes two seconds
+ */
 export async function startListener(
   env: Record<string, string> = {},
   overrides: Overrides = {},
@@ -56,6 +60,7 @@ export async function startListener(
         through: 'test',
         send: async (mail) => void mails.push(mail),
       },
+      workersFor: inlineWorkers,
       ...overrides,
     },
   )

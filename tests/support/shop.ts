@@ -9,6 +9,8 @@ import { hashPassword } from '../../server/account/password'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import type { Submission } from '../../core/intake/submission'
 import { orderNumberKey } from '../../core/proof/orderNumber'
+import { jobKinds } from '../../server/jobKinds'
+import { startJobRunner } from '../../server/jobs/runner'
 import type { Publication } from '../../server/publishing/publish'
 import { buildServices, type Services } from '../../server/services'
 import { inlineWorkers } from '../../server/workers/inline'
@@ -17,6 +19,13 @@ import { notePlans } from './queryPlans'
 
 /** Publishes to nobody, for tests of what is not published. */
 export const nowhere: Publication = { put: () => undefined, remove: () => undefined, latestAsked: () => [] }
+
+/** Does all jobs that are due. */
+export async function drainJobs(services: Services): Promise<void> {
+  const runner = startJobRunner(services, jobKinds(services, nowhere))
+  await runner.drain()
+  await runner.stop()
+}
 
 /** A database in memory with one clock that a test moves; used by the tests beside the use cases. */
 export async function testServices(

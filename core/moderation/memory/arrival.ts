@@ -33,20 +33,24 @@ export interface ReadArrival extends Arriving {
   network: string
 }
 
-export function readArrival(arriving: Arriving): ReadArrival {
-  const reading = readWords(arriving)
+/** Who sent an arrival, and when, as far as others are compared with it. */
+export type Sender = Pick<ReadArrival, 'at' | 'mailbox' | 'person' | 'domain' | 'network' | 'ip'>
+
+export function readSender(arriving: Pick<Arriving, 'authorEmail' | 'ip' | 'receivedAt'>): Sender {
   const mailbox = arriving.authorEmail === '' ? '' : mailboxKey(arriving.authorEmail)
   const cut = mailbox.lastIndexOf('@')
   const at = arriving.receivedAt === null ? NaN : Date.parse(arriving.receivedAt)
   return {
-    ...arriving,
     ip: limitKeyOf(arriving.ip),
-    reading,
-    triples: tripleHashes(reading),
     at: Number.isNaN(at) ? null : at,
     mailbox,
     person: mailbox && recipientKey(mailbox),
     domain: mailbox.slice(cut + 1),
     network: networkOf(arriving.ip),
   }
+}
+
+export function readArrival(arriving: Arriving): ReadArrival {
+  const reading = readWords(arriving)
+  return { ...arriving, ...readSender(arriving), reading, triples: tripleHashes(reading) }
 }

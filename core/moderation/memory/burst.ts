@@ -1,5 +1,5 @@
-import type { ReadArrival } from './arrival'
-import { ownTraits, traitNames, traits, type Trait } from './traits'
+import type { Fingerprint } from './fingerprint'
+import { traitNames, traits, type Trait } from './traits'
 
 /* A sudden crowd, told from an attack by what its members share beyond the shop's own habit. */
 
@@ -7,6 +7,9 @@ const HOUR_MS = 3_600_000
 /** Stretches of time in which many at once are looked for. */
 const SPANS_MS = [HOUR_MS, 6 * HOUR_MS, 24 * HOUR_MS, 72 * HOUR_MS]
 const HABIT_MS = 60 * 24 * HOUR_MS
+/** Sixty days before three; a day more for what comes out of order. */
+const KEPT_MS = HABIT_MS + 4 * 24 * HOUR_MS
+const DROPPED_AT_ONCE = 1000
 /** Fewer than this are no crowd. */
 const CROWD_FROM = 6
 /** A crowd is sudden when the shop's habit makes it this unlikely. */
@@ -58,22 +61,46 @@ export class BurstWatch {
    * Whether an arrival belongs to an attack, going by those remembered; then it is remembered too.
    * @param akin ids of earlier ones with turns of phrase in common
    */
-  watch(arrival: ReadArrival, akin: Set<string>): Burst | null {
-    if (arrival.at === null) return null
-    const one: Remembered = {
-      id: arrival.id,
-      at: arrival.at,
-      network: arrival.network,
-      domain: arrival.domain,
-      traits: new Set(ownTraits(arrival)),
-      company: {},
-    }
-    const end = this.firstAfter(arrival.at)
+  watch(arrival: Fingerprint, akin: Set<string>): Burst | null {
+    const one = remembered(arrival)
+    if (!one) return null
+    const end = this.firstAfter(one.at)
     this.addCompany(one, end, akin)
     const burst = this.burstOf(one, end)
-    if (end === this.arrivals.length) this.arrivals.push(one)
-    else this.arrivals.splice(end, 0, one)
+    this.insert(one, end)
     return burst
+  }
+
+  /** Remembers an arrival without a look at those around it. */
+  remember(arrival: Fingerprint): void {
+    const one = remembered(arrival)
+    if (one) this.insert(one, this.firstAfter(one.at))
+  }
+
+  private insert(one: Remembered, place: number): void {
+    if (place === this.arrivals.length) this.arrivals.push(one)
+    else this.arrivals.splice(place, 0, one)
+    this.dropOld()
+  }
+
+  forget(id: string): void {
+    const at = this.arrivals.findLastIndex((one) => one.id === id)
+    if (at < 0) return
+    const [one] = this.arrivals.splice(at, 1)
+    for (const trait of ['words', 'network'] as const)
+      for (const other of one!.company[trait] ?? []) {
+        other.company[trait]!.delete(one!)
+        if (other.company[trait]!.size === 0) delete other.company[trait]
+      }
+  }
+
+  /** What is older than any habit looks back, some at a time. */
+  private dropOld(): void {
+    const newest = this.arrivals.at(-1)!.at
+    const old = this.firstAfter(newest - KEPT_MS)
+    if (old < DROPPED_AT_ONCE) return
+    // What remains would hold the dropped ones as its neighbours.
+    for (const one of this.arrivals.splice(0, old)) one.company = {}
   }
 
   /** The traits that an arrival shows beside its neighbours of three days; they take them on too. */
@@ -165,6 +192,10 @@ export class BurstWatch {
   }
 }
 
+function remembered({ id, at, network, domain, traits }: Fingerprint): Remembered | null {
+  return at === null ? null : { id, at, network, domain, traits: new Set(traits), company: {} }
+}
+
 function meet(one: Remembered, other: Remembered, trait: CompanyTrait): void {
   ;(one.company[trait] ??= new Set()).add(other)
   ;(other.company[trait] ??= new Set()).add(one)
@@ -197,14 +228,19 @@ function evidence(trait: Trait, members: Remembered[], usual: Remembered[]): num
 /** What is usual anywhere counts as much as so many arrivals of the shop's own. */
 const PRIOR_WEIGHT = 8
 
-/** The chance of `count` or more where `mean` are expected (Poisson). */
+/**
+ * The chance of `count` or more where `mean` are expected (Poisson's law), summed from there on in logarithms, since
+ * `exp(-mean)` is nothing from about 745 on.
+ */
 export function tailOfPoisson(count: number, mean: number): number {
   if (count <= mean) return 1
-  let term = Math.exp(-mean)
-  let below = 0
-  for (let k = 0; k < count; k++) {
-    below += term
+  let logTerm = -mean
+  for (let k = 1; k <= count; k++) logTerm += Math.log(mean / k)
+  let term = Math.exp(logTerm)
+  let tail = 0
+  for (let k = count; term > tail * Number.EPSILON; k++) {
+    tail += term
     term *= mean / (k + 1)
   }
-  return Math.max(0, 1 - below)
+  return Math.min(1, tail)
 }

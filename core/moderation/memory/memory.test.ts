@@ -63,6 +63,10 @@ test('Poisson’s tail is that of its law', () => {
   expect(tailOfPoisson(1, 0.5)).toBeCloseTo(1 - Math.exp(-0.5), 10)
   expect(tailOfPoisson(3, 1)).toBeCloseTo(1 - Math.exp(-1) * 2.5, 10)
   expect(tailOfPoisson(2, 3)).toBe(1)
+  // A busy shop's mean, for which exp(-mean) is nothing: about as the normal law says for three deviations.
+  expect(tailOfPoisson(1095, 1000)).toBeGreaterThan(0.001)
+  expect(tailOfPoisson(1095, 1000)).toBeLessThan(0.002)
+  expect(tailOfPoisson(3000, 1000)).toBeLessThan(1e-100)
 })
 
 const DAY = 86_400_000

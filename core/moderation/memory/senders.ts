@@ -1,10 +1,11 @@
-import type { ReadArrival } from './arrival'
+import type { Fingerprint } from './fingerprint'
 
 const DAY_MS = 86_400_000
 /** No more than these are kept of one mailbox or network address. */
 const KEPT = 24
 
 interface Sent {
+  id: string
   at: number | null
   mailbox: string
   /** The mailbox as it was typed, in lower case. */
@@ -30,13 +31,13 @@ export class SenderBook {
   private byPerson = new Map<string, Sent[]>()
   private byAddress = new Map<string, Sent[]>()
 
-  look(arrival: ReadArrival): SenderHistory {
+  look(arrival: Fingerprint): SenderHistory {
     const sent = arrival.person === '' ? [] : (this.byPerson.get(arrival.person) ?? [])
     const own = sent.filter(({ mailbox }) => mailbox === arrival.mailbox)
     const near = (other: Sent) =>
       arrival.at === null || other.at === null || Math.abs(arrival.at - other.at) < DAY_MS
     const alias = sent.find(
-      ({ typed, name }) => typed !== typedOf(arrival) && name !== nameOf(arrival) && name !== '',
+      ({ typed, name }) => typed !== arrival.typed && name !== arrival.name && name !== '',
     )
     const beside = (arrival.ip === '' ? [] : (this.byAddress.get(arrival.ip) ?? [])).filter(near)
     return {
@@ -49,16 +50,24 @@ export class SenderBook {
     }
   }
 
-  keep(arrival: ReadArrival): void {
-    const { at, mailbox, product } = arrival
-    const sent = { at, mailbox, typed: typedOf(arrival), name: nameOf(arrival), product }
+  keep(arrival: Fingerprint): void {
+    const { id, at, mailbox, product, typed, name } = arrival
+    const sent = { id, at, mailbox, typed, name, product }
     if (arrival.person !== '') keepUnder(this.byPerson, arrival.person, sent)
     if (arrival.ip !== '') keepUnder(this.byAddress, arrival.ip, sent)
   }
+
+  forget({ id, person, ip }: Pick<Fingerprint, 'id' | 'person' | 'ip'>): void {
+    forgetUnder(this.byPerson, person, id)
+    forgetUnder(this.byAddress, ip, id)
+  }
 }
 
-const nameOf = ({ authorName }: ReadArrival) => authorName.trim().toLowerCase()
-const typedOf = ({ authorEmail }: ReadArrival) => authorEmail.trim().toLowerCase()
+function forgetUnder(map: Map<string, Sent[]>, key: string, id: string): void {
+  const kept = map.get(key)?.filter((sent) => sent.id !== id)
+  if (kept?.length) map.set(key, kept)
+  else map.delete(key)
+}
 
 function keepUnder(map: Map<string, Sent[]>, key: string, sent: Sent): void {
   const kept = map.get(key)

@@ -1,5 +1,6 @@
 import { BurstWatch, type Burst } from './burst'
 import { readArrival, type Arriving, type ReadArrival } from './arrival'
+import { fingerprintOf, type Fingerprint } from './fingerprint'
 import { SenderBook, type SenderHistory } from './senders'
 import { TripleIndex } from './tripleIndex'
 
@@ -27,45 +28,88 @@ const LOOKED_AT = 400
 const SETTLED_MS = 3 * 86_400_000
 
 const nobody: Set<string> = new Set()
+/** Of what is read back, so many of the latest are compared with each other, as the next arrival asks about them. */
+const COMPARED_AGAIN = 600
+
+interface Kept {
+  id: string
+  sender: string
+  at: number | null
+  /** Whether it is a near-copy of somebody else's. */
+  copied: boolean
+  person: string
+  ip: string
+}
+
+const senderOf = ({ mailbox, name }: Fingerprint) => mailbox || name
 
 /** Remembers a shop's arrivals, as far as weighing the next one needs them: words, senders, and when they came. */
 export class ShopMemory {
   private triples = new TripleIndex()
   private senders = new SenderBook()
   private bursts = new BurstWatch()
-  private arrivals: { id: string; sender: string; at: number | null; copied: boolean }[] = []
+  private arrivals: Kept[] = []
 
   get size(): number {
     return this.arrivals.length
   }
 
   /** What the past says of an arrival, which from then on is part of it. */
-  meet(arriving: Arriving): { arrival: ReadArrival; past: Past } {
+  meet(arriving: Arriving): { arrival: ReadArrival; past: Past; fingerprint: Fingerprint } {
     const arrival = readArrival(arriving)
-    const sender = arrival.mailbox || arrival.authorName.trim().toLowerCase()
-    const { near: copies, akin } = this.triples.look(arrival.triples)
+    const fingerprint = fingerprintOf(arrival)
+    return { arrival, past: this.compare(fingerprint), fingerprint }
+  }
+
+  /** Remembers earlier arrivals as they were stored, the oldest first. */
+  restore(fingerprints: Fingerprint[]): void {
+    fingerprints.forEach((one, i) => {
+      if (i >= fingerprints.length - COMPARED_AGAIN) this.compare(one)
+      else {
+        this.bursts.remember(one)
+        this.keep(one, false)
+      }
+    })
+  }
+
+  /** Takes an arrival back that could not be stored. */
+  forget(id: string): void {
+    const text = this.arrivals.findLastIndex((one) => one.id === id)
+    if (text < 0) return
+    const { person, ip } = this.arrivals[text]!
+    this.triples.forget(text)
+    this.senders.forget({ id, person, ip })
+    this.bursts.forget(id)
+  }
+
+  private compare(one: Fingerprint): Past {
+    const sender = senderOf(one)
+    const { near: copies, akin } = this.triples.look(one.triples)
     const near = copies.map(({ text, share }) => {
       const { id, sender: other } = this.arrivals[text]!
       return { id, share, sameSender: sender !== '' && other === sender }
     })
     const past: Past = {
       near,
-      usuallyNear: near.length === 0 ? 0 : this.usuallyNear(arrival.at),
-      sender: this.senders.look(arrival),
+      usuallyNear: near.length === 0 ? 0 : this.usuallyNear(one.at),
+      sender: this.senders.look(one),
       burst: this.bursts.watch(
-        arrival,
+        one,
         akin.length === 0 ? nobody : new Set(akin.map((text) => this.arrivals[text]!.id)),
       ),
     }
-    this.triples.add(arrival.triples)
-    this.senders.keep(arrival)
-    this.arrivals.push({
-      id: arrival.id,
-      sender,
-      at: arrival.at,
-      copied: near.some((one) => !one.sameSender),
-    })
-    return { arrival, past }
+    this.keep(
+      one,
+      near.some(({ sameSender }) => !sameSender),
+    )
+    return past
+  }
+
+  private keep(one: Fingerprint, copied: boolean): void {
+    this.triples.add(one.triples)
+    this.senders.keep(one)
+    const { id, at, person, ip } = one
+    this.arrivals.push({ id, sender: senderOf(one), at, copied, person, ip })
   }
 
   /** Of the earlier ones that came days ago, so that a flood is not its own excuse. */

@@ -35,6 +35,7 @@ export class TripleIndex {
   private starts = new Int32Array(1 << 8)
   private texts = 0
   private met = new Uint16Array(1 << 8)
+  private gone = new Set<number>()
 
   get size(): number {
     return this.texts
@@ -52,6 +53,11 @@ export class TripleIndex {
     this.triples.set(triples, start)
     this.starts[this.texts] = start + triples.length
     for (const hash of triples) this.note(hash, text)
+  }
+
+  /** Takes a text out: nothing is like it any more. Its place stays. */
+  forget(text: number): void {
+    this.gone.add(text)
   }
 
   private note(hash: number, text: number): void {
@@ -84,6 +90,7 @@ export class TripleIndex {
     for (const text of candidates) {
       const met = this.met[text]!
       this.met[text] = 0
+      if (this.gone.has(text)) continue
       const [start, end] = [this.starts[text]!, this.starts[text + 1]!]
       const shorter = Math.min(triples.length, end - start)
       if (met >= 2 && met >= AKIN_SHARE * shorter) akin.push(text)

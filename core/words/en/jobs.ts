@@ -25,7 +25,7 @@ export const jobWords = {
       rebuildDisplays: 'Updating your displays',
       sendMail: 'Sending an email',
       digest: 'The daily email',
-      groupArrivals: 'Grouping reviews that came together',
+      holdCrowd: 'Holding back reviews that came with an attack',
       cleanUp: 'Deleting what is too old to be kept',
       sweepMedia: 'Deleting files that nothing shows',
     },

@@ -11,6 +11,7 @@ import * as groups from './0009_groups'
 import * as storageTrial from './0010_storage_trial'
 import * as indexes from './0011_indexes'
 import * as jobs from './0012_jobs'
+import * as fingerprints from './0013_fingerprints'
 
 interface Named {
   name: string
@@ -30,6 +31,7 @@ const all: Named[] = [
   { name: '0010_storage_trial', migration: storageTrial },
   { name: '0011_indexes', migration: indexes },
   { name: '0012_jobs', migration: jobs },
+  { name: '0013_fingerprints', migration: fingerprints },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

@@ -1,0 +1,110 @@
+import type { Knex } from 'knex'
+import type { Arriving } from '../../core/moderation/memory/arrival'
+import {
+  FINGERPRINT_MODEL,
+  fingerprintFrom,
+  type Fingerprint,
+  type Imprint,
+} from '../../core/moderation/memory/fingerprint'
+import type { Trait } from '../../core/moderation/memory/traits'
+
+/** What of a fingerprint is stored; all else is read from the review and its customer, and goes when they go. */
+export interface StoredImprint {
+  traits: string
+  triples: Uint8Array
+}
+
+export const storedImprint = ({ traits, triples }: Imprint): StoredImprint => ({
+  traits: traits.join(' '),
+  triples: new Uint8Array(triples.buffer, triples.byteOffset, triples.byteLength),
+})
+
+const readImprint = ({ traits, triples }: StoredImprint): Imprint => ({
+  traits: traits.split(' ').filter(Boolean) as Trait[],
+  // The bytes of a row need not begin where numbers of four bytes may.
+  triples: new Int32Array(new Uint8Array(triples).buffer),
+})
+
+export async function insertImprints(
+  trx: Knex,
+  shopId: number,
+  rows: ({ reviewId: number } & StoredImprint)[],
+): Promise<void> {
+  await trx('fingerprint')
+    .insert(
+      rows.map(({ reviewId, traits, triples }) => ({
+        review_id: reviewId,
+        shop_id: shopId,
+        model: FINGERPRINT_MODEL,
+        traits,
+        triples: Buffer.from(triples),
+      })),
+    )
+    .onConflict('review_id')
+    .merge()
+}
+
+/** The inner id from which on a shop's arrivals are remembered: the latest so many, none older than a moment. */
+export async function firstRemembered(
+  db: Knex,
+  shopId: number,
+  { most, since }: { most: number; since: string },
+): Promise<number> {
+  const byNumber: { id: number } | undefined = await db('review')
+    .where({ shop_id: shopId, source: 'form' })
+    .orderBy('id', 'desc')
+    .offset(most)
+    .first('id')
+  const byAge: { id: number } | undefined = await db('review')
+    .where({ shop_id: shopId })
+    .where('received_at', '>=', since)
+    .orderBy('received_at')
+    .first('id')
+  return Math.max(byNumber ? byNumber.id + 1 : 0, byAge?.id ?? Number.MAX_SAFE_INTEGER)
+}
+
+export interface RememberedArrival {
+  reviewId: number
+  /** Null where nothing is stored of its words, or by an earlier model. */
+  fingerprint: Fingerprint | null
+}
+
+type Row = Pick<Arriving, 'id' | 'authorName' | 'authorEmail' | 'ip' | 'receivedAt' | 'product'> &
+  StoredImprint & { reviewId: number; model: number | null }
+
+/** A shop's arrivals with what is stored of them, in the order they came: some of them, after an inner id. */
+export async function rememberedArrivals(
+  db: Knex,
+  shopId: number,
+  after: number,
+  limit: number,
+): Promise<RememberedArrival[]> {
+  const rows: Row[] = await db('review')
+    .join('review_version', (join) =>
+      join.on('review_version.review_id', 'review.id').andOn('review_version.number', db.raw('1')),
+    )
+    .leftJoin('customer', 'customer.id', 'review.customer_id')
+    .leftJoin('product', 'product.id', 'review.product_id')
+    .leftJoin('fingerprint', 'fingerprint.review_id', 'review.id')
+    .where({ 'review.shop_id': shopId, 'review.source': 'form' })
+    .where('review.id', '>', after)
+    .orderBy('review.id')
+    .limit(limit)
+    .select({
+      reviewId: 'review.id',
+      id: 'review.public_id',
+      authorName: 'review_version.author_name',
+      authorEmail: db.raw("ifnull(customer.address, '')"),
+      ip: 'review.ip',
+      receivedAt: 'review.received_at',
+      product: db.raw("ifnull(product.sku, '')"),
+      model: 'fingerprint.model',
+      traits: 'fingerprint.traits',
+      triples: 'fingerprint.triples',
+    })
+  return rows.map(({ reviewId, model, traits, triples, ...arriving }) => ({
+    reviewId,
+    fingerprint:
+      model === FINGERPRINT_MODEL ? fingerprintFrom(arriving, readImprint({ traits, triples })) : null,
+  }))
+}

@@ -1,0 +1,83 @@
+import { beforeEach, expect, test } from 'vitest'
+import type { Arriving } from '../../core/moderation/memory/arrival'
+import { addShop, send, testServices } from '../../tests/support/shop'
+import { openForm } from '../collection/customerForm'
+import { issueFormToken } from '../collection/formToken'
+import type { Shop } from '../data/shops'
+import type { Services } from '../services'
+import { buildShopMemories } from './shopMemories'
+
+let services: Services
+let clock: { now: Date }
+let shop: Shop
+let ids: string[]
+const words =
+  'These hives have changed the way our whole village thinks about honey, and about bees, for good.'
+beforeEach(async () => {
+  ;({ services, clock } = await testServices())
+  shop = await addShop(services, 'wrenfield', [])
+  ids = []
+  for (const i of [1, 2]) {
+    const who = { author_name: `Person ${i}`, author_email: `person.${i}@village${i}.example` }
+    ids.push((await send(services, 'wrenfield', { body: `${words} ${i}`, ...who })).publicId)
+  }
+})
+
+/** What is remembered after a restart. */
+const readAnew = () => buildShopMemories(services.db, () => clock.now).of(shop.id)
+const arriving = (more: Partial<Arriving> = {}): Arriving => ({
+  id: 'new',
+  title: '',
+  body: words,
+  rating: 500,
+  authorName: 'Somebody Else',
+  authorEmail: 'person1@village1.example',
+  ip: '',
+  receivedAt: clock.now.toISOString(),
+  product: '',
+  fillSeconds: 60,
+  ...more,
+})
+
+test('a restart remembers words and senders as they were, and reads no text for it', async () => {
+  const { past } = (await readAnew()).meet(arriving())
+  expect(new Set(past.near.map(({ id }) => id))).toEqual(new Set(ids))
+  expect(past.sender.aliasOf).toBe('person.1@village1.example')
+  await services.db('review_version').update({ body: 'changed' })
+  expect((await readAnew()).meet(arriving()).past.near).toHaveLength(2)
+})
+
+test('what was stored by no model or an earlier one is made again, and stored', async () => {
+  await services.db('fingerprint').where({ review_id: 1 }).delete()
+  await services.db('fingerprint').update({ model: 0, triples: Buffer.alloc(0) })
+  expect((await readAnew()).meet(arriving()).past.near).toHaveLength(2)
+  expect(await services.db('fingerprint').pluck('model')).toEqual([1, 1])
+})
+
+test('what came more than a year ago is remembered no more', async () => {
+  clock.now = new Date(clock.now.getTime() + 366 * 86_400_000)
+  expect((await readAnew()).size).toBe(0)
+})
+
+test('an arrival that could not be stored is forgotten, and the others are not', async () => {
+  const memory = await readAnew()
+  memory.meet(arriving({ id: 'lost', authorEmail: 'lost@box.example' }))
+  memory.forget('lost')
+  const { past } = memory.meet(arriving({ authorEmail: 'l.ost@box.example' }))
+  expect(past.near.map(({ id }) => id).sort()).toEqual(ids.toSorted())
+  expect(past.sender.aliasOf).toBe('')
+})
+
+test('two posts of one token at once are one review, and one that is remembered', async () => {
+  const body = 'The lid sits so well that the wasps have given up at last, and the bees are glad of it.'
+  const given = {
+    body,
+    author_email: 'anna@berg.example',
+    author_name: 'Anna Berg',
+    token: 'one and the same',
+  }
+  const receipts = await Promise.all([send(services, 'wrenfield', given), send(services, 'wrenfield', given)])
+  expect(receipts[0]).toEqual(receipts[1])
+  const memory = await services.memories.of(shop.id)
+  expect(memory.meet(arriving({ body, authorEmail: '' })).past.near).toHaveLength(1)
+})

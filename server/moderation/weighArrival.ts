@@ -1,0 +1,42 @@
+import { ShopMemory } from '../../core/moderation/memory/shopMemory'
+import { weigh } from '../../core/moderation/weigh'
+import { startingModel } from '../../core/moderation/wording/starting'
+import { storedImprint } from '../data/fingerprints'
+import type { Services } from '../services'
+import type { ArrivalToWeigh, WeighedArrival } from './weighedArrival'
+
+/**
+ * Weighs an arrival by its words, its sender and those that came before it, of whom it is one from then on. Runs in the
+ * thread that remembers them; one that can't be stored is to be forgotten again.
+ */
+export async function weighArrival(
+  { memories }: Services,
+  { shopId, arriving, circumstances }: ArrivalToWeigh,
+): Promise<WeighedArrival> {
+  const { arrival, past, fingerprint } = (await memories.of(shopId)).meet(arriving)
+  const signals = weigh({ arrival, past, model: startingModel(), ...circumstances })
+  return { signals, past, imprint: storedImprint(fingerprint) }
+}
+
+/** Weighs what neither is nor makes a near-copy or a crowd, such as words that the shop wrote down itself. */
+export function weighAlone({ arriving, circumstances }: Omit<ArrivalToWeigh, 'shopId'>): WeighedArrival {
+  const { arrival, past } = new ShopMemory().meet(arriving)
+  const signals = weigh({ arrival, past, model: startingModel(), ...circumstances })
+  return { signals, past, imprint: null }
+}
+
+/** Takes an arrival back that could not be stored. */
+export async function forgetArrival(
+  { memories }: Services,
+  { shopId, id }: { shopId: number; id: string },
+): Promise<void> {
+  ;(await memories.known(shopId))?.forget(id)
+}
+
+/** Reads what is remembered of shops before anybody asks. */
+export async function rememberShops(
+  { memories }: Services,
+  { shopIds }: { shopIds: number[] },
+): Promise<void> {
+  for (const shopId of shopIds) await memories.of(shopId)
+}

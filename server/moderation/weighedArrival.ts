@@ -1,0 +1,18 @@
+import type { Arriving } from '../../core/moderation/memory/arrival'
+import type { Past } from '../../core/moderation/memory/shopMemory'
+import type { Signal } from '../../core/moderation/signal'
+import type { Circumstances } from '../../core/moderation/weigh'
+import type { StoredImprint } from '../data/fingerprints'
+
+export interface ArrivalToWeigh {
+  shopId: number
+  arriving: Arriving
+  circumstances: Circumstances
+}
+
+export interface WeighedArrival {
+  signals: Signal[]
+  past: Past
+  /** To be stored with the review; null for one that nothing is compared with. */
+  imprint: StoredImprint | null
+}
