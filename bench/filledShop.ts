@@ -2,8 +2,10 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { openDatabase } from '../server/data/database'
+import { insertForm } from '../server/data/forms'
 import { insertMember } from '../server/data/members'
 import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
+import { Turns } from '../server/data/turns'
 import { buildServices, type Services } from '../server/services'
 
 const words =
@@ -12,6 +14,10 @@ const words =
   )
 
 export interface FilledShop {
+  /** The data folder. */
+  folder: string
+  /** Who takes turns at writing to it, for threads. */
+  turns: Turns
   services: Services
   shop: Shop
   close: () => Promise<void>
@@ -20,7 +26,8 @@ export interface FilledShop {
 /** A shop with made-up reviews in a database file of its own, the same ones at each run. */
 export async function filledShop(size: number): Promise<FilledShop> {
   const folder = mkdtempSync(path.join(tmpdir(), 'elogio-bench-'))
-  const db = await openDatabase(path.join(folder, 'elogio.db'))
+  const turns = new Turns()
+  const db = await openDatabase(path.join(folder, 'elogio.db'), turns)
   const services = buildServices({
     db,
     signingKey: Buffer.from('a key'),
@@ -58,6 +65,7 @@ export async function filledShop(size: number): Promise<FilledShop> {
     now: '2026-01-01T00:00:00.000Z',
   })
   await insertMembership(db, memberId, shopId)
+  await insertForm(db, { shopId, publicId: 'form', slug: 'bench', heading: '', intro: '', writers: 'anyone' })
   for (let i = 1; i <= 18; i++)
     await db('product').insert({
       shop_id: shopId,
@@ -130,6 +138,8 @@ export async function filledShop(size: number): Promise<FilledShop> {
     })
   }
   return {
+    folder,
+    turns,
     services,
     shop: await findShop(db, shopId),
     close: async () => {

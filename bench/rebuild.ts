@@ -1,3 +1,4 @@
+import path from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { layouts } from '../core/display/choices'
 import { plainAct } from '../core/moderation/reviewAct'
@@ -6,9 +7,11 @@ import { findDisplay, insertDisplay, putDraftLive } from '../server/data/display
 import { loadLiveDisplays } from '../server/http/liveDisplays'
 import { jobKinds } from '../server/jobKinds'
 import { startJobRunner } from '../server/jobs/runner'
+import { silentLog } from '../server/log'
 import { decide } from '../server/moderation/decide'
 import { queueView } from '../server/moderation/queue'
 import { readFilter } from '../server/moderation/readFilter'
+import { buildThreads } from '../server/workers/threads'
 import { configured } from '../tests/support/display'
 import { filledShop } from './filledShop'
 
@@ -22,7 +25,7 @@ const ROUNDS = 5
 /** Somebody who works in the queue asks again and again, but not without a breath. */
 const BETWEEN_MS = 5
 
-const { services, shop, close } = await filledShop(REVIEWS)
+const { folder, turns, services, shop, close } = await filledShop(REVIEWS)
 const { db, newId } = services
 const now = services.now().toISOString()
 const member = (await db('member').first<{ id: number; name: string; email: string }>())!
@@ -45,6 +48,18 @@ for (let i = 0; i < DISPLAYS; i++)
   })
 
 const live = await loadLiveDisplays(db)
+const threads = buildThreads({
+  databaseFile: path.join(folder, 'elogio.db'),
+  mediaFolder: services.mediaFolder,
+  publicUrl: services.publicUrl,
+  behaviours: {},
+  turns,
+  log: silentLog,
+  announce: () => undefined,
+  wakeJobs: () => undefined,
+  published: (display) => live.put(display),
+})
+services.workers = threads
 const jobs = startJobRunner(services, jobKinds(services, live))
 const filter = await readFilter(services, shop, 'waiting', reviewFilterSchema.parse({}))
 const page = () => timed(() => queueView(services, shop, filter, 50))
@@ -84,6 +99,7 @@ console.log(
   `a page of the queue meanwhile: median ${median(meanwhile).toFixed(1)} ms, worst ${Math.max(...meanwhile).toFixed(1)} ms; with nothing rendered: median ${median(quiet).toFixed(1)} ms, worst ${Math.max(...quiet).toFixed(1)} ms`,
 )
 await jobs.stop()
+await threads.close()
 await close()
 
 async function timed(work: () => Promise<unknown>): Promise<number> {

@@ -79,11 +79,13 @@ export async function startApplication(
     log,
     announce: (shopId) => services.changes.announce(shopId),
     wakeJobs: () => jobs.wake(),
+    published: (display) => live.put(display),
   }
   const workers = workersFor?.(() => services) ?? buildThreads(threads)
   const services: Services = buildServices({
     db,
     workers,
+    published: (display) => live.put(display),
     signingKey: signingKey(config.dataFolder, config.secret),
     publicUrl: config.publicUrl,
     mediaFolder: mediaFolder(config.dataFolder),

@@ -36,7 +36,7 @@ import {
 } from './publishing/manage'
 import { howHandled } from './publishing/howHandled'
 import { looksToStartFrom, startDisplay } from './publishing/newDisplay'
-import type { Publication } from './publishing/publish'
+import type { Publication } from './publishing/published'
 import { samplePreview } from './publishing/samplePreview'
 import { cancelJob, jobsView, retryJob } from './jobs/manageJobs'
 import type { Member } from './data/members'

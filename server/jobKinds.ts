@@ -6,7 +6,8 @@ import { HOLD_CROWD, holdCrowd } from './moderation/company'
 import { sweepMedia } from './media/sweepMedia'
 import { IMPORT_ORDERS, runOrderImport } from './proof/bringOrders'
 import { sweepIncoming } from './proof/incoming'
-import { publishStale, type Publication } from './publishing/publish'
+import { rebuildDisplays } from './publishing/rebuildDisplays'
+import type { Publication } from './publishing/published'
 import { REBUILD } from './publishing/staleDisplays'
 import type { Services } from './services'
 
@@ -20,7 +21,7 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       atOnce: 1,
       tries: 20,
       quietMs: 10 * MINUTE_MS,
-      run: async ({ shopId }) => void (await publishStale(services, publication, shopId!)),
+      run: async (job, { signal }) => void (await rebuildDisplays(services, publication, job, signal)),
     },
     // Side by side, so that one slow mail server does not hold up the others' mails.
     [SEND_MAIL]: {

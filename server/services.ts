@@ -8,6 +8,7 @@ import { buildOpenStreams, type OpenStreams } from './openStreams'
 import { buildPresence, type Presence } from './presence'
 import { buildShopMemories, type ShopMemories } from './moderation/shopMemories'
 import type { Mailer } from './mail/mailer'
+import type { Published } from './publishing/published'
 import { buildStock, type Stock } from './publishing/stock'
 import { fetchOutside } from './outside/fetchOutside'
 import type { Workers } from './workers/workers'
@@ -33,6 +34,8 @@ export interface Services {
   mediaFolder: string
   /** What may be shown of each shop, kept in memory. */
   stock: Stock
+  /** Hands a display that was rendered to whoever answers visitors. */
+  published: (display: Published) => void
   /** What weighing remembers of each shop's arrivals. */
   memories: ShopMemories
   /** Addresses of what single layouts run on other people's pages, by name. */
@@ -68,6 +71,7 @@ export function buildServices(
     allowedHosts: [],
     stock: buildStock(),
     memories: buildShopMemories(given.db, given.now ?? (() => new Date())),
+    published: () => undefined,
     behaviours: {},
     mailer: null,
     argon: { memoryCost: 19_456, timeCost: 2 },

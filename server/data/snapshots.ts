@@ -35,14 +35,24 @@ export async function storeSnapshot(
   )
 }
 
-export async function allSnapshots(
-  db: Knex,
-): Promise<(Snapshot & { key: string; address: string | null })[]> {
+export type LiveSnapshot = Snapshot & { key: string; address: string | null }
+
+/** The bytes of every live display of a shop. */
+export async function snapshotsOfShop(db: Knex, shopId: number): Promise<LiveSnapshot[]> {
+  return snapshots(db).where({ 'display.shop_id': shopId })
+}
+
+/** The bytes of every live display of the installation. */
+export async function allSnapshots(db: Knex): Promise<LiveSnapshot[]> {
+  return snapshots(db)
+}
+
+function snapshots(db: Knex) {
   return db('snapshot')
     .join('display', 'display.id', 'snapshot.display_id')
     .where({ variant: PLAIN })
     .whereRaw('snapshot.version_id = display.live_version_id')
-    .select({
+    .select<LiveSnapshot[]>({
       displayId: 'snapshot.display_id',
       shopId: 'snapshot.shop_id',
       versionId: 'snapshot.version_id',

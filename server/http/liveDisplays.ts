@@ -1,11 +1,14 @@
 import type { Knex } from 'knex'
+import { LRUCache } from 'lru-cache'
 import { allSnapshots } from '../data/snapshots'
 import { displayJson } from './displayAnswers'
-import type { Publication } from '../publishing/publish'
+import type { Publication } from '../publishing/published'
 import type { Prepared } from './prepared'
 
-/** Answers made on demand that are kept at once, over all displays. */
-const MOST_VARIANTS = 2000
+/** Of answers made on demand, over all displays. */
+const MOST_VARIANT_BYTES = 64_000_000
+/** What one counts as until it is made, and beside its bytes. */
+const VARIANT_BYTES = 2000
 
 /** What visitors fetch, in memory: every live display by its key, and variants of it once somebody asked. */
 export interface LiveDisplays extends Publication {
@@ -17,14 +20,17 @@ export interface LiveDisplays extends Publication {
   variant: (key: string, name: string, make: () => Promise<Prepared | null>) => Promise<Prepared | null>
 }
 
+const bytesOf = ({ plain, gzip, brotli }: Prepared) =>
+  plain.length + (gzip?.length ?? 0) + (brotli?.length ?? 0)
+
 export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
   const plain = new Map<string, { json: Prepared; asked: number; address: string | null }>()
   const byAddress = new Map<string, string>()
-  const variants = new Map<string, Promise<Prepared | null>>()
+  const variants = new LRUCache<string, Promise<Prepared | null>>({ maxSize: MOST_VARIANT_BYTES })
   let clock = 0
 
   const forget = (key: string) => {
-    for (const name of variants.keys()) if (name.startsWith(`${key} `)) variants.delete(name)
+    for (const name of [...variants.keys()]) if (name.startsWith(`${key} `)) variants.delete(name)
     const address = plain.get(key)?.address
     if (address) byAddress.delete(address)
   }
@@ -37,14 +43,17 @@ export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
     keyOf: (name) => (plain.has(name) ? name : byAddress.get(name)),
     variant: (key, name, make) => {
       const full = `${key} ${name}`
-      const answer = variants.get(full) ?? make()
-      variants.delete(full)
-      variants.set(full, answer)
-      if (variants.size > MOST_VARIANTS) variants.delete(variants.keys().next().value!)
-      answer.then(
-        (made) => made ?? variants.delete(full),
-        () => variants.delete(full),
-      )
+      const known = variants.get(full)
+      if (known) return known
+      const answer = make()
+      variants.set(full, answer, { size: VARIANT_BYTES })
+      const keep = (made: Prepared | null) => {
+        // Rendered anew meanwhile, it is forgotten already.
+        if (variants.peek(full) !== answer) return
+        if (made) variants.set(full, answer, { size: VARIANT_BYTES + bytesOf(made) })
+        else variants.delete(full)
+      }
+      answer.then(keep, () => keep(null))
       return answer
     },
     put: ({ key, address, body }) => {

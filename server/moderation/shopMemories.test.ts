@@ -70,12 +70,10 @@ test('an arrival that could not be stored is forgotten, and the others are not',
 
 test('two posts of one token at once are one review, and one that is remembered', async () => {
   const body = 'The lid sits so well that the wasps have given up at last, and the bees are glad of it.'
-  const given = {
-    body,
-    author_email: 'anna@berg.example',
-    author_name: 'Anna Berg',
-    token: 'one and the same',
-  }
+  const { form } = (await openForm(services, 'wrenfield'))!
+  const opened = new Date(clock.now.getTime() - 60_000)
+  const token = issueFormToken(services.signingKey, form.publicId, 'once', opened)
+  const given = { body, author_email: 'anna@berg.example', author_name: 'Anna Berg', token }
   const receipts = await Promise.all([send(services, 'wrenfield', given), send(services, 'wrenfield', given)])
   expect(receipts[0]).toEqual(receipts[1])
   const memory = await services.memories.of(shop.id)

@@ -23,7 +23,7 @@ import { writing } from '../data/writing'
 import { keepPicture } from '../media/keepPicture'
 import type { Services } from '../services'
 import { saveDraft } from './draft'
-import type { Publication } from './publish'
+import type { Publication } from './published'
 import { markStale } from './staleDisplays'
 
 export const DISPLAY_NAME_LIMIT = 80

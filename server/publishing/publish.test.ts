@@ -30,7 +30,7 @@ let mara: Member
 let live: LiveDisplays
 let jobs: JobRunner
 beforeEach(async () => {
-  ;({ services } = await testServices())
+  ;({ services } = await testServices({ published: (display) => live.put(display) }))
   mara = await addMember(services, 'Mara')
   shop = await addShop(services, 'wrenfield', [mara])
   live = await loadLiveDisplays(services.db)

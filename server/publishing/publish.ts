@@ -9,25 +9,19 @@ import type { Services } from '../services'
 import { composer, type Composer } from './compose'
 import { strongEtag } from './etag'
 
-/** Where published bytes go: whoever answers visitors. */
-export interface Publication {
-  put: (display: { key: string; address: string | null; body: string }) => void
-  remove: (key: string) => void
-  /** Keys in the order in which visitors asked for them, the latest first. */
-  latestAsked: () => string[]
-}
-
 /** How many are written in one transaction, so that nobody waits long for the database. */
 const BATCH = 10
 
-/** The one way out: renders the stale displays of a shop, keeps the bytes and hands them to whoever answers visitors. */
+/**
+ * The one way out: renders the stale displays of a shop, those that visitors asked for last before the others, keeps the
+ * bytes and hands them to whoever answers visitors.
+ */
 export async function publishStale(
   services: Services,
-  publication: Publication,
-  shopId: number,
+  { shopId, latestAsked }: { shopId: number; latestAsked: string[] },
 ): Promise<void> {
   const { db, now } = services
-  const latest = new Map(publication.latestAsked().map((key, i) => [key, i]))
+  const latest = new Map(latestAsked.map((key, i) => [key, i]))
   const place = ({ key }: StaleDisplay) => latest.get(key) ?? latest.size
   const stale = (await staleDisplays(db, shopId)).toSorted((a, b) => place(a) - place(b))
   if (stale.length === 0) return
@@ -48,7 +42,8 @@ export async function publishStale(
       }
       return kept
     })
-    for (const { display, snapshot } of put) publication.put({ ...display, body: snapshot.body })
+    for (const { display, snapshot } of put)
+      services.published({ key: display.key, address: display.address, body: snapshot.body })
   }
   services.changes.announce(shopId)
 }

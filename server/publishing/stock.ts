@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { LRUCache } from 'lru-cache'
 import type { ShowableReview } from '../../core/display/showableReview'
 import { showableReviews } from '../data/showableReviews'
 import { stockVersion } from '../data/shops'
@@ -6,18 +7,29 @@ import { stockVersion } from '../data/shops'
 /** What may be shown, kept in memory for each shop, so that many displays made anew read it once. */
 export type Stock = (db: Knex, shopId: number) => Promise<ShowableReview[]>
 
-const MOST_SHOPS = 50
+/** Of all shops together, counted in reviews of about a kilobyte each. */
+const MOST_REVIEWS = 300_000
 
 /** Keeps the stock of the shops asked for last; the database says when it has to be read again. */
 export function buildStock(): Stock {
-  const kept = new Map<number, { version: number; reviews: ShowableReview[] }>()
+  const kept = new LRUCache<number, { version: number; reviews: Promise<ShowableReview[]> }>({
+    maxSize: MOST_REVIEWS,
+  })
   return async (db, shopId) => {
     const version = await stockVersion(db, shopId)
     const known = kept.get(shopId)
-    kept.delete(shopId)
-    const stock = known?.version === version ? known : { version, reviews: await showableReviews(db, shopId) }
-    kept.set(shopId, stock)
-    if (kept.size > MOST_SHOPS) kept.delete(kept.keys().next().value!)
-    return stock.reviews
+    if (known?.version === version) return known.reviews
+    // Kept before it is read, so that two who ask at once read it once.
+    const stock = { version, reviews: showableReviews(db, shopId) }
+    kept.set(shopId, stock, { size: 1 })
+    try {
+      const reviews = await stock.reviews
+      if (kept.peek(shopId) === stock)
+        kept.set(shopId, stock, { size: Math.min(1 + reviews.length, MOST_REVIEWS) })
+      return reviews
+    } catch (error) {
+      if (kept.peek(shopId) === stock) kept.delete(shopId)
+      throw error
+    }
   }
 }

@@ -1,3 +1,4 @@
+import type { Published } from '../publishing/published'
 import type { Services } from '../services'
 import type { TaskName, Tasks } from './workers'
 
@@ -25,4 +26,5 @@ export interface Asked<N extends TaskName> {
 export type Said =
   | { kind: 'announce'; shopId: number }
   | { kind: 'wakeJobs' }
+  | { kind: 'published'; display: Published }
   | { kind: 'progress'; task: number; done: number; total: number | null }

@@ -12,6 +12,8 @@ export type Task<N extends TaskName> = (
 /** Every task. Each is loaded when it is first run, so that a thread holds only what it needs. */
 export const loadTask: { [N in TaskName]: () => Promise<Task<N>> } = {
   importOrders: async () => (await import('../proof/importOrders')).importOrders,
+  publishStale: async () => (await import('../publishing/publish')).publishStale,
+  makeVariant: async () => (await import('../http/makeVariant')).makeVariant,
   weighArrival: async () => (await import('../moderation/weighArrival')).weighArrival,
   forgetArrival: async () => (await import('../moderation/weighArrival')).forgetArrival,
   rememberShops: async () => (await import('../moderation/weighArrival')).rememberShops,

@@ -26,6 +26,7 @@ async function build(): Promise<Services> {
     publicUrl,
     behaviours,
     changes: { announce: (shopId) => say({ kind: 'announce', shopId }), listen: () => () => undefined },
+    published: (display) => say({ kind: 'published', display }),
     wakeJobs: () => say({ kind: 'wakeJobs' }),
   })
 }

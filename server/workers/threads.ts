@@ -1,5 +1,6 @@
 import { Piscina } from 'piscina'
 import { fileURLToPath } from 'node:url'
+import type { Published } from '../publishing/published'
 import type { Turns } from '../data/turns'
 import type { Log } from '../log'
 import type { Asked, Said, ThreadSettings } from './messages'
@@ -21,11 +22,16 @@ export interface ThreadsGiven {
   /** What threads say: that something of a shop has changed, and that a job is due. */
   announce: (shopId: number) => void
   wakeJobs: () => void
+  published: (display: Published) => void
 }
 
 /** Threads that do long work one piece after the other, each with a connection of its own to the database. */
 export function buildThreads(given: ThreadsGiven): Workers {
-  const pools = { long: buildPool(given, {}), history: buildPool(given, { stays: true, memoryMb: 400 }) }
+  const pools = {
+    long: buildPool(given, {}),
+    history: buildPool(given, { stays: true, memoryMb: 400 }),
+    render: buildPool(given, { stays: true, memoryMb: 2000 }),
+  }
   return {
     run: (name, input, options) => pools[poolOf[name]].run(name, input, options),
     close: async () => {
@@ -35,8 +41,10 @@ export function buildThreads(given: ThreadsGiven): Workers {
 }
 
 /** Which threads do what: an arrival never waits for an import, and what is remembered stays in one thread. */
-const poolOf: Record<TaskName, 'long' | 'history'> = {
+const poolOf: Record<TaskName, 'long' | 'history' | 'render'> = {
   importOrders: 'long',
+  publishStale: 'render',
+  makeVariant: 'render',
   weighArrival: 'history',
   forgetArrival: 'history',
   rememberShops: 'history',
@@ -69,6 +77,7 @@ function buildPool(
   pool.on('message', (said: Said) => {
     if (said.kind === 'announce') given.announce(said.shopId)
     else if (said.kind === 'wakeJobs') given.wakeJobs()
+    else if (said.kind === 'published') given.published(said.display)
     else hearing.get(said.task)?.(said.done, said.total)
   })
   pool.on('error', (error) => given.log.error({ err: error }, 'a worker thread failed'))

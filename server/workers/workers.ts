@@ -1,3 +1,6 @@
+import type { Asked } from '../../core/display/displayModel'
+import type { AnswerKind } from '../http/answerKind'
+import type { Prepared } from '../http/prepared'
 import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
 import type { ImportOutcome } from '../proof/orderImport'
 
@@ -6,6 +9,8 @@ export interface Tasks {
   importOrders: { input: { job: number; shopId: number }; output: ImportOutcome }
   weighArrival: { input: ArrivalToWeigh; output: WeighedArrival }
   forgetArrival: { input: { shopId: number; id: string }; output: void }
+  publishStale: { input: { shopId: number; latestAsked: string[] }; output: void }
+  makeVariant: { input: { key: string; kind: AnswerKind; asked: Asked }; output: Prepared | null }
   rememberShops: { input: { shopIds: number[] }; output: void }
 }
 export type TaskName = keyof Tasks

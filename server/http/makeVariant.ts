@@ -1,0 +1,28 @@
+import type { Asked } from '../../core/display/displayModel'
+import { allOfDisplay, displayPage, displayVariant } from '../publishing/variants'
+import type { Services } from '../services'
+import { displayJson, visitorPage } from './displayAnswers'
+import type { Prepared } from './prepared'
+import type { AnswerKind } from './answerKind'
+
+const making: Record<
+  AnswerKind,
+  {
+    make: (services: Services, key: string, asked: Asked) => Promise<string | null>
+    prepare: (body: string) => Prepared
+  }
+> = {
+  '.json': { make: displayVariant, prepare: displayJson },
+  '': { make: displayPage, prepare: visitorPage },
+  '/all': { make: allOfDisplay, prepare: visitorPage },
+}
+
+/** Renders what a page asks of a live display, and compresses it; null where nothing is live. */
+export async function makeVariant(
+  services: Services,
+  { key, kind, asked }: { key: string; kind: AnswerKind; asked: Asked },
+): Promise<Prepared | null> {
+  const { make, prepare } = making[kind]
+  const body = await make(services, key, asked)
+  return body === null ? null : prepare(body)
+}
