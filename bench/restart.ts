@@ -43,7 +43,7 @@ async function start(): Promise<{ url: string; child: ChildProcess; readyMs: num
   const port = await freePort()
   const url = `http://localhost:${port}`
   const started = performance.now()
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  const child = spawn(process.execPath, ['build/app/main.js'], {
     env: {
       ...process.env,
       NODE_ENV: 'production',

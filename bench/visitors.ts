@@ -20,7 +20,7 @@ const folder = mkdtempSync(path.join(tmpdir(), 'elogio-bench-'))
 const port = 4390
 const url = `http://localhost:${port}`
 await fillDemo(folder, { publicUrl: url, siteUrl: 'http://localhost:4311', secret: null })
-const application = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+const application = spawn(process.execPath, ['build/app/main.js'], {
   env: { ...process.env, NODE_ENV: 'production', PORT: String(port), PUBLIC_URL: url, ELOGIO_DATA: folder },
   stdio: 'ignore',
 })

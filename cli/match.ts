@@ -1,4 +1,4 @@
-import { group } from 'd3'
+import { group } from 'd3-array'
 import { readFileSync } from 'node:fs'
 import { z } from 'zod'
 import { decodeFile } from '../core/formats/decodeFile'

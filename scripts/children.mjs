@@ -1,9 +1,10 @@
 import { spawn } from 'node:child_process'
 import { root } from './install.mjs'
 
-/** Starts a TypeScript program of the project as a process of its own. */
+/** Starts a program of the project as a process of its own, from its source when it is TypeScript. */
 export function startProgram(file, env) {
-  return spawn(process.execPath, ['--import', 'tsx', file], {
+  const loader = file.endsWith('.ts') ? ['--import', 'tsx'] : []
+  return spawn(process.execPath, [...loader, file], {
     cwd: root,
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { NODE_ENV: 'production', ...process.env, ...env },

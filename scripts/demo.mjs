@@ -22,7 +22,7 @@ try {
     await runProgram('demo/main.ts', { ...env, STANDIN_PORT: standinPort })
   }
   const { owner } = await readMembers()
-  const application = startProgram('server/main.ts', {
+  const application = startProgram('build/app/main.js', {
     ...env,
     ELOGIO_ALLOW_HOSTS: process.env.ELOGIO_ALLOW_HOSTS ?? `localhost:${standinPort}`,
     SMTP_URL: process.env.SMTP_URL ?? `smtp://localhost:${smtpPort}`,
@@ -31,7 +31,7 @@ try {
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
     ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
   })
-  const outside = startProgram('standins/main.ts', {
+  const outside = startProgram('build/app/standins.js', {
     STANDIN_PORT: standinPort,
     STANDIN_SMTP_PORT: smtpPort,
     ELOGIO_URL: publicUrl,

@@ -54,13 +54,17 @@ export function installPackages() {
 /** Builds when a source has changed since the last build. */
 export function build() {
   const sources = [
-    ...['app', 'core', 'onsite', 'public'].flatMap(filesBelow),
-    ...['package-lock.json', 'vite.config.ts', 'vite.loader.config.ts', 'react-router.config.ts'].map(
-      (name) => path.join(root, name),
-    ),
+    ...['app', 'core', 'onsite', 'public', 'server', 'standins'].flatMap(filesBelow),
+    ...[
+      'package-lock.json',
+      'vite.config.ts',
+      'vite.loader.config.ts',
+      'vite.server.config.ts',
+      'react-router.config.ts',
+    ].map((name) => path.join(root, name)),
   ]
   const now = digest(sources)
-  if (existsSync(path.join(root, 'build', 'onsite', 'embed.js')) && stampIs('build', now)) return
+  if (existsSync(path.join(root, 'build', 'app', 'main.js')) && stampIs('build', now)) return
   console.log('Building.')
   if (!run('npm', ['run', '--silent', 'build'], { NODE_ENV: 'production' }))
     fail('the build did not work; see above.')

@@ -3,4 +3,4 @@ import { build, installPackages } from './install.mjs'
 
 installPackages()
 build()
-tieTogether([startProgram('server/main.ts', {})])
+tieTogether([startProgram('build/app/main.js', {})])

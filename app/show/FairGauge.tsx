@@ -1,4 +1,5 @@
-import { max, scaleLinear } from 'd3'
+import { max } from 'd3-array'
+import { scaleLinear } from 'd3-scale'
 import { FAIR_WITHIN, oneIn, type Fairness } from '../../core/curation/fairness'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'

@@ -1,4 +1,4 @@
-import type { Manner } from '../moderation/weigh'
+import type { Manner } from '../moderation/manner'
 import type { Writers } from './writers'
 
 /** A review on its way in, the same for every way in. Words and names are exactly as they came. */

@@ -3,7 +3,9 @@ import { describe, expect, test } from 'vitest'
 import { arrivalState, HELD_FROM, SPAM_FROM } from './rules'
 import { textAt, type SignalKind } from './signal'
 import { ShopMemory } from './memory/shopMemory'
-import { openly, spamScore, weigh as weighAll, type Circumstances } from './weigh'
+import { openly } from './manner'
+import { spamScore } from './spamScore'
+import { weigh as weighAll, type Circumstances } from './weigh'
 import { startingModel } from './wording/starting'
 
 interface Given extends Circumstances {

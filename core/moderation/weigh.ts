@@ -1,6 +1,7 @@
 import { say } from '../words/say'
 import type { ReadArrival } from './memory/arrival'
 import type { Past } from './memory/shopMemory'
+import type { Manner } from './manner'
 import type { Signal } from './signal'
 import { abuseSignal } from './signals/abuse'
 import { burstSignal } from './signals/burst'
@@ -17,19 +18,6 @@ import { senderSignal } from './signals/sender'
 import { templateSignal } from './signals/template'
 import { wordingSignal } from './signals/wording'
 import type { WordingModel } from './wording/model'
-
-/** How a review was sent. */
-export interface Manner {
-  /** Whether the form's signed token came along; true for ways in that have none. */
-  tokenGood: boolean
-  /** Whether nobody computed what the form's page asks for; false for ways in that ask nothing. */
-  workMissing: boolean
-  /** Whether the field that people never see was filled in. */
-  trapSprung: boolean
-}
-
-/** As people send one. */
-export const openly: Manner = { tokenGood: true, workMissing: false, trapSprung: false }
 
 /** What is known of an arrival beside its words, its sender and those that came before. */
 export interface Circumstances extends Manner {
@@ -84,15 +72,4 @@ export function weigh(weighing: Weighing): Signal[] {
 
 function holding(kind: 'trap' | 'notoken' | 'nowork'): Signal {
   return { kind, points: 0, headline: say(`signal.${kind}`), detail: say(`signal.${kind}Detail`), places: [] }
-}
-
-/** The spam score, 0 to 100: the sum of the points, cut at both ends. */
-export function spamScore(signals: Pick<Signal, 'points'>[]): number {
-  return Math.min(
-    100,
-    Math.max(
-      0,
-      signals.reduce((sum, signal) => sum + signal.points, 0),
-    ),
-  )
 }

@@ -2,13 +2,12 @@ import { hundredthsOfFive } from '../../core/formats/rating'
 import { languageOf } from '../../core/intake/language'
 import type { OwnChange } from '../../core/intake/ownChange'
 import type { PhotoRef } from '../../core/intake/photos'
-import { ShopMemory } from '../../core/moderation/memory/shopMemory'
+import { openly } from '../../core/moderation/manner'
 import type { ReviewPoint } from '../../core/moderation/reviewPoint'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { writersSignals } from '../../core/moderation/signals/writers'
-import { openly, spamScore, weigh } from '../../core/moderation/weigh'
-import { startingModel } from '../../core/moderation/wording/starting'
+import { spamScore } from '../../core/moderation/spamScore'
 import { confirmationOf } from '../data/confirmations'
 import { appendDecision, decisionsOfReview, pointsOf } from '../data/decisions'
 import { knownOrderKeys } from '../data/orders'
@@ -71,25 +70,27 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
   if (sameWords && samePhotos) return false
 
   const confirmable = await confirmationOf(db, shop.id, review.id)
-  const { arrival, past } = new ShopMemory().meet({
-    id: review.publicId,
-    ...words,
-    authorEmail: confirmable.address,
-    ip: '',
-    receivedAt: null,
-    product: confirmable.productSku,
-    fillSeconds: null,
-  })
-  const confirmed = confirmable.confirmedAt !== null
-  const signals = [
-    ...weigh({
-      arrival,
-      past,
-      model: startingModel(),
+  const weighing = await services.workers.run('weighArrival', {
+    shopId: shop.id,
+    alone: true,
+    arriving: {
+      id: review.publicId,
+      ...words,
+      authorEmail: confirmable.address,
+      ip: '',
+      receivedAt: null,
+      product: confirmable.productSku,
+      fillSeconds: null,
+    },
+    circumstances: {
       ownDomains: shop.ownDomains,
       knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(words)),
       ...openly,
-    }),
+    },
+  })
+  const confirmed = confirmable.confirmedAt !== null
+  const signals = [
+    ...weighing.signals,
     ...writersSignals(confirmable.writers, {
       confirmed,
       verified: review.verified,

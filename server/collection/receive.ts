@@ -6,7 +6,7 @@ import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
 import { writersSignals } from '../../core/moderation/signals/writers'
 import type { Place } from '../../core/moderation/signal'
-import { spamScore } from '../../core/moderation/weigh'
+import { spamScore } from '../../core/moderation/spamScore'
 import { appendDecision } from '../data/decisions'
 import { insertImprints } from '../data/fingerprints'
 import { knownOrderKeys } from '../data/orders'
@@ -16,7 +16,6 @@ import { insertReview, type NewReview } from '../data/reviewWriting'
 import { productsOfShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { joinCompany } from '../moderation/company'
-import { weighAlone } from '../moderation/weighArrival'
 import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
 import { digestOfVersion } from '../moderation/digest'
 import { markAllStale } from '../publishing/staleDisplays'
@@ -158,6 +157,8 @@ async function weighed(
   const { db, workers } = services
   const arrival: ArrivalToWeigh = {
     shopId: shop.id,
+    // What the shop wrote down itself neither is nor makes a near-copy or a crowd.
+    alone: candidate.source !== 'form',
     arriving: {
       id,
       title: candidate.title,
@@ -179,8 +180,7 @@ async function weighed(
       workMissing: candidate.workMissing,
     },
   }
-  // What the shop wrote down itself neither is nor makes a near-copy or a crowd.
-  const one = candidate.source === 'form' ? await workers.run('weighArrival', arrival) : weighAlone(arrival)
+  const one = await workers.run('weighArrival', arrival)
   const inWords = ({ field, end }: Place) => end <= candidate[field].length
   return {
     ...one,

@@ -1,4 +1,4 @@
-import { openly } from '../../core/moderation/weigh'
+import { openly } from '../../core/moderation/manner'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 import { say } from '../../core/words/say'
 import type { Member } from '../data/members'

@@ -1,3 +1,5 @@
+import { escape } from 'html-escaper'
+
 /** A mail's text as plain words and as HTML, from the same parts. */
 export interface MailParts {
   hello: string
@@ -32,7 +34,7 @@ export function htmlText({ hello, lines, quotation, button, after }: MailParts):
         .join('<br>')}</blockquote>`
     : ''
   const pressed = button
-    ? `<p style="margin:0 0 20px"><a href="${escaped(button.address)}" style="display:inline-block;padding:11px 18px;border-radius:8px;background:#0E4654;color:#ffffff;text-decoration:none;font-weight:600">${escaped(button.label)}</a></p>`
+    ? `<p style="margin:0 0 20px"><a href="${escape(button.address)}" style="display:inline-block;padding:11px 18px;border-radius:8px;background:#0E4654;color:#ffffff;text-decoration:none;font-weight:600">${escape(button.label)}</a></p>`
     : ''
   return `<!doctype html><html><head><meta charset="utf-8"></head><body style="margin:0;padding:24px;background:#ffffff;color:#13262C;font:15px/1.5 system-ui,sans-serif"><div style="max-width:540px">${paragraph(hello)}${lines
     .map((line) => paragraph(line))
@@ -41,6 +43,4 @@ export function htmlText({ hello, lines, quotation, button, after }: MailParts):
     )}${quoted}${pressed}${after.map((line) => paragraph(line, 'color:#4D6067;font-size:13px')).join('')}</div></body></html>`
 }
 
-const lined = (text: string) => escaped(text).replaceAll('\n', '<br>')
-const escaped = (text: string) =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
+const lined = (text: string) => escape(text).replaceAll('\n', '<br>')

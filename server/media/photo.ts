@@ -1,13 +1,18 @@
 import { fileTypeFromBuffer } from 'file-type'
+import pLimit from 'p-limit'
 import sharp, { type Sharp } from 'sharp'
 import { MOST_PHOTO_BYTES, MOST_PHOTO_PIXELS, type PhotoRefusal } from '../../core/intake/photos'
 import type { MadePicture } from './keepFile'
-import { twoAtATime } from './twoAtATime'
 
 /** As large as it is opened, and as it stands in a row of photos on a dense screen. */
 const LARGE_PX = 1600
 const SMALL_PX = 320
 const LONGEST_SECONDS = 20
+/**
+ * No more than two photos are made at a time, so that many at once take no more memory than two. Pixels are worked on in
+ * threads of the library's own, outside of the main one.
+ */
+const heavyWork = pLimit(2)
 
 const photoTypes = new Set(['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/gif'])
 
@@ -19,7 +24,7 @@ export type PhotoOutcome = { large: MadePicture; small: MadePicture } | { refuse
  */
 export async function makePhoto(bytes: Buffer): Promise<PhotoOutcome> {
   const refused = await refusalByKind(bytes)
-  return refused ? { refused } : twoAtATime(() => remade(bytes))
+  return refused ? { refused } : heavyWork(() => remade(bytes))
 }
 
 async function refusalByKind(bytes: Buffer): Promise<PhotoRefusal | null> {

@@ -6,23 +6,17 @@ import type { Services } from '../services'
 import type { ArrivalToWeigh, WeighedArrival } from './weighedArrival'
 
 /**
- * Weighs an arrival by its words, its sender and those that came before it, of whom it is one from then on. Runs in the
- * thread that remembers them; one that can't be stored is to be forgotten again.
+ * Weighs an arrival by its words, its sender and, unless it is weighed alone, those that came before it, of whom it is
+ * one from then on. Runs in the thread that remembers them; one that can't be stored is to be forgotten again.
  */
 export async function weighArrival(
   { memories }: Services,
-  { shopId, arriving, circumstances }: ArrivalToWeigh,
+  { shopId, alone, arriving, circumstances }: ArrivalToWeigh,
 ): Promise<WeighedArrival> {
-  const { arrival, past, fingerprint } = (await memories.of(shopId)).meet(arriving)
+  const memory = alone ? new ShopMemory() : await memories.of(shopId)
+  const { arrival, past, fingerprint } = memory.meet(arriving)
   const signals = weigh({ arrival, past, model: startingModel(), ...circumstances })
-  return { signals, past, imprint: storedImprint(fingerprint) }
-}
-
-/** Weighs what neither is nor makes a near-copy or a crowd, such as words that the shop wrote down itself. */
-export function weighAlone({ arriving, circumstances }: Omit<ArrivalToWeigh, 'shopId'>): WeighedArrival {
-  const { arrival, past } = new ShopMemory().meet(arriving)
-  const signals = weigh({ arrival, past, model: startingModel(), ...circumstances })
-  return { signals, past, imprint: null }
+  return { signals, past, imprint: alone ? null : storedImprint(fingerprint) }
 }
 
 /** Takes an arrival back that could not be stored. */

@@ -6,6 +6,8 @@ import type { StoredImprint } from '../data/fingerprints'
 
 export interface ArrivalToWeigh {
   shopId: number
+  /** Whether it is compared with no other, and no later one with it. */
+  alone: boolean
   arriving: Arriving
   circumstances: Circumstances
 }
@@ -13,6 +15,6 @@ export interface ArrivalToWeigh {
 export interface WeighedArrival {
   signals: Signal[]
   past: Past
-  /** To be stored with the review; null for one that nothing is compared with. */
+  /** To be stored with the review; null for one that is compared with no other. */
   imprint: StoredImprint | null
 }

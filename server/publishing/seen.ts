@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache'
 import { isOwnPage } from '../../core/site/ownPage'
 import { findDisplay, shopOfLiveDisplay } from '../data/displays'
 import { noteSeen, pagesSeen, wasSeen, type PageSeen } from '../data/displaySeen'
@@ -17,7 +18,7 @@ const MAX_SHOWN = 20
  */
 export function buildSeen(services: Services) {
   const { db, now, changes } = services
-  const lately = new Map<string, number>()
+  const lately = new LRUCache<string, number>({ max: MAX_REMEMBERED })
   return async (key: string, told: string, mayAdd: () => Promise<boolean>): Promise<void> => {
     const page = pageAddress(told)
     if (page === null) return
@@ -28,7 +29,6 @@ export function buildSeen(services: Services) {
     const display = shopId === null ? null : await findDisplay(db, shopId, { key })
     if (!display) return
     lately.set(name, at.getTime())
-    if (lately.size > MAX_REMEMBERED) lately.delete(lately.keys().next().value!)
     if (!(await wasSeen(db, display.id, page)) && !(await mayAdd())) return
     const shop = await findShop(db, display.shopId)
     const seen = { shopId: shop.id, displayId: display.id, page, at: at.toISOString() }

@@ -1,4 +1,5 @@
 import { Piscina } from 'piscina'
+import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { Published } from '../publishing/published'
 import type { Turns } from '../data/turns'
@@ -30,7 +31,7 @@ export function buildThreads(given: ThreadsGiven): Workers {
   const pools = {
     long: buildPool(given, {}),
     history: buildPool(given, { stays: true, memoryMb: 400 }),
-    render: buildPool(given, { stays: true, memoryMb: 2000 }),
+    render: buildPool(given, { memoryMb: 2000, isPatient: false, idleMs: 10 * IDLE_MS }),
   }
   return {
     run: (name, input, options) => pools[poolOf[name]].run(name, input, options),
@@ -38,6 +39,14 @@ export function buildThreads(given: ThreadsGiven): Workers {
       await Promise.all(Object.values(pools).map((pool) => pool.close()))
     },
   }
+}
+
+/** What a thread runs: what was built, or the source where the application itself runs from it. */
+function threadFile(): string {
+  const isBuilt = import.meta.url.endsWith('.js')
+  return isBuilt
+    ? path.resolve('build/app/thread.js')
+    : fileURLToPath(new URL('./start.mjs', import.meta.url))
 }
 
 /** Which threads do what: an arrival never waits for an import, and what is remembered stays in one thread. */
@@ -50,9 +59,18 @@ const poolOf: Record<TaskName, 'long' | 'history' | 'render'> = {
   rememberShops: 'history',
 }
 
+interface PoolSettings {
+  /** Whether its thread is there all the time. */
+  stays?: boolean
+  /** Whether nobody waits for its answers. */
+  isPatient?: boolean
+  memoryMb?: number
+  idleMs?: number
+}
+
 function buildPool(
   given: ThreadsGiven,
-  { stays = false, memoryMb = MEMORY_MB }: { stays?: boolean; memoryMb?: number },
+  { stays = false, isPatient = !stays, memoryMb = MEMORY_MB, idleMs = IDLE_MS }: PoolSettings,
 ): Workers {
   const { databaseFile, mediaFolder, publicUrl, behaviours, turns } = given
   const settings: ThreadSettings = {
@@ -61,14 +79,14 @@ function buildPool(
     publicUrl,
     behaviours,
     turns: turns.shared,
-    isPatient: !stays,
+    isPatient,
   }
   const pool = new Piscina({
-    filename: fileURLToPath(new URL('./start.mjs', import.meta.url)),
+    filename: threadFile(),
     execArgv: [],
     minThreads: stays ? 1 : 0,
     maxThreads: 1,
-    idleTimeout: stays ? Infinity : IDLE_MS,
+    idleTimeout: stays ? Infinity : idleMs,
     resourceLimits: { maxOldGenerationSizeMb: memoryMb },
     workerData: settings,
   })

@@ -1,11 +1,9 @@
+import { escape } from 'html-escaper'
 import type { Letter } from './letters'
-
-const escaped = (text: string) =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
 
 const page = (title: string, body: string) => `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width">
-<title>${escaped(title)}</title>
+<title>${escape(title)}</title>
 <style>
 body{margin:0;background:#f2efe9;color:#2b2620;font:16px/1.5 system-ui,sans-serif}
 main{max-width:760px;margin:0 auto;padding:28px 20px}
@@ -23,7 +21,7 @@ export function letterList(letters: Letter[]): string {
     .toReversed()
     .map(
       ({ id, to, subject, at }) =>
-        `<li><a href="/mailbox/${id}">${escaped(subject)}</a><br><small>to ${escaped(to)}, ${at.toISOString().slice(11, 16)} UTC</small></li>`,
+        `<li><a href="/mailbox/${id}">${escape(subject)}</a><br><small>to ${escape(to)}, ${at.toISOString().slice(11, 16)} UTC</small></li>`,
     )
     .join('')
   return page(
@@ -39,9 +37,9 @@ export function letterPage({ from, to, subject, text, html, messageId }: Letter)
   const framed = html.replace('<head>', '<head><base target="_blank">')
   return page(
     subject,
-    `<p><a href="/mailbox">All mails</a></p><h1>${escaped(subject)}</h1>
-<p><small>from ${escaped(from)} to ${escaped(to)}<br>${escaped(messageId)}</small></p>
-<iframe title="The mail" sandbox="allow-popups allow-popups-to-escape-sandbox" srcdoc="${escaped(framed)}"></iframe>
-<h2>As plain text</h2><pre>${escaped(text).replace(/https?:\/\/\S+/g, (link) => `<a href="${link}">${link}</a>`)}</pre>`,
+    `<p><a href="/mailbox">All mails</a></p><h1>${escape(subject)}</h1>
+<p><small>from ${escape(from)} to ${escape(to)}<br>${escape(messageId)}</small></p>
+<iframe title="The mail" sandbox="allow-popups allow-popups-to-escape-sandbox" srcdoc="${escape(framed)}"></iframe>
+<h2>As plain text</h2><pre>${escape(text).replace(/https?:\/\/\S+/g, (link) => `<a href="${link}">${link}</a>`)}</pre>`,
   )
 }

@@ -75,7 +75,7 @@ async function start(
   await fill(dataFolder, `http://localhost:${shopPort}`)
 
   const startApplication = (more: Record<string, string> = {}) =>
-    startProgram('server/main.ts', `${url}/healthz`, {
+    startProgram('build/app/main.js', `${url}/healthz`, {
       PORT: String(port),
       PUBLIC_URL: url,
       ELOGIO_DATA: dataFolder,
@@ -85,7 +85,7 @@ async function start(
       ...env,
       ...more,
     })
-  const outside = await startProgram('standins/main.ts', `http://localhost:${shopPort}/`, {
+  const outside = await startProgram('build/app/standins.js', `http://localhost:${shopPort}/`, {
     STANDIN_PORT: String(shopPort),
     STANDIN_SMTP_PORT: String(smtpPort),
     ELOGIO_URL: url,
@@ -112,7 +112,7 @@ async function startProgram(
   health: string,
   env: Record<string, string>,
 ): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', 'tsx', file], {
+  const child = spawn(process.execPath, [file], {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, NODE_ENV: 'production', ...env },
   })

@@ -2,7 +2,9 @@ import { describe, expect, test } from 'vitest'
 import { ShopMemory } from '../memory/shopMemory'
 import type { Arriving } from '../memory/arrival'
 import { textAt, type SignalKind } from '../signal'
-import { openly, spamScore, weigh } from '../weigh'
+import { openly } from '../manner'
+import { spamScore } from '../spamScore'
+import { weigh } from '../weigh'
 import { startingModel } from '../wording/starting'
 
 const nobody: Arriving = {

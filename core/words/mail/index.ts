@@ -1,3 +1,4 @@
+import i18next from 'i18next'
 import { de } from './de'
 import { en, type MailWords } from './en'
 import { es } from './es'
@@ -13,8 +14,18 @@ export function mailLanguage(wordsLanguage: string | null, shopLocale: string): 
   return (known ?? 'en') as MailLanguage
 }
 
+const texts = i18next.createInstance()
+void texts.init({
+  fallbackLng: 'en',
+  resources: Object.fromEntries(
+    Object.entries(catalogues).map(([language, words]) => [language, { translation: words }]),
+  ),
+  initAsync: false,
+  interpolation: { escapeValue: false },
+})
+
 /** Mail texts of a language, with `{{name}}` places filled. */
 export function mailWords(language: MailLanguage) {
   return (key: keyof MailWords, values: Record<string, string | number> = {}): string =>
-    catalogues[language]![key].replace(/\{\{(\w+)\}\}/g, (_, name: string) => String(values[name] ?? ''))
+    texts.t(key, { ...values, lng: language })
 }

@@ -1,0 +1,12 @@
+/** How a review was sent. */
+export interface Manner {
+  /** Whether the form's signed token came along; true for ways in that have none. */
+  tokenGood: boolean
+  /** Whether nobody computed what the form's page asks for; false for ways in that ask nothing. */
+  workMissing: boolean
+  /** Whether the field that people never see was filled in. */
+  trapSprung: boolean
+}
+
+/** As people send one. */
+export const openly: Manner = { tokenGood: true, workMissing: false, trapSprung: false }

@@ -1,0 +1,12 @@
+import type { Signal } from './signal'
+
+/** The spam score, 0 to 100: the sum of the points, cut at both ends. */
+export function spamScore(signals: Pick<Signal, 'points'>[]): number {
+  return Math.min(
+    100,
+    Math.max(
+      0,
+      signals.reduce((sum, signal) => sum + signal.points, 0),
+    ),
+  )
+}
