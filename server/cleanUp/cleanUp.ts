@@ -1,11 +1,15 @@
+import type { Knex } from 'knex'
 import { forgetAddresses } from '../data/arrivals'
 import {
   deleteExpiredTokens,
+  deleteFingerprints,
   deleteJobs,
   deleteMails,
   deleteSessions,
   deleteUsedTokens,
 } from '../data/cleanUp'
+import { allShops } from '../data/shops'
+import { rememberedFrom } from '../moderation/shopMemories'
 import type { Services } from '../services'
 
 const DAY_MS = 86_400_000
@@ -29,7 +33,16 @@ export async function cleanUp({ db, now }: Pick<Services, 'db' | 'now'>): Promis
     addresses: await forgetAddresses(db, before(keptDays.addresses)),
     sessions: await deleteSessions(db, at),
     tokens: (await deleteExpiredTokens(db, at)) + (await deleteUsedTokens(db, before(keptDays.usedTokens))),
+    fingerprints: await forgetFingerprints(db, now()),
     mails: await deleteMails(db, before(keptDays.mails)),
     jobs: await deleteJobs(db, before(keptDays.endedJobs)),
   }
+}
+
+/** What detection remembers of arrivals goes when it is compared with no more. */
+async function forgetFingerprints(db: Knex, now: Date): Promise<number> {
+  let gone = 0
+  for (const { id } of await allShops(db))
+    gone += await deleteFingerprints(db, id, await rememberedFrom(db, now, id))
+  return gone
 }

@@ -25,6 +25,9 @@ import { tellOfArrival } from '../mail/tellMembers'
 import { inviteToConfirm, mayInvite } from './confirmation'
 import { hashToken } from './formToken'
 
+/** Reading a shop's whole past takes a second or two. */
+const MOST_WEIGHING_MS = 20_000
+
 /** The one way in: every review, whichever way it comes, passes here and is kept once. */
 export async function receive(
   services: Services,
@@ -180,7 +183,7 @@ async function weighed(
       workMissing: candidate.workMissing,
     },
   }
-  const one = await workers.run('weighArrival', arrival)
+  const one = await workers.run('weighArrival', arrival, { mostMs: MOST_WEIGHING_MS })
   const inWords = ({ field, end }: Place) => end <= candidate[field].length
   return {
     ...one,

@@ -8,12 +8,13 @@ async function deleteSome(
   db: Knex,
   table: string,
   found: (query: Knex.QueryBuilder) => unknown,
+  id = 'id',
 ): Promise<number> {
   let gone = 0
   for (;;) {
-    const some = db(table).limit(AT_A_TIME).select('id')
+    const some = db(table).limit(AT_A_TIME).select(id)
     found(some)
-    const deleted = await db(table).whereIn('id', some).delete()
+    const deleted = await db(table).whereIn(id, some).delete()
     gone += deleted
     if (deleted < AT_A_TIME) return gone
     await new Promise(setImmediate)
@@ -39,3 +40,12 @@ export const deleteMails = (db: Knex, before: string): Promise<number> =>
 /** Jobs that ended before a moment. */
 export const deleteJobs = (db: Knex, before: string): Promise<number> =>
   deleteSome(db, 'job', (query) => query.where('ended_at', '<', before))
+
+/** What is stored of a shop's arrivals before an inner id. */
+export const deleteFingerprints = (db: Knex, shopId: number, before: number): Promise<number> =>
+  deleteSome(
+    db,
+    'fingerprint',
+    (query) => query.where({ shop_id: shopId }).where('review_id', '<', before),
+    'review_id',
+  )

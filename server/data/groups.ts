@@ -40,6 +40,27 @@ export async function putTogether(
   return joined
 }
 
+/** Of some reviews those that nobody has decided on and that a kind of signal has not been found in. */
+export async function openWithout(
+  db: Knex,
+  shopId: number,
+  publicIds: string[],
+  kind: string,
+): Promise<string[]> {
+  return (
+    db('review')
+      .whereIn('public_id', publicIds)
+      // The plus keeps SQLite from reading all reviews of the shop instead.
+      .whereRaw('+shop_id = ?', shopId)
+      .whereRaw(`+state IN (${openStates.map(() => '?').join(', ')})`, openStates)
+      .whereNotExists(
+        db('signal').whereRaw('signal.version_id = review.current_version_id').where('signal.kind', kind),
+      )
+      .orderBy('id')
+      .pluck('public_id')
+  )
+}
+
 /** The latest of a group that stand in some states. */
 export async function membersOfGroup(
   db: Knex,

@@ -8,7 +8,7 @@ import type { Signal } from '../../core/moderation/signal'
 import { spamScore } from '../../core/moderation/spamScore'
 import { confirmationOf } from '../data/confirmations'
 import { appendDecision } from '../data/decisions'
-import { countInGroup, membersOfGroup, putTogether, type MemberLine } from '../data/groups'
+import { countInGroup, membersOfGroup, openWithout, putTogether, type MemberLine } from '../data/groups'
 import { putPoint, readPoint } from '../data/reviewPoints'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import { insertSignal, setWeight } from '../data/reviewWriting'
@@ -55,7 +55,7 @@ export async function holdCrowd(services: Services, job: Job): Promise<void> {
   const { db, now } = services
   const { crowd, sign } = holdSchema.parse(JSON.parse(job.payload))
   const shop = await findShop(db, job.shopId!)
-  for (const member of crowd)
+  for (const member of await openWithout(db, shop.id, crowd, 'burst'))
     await writing(db, (trx) => holdWithCrowd(trx, shop, member, sign, now().toISOString()))
   services.changes.announce(shop.id)
 }

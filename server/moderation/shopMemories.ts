@@ -17,6 +17,14 @@ export interface ShopMemories {
 /** What is older than a year, and more than so many, is compared with no more. */
 const REMEMBERED_MS = 365 * 86_400_000
 const MOST_ARRIVALS = 100_000
+
+/** The inner id from which on a shop's arrivals are remembered. */
+export const rememberedFrom = (db: Knex, now: Date, shopId: number): Promise<number> =>
+  firstRemembered(db, shopId, {
+    most: MOST_ARRIVALS,
+    since: new Date(now.getTime() - REMEMBERED_MS).toISOString(),
+  })
+
 /** Of all shops together; one arrival takes about a kilobyte. */
 const MOST_OF_ALL = 120_000
 const AT_ONCE = 2000
@@ -25,7 +33,7 @@ const MADE_AT_ONCE = 200
 export function buildShopMemories(db: Knex, now: () => Date): ShopMemories {
   const kept = new LRUCache<number, Promise<ShopMemory>>({ max: 1000, maxSize: MOST_OF_ALL })
   const read = (shopId: number) => {
-    const memory = readMemory(db, shopId, new Date(now().getTime() - REMEMBERED_MS).toISOString())
+    const memory = readMemory(db, shopId, now())
     kept.set(shopId, memory, { size: 1 })
     memory
       // Its size is known once it is read.
@@ -36,8 +44,8 @@ export function buildShopMemories(db: Knex, now: () => Date): ShopMemories {
   return { of: (shopId) => kept.get(shopId) ?? read(shopId), known: (shopId) => kept.get(shopId) }
 }
 
-async function readMemory(db: Knex, shopId: number, since: string): Promise<ShopMemory> {
-  const first = await firstRemembered(db, shopId, { most: MOST_ARRIVALS, since })
+async function readMemory(db: Knex, shopId: number, now: Date): Promise<ShopMemory> {
+  const first = await rememberedFrom(db, now, shopId)
   const all: Fingerprint[] = []
   for (let after = first - 1; ;) {
     const rows = await rememberedArrivals(db, shopId, after, AT_ONCE)

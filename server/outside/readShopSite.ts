@@ -1,11 +1,8 @@
-import { setImmediate as nextTurn } from 'node:timers/promises'
-import { declarationsOf, type Declaration } from '../../core/site/css'
-import { piecesOf } from '../../core/site/cssPieces'
-import { readPage, type Page } from '../../core/site/page'
 import { readSite, type SiteReading } from '../../core/site/readSite'
 import { shopPicture } from '../media/picture'
 import type { Services } from '../services'
 import { decodeText } from './decodeText'
+import { MOST_READING_MS } from './readTasks'
 import { OutsideError, type FetchFailure, type OutsideAnswer, type OutsideLimits } from './fetchOutside'
 
 export type SiteOutcome =
@@ -15,6 +12,7 @@ export type SiteOutcome =
 const MOST_SHEETS = 4
 const MOST_PICTURES = 4
 const MEGABYTE = 1_048_576
+const limits = { mostMs: MOST_READING_MS }
 
 const page: Omit<OutsideLimits, 'allowedHosts'> = {
   mostBytes: 2 * MEGABYTE,
@@ -33,7 +31,8 @@ export async function readShopSite(services: Services, address: string): Promise
     fetchOne(url, limits).catch(() => null)
   try {
     const answer = await fetchOne(withProtocol(address), page)
-    const found: Page = readPage(decodeText(answer.body, answer.contentType), answer.url)
+    const html = decodeText(answer.body, answer.contentType)
+    const found = await services.workers.run('readPage', { html, url: answer.url }, limits)
     const [sheets, manifest] = await Promise.all([
       Promise.all(found.stylesheets.slice(0, MOST_SHEETS).map((url) => ifThere(url, sheet))),
       found.manifest ? ifThere(found.manifest, manifestFile) : null,
@@ -42,13 +41,7 @@ export async function readShopSite(services: Services, address: string): Promise
       ...sheets.flatMap((one) => (one ? [decodeText(one.body, one.contentType)] : [])),
       found.css,
     ]
-    const declarations: Declaration[] = []
-    for (const style of styles)
-      for (const piece of piecesOf(style)) {
-        declarations.push(...declarationsOf(piece))
-        // Others have their turn between the pieces.
-        await nextTurn()
-      }
+    const declarations = await services.workers.run('readStyles', { styles }, limits)
     const { pictures, ...reading } = readSite(
       found,
       declarations,

@@ -1,6 +1,6 @@
-import { stillPage } from '../../core/site/stillPage'
 import type { Services } from '../services'
 import { decodeText } from './decodeText'
+import { MOST_READING_MS } from './readTasks'
 import { OutsideError, type FetchFailure } from './fetchOutside'
 
 const MOST_BYTES = 3_000_000
@@ -11,7 +11,7 @@ const WITHIN_MS = 10_000
  * answers. It is shown in a sandbox all the same.
  */
 export async function stagePage(
-  { fetchOutside, allowedHosts }: Pick<Services, 'fetchOutside' | 'allowedHosts'>,
+  { fetchOutside, allowedHosts, workers }: Pick<Services, 'fetchOutside' | 'allowedHosts' | 'workers'>,
   address: string,
 ): Promise<{ outcome: 'page'; html: string; url: string } | { outcome: 'failed'; failure: FetchFailure }> {
   try {
@@ -21,7 +21,8 @@ export async function stagePage(
       withinMs: WITHIN_MS,
       kinds: /html/i,
     })
-    const html = stillPage(decodeText(answer.body, answer.contentType), answer.url)
+    const page = { html: decodeText(answer.body, answer.contentType), url: answer.url }
+    const html = await workers.run('stillPage', page, { mostMs: MOST_READING_MS })
     return { outcome: 'page', html, url: answer.url }
   } catch (error) {
     if (error instanceof OutsideError) return { outcome: 'failed', failure: error.failure }

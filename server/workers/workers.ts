@@ -1,4 +1,6 @@
 import type { Asked } from '../../core/display/displayModel'
+import type { Declaration } from '../../core/site/css'
+import type { Page } from '../../core/site/page'
 import type { AnswerKind } from '../http/answerKind'
 import type { Prepared } from '../http/prepared'
 import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
@@ -11,6 +13,9 @@ export interface Tasks {
   forgetArrival: { input: { shopId: number; id: string }; output: void }
   publishStale: { input: { shopId: number; latestAsked: string[] }; output: void }
   makeVariant: { input: { key: string; kind: AnswerKind; asked: Asked }; output: Prepared | null }
+  readPage: { input: { html: string; url: string }; output: Page }
+  readStyles: { input: { styles: string[] }; output: Declaration[] }
+  stillPage: { input: { html: string; url: string }; output: string }
   rememberShops: { input: { shopIds: number[] }; output: void }
 }
 export type TaskName = keyof Tasks

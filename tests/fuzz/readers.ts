@@ -1,5 +1,5 @@
 import { readText } from '../../core/intake/text/readText'
-import { readOrderFile } from '../../core/proof/orderFile'
+import { readOrderFile, UnreadableFile } from '../../core/proof/orderFile'
 import { declarationsOf, withProperties } from '../../core/site/css'
 import { piecesOf } from '../../core/site/cssPieces'
 import { readPage } from '../../core/site/page'
@@ -48,7 +48,7 @@ function ordersOrReason(input: string): void {
   try {
     readOrderFile(input)
   } catch (error) {
-    if (!(error instanceof Error) || error.name !== 'Error' || error.message === '') throw error
+    if (!(error instanceof UnreadableFile) || error.message === '') throw error
   }
 }
 

@@ -9,6 +9,7 @@ const statements = [
     traits TEXT NOT NULL,
     triples BLOB NOT NULL
   )`,
+  `CREATE INDEX fingerprint_by_shop ON fingerprint (shop_id, review_id)`,
   `CREATE INDEX review_by_source ON review (shop_id, source, id)`,
 ]
 

@@ -1,0 +1,23 @@
+import { declarationsOf, type Declaration } from '../../core/site/css'
+import { piecesOf } from '../../core/site/cssPieces'
+import { readPage, type Page } from '../../core/site/page'
+import { stillPage } from '../../core/site/stillPage'
+import type { Services } from '../services'
+
+/* Reading what a stranger's server answered, as tasks for a thread: it takes as long as that server likes. */
+
+/** The longest that one of them may take; more is a page that is not read. */
+export const MOST_READING_MS = 10_000
+
+interface Fetched {
+  html: string
+  url: string
+}
+
+export const readPageTask = async (_: Services, { html, url }: Fetched): Promise<Page> => readPage(html, url)
+
+export const readStylesTask = async (_: Services, { styles }: { styles: string[] }): Promise<Declaration[]> =>
+  styles.flatMap((style) => [...piecesOf(style)].flatMap(declarationsOf))
+
+export const stillPageTask = async (_: Services, { html, url }: Fetched): Promise<string> =>
+  stillPage(html, url)
