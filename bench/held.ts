@@ -84,8 +84,16 @@ async function whileDoing(running: Running, cookie: string, work: () => Promise<
       )
     }),
   ]
+  let heldMs = 0
+  people.push(
+    again(1000, async () => {
+      const health = (await (await fetch(`${running.url}/healthz`)).json()) as { heldMs: number }
+      heldMs = Math.max(heldMs, health.heldMs)
+    }),
+  )
   await work().finally(() => (ended = true))
   await Promise.all(people)
+  console.log(`the main thread was held for ${heldMs} ms at most`)
   return waits
 }
 

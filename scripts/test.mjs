@@ -21,8 +21,9 @@ const durations = []
 
 const checked = checks()
 await built()
-await Promise.all([checked, tests('unit')])
-await tests('journey')
+await Promise.all([checked, tests('unit', 2)])
+// Journeys wait for pages part of the time, so that three keep two cores busy.
+await tests('journey', 3)
 
 durations.sort((a, b) => b.seconds - a.seconds)
 console.log('\nThe slowest tests:')
@@ -56,13 +57,14 @@ async function check(name, command, args) {
   else failed++
 }
 
-async function tests(project) {
+async function tests(project, atOnce) {
   const report = path.join(reports, `${project}.json`)
   const { ok, output } = await outcome('npx', [
     'vitest',
     'run',
     '--project',
     project,
+    `--maxWorkers=${atOnce}`,
     '--reporter=dot',
     '--reporter=json',
     `--outputFile.json=${report}`,

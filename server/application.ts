@@ -10,6 +10,7 @@ import { openDatabase } from './data/database'
 import { Turns } from './data/turns'
 import { buildElogio } from './elogio'
 import { buildFaults } from './faults'
+import { watchLoopDelay } from './loopDelay'
 import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
 import { displayVariants } from './http/displayVariants'
 import { buildOpenRequests } from './http/gracefulClose'
@@ -126,7 +127,14 @@ export async function startApplication(
   }
   const answerMedia = mediaAnswers(services.mediaFolder)
   const checkStorage = buildStorageCheck({ db, folder: config.dataFolder, now: services.now })
-  const health = { checkStorage, jobs, faults: faults.count, version: packageJson.version }
+  const loopDelay = watchLoopDelay()
+  const health = {
+    checkStorage,
+    jobs,
+    faults: faults.count,
+    heldMs: loopDelay.heldMs,
+    version: packageJson.version,
+  }
   const route = buildRouteListener(build, config.development ? 'development' : 'production', site)
   const listener = buildRequestListener({
     site,
@@ -160,6 +168,7 @@ export async function startApplication(
   const stop = async () => {
     services.streams.endAll()
     await requests.close(MAX_STOPPING_MS)
+    loopDelay.stop()
     await jobs.stop()
     await workers.close()
     await db.destroy()

@@ -46,6 +46,10 @@ test('two people on one queue: nobody’s act is lost, and the second is told', 
       await mara.driver.executeScript(
         'const real = window.fetch; window.fetch = (to, how) => String(to).includes("/healthz") ? Promise.reject(new TypeError("no line")) : real(to, how)',
       )
+      // What she was still asking for is answered before another request of hers is.
+      await mara.driver.executeAsyncScript(
+        'const done = arguments[0]; fetch(location.pathname + ".data").then(() => setTimeout(done, 100))',
+      )
       await ned.keys('a')
       await ned.sees('Approved Barnaby Quill.', '[role=status]')
       await mara.keys('d')

@@ -252,6 +252,7 @@ describe('what visitors fetch', () => {
         running: 0,
         stuck: [],
         faults: 0,
+        heldMs: expect.any(Number),
         version: '0.1.0',
       },
     ])

@@ -6,6 +6,7 @@ interface Health {
   checkStorage: () => Promise<StorageState>
   jobs: Pick<JobRunner, 'state'>
   faults: () => number
+  heldMs: () => number
   version: string
 }
 
@@ -16,7 +17,7 @@ interface Health {
 export function answerHealth(
   req: IncomingMessage,
   res: ServerResponse,
-  { checkStorage, jobs, faults, version }: Health,
+  { checkStorage, jobs, faults, heldMs, version }: Health,
 ): boolean {
   if (req.url?.split('?', 1)[0] !== '/healthz') return false
   const { running, stuck } = jobs.state()
@@ -37,6 +38,7 @@ export function answerHealth(
           running,
           stuck,
           faults: faults(),
+          heldMs: heldMs(),
           version,
         }),
       )

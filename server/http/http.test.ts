@@ -180,6 +180,7 @@ describe('/healthz', () => {
     const given = {
       checkStorage: async () => storage,
       faults: () => 0,
+      heldMs: () => 0,
       jobs: { state: () => ({ running: 1, stuck }) },
       version: '1',
     }

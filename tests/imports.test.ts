@@ -1,0 +1,56 @@
+import { writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { startSmall, type Running } from './support/application'
+import { desk, withBrowser } from './support/browser'
+import { pageOf } from './support/page'
+
+const LINES = 12_000
+
+let running: Running
+beforeAll(async () => {
+  running = await startSmall()
+})
+afterAll(() => running.stop())
+
+test('a large file of orders shows how far it is, is cancelled, goes on, is killed, and ends whole', async () => {
+  const file = path.join(running.dataFolder, 'orders.csv')
+  const rows = Array.from({ length: LINES }, (_, i) => `B-${i},b${i}@post.example,SKU-${i % 40},2026-03-02`)
+  writeFileSync(file, ['number,email,product_sku,placed_at', ...rows, 'X,,SKU-1,soon'].join('\n'))
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    const jobs = `${running.url}/s/wrenfield/settings/jobs`
+    await page.go(jobs)
+    await page.type('[name=email]', 'mara@elogio.example')
+    await page.type('[name=password]', 'Mara-secret')
+    await page.click('form button')
+    await page.sees('Nothing is being done, and nothing went wrong.')
+    await page.accessible()
+
+    await page.go(`${running.url}/s/wrenfield/gather/orders`)
+    await (await page.find('input[type=file]')).sendKeys(file)
+    await page.press('Bring them in')
+    await page.sees('Importing orders.csv')
+    await page.sees(/[1-9]\d?%/, 'main')
+    await page.press('Cancel')
+    await page.sees('Cancelled')
+    await page.go(jobs)
+    await page.sees('Ended lately')
+    await page.accessible()
+    await page.press('Go on')
+    await page.sees('Being done')
+    await page.sees(/[1-9]\d?%/, 'main')
+    await page.accessible()
+    await running.kill()
+    await running.restart()
+    await page.go(jobs)
+    await driver.wait(async () => /Done,/.test(await page.text('main')), 40_000, 'the import is done')
+    await page.press('Importing orders')
+    await page.sees('12000 rows were taken.')
+    await page.sees('12000 new orders with 12000 new lines')
+    await page.sees('Row 12001, placed_at: “soon” is no date.')
+    // The shop had one order before.
+    expect(await page.text('h1')).toBe(`You have ${LINES + 1} orders here.`)
+    await page.accessible()
+  })
+}, 90_000)
