@@ -21,6 +21,8 @@ export function JobProgress({
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
       <span className="w-56 max-w-full">
         <progress
+          // Browsers go on drawing one that had no value as if it had none.
+          key={percent === null ? 'begun' : 'measured'}
           className="progress w-full text-ink"
           aria-label={label}
           {...(percent === null ? {} : { value: percent, max: 100 })}

@@ -24,7 +24,7 @@ export const proofWords = {
     title: 'Orders',
     back: 'Gather',
     have_one: 'You have one order here.',
-    have_other: 'You have {{count}} orders here.',
+    have_other: 'You have {{count, number}} orders here.',
     why: 'A review is marked as a verified buyer’s when its confirmed mailbox is that of an order, or when it names an order’s number and the name agrees. Orders can come at any time: proof is looked for anew.',
     file: 'A file of orders (CSV)',
     columns:
@@ -38,9 +38,9 @@ export const proofWords = {
     noFile: 'Choose a file first.',
     tooLarge: 'That file is larger than 300 megabytes. Bring it in by parts.',
     taken_one: 'One row was taken.',
-    taken_other: '{{count}} rows were taken.',
+    taken_other: '{{count, number}} rows were taken.',
     detail:
-      '{{orders}} new orders with {{lines}} new lines, {{changed}} lines brought up to date, {{products}} new products.',
+      '{{orders, number}} new orders with {{lines, number}} new lines, {{changed, number}} lines brought up to date, {{products, number}} new products.',
     noChange: 'No review is proven by them that was not before.',
     changes_one: 'One review stands differently now:',
     changes_other: '{{count}} reviews stand differently now:',
