@@ -40,7 +40,6 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       atOnce: 1,
       tries: 5,
       quietMs: 2 * MINUTE_MS,
-      cancellable: true,
       kept: true,
       run: (job, control) => runOrderImport(services, job, control),
     },

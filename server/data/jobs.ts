@@ -54,19 +54,13 @@ export async function jobsOfShop(db: Knex, shopId: number, limit: number): Promi
   return [...(await some(shopId)), ...(await some(null))].map(read)
 }
 
-export async function findJob(db: Knex, shopId: number, id: number): Promise<JobLine | null> {
-  const row = await db('job').where({ id, shop_id: shopId }).first<Row | undefined>(columns)
-  return row ? read(row) : null
-}
-
 /** Ends a job that has not begun, and asks for the end of one that has; answers which it was. */
 export async function askToCancel(
   db: Knex,
-  shopId: number,
-  id: number,
+  { shopId, id, kinds }: { shopId: number; id: number; kinds: string[] },
   now: string,
 ): Promise<'cancelled' | 'asked' | null> {
-  const job = () => db('job').where({ id, shop_id: shopId })
+  const job = () => db('job').where({ id, shop_id: shopId }).whereIn('kind', kinds)
   if ((await job().where({ state: 'due' }).update({ state: 'cancelled', ended_at: now })) > 0)
     return 'cancelled'
   return (await job().where({ state: 'running' }).update({ cancel_asked: 1 })) > 0 ? 'asked' : null

@@ -1,5 +1,3 @@
-import type { Knex } from 'knex'
-
 /** Work that is a row of the job table until it is done. */
 export interface Job {
   id: number
@@ -39,12 +37,13 @@ export interface JobKind {
   quietMs: number
   /** A recurring job: how long after its end it is due again, in milliseconds. */
   everyMs?: number
-  /** Whether an owner can cancel it; the catalogue says under its name what then stays. */
-  cancellable?: boolean
   /** Whether the row stays when it has ended, with its outcome. */
   kept?: boolean
   run: (job: Job, control: JobControl) => Promise<Outcome>
 }
+
+/** Kinds that an owner can cancel; the catalogue says under each name what then stays. */
+export const cancellableKinds = ['importOrders']
 
 export type JobKinds = Record<string, JobKind>
 
@@ -56,6 +55,3 @@ export interface NewJob {
   payload: Record<string, unknown>
   dueAt: string
 }
-
-/** Puts work on the list inside the transaction that makes it necessary. */
-export type Enqueue = (trx: Knex.Transaction, job: NewJob) => Promise<void>

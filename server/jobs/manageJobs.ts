@@ -1,6 +1,7 @@
 import { askToCancel, jobsOfShop, listAgain, type JobLine } from '../data/jobs'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
+import { cancellableKinds } from './job'
 
 const MOST_SHOWN = 30
 
@@ -11,7 +12,8 @@ export function jobsView({ db }: Services, shop: Shop): Promise<JobLine[]> {
 
 /** Ends a job of a shop; what it has done by then stays. Answers false when there is none to end. */
 export async function cancelJob(services: Services, shop: Shop, id: number): Promise<boolean> {
-  const outcome = await askToCancel(services.db, shop.id, id, services.now().toISOString())
+  const job = { shopId: shop.id, id, kinds: cancellableKinds }
+  const outcome = await askToCancel(services.db, job, services.now().toISOString())
   if (outcome === 'asked') services.stopJob(id)
   services.changes.announce(shop.id)
   return outcome !== null

@@ -165,9 +165,14 @@ test('a lease is renewed as long as the work goes on, and progress is there to b
 
 test('cancelled before or while it is done, it ends and stays ended; stopping the application ends none', async () => {
   const { begun, run } = heldUp()
-  await ask('a')
-  await ask('b')
-  start(kind(run, { kept: true }))
+  await ask('a', 'importOrders')
+  await ask('b', 'importOrders')
+  await ask('c', 'other')
+  // What nobody may cancel stays, whatever is posted.
+  const { id } = await services.db('job').orderBy('id', 'desc').first<{ id: number }>('id')
+  expect(await cancelJob(services, shop, id)).toBe(false)
+  await services.db('job').where({ id }).delete()
+  jobs = startJobRunner(services, { importOrders: kind(run, { kept: true }) })
   await until(() => begun.length === 1)
   const [waiting, running] = (await services.db('job').orderBy('id', 'desc').pluck('id')) as number[]
   expect(await cancelJob(services, shop, waiting!)).toBe(true)

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs'
-import { appendFile, mkdir, readdir, rm, stat, truncate } from 'node:fs/promises'
+import { mkdir, open, readdir, rm, stat } from 'node:fs/promises'
 import path from 'node:path'
 import type { Services } from '../services'
 
@@ -40,12 +40,12 @@ export async function keepPiece(
   if (size + bytes.length > MOST_BYTES) return { refused: 'tooLarge' }
   await mkdir(path.dirname(file), { recursive: true })
   if (size === 0) await dropOldest(path.dirname(file), MOST_FILES - 1)
+  // Written at its place, so that a piece that is sent twice at once stands once.
+  const handle = await open(file, size === 0 ? 'w' : 'r+', 0o600)
   try {
-    await appendFile(file, bytes, { mode: 0o600 })
-  } catch (error) {
-    // Half a piece would be sent again and stand twice.
-    await truncate(file, size).catch(() => undefined)
-    throw error
+    await handle.write(bytes, 0, bytes.length, at)
+  } finally {
+    await handle.close()
   }
   return { size: size + bytes.length }
 }
