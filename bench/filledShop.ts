@@ -81,62 +81,69 @@ export async function filledShop(size: number): Promise<FilledShop> {
   const year = Date.parse('2026-01-01T00:00:00Z')
   const CHUNK = 500
   for (let start = 0; start < size; start += CHUNK) {
+    const numbers = Array.from({ length: Math.min(CHUNK, size - start) }, (_, at) => start + at)
+    const rows = numbers.map(reviewAndVersion)
     await db.transaction(async (trx) => {
-      for (let i = start; i < Math.min(size, start + CHUNK); i++) {
-        const rating = [500, 500, 500, 400, 400, 300, 200, 100][chance(8)]!
-        const worded = chance(10) > 0
-        const body = worded
-          ? Array.from(
-              { length: 12 + chance(30) },
-              () => words[Math.floor(chance(words.length * chance(4)) / 3)]!,
-            ).join(' ') + (i % Math.ceil(size / 40) === 0 ? ' ovipositor' : '')
-          : ''
-        const at = new Date(year + (i / size) * 330 * 86_400_000).toISOString()
-        const language = ['en', 'en', 'en', 'de', 'de', 'fr', 'es', chance(50) === 0 ? 'pl' : 'en'][
-          chance(8)
-        ]!
-        const state =
-          i % 20 === 0 ? 'held' : i % 50 === 1 ? 'waiting' : chance(20) === 0 ? 'spam' : 'approved'
-        const [id] = await trx('review').insert({
-          shop_id: shopId,
-          public_id: `r${i}`,
-          source: chance(30) === 0 ? 'manualEntry' : 'form',
-          product_id: chance(19) || null,
-          state,
-          arrival_state: 'waiting',
-          rating,
-          showable: true,
-          verified: chance(3) > 0,
-          score: chance(40),
-          received_at: at,
-          written_at: at,
-          written_precision: 'moment',
-          language,
-          worded,
+      await trx('review').insert(rows.map(({ review }) => review))
+      await trx('review_version').insert(rows.map(({ version }) => version))
+      await trx('review')
+        .whereBetween('id', [start + 1, start + rows.length])
+        .update({
+          current_version_id: trx.ref('id'),
+          published_version_id: trx.raw("CASE state WHEN 'approved' THEN id END"),
         })
-        const [versionId] = await trx('review_version').insert({
-          shop_id: shopId,
-          review_id: id,
-          number: 1,
-          title: '',
-          body,
-          author_name: `Writer ${i}`,
-          rating,
-          language,
-          consent_text: '',
-          consent_answer: 'given',
-          salt: 's',
-          created_at: at,
-        })
-        await trx('review')
-          .where({ id })
-          .update({
-            current_version_id: versionId,
-            published_version_id: state === 'approved' ? versionId : null,
-          })
-      }
     })
   }
+
+  /** One review, and its only version under the same number. */
+  function reviewAndVersion(i: number) {
+    const rating = [500, 500, 500, 400, 400, 300, 200, 100][chance(8)]!
+    const worded = chance(10) > 0
+    const body = worded
+      ? Array.from(
+          { length: 12 + chance(30) },
+          () => words[Math.floor(chance(words.length * chance(4)) / 3)]!,
+        ).join(' ') + (i % Math.ceil(size / 40) === 0 ? ' ovipositor' : '')
+      : ''
+    const at = new Date(year + (i / size) * 330 * 86_400_000).toISOString()
+    const language = ['en', 'en', 'en', 'de', 'de', 'fr', 'es', chance(50) === 0 ? 'pl' : 'en'][chance(8)]!
+    const state = i % 20 === 0 ? 'held' : i % 50 === 1 ? 'waiting' : chance(20) === 0 ? 'spam' : 'approved'
+    const review = {
+      id: i + 1,
+      shop_id: shopId,
+      public_id: `r${i}`,
+      source: chance(30) === 0 ? 'manualEntry' : 'form',
+      product_id: chance(19) || null,
+      state,
+      arrival_state: 'waiting',
+      rating,
+      showable: true,
+      verified: chance(3) > 0,
+      score: chance(40),
+      received_at: at,
+      written_at: at,
+      written_precision: 'moment',
+      language,
+      worded,
+    }
+    const version = {
+      id: i + 1,
+      shop_id: shopId,
+      review_id: i + 1,
+      number: 1,
+      title: '',
+      body,
+      author_name: `Writer ${i}`,
+      rating,
+      language,
+      consent_text: '',
+      consent_answer: 'given',
+      salt: 's',
+      created_at: at,
+    }
+    return { review, version }
+  }
+
   return {
     folder,
     turns,

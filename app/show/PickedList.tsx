@@ -30,7 +30,7 @@ interface Given {
 }
 
 /** The chosen reviews in their order: dragged or moved by keys to where they should stand, pinned, left out. */
-export function PickedList({ shop, view, draft, change }: Given) {
+export default function PickedList({ shop, view, draft, change }: Given) {
   const { picked, stock, next, leftOut } = view
   const ids = picked.map(({ publicId }) => publicId)
   const sensors = useSensors(

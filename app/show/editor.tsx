@@ -17,7 +17,6 @@ import { FairGauge } from './FairGauge'
 import { MakeLive } from './MakeLive'
 import { measureBeside } from './measure'
 import { NameField } from './NameField'
-import { PickedList } from './PickedList'
 import { Sentence, type OpenPart } from './Sentence'
 import { Stage } from './stage/Stage'
 import { useDraft } from './useDraft'
@@ -90,6 +89,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 // What is opened by a click comes with it, or as soon as somebody is about to.
+const PickedList = lazy(() => import('./PickedList'))
 const loadStrip = () => import('./strips/Strip')
 const Strip = lazy(loadStrip)
 const PlaceCode = lazy(() => import('./PlaceCode'))
@@ -192,7 +192,11 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
             />
           )}
         </div>
-        {picks && <PickedList shop={params.shop} view={view} draft={draft} change={change} />}
+        {picks && (
+          <Suspense fallback={<aside className="border-l border-line bg-paper" />}>
+            <PickedList shop={params.shop} view={view} draft={draft} change={change} />
+          </Suspense>
+        )}
       </div>
       <Suspense>
         {panel === 'code' && <PlaceCode view={view} shop={params.shop} measures={measures} close={close} />}
