@@ -1,4 +1,4 @@
-import { displaysOfShop } from './data/displays'
+import { firstDisplay } from './data/displays'
 import { showableCount, undecidedCount } from './data/reviewCounts'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
@@ -13,10 +13,9 @@ export interface NextStep {
 }
 
 export async function nextStep({ db }: Services, shop: Shop): Promise<NextStep> {
-  const [first] = await displaysOfShop(db, shop.id)
   return {
     toDecide: await undecidedCount(db, shop.id),
     ready: await showableCount(db, shop.id),
-    display: first ? { key: first.key, live: first.live !== null } : null,
+    display: await firstDisplay(db, shop.id),
   }
 }

@@ -18,6 +18,7 @@ import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { howHandled } from '../publishing/howHandled'
 import type { Services } from '../services'
+import { counted } from '../data/counted'
 import { askToConfirm, confirmMailbox, confirmView } from './confirmation'
 import { writeDown } from './writeDown'
 import { changeOwn, consentOwn, ownReview, takeBackOwn } from './ownReview'
@@ -135,6 +136,15 @@ describe('confirming', () => {
       method: 'mailbox',
       orderNumber: 'WB-2091',
     })
+  })
+  test('pressing the button a hundred times leads to one page and stores one token for it', async () => {
+    const { publicId, link } = await written()
+    const pages = new Set<string | null>()
+    for (let i = 0; i < 100; i++) pages.add(await confirmMailbox(services, link))
+    expect([...pages]).toEqual([expect.any(String)])
+    expect(
+      await counted(services.db('token').where({ review_id: (await found(publicId)).id, purpose: 'review' })),
+    ).toBe(1)
   })
   test('a mailbox confirmed once confirms no other review that somebody types it into', async () => {
     const first = await written({ author_name: 'Somebody' })

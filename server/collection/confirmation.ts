@@ -1,3 +1,4 @@
+import { createHmac } from 'node:crypto'
 import type { Knex } from 'knex'
 import { mailLanguage, mailWords } from '../../core/words/mail'
 import { greeting } from '../../core/words/mail/greeting'
@@ -10,7 +11,7 @@ import { readPoint } from '../data/reviewPoints'
 import { findReview } from '../data/reviewReading'
 import { setCustomer } from '../data/reviewWriting'
 import { findShop, type Shop } from '../data/shops'
-import { findToken, insertToken, useToken, type TokenPurpose } from '../data/tokens'
+import { findToken, upsertToken, useToken, type TokenPurpose } from '../data/tokens'
 import { writing } from '../data/writing'
 import { htmlText, plainText, type MailParts } from '../mail/mailParts'
 import { queueMail } from '../mail/outbox'
@@ -54,7 +55,8 @@ export async function inviteToConfirm(
   { reviewId, address, version }: Invited,
   kind: 'confirm' | 'ask' = 'confirm',
 ): Promise<void> {
-  const token = await newToken(services, trx, 'confirm', reviewId, CONFIRM_DAYS)
+  const token = services.newSecret()
+  await saveToken(services, trx, token, { purpose: 'confirm', reviewId, days: CONFIRM_DAYS })
   const language = mailLanguage(version.language, shop.locale)
   const words = mailWords(language)
   const parts: MailParts = {
@@ -84,19 +86,21 @@ export async function inviteToConfirm(
   })
 }
 
-async function newToken(
+async function saveToken(
   services: Services,
   trx: Knex,
-  purpose: TokenPurpose,
-  reviewId: number,
-  days: number,
-): Promise<string> {
-  const token = services.newSecret()
+  token: string,
+  use: { purpose: TokenPurpose; reviewId: number; days: number },
+): Promise<void> {
+  const { purpose, reviewId, days } = use
   const now = services.now()
   const expiresAt = new Date(now.getTime() + days * DAY_MS).toISOString()
-  await insertToken(trx, { hash: hashToken(token), purpose, reviewId, now: now.toISOString(), expiresAt })
-  return token
+  await upsertToken(trx, { hash: hashToken(token), purpose, reviewId, now: now.toISOString(), expiresAt })
 }
+
+/** Every press of the same link leads to the same page, so that pressing it a thousand times stores one token. */
+const ownPageToken = ({ signingKey }: Services, confirmToken: string): string =>
+  createHmac('sha256', signingKey).update(`own page ${confirmToken}`).digest('base64url')
 
 /** What the link in a mail opens: the review to be confirmed, or null when the link is unknown or has run out. */
 export async function confirmView(
@@ -120,12 +124,13 @@ export async function confirmMailbox(services: Services, token: string): Promise
   const found = await findToken(db, 'confirm', hashToken(token), now)
   if (!found) return null
   const shop = await findShop(db, found.shopId)
-  const own = await writing(db, async (trx) => {
+  const own = ownPageToken(services, token)
+  await writing(db, async (trx) => {
     await useToken(trx, found.id, now)
     const review = await confirmationOf(trx, shop.id, found.reviewId)
     if (review.confirmedAt === null && review.state !== 'withdrawn')
       await confirm(services, trx, shop, review, now)
-    return newToken(services, trx, 'review', found.reviewId, REVIEW_DAYS)
+    await saveToken(services, trx, own, { purpose: 'review', reviewId: found.reviewId, days: REVIEW_DAYS })
   })
   services.changes.announce(shop.id)
   services.wakeJobs()

@@ -100,6 +100,16 @@ export async function displaysOfShop(db: Knex, shopId: number): Promise<Display[
   return Promise.all(rows.map((row) => withVersions(db, row)))
 }
 
+/** The oldest display of a shop: what leads to it needs no more of it. */
+export async function firstDisplay(db: Knex, shopId: number): Promise<{ key: string; live: boolean } | null> {
+  const row = await db('display')
+    .where({ shop_id: shopId })
+    .whereNull('removed_at')
+    .orderBy('id')
+    .first<Pick<DisplayRow, 'key' | 'liveVersionId'> | undefined>(displayColumns)
+  return row ? { key: row.key, live: row.liveVersionId !== null } : null
+}
+
 export async function countDisplays(db: Knex, shopId: number): Promise<number> {
   return counted(db('display').where({ shop_id: shopId }).whereNull('removed_at'))
 }

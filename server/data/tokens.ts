@@ -11,17 +11,21 @@ export interface Token {
   usedAt: string | null
 }
 
-export async function insertToken(
+/** Saves a token; the same one again only lives longer. */
+export async function upsertToken(
   trx: Knex,
   token: { hash: string; purpose: TokenPurpose; reviewId: number; now: string; expiresAt: string },
 ): Promise<void> {
-  await trx('token').insert({
-    hash: token.hash,
-    purpose: token.purpose,
-    review_id: token.reviewId,
-    created_at: token.now,
-    expires_at: token.expiresAt,
-  })
+  await trx('token')
+    .insert({
+      hash: token.hash,
+      purpose: token.purpose,
+      review_id: token.reviewId,
+      created_at: token.now,
+      expires_at: token.expiresAt,
+    })
+    .onConflict('hash')
+    .merge(['expires_at'])
 }
 
 /** A link by its hash, as long as it has not run out. */
