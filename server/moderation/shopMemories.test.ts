@@ -24,7 +24,14 @@ beforeEach(async () => {
 })
 
 /** What is remembered after a restart. */
-const readAnew = () => buildShopMemories(services.db, () => clock.now).of(shop.id)
+const readAnew = (firstRead?: number) => {
+  const memories = buildShopMemories(services.db, () => clock.now, firstRead)
+  return {
+    meet: (one: Arriving) => memories.meet(shop.id, one),
+    forget: (id: string) => memories.forget(shop.id, id),
+    readAll: () => memories.readAll(shop.id),
+  }
+}
 const arriving = (more: Partial<Arriving> = {}): Arriving => ({
   id: 'new',
   title: '',
@@ -40,30 +47,30 @@ const arriving = (more: Partial<Arriving> = {}): Arriving => ({
 })
 
 test('a restart remembers words and senders as they were, and reads no text for it', async () => {
-  const { past } = (await readAnew()).meet(arriving())
+  const { past } = await readAnew().meet(arriving())
   expect(new Set(past.near.map(({ id }) => id))).toEqual(new Set(ids))
   expect(past.sender.aliasOf).toBe('person.1@village1.example')
   await services.db('review_version').update({ body: 'changed' })
-  expect((await readAnew()).meet(arriving()).past.near).toHaveLength(2)
+  expect((await readAnew().meet(arriving())).past.near).toHaveLength(2)
 })
 
 test('what was stored by no model or an earlier one is made again, and stored', async () => {
   await services.db('fingerprint').where({ review_id: 1 }).delete()
   await services.db('fingerprint').update({ model: 0, triples: Buffer.alloc(0) })
-  expect((await readAnew()).meet(arriving()).past.near).toHaveLength(2)
+  expect((await readAnew().meet(arriving())).past.near).toHaveLength(2)
   expect(await services.db('fingerprint').pluck('model')).toEqual([1, 1])
 })
 
 test('what came more than a year ago is remembered no more', async () => {
   clock.now = new Date(clock.now.getTime() + 366 * 86_400_000)
-  expect((await readAnew()).size).toBe(0)
+  expect(await readAnew().readAll()).toBe(0)
 })
 
 test('an arrival that could not be stored is forgotten, and the others are not', async () => {
-  const memory = await readAnew()
-  memory.meet(arriving({ id: 'lost', authorEmail: 'lost@box.example' }))
-  memory.forget('lost')
-  const { past } = memory.meet(arriving({ authorEmail: 'l.ost@box.example' }))
+  const memory = readAnew()
+  await memory.meet(arriving({ id: 'lost', authorEmail: 'lost@box.example' }))
+  await memory.forget('lost')
+  const { past } = await memory.meet(arriving({ authorEmail: 'l.ost@box.example' }))
   expect(past.near.map(({ id }) => id).sort()).toEqual(ids.toSorted())
   expect(past.sender.aliasOf).toBe('')
 })
@@ -76,6 +83,16 @@ test('two posts of one token at once are one review, and one that is remembered'
   const given = { body, author_email: 'anna@berg.example', author_name: 'Anna Berg', token }
   const receipts = await Promise.all([send(services, 'wrenfield', given), send(services, 'wrenfield', given)])
   expect(receipts[0]).toEqual(receipts[1])
-  const memory = await services.memories.of(shop.id)
-  expect(memory.meet(arriving({ body, authorEmail: '' })).past.near).toHaveLength(1)
+  const { past } = await services.memories.meet(shop.id, arriving({ body, authorEmail: '' }))
+  expect(past.near).toHaveLength(1)
+})
+
+test('the latest are compared at once; the others, and what came meanwhile, once all are read', async () => {
+  const memory = readAnew(1)
+  const near = async (one: Arriving) => (await memory.meet(one)).past.near.map(({ id }) => id)
+  expect(await near(arriving({ id: 'meanwhile' }))).toEqual([ids[1]])
+  await near(arriving({ id: 'lost' }))
+  await memory.forget('lost')
+  expect(await memory.readAll()).toBe(3)
+  expect((await near(arriving({ id: 'later' }))).sort()).toEqual([...ids, 'meanwhile'].sort())
 })

@@ -1,72 +1,139 @@
 import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
-import { readArrival } from '../../core/moderation/memory/arrival'
+import { setImmediate } from 'node:timers/promises'
+import { readArrival, type Arriving } from '../../core/moderation/memory/arrival'
 import { fingerprintOf, type Fingerprint } from '../../core/moderation/memory/fingerprint'
-import { ShopMemory } from '../../core/moderation/memory/shopMemory'
+import { LATEST_COMPARED, ShopMemory } from '../../core/moderation/memory/shopMemory'
 import { arrivalsOf } from '../data/arrivals'
 import { firstRemembered, insertImprints, rememberedArrivals, storedImprint } from '../data/fingerprints'
 import { writing } from '../data/writing'
 
-/** What is remembered of each shop's arrivals, read from the database when it is first asked for. */
+/**
+ * The arrivals of each shop, read from the database when they are first needed. The latest are read first, so that an
+ * arrival right after a restart is compared with them at once; all the others follow while the application works.
+ */
 export interface ShopMemories {
-  of: (shopId: number) => Promise<ShopMemory>
-  /** The memory of a shop if it has been read; nothing is read for it. */
-  known: (shopId: number) => Promise<ShopMemory> | undefined
+  /** Compares an arrival with earlier ones, and remembers it. */
+  meet: (shopId: number, arriving: Arriving) => Promise<ReturnType<ShopMemory['meet']>>
+  /** Forgets an arrival that could not be stored. */
+  forget: (shopId: number, id: string) => Promise<void>
+  /** Reads all arrivals of a shop that are compared with later ones. Answers how many there are. */
+  readAll: (shopId: number) => Promise<number>
 }
 
-/** What is older than a year, and more than so many, is compared with no more. */
-const REMEMBERED_MS = 365 * 86_400_000
-const MOST_ARRIVALS = 100_000
-
-/** The inner id from which on a shop's arrivals are remembered. */
-export const rememberedFrom = (db: Knex, now: Date, shopId: number): Promise<number> =>
-  firstRemembered(db, shopId, {
-    most: MOST_ARRIVALS,
-    since: new Date(now.getTime() - REMEMBERED_MS).toISOString(),
-  })
-
-/** Of all shops together; one arrival takes about a kilobyte. */
-const MOST_OF_ALL = 120_000
-const AT_ONCE = 2000
+const MAX_AGE_MS = 365 * 86_400_000
+const MAX_ARRIVALS = 60_000
+/** Of all shops together; one arrival takes about 1.5 kB. */
+const MAX_ARRIVALS_IN_MEMORY = 70_000
+const MAX_SHOPS_IN_MEMORY = 1000
+/** How many are read before the first arrival is compared: about 0.3 s. */
+const FIRST_READ = 5000
+/** Rows of one query. An arrival that comes meanwhile waits for one query, about 30 ms. */
+const ROWS_AT_ONCE = 500
 const MADE_AT_ONCE = 200
 
-export function buildShopMemories(db: Knex, now: () => Date): ShopMemories {
-  const kept = new LRUCache<number, Promise<ShopMemory>>({ max: 1000, maxSize: MOST_OF_ALL })
-  const read = (shopId: number) => {
-    const memory = readMemory(db, shopId, now())
-    kept.set(shopId, memory, { size: 1 })
-    memory
-      // Its size is known once it is read.
-      .then(({ size }) => kept.set(shopId, memory, { size: Math.min(size + 1, MOST_OF_ALL) }))
-      .catch(() => kept.delete(shopId))
+/** The first id of a shop's reviews that later arrivals are compared with. */
+export const rememberedFrom = (db: Knex, now: Date, shopId: number, most = MAX_ARRIVALS): Promise<number> =>
+  firstRemembered(db, shopId, { most, since: new Date(now.getTime() - MAX_AGE_MS).toISOString() })
+
+interface Entry {
+  memory: ShopMemory
+  /** What was met while the rest is still being read; null once all is read. */
+  metMeanwhile: Fingerprint[] | null
+  allRead: Promise<void>
+}
+
+export function buildShopMemories(db: Knex, now: () => Date, firstRead = FIRST_READ): ShopMemories {
+  const entries = new LRUCache<number, Promise<Entry>>({
+    max: MAX_SHOPS_IN_MEMORY,
+    maxSize: MAX_ARRIVALS_IN_MEMORY,
+  })
+  const setSize = (shopId: number, entry: Promise<Entry>, size: number) => {
+    if (entries.peek(shopId) === entry)
+      entries.set(shopId, entry, { size: Math.min(size + 1, MAX_ARRIVALS_IN_MEMORY) })
+  }
+
+  function entryOf(shopId: number): Promise<Entry> {
+    const known = entries.get(shopId)
+    if (known) return known
+    const entry = readLatest(shopId)
+    entries.set(shopId, entry, { size: 1 })
+    const drop = () => entries.peek(shopId) === entry && entries.delete(shopId)
+    entry
+      .then(async ({ memory, allRead }) => {
+        setSize(shopId, entry, memory.size)
+        await allRead
+        setSize(shopId, entry, (await entry).memory.size)
+      })
+      // The next arrival tries to read it again.
+      .catch(drop)
+    return entry
+  }
+
+  async function readLatest(shopId: number): Promise<Entry> {
+    const first = await rememberedFrom(db, now(), shopId)
+    const latest = await rememberedFrom(db, now(), shopId, firstRead)
+    const entry: Entry = {
+      memory: await readFrom(shopId, latest),
+      metMeanwhile: latest > first ? [] : null,
+      allRead: Promise.resolve(),
+    }
+    if (latest > first) entry.allRead = readRest(shopId, first, entry)
+    return entry
+  }
+
+  async function readRest(shopId: number, first: number, entry: Entry): Promise<void> {
+    const whole = await readFrom(shopId, first)
+    // An arrival that was met but not stored yet when the last row was read.
+    whole.restoreLatest(entry.metMeanwhile!.filter(({ id }) => !whole.remembers(id)))
+    entry.memory = whole
+    entry.metMeanwhile = null
+  }
+
+  async function readFrom(shopId: number, first: number): Promise<ShopMemory> {
+    const memory = new ShopMemory()
+    let latest: Fingerprint[] = []
+    for (let after = first - 1; ;) {
+      const rows = await rememberedArrivals(db, shopId, after, ROWS_AT_ONCE)
+      const missing = rows.filter(({ fingerprint }) => fingerprint === null).map(({ reviewId }) => reviewId)
+      const made = await makeMissing(db, shopId, missing)
+      latest.push(
+        ...rows.map(({ reviewId, fingerprint }) => fingerprint ?? made.get(reviewId)).filter((one) => !!one),
+      )
+      memory.restore(latest.slice(0, -LATEST_COMPARED))
+      latest = latest.slice(-LATEST_COMPARED)
+      if (rows.length < ROWS_AT_ONCE) break
+      after = rows.at(-1)!.reviewId
+      await setImmediate()
+    }
+    memory.restoreLatest(latest)
     return memory
   }
-  return { of: (shopId) => kept.get(shopId) ?? read(shopId), known: (shopId) => kept.get(shopId) }
-}
 
-async function readMemory(db: Knex, shopId: number, now: Date): Promise<ShopMemory> {
-  const first = await rememberedFrom(db, now, shopId)
-  const all: Fingerprint[] = []
-  for (let after = first - 1; ;) {
-    const rows = await rememberedArrivals(db, shopId, after, AT_ONCE)
-    const made = await makeMissing(
-      db,
-      shopId,
-      rows.filter(({ fingerprint }) => fingerprint === null).map(({ reviewId }) => reviewId),
-    )
-    for (const { reviewId, fingerprint } of rows) {
-      const one = fingerprint ?? made.get(reviewId)
-      if (one) all.push(one)
-    }
-    if (rows.length < AT_ONCE) break
-    after = rows.at(-1)!.reviewId
+  return {
+    meet: async (shopId, arriving) => {
+      const entry = await entryOf(shopId)
+      const met = entry.memory.meet(arriving)
+      entry.metMeanwhile?.push(met.fingerprint)
+      // Read anew, without the oldest.
+      if (entry.memory.size > MAX_ARRIVALS_IN_MEMORY && !entry.metMeanwhile) entries.delete(shopId)
+      return met
+    },
+    forget: async (shopId, id) => {
+      const entry = await entries.peek(shopId)
+      if (!entry) return
+      entry.memory.forget(id)
+      entry.metMeanwhile = entry.metMeanwhile?.filter((one) => one.id !== id) ?? null
+    },
+    readAll: async (shopId) => {
+      const entry = await entryOf(shopId)
+      await entry.allRead
+      return entry.memory.size
+    },
   }
-  const memory = new ShopMemory()
-  memory.restore(all)
-  return memory
 }
 
-/** Reviews that came before fingerprints were stored are taken apart once. */
+/** Makes and stores the fingerprints of reviews that came before fingerprints were stored. */
 async function makeMissing(db: Knex, shopId: number, ids: number[]): Promise<Map<number, Fingerprint>> {
   const made = new Map<number, Fingerprint>()
   for (let from = 0; from < ids.length; from += MADE_AT_ONCE) {

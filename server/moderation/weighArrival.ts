@@ -13,8 +13,9 @@ export async function weighArrival(
   { memories }: Services,
   { shopId, alone, arriving, circumstances }: ArrivalToWeigh,
 ): Promise<WeighedArrival> {
-  const memory = alone ? new ShopMemory() : await memories.of(shopId)
-  const { arrival, past, fingerprint } = memory.meet(arriving)
+  const { arrival, past, fingerprint } = alone
+    ? new ShopMemory().meet(arriving)
+    : await memories.meet(shopId, arriving)
   const signals = weigh({ arrival, past, model: startingModel(), ...circumstances })
   return { signals, past, imprint: alone ? null : storedImprint(fingerprint) }
 }
@@ -24,7 +25,7 @@ export async function forgetArrival(
   { memories }: Services,
   { shopId, id }: { shopId: number; id: string },
 ): Promise<void> {
-  ;(await memories.known(shopId))?.forget(id)
+  await memories.forget(shopId, id)
 }
 
 /** Reads what is remembered of shops before anybody asks. */
@@ -32,5 +33,5 @@ export async function rememberShops(
   { memories }: Services,
   { shopIds }: { shopIds: number[] },
 ): Promise<void> {
-  for (const shopId of shopIds) await memories.of(shopId)
+  for (const shopId of shopIds) await memories.readAll(shopId)
 }

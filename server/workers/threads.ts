@@ -89,6 +89,9 @@ function buildPool(
     execArgv: [],
     minThreads: stays ? 1 : 0,
     maxThreads: 1,
+    // What stays goes on reading what it remembers while it has no task, and weighs an arrival meanwhile.
+    concurrentTasksPerWorker: stays ? 20 : 1,
+    atomics: stays ? 'disabled' : 'sync',
     idleTimeout: stays ? Infinity : idleMs,
     resourceLimits: { maxOldGenerationSizeMb: memoryMb },
     workerData: settings,

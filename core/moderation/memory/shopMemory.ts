@@ -28,8 +28,8 @@ const LOOKED_AT = 400
 const SETTLED_MS = 3 * 86_400_000
 
 const nobody: Set<string> = new Set()
-/** Of what is read back, so many of the latest are compared with each other, as the next arrival asks about them. */
-const COMPARED_AGAIN = 600
+/** How many of the latest arrivals are to be restored by `restoreLatest`. */
+export const LATEST_COMPARED = 600
 
 interface Kept {
   id: string
@@ -61,15 +61,22 @@ export class ShopMemory {
     return { arrival, past: this.compare(fingerprint), fingerprint }
   }
 
-  /** Remembers earlier arrivals as they were stored, the oldest first. */
+  /** Remembers earlier arrivals as they were stored, the oldest first, without comparing them with each other. */
   restore(fingerprints: Fingerprint[]): void {
-    fingerprints.forEach((one, i) => {
-      if (i >= fingerprints.length - COMPARED_AGAIN) this.compare(one)
-      else {
-        this.bursts.remember(one)
-        this.keep(one, false)
-      }
-    })
+    for (const one of fingerprints) {
+      this.bursts.remember(one)
+      this.keep(one, false)
+    }
+  }
+
+  /** Remembers the latest of earlier arrivals and compares them, since the next arrival may belong to their burst. */
+  restoreLatest(fingerprints: Fingerprint[]): void {
+    for (const one of fingerprints) this.compare(one)
+  }
+
+  /** Whether an arrival was remembered. */
+  remembers(id: string): boolean {
+    return this.arrivals.findLastIndex((one) => one.id === id) >= 0
   }
 
   /** Takes an arrival back that could not be stored. */

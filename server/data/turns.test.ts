@@ -1,0 +1,20 @@
+import { expect, test } from 'vitest'
+import { Turns } from './turns'
+
+function giveWayMs(turns: Turns): number {
+  const started = performance.now()
+  turns.giveWay()
+  return performance.now() - started
+}
+
+test('long work waits while a request waits for the database, though not for ever', () => {
+  const turns = new Turns()
+  const inThread = new Turns(turns.shared)
+  expect(giveWayMs(inThread)).toBeLessThan(50)
+  const first = turns.begin()
+  const second = turns.begin()
+  first()
+  expect(giveWayMs(inThread)).toBeGreaterThan(150)
+  second()
+  expect(giveWayMs(inThread)).toBeLessThan(50)
+})
