@@ -45,6 +45,13 @@ describe('order numbers', () => {
   ])('%s is the same', (typed) => {
     expect(orderNumberKey(typed)).toBe('WB2091')
   })
+  test.each([
+    ['No', 'NO'],
+    ['ORDER-ABC', 'ORDERABC'],
+    ['Order ID', 'ORDERID'],
+  ])('%s has no figure and is kept whole', (typed, key) => {
+    expect(orderNumberKey(typed)).toBe(key)
+  })
   test('nothing gives nothing', () => {
     expect(orderNumberKey(' - ')).toBe('')
   })
