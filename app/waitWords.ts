@@ -1,6 +1,6 @@
-import { say } from '../core/words/say'
+import { translateCode } from '../core/messages/code'
+import { say } from '../core/messages/say'
+import { waitCode } from './waitCode'
 
-/** What somebody who tried too often is told. @param seconds until there is room again */
-export function waitWords(seconds: number): string {
-  return say('settings.wait', { count: Math.ceil(seconds / 60) })
-}
+/** The same, in the language of a shop's people. */
+export const waitWords = (seconds: number): string => translateCode(say, waitCode(seconds))

@@ -54,6 +54,7 @@ export async function filledShop(size: number): Promise<FilledShop> {
       corners: 8,
       replyName: 'Bench',
       languages: ['en'],
+      customerLanguages: ['en'],
     },
     '2026-01-01T00:00:00.000Z',
   )

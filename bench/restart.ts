@@ -1,6 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { performance } from 'node:perf_hooks'
+import path from 'node:path'
+import { openDatabase } from '../server/data/database'
 import { freePort } from '../tests/support/application'
 import { submit } from '../tests/support/submissions'
 import { filledShop } from './filledShop'
@@ -17,6 +19,7 @@ await services.db.destroy()
 try {
   const before = await start()
   await submit(before.url, 'bench', { author_email: 'first@bench.example' })
+  await settled()
   await ended(before.child)
   const { url, child, readyMs } = await start()
   const asked = performance.now()
@@ -37,6 +40,18 @@ try {
   await ended(child)
 } finally {
   await close()
+}
+
+/** Waits until the fingerprints of all reviews that are compared with later ones are stored. */
+async function settled(): Promise<void> {
+  const db = await openDatabase(path.join(folder, 'elogio.db'))
+  for (let count = -1; ;) {
+    const [row] = await db('fingerprint').count<{ n: number }[]>({ n: '*' })
+    if (row!.n === count) break
+    count = row!.n
+    await new Promise((resolve) => setTimeout(resolve, 3000))
+  }
+  await db.destroy()
 }
 
 async function start(): Promise<{ url: string; child: ChildProcess; readyMs: number }> {

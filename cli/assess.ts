@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { hundredthsOfFive } from '../core/formats/rating'
+import { translateCode, translateCodes } from '../core/messages/code'
+import { say } from '../core/messages/say'
 import { ShopMemory } from '../core/moderation/memory/shopMemory'
 import { readWords } from '../core/moderation/reading'
 import { arrivalState, type ArrivalState } from '../core/moderation/rules'
@@ -94,7 +96,7 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
       reasons: signals.map(({ kind, points, headline, detail, places }) => ({
         signal: kind,
         points,
-        detail: detail === '' ? headline : `${headline}: ${detail}`,
+        detail: [translateCode(say, headline), translateCodes(say, detail)].filter(Boolean).join(': '),
         at: places.map(({ field, start, end }) => [field, start, end]),
       })),
       near: past.near.map(({ id }) => ids[Number(id)]!),

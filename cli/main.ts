@@ -2,6 +2,8 @@ import { Command } from 'commander'
 import type { Knex } from 'knex'
 import { existsSync } from 'node:fs'
 import path from 'node:path'
+import { translateCode } from '../core/messages/code'
+import { say } from '../core/messages/say'
 import { resetPassword } from '../server/account/settings'
 import { readConfig, type Config } from '../server/config'
 import { mediaFolder } from '../server/dataFolder'
@@ -114,6 +116,6 @@ async function onData(work: (db: Knex, config: Config) => Promise<void>): Promis
 try {
   await program.parseAsync()
 } catch (error) {
-  console.error(error instanceof Error ? error.message : error)
+  console.error(error instanceof Error ? translateCode(say, error.message) : error)
   process.exitCode = 1
 }

@@ -42,6 +42,6 @@ test('a row that cannot be read is named and left out; a line that cannot is an 
   expect(
     matched(['WB-1,,Anna Berg,,,,soon,delivered', ...orders], [{ id: 1, author_name: 'x' }]),
   ).toHaveLength(1)
-  expect(said.mock.calls[0]![0]).toMatch(/row 1, delivered_at: “soon” is no date/)
+  expect(said.mock.calls[0]![0]).toMatch(/row 1, delivered_at: “soon” isn’t a date/)
   expect(() => matched(orders, [{ id: 1 }, { author_name: 'x' }])).toThrow(/line 2: id/)
 })

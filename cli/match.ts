@@ -6,7 +6,8 @@ import { readOrderFile } from '../core/proof/orderFile'
 import { mailboxKey } from '../core/proof/mailbox'
 import { matchOrder, type OrderLine } from '../core/proof/matchOrder'
 import { orderNumberKey } from '../core/proof/orderNumber'
-import { say } from '../core/words/say'
+import { translateCode } from '../core/messages/code'
+import { say } from '../core/messages/say'
 import { readJsonLines } from './jsonLines'
 
 const text = z
@@ -41,7 +42,7 @@ export function matchFiles(
 ): Matched[] {
   const { rows, problems } = readOrderFile(decodeFile(readFileSync(ordersFile)))
   for (const { row, field, reason } of problems)
-    console.error(`${ordersFile}, row ${row}, ${field}: ${reason} The row is left out.`)
+    console.error(`${ordersFile}, row ${row}, ${field}: ${translateCode(say, reason)} The row is skipped.`)
   const find = finder(
     rows.map((row) => ({
       ...row,

@@ -2,7 +2,7 @@ import type { DisplayModel } from '../core/display/displayModel'
 import type { Quotation } from '../core/display/quotation'
 import { Glyphs } from './Glyphs'
 
-type Given = Pick<DisplayModel, 'say' | 'parts' | 'title'>
+type Given = Pick<DisplayModel, 'translate' | 'parts' | 'title'>
 
 export function QuotationView({ quotation, model }: { quotation: Quotation; model: Given }) {
   const { marks, numeral, title, reply, language } = quotation
@@ -13,7 +13,11 @@ export function QuotationView({ quotation, model }: { quotation: Quotation; mode
       {(marks !== null || numeral) && (
         <p className="eg-stars">
           {marks !== null && (
-            <Glyphs marks={marks} glyph={model.parts.glyph} label={model.say('stars', { marks })} />
+            <Glyphs
+              marks={marks}
+              glyph={model.parts.glyph}
+              label={model.translate('visitor.stars', { marks })}
+            />
           )}
           {numeral && <b>{numeral}</b>}
         </p>
@@ -23,23 +27,23 @@ export function QuotationView({ quotation, model }: { quotation: Quotation; mode
           {title}
         </Head>
       )}
-      <Words quotation={quotation} say={model.say} />
-      <Photos quotation={quotation} say={model.say} />
+      <Words quotation={quotation} translate={model.translate} />
+      <Photos quotation={quotation} translate={model.translate} />
       {reply && (
         <div className="eg-reply">
           <p>
-            <b>{model.say('reply', { name: reply.name })}</b>
+            <b>{model.translate('visitor.reply', { name: reply.name })}</b>
           </p>
           <Paragraphs texts={reply.paragraphs} />
         </div>
       )}
-      <Writer quotation={quotation} say={model.say} />
+      <Writer quotation={quotation} translate={model.translate} />
     </figure>
   )
 }
 
 /** The words, in full or with the rest a click away. */
-function Words({ quotation, say }: { quotation: Quotation; say: Given['say'] }) {
+function Words({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
   const { words, language } = quotation
   if (words.head.length === 0) return null
   return (
@@ -53,8 +57,8 @@ function Words({ quotation, say }: { quotation: Quotation; say: Given['say'] }) 
           </p>
           <details>
             <summary>
-              <span className="eg-closed">{say('readOn')}</span>
-              <span className="eg-opened">{say('readLess')}</span>
+              <span className="eg-closed">{translate('visitor.readOn')}</span>
+              <span className="eg-opened">{translate('visitor.readLess')}</span>
             </summary>
             <Paragraphs texts={words.rest} />
           </details>
@@ -65,10 +69,21 @@ function Words({ quotation, say }: { quotation: Quotation; say: Given['say'] }) 
 }
 
 /** What its writer photographed: each a link to the large one, which opens above the page where scripts run. */
-function Photos({ quotation: { photos }, say }: { quotation: Quotation; say: Given['say'] }) {
+function Photos({
+  quotation: { photos },
+  translate,
+}: {
+  quotation: Quotation
+  translate: Given['translate']
+}) {
   if (photos.length === 0) return null
   return (
-    <div className="eg-photos" data-back={say('before')} data-on={say('after')} data-close={say('close')}>
+    <div
+      className="eg-photos"
+      data-back={translate('visitor.before')}
+      data-on={translate('visitor.after')}
+      data-close={translate('visitor.close')}
+    >
       {photos.map(({ large, small, width, height, alt }) => (
         <a key={large} href={large} data-w={width} data-h={height}>
           <img src={small} alt={alt} width="76" height="76" loading="lazy" />
@@ -87,7 +102,7 @@ function Paragraphs({ texts }: { texts: string[] }) {
 }
 
 /** Who says so, on what, and how we know; what is missing leaves no hole. */
-function Writer({ quotation, say }: { quotation: Quotation; say: Given['say'] }) {
+function Writer({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
   const { name, role, company, portrait, product, proof, note, relationship, date } = quotation
   const who = Boolean(name || role || company)
   return (
@@ -120,7 +135,7 @@ function Writer({ quotation, say }: { quotation: Quotation; say: Given['say'] })
       {product && (
         <span className="eg-on">
           {who && ' '}
-          {say('on', { product })}
+          {translate('visitor.on', { product })}
         </span>
       )}
       {date && (

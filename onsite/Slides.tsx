@@ -4,7 +4,7 @@ import { regionName } from './regionName'
 
 /** Reviews that pass by: a row that scrolls, with controls that the loader wakes. */
 export function Slides({ model, children }: { model: DisplayModel; children: ReactNode }) {
-  const { layout, say, quotations } = model
+  const { layout, translate, quotations } = model
   const { arrows, dots, autoplay, step } = layout
   const several = quotations.length > 1
   return (
@@ -15,17 +15,22 @@ export function Slides({ model, children }: { model: DisplayModel; children: Rea
       aria-label={regionName(model)}
       data-step={step}
       data-seconds={autoplay || undefined}
-      data-go-to={say('goTo', { place: '#', all: '%' })}
+      data-go-to={translate('visitor.goTo', { place: '#', all: '%' })}
     >
       {children}
       {several && (arrows || dots || autoplay > 0) && (
         <div className="eg-steps">
-          {arrows && <Step name="back" label={say('before')} path="M15 5l-7 7 7 7" />}
+          {arrows && <Step name="back" label={translate('visitor.before')} path="M15 5l-7 7 7 7" />}
           {dots && <span className="eg-dots" />}
-          {arrows && <Step name="on" label={say('after')} path="M9 5l7 7-7 7" />}
+          {arrows && <Step name="on" label={translate('visitor.after')} path="M9 5l7 7-7 7" />}
           {autoplay > 0 && (
-            <button type="button" className="eg-play" data-pause={say('pause')} data-play={say('play')}>
-              {say('pause')}
+            <button
+              type="button"
+              className="eg-play"
+              data-pause={translate('visitor.pause')}
+              data-play={translate('visitor.play')}
+            >
+              {translate('visitor.pause')}
             </button>
           )}
         </div>

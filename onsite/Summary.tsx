@@ -6,7 +6,7 @@ import { oneDecimal } from '../core/formats/rating'
  * nothing that an owner chooses may pass a few for all.
  */
 export function Summary({ model }: { model: DisplayModel }) {
-  const { tally, heading, stock, quotations, locale, say, layout, links } = model
+  const { tally, heading, stock, quotations, locale, translate, layout, links } = model
   const whole = layout.kind === 'aggregate'
   const pickedFew = !whole && quotations.length > 0 && quotations.length < stock
   const { average, count, write, all, button } = heading
@@ -15,11 +15,11 @@ export function Summary({ model }: { model: DisplayModel }) {
       {!whole && (average || count) && (
         <span className="eg-average">
           {tally.average === null ? (
-            say(stock > 0 ? 'noAverage' : 'none')
+            translate(stock > 0 ? 'visitor.noAverage' : 'visitor.none')
           ) : (
             <>
               {average && <b>{oneDecimal(tally.average, locale)}</b>}{' '}
-              {count && say(average ? 'from' : 'of', { count: tally.count })}
+              {count && translate(average ? 'visitor.from' : 'visitor.of', { count: tally.count })}
             </>
           )}
         </span>
@@ -27,17 +27,17 @@ export function Summary({ model }: { model: DisplayModel }) {
       {pickedFew && <span className="eg-picked">{pickedWords(model)}</span>}
       {stock > 0 && (
         <a className="eg-how" href={links.how}>
-          {say('how')}
+          {translate('visitor.policy')}
         </a>
       )}
       {all && links.all && stock > 0 && (
         <a className="eg-all" href={links.all}>
-          {say('all', { count: stock })}
+          {translate('visitor.all', { count: stock })}
         </a>
       )}
       {write && links.write && (
         <a className="eg-write" href={links.write}>
-          {say('write')}
+          {translate('visitor.write')}
         </a>
       )}
       {button.words.trim() && button.url && (
@@ -49,9 +49,9 @@ export function Summary({ model }: { model: DisplayModel }) {
   )
 }
 
-function pickedWords({ quotations, stock, shortName, ratings, say, language }: DisplayModel): string {
+function pickedWords({ quotations, stock, shortName, ratings, translate, language }: DisplayModel): string {
   const values = { count: quotations.length, shop: shortName, stock }
-  if (ratings === null) return say('picked', values)
+  if (ratings === null) return translate('visitor.picked', values)
   const list = new Intl.ListFormat(language, { type: 'disjunction' }).format(ratings.map(String))
-  return say('pickedRated', { ...values, ratings: list })
+  return translate('visitor.pickedRated', { ...values, ratings: list })
 }

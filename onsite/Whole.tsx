@@ -4,16 +4,16 @@ import { Glyphs } from './Glyphs'
 
 /** How many and how well rated in all, large, small or as a line; never a figure that nobody gave. */
 export function Whole({ model }: { model: DisplayModel }) {
-  const { tally, layout, say, locale, links, parts } = model
+  const { tally, layout, translate, locale, links, parts } = model
   if (tally.average === null)
     return links.write && layout.kind !== 'aggregate' ? (
       <a className="eg-to" href={links.write}>
-        {say('write')}
+        {translate('visitor.write')}
       </a>
     ) : null
   const marks = litMarks(tally.average)
   const average = oneDecimal(tally.average, locale)
-  const count = say('of', { count: tally.count })
+  const count = translate('visitor.of', { count: tally.count })
   if (layout.kind === 'ratingLine')
     return (
       <a className="eg-to" href={links.all || links.how}>
@@ -29,7 +29,7 @@ export function Whole({ model }: { model: DisplayModel }) {
       <a className="eg-to" href={links.all || links.how}>
         <b>{average}</b>
         <span>
-          <Glyphs marks={marks} glyph={parts.glyph} label={say('stars', { marks })} />
+          <Glyphs marks={marks} glyph={parts.glyph} label={translate('visitor.stars', { marks })} />
           <span>{count}</span>
         </span>
       </a>
@@ -39,7 +39,7 @@ export function Whole({ model }: { model: DisplayModel }) {
     <div className="eg-whole">
       <p className="eg-figure">
         <b>{average}</b>
-        <Glyphs marks={marks} glyph={parts.glyph} label={say('stars', { marks })} />
+        <Glyphs marks={marks} glyph={parts.glyph} label={translate('visitor.stars', { marks })} />
         <span>{count}</span>
       </p>
       <ol className="eg-bars">
@@ -47,7 +47,7 @@ export function Whole({ model }: { model: DisplayModel }) {
           const times = tally.byMark[mark - 1]!
           return (
             <li key={mark}>
-              <span className="eg-spoken">{say('mark', { mark, count: times })}</span>
+              <span className="eg-spoken">{translate('visitor.mark', { mark, count: times })}</span>
               <span aria-hidden="true">{mark}</span>
               <svg viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true">
                 <rect width="100" height="8" fill="currentColor" opacity=".12" />

@@ -2,7 +2,7 @@ import { HtmlValidate } from 'html-validate'
 import { describe, expect, test } from 'vitest'
 import { layouts } from '../core/display/choices'
 import type { ShowableReview } from '../core/display/showableReview'
-import { visitorLanguages } from '../core/words/visitors'
+import { customerLanguages } from '../core/messages/customers/languages'
 import { configured, showable, shownOf } from '../tests/support/display'
 import { renderDisplay, renderMessagePage, renderPage } from './render'
 
@@ -65,7 +65,7 @@ describe('the output', () => {
         }),
       ),
       renderPage(modelOf({}, []), bare),
-      renderMessagePage({ title: 'Not here', text: 'Look elsewhere.' }),
+      renderMessagePage({ language: 'en', title: 'Not here', text: 'Look elsewhere.' }),
     ]
     for (const one of pages) {
       const report = await validate.validateString(one)
@@ -78,7 +78,7 @@ describe('the output', () => {
   })
   test('says average, count, that few were picked and from how many, and who on what', () => {
     expect(text(htmlOf(two))).toBe(
-      'Kept bees a year longer|4.5| from 2 reviews.|These 2 were picked by Wrenfield from 3.|How reviews are handled|Write a review|★★★★★|Passgenau|Alles|gut|Mara replies|Danke|Annika R.| on Hive kit|bought here, March 2026|The order was found by its number and the name on it, and had been delivered.|★★★|★★|Jun O.|, baker|, |Berg &amp; Co|written down by the shop|received a discount',
+      'Kept bees a year longer|4.5| from 2 ratings.|These 2 were selected by Wrenfield from 3.|How reviews are handled|Write a review|★★★★★|Passgenau|Alles|gut|Mara replied|Danke|Annika R.| on Hive kit|bought here, March 2026|The order number and the name match; it had been delivered.|★★★|★★|Jun O.|, baker|, |Berg &amp; Co|written down by the shop|received a discount',
     )
   })
   test('photos are links that work without scripts, told apart in words, and open by what the loader brings', () => {
@@ -126,15 +126,15 @@ describe('no setting passes a few for all', () => {
     (kind) => {
       const heading = { average: false, count: false, write: false, all: false }
       const shown = text(htmlOf({ layout: { kind }, heading, selection: few }))
-      expect(shown).toContain('These 2, rated 4 or 5, were picked by Wrenfield from 3.')
+      expect(shown).toContain('These 2, rated 4 or 5, were selected by Wrenfield from 3.')
       expect(shown).toContain('How reviews are handled')
     },
   )
   test('it is said in the language of the page', () => {
     expect(text(htmlOf({ selection: few }, reviews, { language: 'de' }))).toContain(
-      'Diese 2 mit den Noten 4 oder 5 hat Wrenfield aus 3 ausgewählt.',
+      'Diese 2, mit 4 oder 5 von 5 bewertet, hat Wrenfield aus 3 ausgewählt.',
     )
-    for (const language of visitorLanguages)
+    for (const language of customerLanguages)
       expect(text(htmlOf({ selection: few }, reviews, { language }))).toMatch(/Wrenfield.*3|3.*Wrenfield/)
   })
   test.each(['aggregate', 'badge', 'ratingLine'] as const)(
@@ -162,7 +162,7 @@ describe('what a review shows', () => {
   test('long words go on behind a click, without scripts', () => {
     const long = [showable(1, 500, { body: `${'bees '.repeat(30)}end.` })]
     const html = htmlOf({ parts: { shortened: 10 } }, long)
-    expect(html).toContain('<details><summary><span class="eg-closed">Read on</span>')
+    expect(html).toContain('<details><summary><span class="eg-closed">Read more</span>')
     expect(html).toContain('end.')
   })
   test('a rating stands as signs, a numeral, both or not at all', () => {
@@ -180,6 +180,6 @@ describe('what a review shows', () => {
       heading: { all: true, button: { words: 'To the shop', url: 'https://wrenfield.example/' } },
     })
     expect(html).toContain('<a class="eg-button" href="https://wrenfield.example/">To the shop</a>')
-    expect(html).toContain('<a class="eg-all" href="https://reviews.example/d/front/all">All 3</a>')
+    expect(html).toContain('<a class="eg-all" href="https://reviews.example/d/front/all">See all 3</a>')
   })
 })

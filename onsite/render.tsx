@@ -2,7 +2,6 @@ import type { ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
 import type { Layout } from '../core/display/choices'
 import type { DisplayModel } from '../core/display/displayModel'
-import { say } from '../core/words/say'
 import { DisplayView } from './DisplayView'
 import { displayStyles, shadowStyles } from './styles'
 
@@ -77,7 +76,7 @@ export function renderPage(
     script: string | null
   },
 ): string {
-  const title = model.title || say('display.page', { shop: model.shopName })
+  const title = model.title || model.translate('visitor.region', { shop: model.shopName })
   return wholePage({
     lang: model.language,
     title,
@@ -106,9 +105,17 @@ export function renderPage(
 }
 
 /** A page that says one thing: that nothing is live at an address, or that a request went wrong. */
-export function renderMessagePage({ title, text }: { title: string; text: string }): string {
+export function renderMessagePage({
+  language,
+  title,
+  text,
+}: {
+  language: string
+  title: string
+  text: string
+}): string {
   return wholePage({
-    lang: 'en',
+    lang: language,
     title,
     style: pageStyles(ownLook),
     children: (

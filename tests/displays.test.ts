@@ -15,7 +15,7 @@ afterAll(async () => {
   await demo.stop()
 })
 
-const PREVIEW = '[aria-label="What visitors get"]'
+const PREVIEW = '[aria-label="Preview"]'
 
 /** Clicks a part of the display in the preview, as a person does with the mouse. */
 const clickInPreview = (page: Page, css: string) =>
@@ -43,29 +43,29 @@ test('from approved reviews to a display of her own on a page, told by the scree
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
     await signIn(page, demo.url + '/s/wrenfield/show')
-    await page.press('Make another')
-    await page.sees('How should they stand?')
+    await page.press('New display')
+    await page.sees('Choose a layout')
     await page.accessible()
-    await page.press('Packed')
-    await page.sees('Show 9 reviews of any rating')
-    await page.displayInside(PREVIEW, /These 9 were picked by Wrenfield from 139/)
+    await page.press('Mosaic')
+    await page.sees('Show 9 reviews with any rating')
+    await page.displayInside(PREVIEW, /These 9 were selected by Wrenfield from 139/)
 
     await page.click('[data-part=more]')
-    await page.press('A title and what stands with it')
+    await page.press('Title')
     await page.type('[name=title]', 'From other gardens')
     await page.displayInside(PREVIEW, /From other gardens/)
     await page.accessible()
-    await page.press('Make it live')
+    await page.press('Publish')
     await page.click('dialog form button')
-    await page.sees('Live since today')
+    await page.sees('Published today')
 
-    await page.press('Put it on your site')
+    await page.press('Get the embed code')
     await page.sees('Not seen on your site yet', 'dialog')
     await page.accessible()
     const code = await driver.executeScript<string>(
       'return document.querySelector("[data-code]").textContent',
     )
-    expect(code).toMatch(/^<style>\[data-elogio="wrenfield-packed"\]\{container-type:inline-size\}/)
+    expect(code).toMatch(/^<style>\[data-elogio="wrenfield-mosaic"\]\{container-type:inline-size\}/)
     const address = site.show(
       `<body style="margin:0;font:17px/1.5 Georgia,serif"><main style="padding:24px"><h1>My page</h1>${code}<p id="below">What stands below</p></main>`,
     )
@@ -73,7 +73,7 @@ test('from approved reviews to a display of her own on a page, told by the scree
       await withBrowser({ width, height: 900 }, async (visiting) => {
         const visitor = pageOf(visiting)
         await visitor.go(address)
-        await visitor.displaySees(/From other gardens[\s\S]*These 9 were picked by Wrenfield from 139/)
+        await visitor.displaySees(/From other gardens[\s\S]*These 9 were selected by Wrenfield from 139/)
         expect(await shift(visitor), `${width} wide`).toBe(0)
       })
     }
@@ -101,7 +101,7 @@ test('what is changed by clicking it, moved by keys, undone, kept as a version a
     await page.press('Dates')
     await page.displayInside(PREVIEW, /\d{4}bought here|\w+ 2026/)
     await page.press('Close')
-    await page.sees('Make 1 change live')
+    await page.sees('Publish 1 change')
 
     const before = await order(page)
     await driver.executeScript('document.querySelector("[data-picked] li:nth-child(3) button").focus()')
@@ -117,18 +117,18 @@ test('what is changed by clicking it, moved by keys, undone, kept as a version a
         700,
         `it is told: ${words}`,
       )
-    await told(/is (taken up from|over) place 3/)
+    await told(/(Picked up .* from|is over) place 3/)
     // The list listens to the arrows a moment after it has told so.
     await driver.wait(async () => {
       await page.keys(Key.ARROW_UP)
       return told(/over place [12] /).catch(() => false)
     }, 8000)
     await page.keys(Key.SPACE)
-    await told(/is put at place [12] /)
+    await told(/Dropped .* at place [12] /)
     await page.sees('pinned', '[data-picked]')
     const moved = [...before.filter((name) => name !== before[2])]
     const place = Number(
-      /put at place (\d)/.exec(
+      /Dropped .* at place (\d)/.exec(
         await driver.executeScript<string>(
           'return document.querySelector("[id^=DndLiveRegion]").textContent',
         ),
@@ -138,7 +138,7 @@ test('what is changed by clicking it, moved by keys, undone, kept as a version a
     const stand = (names: string[], what: string) =>
       driver.wait(async () => String(await order(page)) === String(names), 5000, what)
     await stand(moved, `it stands at place ${place}`)
-    await page.sees('Make 2 changes live')
+    await page.sees('Publish 2 changes')
 
     await page.click('[aria-label^="Leave out:"]')
     await page.sees('Left out by you')
@@ -150,19 +150,19 @@ test('what is changed by clicking it, moved by keys, undone, kept as a version a
     await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform()
     await stand(moved, 'keys undo too')
 
-    await page.press('Make 2 changes live')
+    await page.press('Publish 2 changes')
     await page.sees(/Dates\s+no date month and year/, 'dialog')
     await page.sees(/By hand\s+none 1 pinned \(place [12]\)/, 'dialog')
     await page.click('dialog form button')
-    await page.sees('Live since today')
+    await page.sees('Published today')
     await page.press('Versions')
     await page.sees('Version 2, today', 'dialog')
     await page.accessible()
-    await page.press('Back to this')
-    await page.sees('Make 2 changes live')
+    await page.press('Restore')
+    await page.sees('Publish 2 changes')
     await stand(before, 'the old order')
-    await page.press('Back to what is live')
-    await page.sees('Live since today')
+    await page.press('Discard changes')
+    await page.sees('Published today')
   })
 })
 
@@ -170,13 +170,13 @@ test('a rosy pick is told so, colours that cannot be read are mended, and her pa
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
     await signIn(page, demo.url + '/s/wrenfield/show/front-page')
-    await page.sees('A fair pick')
+    await page.sees('A fair selection')
     await page.click('[data-part=ratings]')
     await page.sees('any rating', '#strip')
     await page.keys(Key.ARROW_LEFT)
-    await page.sees('5 only', '[data-sentence]')
+    await page.sees('5 stars only', '[data-sentence]')
     await page.sees('Rosier than all')
-    await page.displayInside(PREVIEW, /These 6, rated 5, were picked by Wrenfield from 139/)
+    await page.displayInside(PREVIEW, /These 6, rated 5, were selected by Wrenfield from 139/)
     await page.keys(Key.ESCAPE)
 
     await page.click('[data-part=dress]')
@@ -187,17 +187,17 @@ test('a rosy pick is told so, colours that cannot be read are mended, and her pa
     await page.keys('#f3e3b3')
     await page.sees('The stars have a contrast of', '#strip')
     await page.accessible()
-    await page.press('Mend it with')
+    await page.press('Use #')
     await driver.wait(async () => !/contrast/.test(await page.text('#strip')), 5000, 'the contrast is mended')
-    await page.sees('Make 2 changes live')
+    await page.sees('Publish 2 changes')
     expect(
       await driver.executeScript(
         `const page = document.querySelector('${PREVIEW} iframe').contentDocument
          return [page.querySelector('h1').textContent, page.querySelectorAll('script').length, page.defaultView.getComputedStyle(page.querySelector('[data-elogio=front-page]').shadowRoot.querySelector('.eg-words')).fontFamily.split(',')[0]]`,
       ),
     ).toEqual(['Everything a first colony needs, and someone to ask.', 0, 'Shopserif'])
-    await page.press('Back to what is live')
-    await page.sees('Live since today')
+    await page.press('Discard changes')
+    await page.sees('Published today')
   })
 })
 
@@ -239,10 +239,10 @@ test('on listing and product pages each product has its own, and a line leads do
       'the reviews are gone to',
     )
     await page.go(`${demo.shopUrl}journal`)
-    await page.displaySees(/These 5 were picked/)
+    await page.displaySees(/These 5 were selected/)
     await page.accessible()
     await page.go(`${demo.shopUrl}saltmarsh`)
-    await page.displaySees(/from 2 reviews/)
+    await page.displaySees(/from 2 ratings/)
     await page.accessible()
   })
 })
@@ -258,31 +258,31 @@ test('taken down, removed and brought back from the list; its page, and how revi
       await page.click(`[data-display=${key}] button[value=${intent}]`)
     }
     await act('side-column', 'down')
-    await page.sees(`${before - 1} displays are live.`, 'h1')
+    await page.sees(`${before - 1} displays are published.`, 'h1')
     await page.press('Undo')
-    await page.sees(`${before} displays are live.`, 'h1')
+    await page.sees(`${before} displays are published.`, 'h1')
     await act('summer-band', 'remove')
     await page.sees('Summer band is removed.')
     await page.accessible()
     await page.press('Undo')
     await page.sees('Summer band is back.')
     await act('summer-band', 'copy')
-    await page.sees('Summer band, a copy', 'h1')
+    await page.sees('Summer band (copy)', 'h1')
 
     await page.go(`${demo.url}/d/front-page`)
     await page.sees('Kept bees a year longer')
     await page.accessible()
-    await page.press('All 139')
-    await page.sees(/These 50 were picked by Wrenfield from 139/)
+    await page.press('See all 139')
+    await page.sees(/These 50 were selected by Wrenfield from 139/)
     await page.accessible()
     await page.press('How reviews are handled')
     await page.at('/how/wrenfield')
-    await page.sees('It is 4.2, from all 132 approved reviews')
+    await page.sees('It’s 4.2, from all 132 approved reviews')
     expect(await page.text('[data-how=received]')).toBe('161')
     await page.accessible()
 
     await page.go(`${demo.url}/s/wrenfield/show/scratch?key=front-page`)
-    await page.press('Show it')
+    await page.press('Show preview')
     await driver.switchTo().frame(0)
     await page.displaySees(/Kept bees a year longer/)
     await driver.switchTo().defaultContent()
@@ -291,7 +291,7 @@ test('taken down, removed and brought back from the list; its page, and how revi
   await withBrowser(phone, async (driver) => {
     const page = pageOf(driver)
     await signIn(page, demo.url + '/s/wrenfield/show/front-page')
-    await page.sees('Could stand here too')
+    await page.sees('Not shown')
     await page.accessible()
     expect(
       await driver.executeScript('return document.documentElement.scrollWidth <= window.innerWidth'),

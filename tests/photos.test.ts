@@ -43,7 +43,7 @@ test('photos of a phone come with a review, one is hidden, visitors open the oth
     await (await page.find('input[type=file]')).sendKeys([large, fake, small].join('\n'))
     await fillIn(page)
     // Sent while the large one is still being made smaller, and with one that is none.
-    await page.sees('This is no photo, whatever its name says.')
+    await page.sees('This isn’t a photo. Please choose a jpg')
     await page.click('[aria-label="Remove photo 2"]')
     await page.type('[data-photo=ready] input', 'Lid on')
     await page.press('Send my review')
@@ -53,9 +53,9 @@ test('photos of a phone come with a review, one is hidden, visitors open the oth
     const page = pageOf(driver)
     await signIn(page, `${demo.url}/s/wrenfield/decide?lane=held`)
     await page.press('Piet Hollander')
-    await page.sees('Photos from somebody who is not a verified buyer', 'article')
+    await page.sees('Photos from someone who isn’t a verified buyer', 'article')
     await page.click('[aria-label="Photo 1 of 2"]')
-    await page.sees('The words stay whatever you decide on a photo.', 'dialog')
+    await page.sees('The text stays, whatever you decide about a photo.', 'dialog')
     await page.accessible()
     await page.keys(Key.ARROW_RIGHT)
     await page.sees('2 / 2', 'dialog')
@@ -65,7 +65,7 @@ test('photos of a phone come with a review, one is hidden, visitors open the oth
     expect(await driver.executeScript('return document.activeElement.ariaLabel')).toBe('Photo 1 of 2')
     await page.find('[aria-label="Photo 2 of 2, hidden from visitors"]')
     await page.keys('a')
-    await page.sees('Approved Piet Hollander.', '[role=status]')
+    await page.sees('Approved Piet Hollander’s review.', '[role=status]')
 
     const all = `${demo.url}/d/front-page/all`
     await driver.wait(async () => (await (await fetch(all)).text()).includes('Lid on'))
@@ -114,10 +114,10 @@ const stage = (body: BodyInit) =>
 
 test('what is no photo is refused in plain words, and what is too large before it is read', async () => {
   for (const [bytes, why] of [
-    [program, /no photo/],
-    [zip, /no photo/],
+    [program, /isn’t a photo/],
+    [zip, /isn’t a photo/],
     [svgWithScript, /drawing/],
-    [Buffer.alloc(0), /nothing in this file/],
+    [Buffer.alloc(0), /file is empty/],
   ] as const) {
     const answer = await stage(new Uint8Array(bytes))
     expect([answer.status, ((await answer.json()) as { error: string }).error]).toEqual([

@@ -35,12 +35,12 @@ test('two people on one queue: nobody’s act is lost, and the second is told', 
 
       // An act in one browser is seen in the other with nothing pressed there.
       await ned.keys('a')
-      await ned.sees('Approved Barnaby Quill.', '[role=status]')
+      await ned.sees('Approved Barnaby Quill’s review.', '[role=status]')
       await mara.sees('Ned Pellow approved it', 'article')
       await mara.counts({ approved: 3 })
       await ned.keys('u')
-      await ned.sees('Taken back: Barnaby Quill is waiting again.', '[role=status]')
-      await mara.sees('an act back: waiting', 'article')
+      await ned.sees('Undone: Barnaby Quill’s review is waiting again.', '[role=status]')
+      await mara.sees('undid a change: waiting', 'article')
 
       // The second to decide on what both saw is told, also where she has not heard of it.
       await mara.driver.executeScript(
@@ -51,26 +51,29 @@ test('two people on one queue: nobody’s act is lost, and the second is told', 
         'const done = arguments[0]; fetch(location.pathname + ".data").then(() => setTimeout(done, 100))',
       )
       await ned.keys('a')
-      await ned.sees('Approved Barnaby Quill.', '[role=status]')
+      await ned.sees('Approved Barnaby Quill’s review.', '[role=status]')
       await mara.keys('d')
-      await mara.sees('Someone else decided on Barnaby Quill meanwhile. It is approved now.', '[role=status]')
+      await mara.sees(
+        'Someone else has decided on Barnaby Quill’s review in the meantime. It’s approved now.',
+        '[role=status]',
+      )
       await mara.counts({ approved: 3, declined: 0 })
       await mara.sees('Ned Pellow approved it', 'article')
 
       await mara.keys('d')
-      await mara.sees('Declined Barnaby Quill.', '[role=status]')
+      await mara.sees('Declined Barnaby Quill’s review.', '[role=status]')
       await ned.keys('u')
       await ned.sees(
-        'Barnaby Quill has been decided again since, by someone else. It stays declined.',
+        'Someone else has decided on Barnaby Quill’s review since. It stays declined.',
         '[role=status]',
       )
       await mara.keys('u')
-      await mara.sees('Taken back: Barnaby Quill is approved again.', '[role=status]')
+      await mara.sees('Undone: Barnaby Quill’s review is approved again.', '[role=status]')
       await ned.keys('u')
-      await ned.sees('There is nothing of yours left to undo.', '[role=status]')
+      await ned.sees('You have nothing left to undo.', '[role=status]')
 
       await ned.go(`${demo.url}/s/wrenfield/gather`)
-      await ned.sees('There is nothing at this address')
+      await ned.sees('There’s nothing at this address')
       await ned.go(`${demo.url}/`)
       await ned.at('/s/saltmarsh/gather')
       await ned.sees('Saltmarsh Lane Letterpress')
@@ -86,8 +89,8 @@ test('the lane is walked by keys, narrowed by rating, and its address brings the
     await page.sees('Maud Pellerin', '#writer')
     await page.keys('j')
     await page.sees('Kaspar Uhl', '#writer')
-    await page.sees('only you:', 'article')
-    await page.sees('Nowhere, ever', 'article')
+    await page.sees('no permission to show', 'article')
+    await page.sees('Nowhere unless the writer agrees', 'article')
     await page.keys('k')
     await page.sees('Maud Pellerin', '#writer')
     await page.sees('Front page', 'article dl')
@@ -109,8 +112,8 @@ test('the lane is walked by keys, narrowed by rating, and its address brings the
     await driver.navigate().back()
 
     await page.go(`${demo.url}/s/wrenfield/decide?lane=declined&rating=5`)
-    await page.sees('Nothing declined fits this filter.')
-    await page.press('Show all of this lane')
+    await page.sees('No declined reviews match.')
+    await page.press('Clear filter')
     await page.sees('Gerald Tinsley', '#writer')
   })
 })
@@ -129,16 +132,16 @@ test('a customer without consent, one for a fixed product, and one who rates by 
     await page.type('[name=author_name]', 'Felix Brandl')
     await page.type('[name=author_email]', 'felix@brandl.example')
     await page.press('Send my review')
-    await page.sees('You did not tick that it may be shown, so only Wrenfield will read it.')
+    await page.sees('You didn’t give permission to show it, so only Wrenfield will read it.')
     await page.accessible()
 
     await signIn(page, owner, '/s/wrenfield/decide?lane=waiting')
     await page.sees('Spins like a top', 'article')
     await page.sees('Extractor, four frames', 'article')
     await page.keys('a')
-    await page.sees('Approved Felix Brandl.', '[role=status]')
+    await page.sees('Approved Felix Brandl’s review.', '[role=status]')
     await page.go(demo.shopUrl)
-    await page.displaySees(/from 132 reviews/)
+    await page.displaySees(/from 132 ratings/)
     expect(await page.display()).not.toContain('Felix')
   })
 })

@@ -66,7 +66,7 @@ test('behind a proxy that ends TLS an owner signs in and sees live what a custom
     expect(link.startsWith(`${PUBLIC}/confirm/`)).toBe(true)
     await page.go(link)
     await page.sees('It came through the tunnel whole.')
-    await page.press('Yes, it is mine')
+    await page.press('Yes, it’s mine')
     await page.at('/r/')
     await page.sees('It came through the tunnel whole.')
 

@@ -1,16 +1,19 @@
 import { parseWithZod } from '@conform-to/zod/v4'
 import { submissionFieldNames, submissionFields, submissionSchema } from '../../core/intake/submission'
-import { say } from '../../core/words/say'
+import { messageCode, translateCode } from '../../core/messages/code'
+import { customerTranslate } from '../../core/messages/customers'
 import { onlyFields } from '../readForm'
+import { speechFor } from '../public/speechFor'
 import { takePhotos } from '../public/photos/takePhotos'
 import { storageFaultIn } from '../storageProblem'
-import { waitWords } from '../waitWords'
+import { waitCode } from '../waitCode'
 import type { Route } from './+types/form'
 
 /** The JSON side of a form's address. */
-export async function loader({ params, context }: Route.LoaderArgs) {
+export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await context.elogio.openForm(params.slug)
-  if (!found?.form.open) return Response.json({ error: say('error.notFound') }, { status: 404 })
+  const answers = answersTo(request, found?.shop)
+  if (!found?.form.open) return answers.refused(404, messageCode('problem.notFound'))
   const products = found.products.map(({ sku, title }) => ({ sku, title }))
   return Response.json(
     {
@@ -26,17 +29,14 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   )
 }
 
-export async function action({ params, context }: Route.ActionArgs) {
+export async function action({ params, request, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
-  if (!found?.form.open) return Response.json({ error: say('error.notFound') }, { status: 404 })
+  const { language, refused, unfit } = answersTo(request, found?.shop)
+  if (!found?.form.open) return refused(404, messageCode('problem.notFound'))
   const { throttle, clientAddress } = context
   const suspicion = await throttle.suspicion(clientAddress, params.slug)
   const wait = await throttle.submit(clientAddress, params.slug)
-  if (wait !== null)
-    return Response.json(
-      { error: waitWords(wait) },
-      { status: 429, headers: { 'Retry-After': String(wait) } },
-    )
+  if (wait !== null) return refused(429, waitCode(wait), { 'Retry-After': String(wait) })
   const { form, problems } = await takePhotos(onlyFields(context, submissionFieldNames), context, found.form)
   const submission = parseWithZod(form, { schema: submissionSchema(found.products.map(({ sku }) => sku)) })
   if (submission.status !== 'success' || problems.length > 0)
@@ -45,18 +45,36 @@ export async function action({ params, context }: Route.ActionArgs) {
       ...(problems.length > 0 && { media: problems }),
     })
   if (await context.elogio.lacksPhotos(found, submission.value))
-    return unfit({ media: [say('photo.error.gone')] })
+    return unfit({ media: [messageCode('photo.error.gone')] })
   try {
     const { publicId, state, confirm } = await context.elogio.submitForm(found, submission.value, {
       ip: clientAddress,
       suspicion,
+      language,
     })
     return Response.json({ id: publicId, state, confirm }, { status: 201 })
   } catch (error) {
     if (!storageFaultIn(error)) throw error
-    const headers = { 'Retry-After': '60' }
-    return Response.json({ error: say('error.storage.customer') }, { status: 503, headers })
+    return refused(503, messageCode('problem.notSaved'), { 'Retry-After': '60' })
   }
 }
 
-const unfit = (errors: object) => Response.json({ errors }, { status: 422 })
+/** Answers in the language of a request. */
+function answersTo(request: Request, shop: Parameters<typeof speechFor>[1] | undefined) {
+  const { language } = speechFor(request, shop)
+  const word = (code: string) => translateCode(customerTranslate(language), code)
+  return {
+    language,
+    refused: (status: number, code: string, headers: Record<string, string> = {}) =>
+      Response.json({ error: word(code) }, { status, headers }),
+    unfit: (errors: Record<string, string[] | null>) =>
+      Response.json(
+        {
+          errors: Object.fromEntries(
+            Object.entries(errors).map(([field, codes]) => [field, codes?.map(word) ?? null]),
+          ),
+        },
+        { status: 422 },
+      ),
+  }
+}

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { requireShop } from '../account/session'
 import { storageFaultIn } from '../storageProblem'
 import type { Route } from './+types/orderPiece'
@@ -13,7 +13,7 @@ const asked = z.object({
 export async function action({ params, request, context }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const piece = asked.safeParse(Object.fromEntries(new URL(request.url).searchParams))
-  if (!piece.success) return refused(400, say('error.wrongType'))
+  if (!piece.success) return refused(400, say('problem.wrongType'))
   try {
     const bytes = new Uint8Array(await request.arrayBuffer())
     const kept = await context.elogio.keepOrderPiece(shop.id, { ...piece.data, bytes })
@@ -27,5 +27,5 @@ export async function action({ params, request, context }: Route.ActionArgs) {
 const refused = (status: number, problem: string) => Response.json({ problem }, { status })
 
 export function loader() {
-  return refused(405, say('error.wrongType'))
+  return refused(405, say('problem.wrongType'))
 }

@@ -1,27 +1,34 @@
-import { refusalWords } from '../../core/intake/photos'
-import { say } from '../../core/words/say'
+import { refusalCode } from '../../core/intake/photos'
+import { messageCode, translateCode } from '../../core/messages/code'
+import { customerTranslate } from '../../core/messages/customers'
+import { speechFor } from '../public/speechFor'
 import { storageFaultIn } from '../storageProblem'
 import type { Route } from './+types/photo'
 
 /** Takes one photo ahead of its form; answers the key by which the form refers to it. */
 export async function action({ params, request, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
-  if (!found?.form.open) return refused(404, say('error.notFound'))
+  const refused = refusalIn(request, found?.shop)
+  if (!found?.form.open) return refused(404, messageCode('problem.notFound'))
   const wait = await context.throttle.photo(context.clientAddress)
-  if (wait !== null) return refused(429, say('photo.error.wait'), { 'Retry-After': String(wait) })
+  if (wait !== null) return refused(429, messageCode('photo.error.wait'), { 'Retry-After': String(wait) })
   try {
     const staged = await context.elogio.stagePhoto(found.form, Buffer.from(await request.arrayBuffer()))
-    if ('refused' in staged) return refused(422, refusalWords(staged.refused))
+    if ('refused' in staged) return refused(422, refusalCode(staged.refused))
     return Response.json(staged, { status: 201 })
   } catch (error) {
     if (!storageFaultIn(error)) throw error
-    return refused(503, say('error.storage.customer'), { 'Retry-After': '60' })
+    return refused(503, messageCode('problem.notSaved'), { 'Retry-After': '60' })
   }
 }
 
-const refused = (status: number, error: string, headers: Record<string, string> = {}) =>
-  Response.json({ error }, { status, headers })
+/** Refuses in the language of a request. */
+function refusalIn(request: Request, shop: Parameters<typeof speechFor>[1] | undefined) {
+  const translate = customerTranslate(speechFor(request, shop).language)
+  return (status: number, code: string, headers: Record<string, string> = {}) =>
+    Response.json({ error: translateCode(translate, code) }, { status, headers })
+}
 
-export function loader() {
-  return refused(405, say('error.wrongType'), { Allow: 'POST' })
+export function loader({ request }: Route.LoaderArgs) {
+  return refusalIn(request, undefined)(405, messageCode('problem.method'), { Allow: 'POST' })
 }

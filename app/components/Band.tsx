@@ -1,7 +1,7 @@
 import { ChevronDown } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Form, Link } from 'react-router'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { Menu } from './Menu'
 import { ThemeChoice } from './ThemeChoice'
 import { Thread, type StepCounts } from './Thread'

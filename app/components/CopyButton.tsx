@@ -1,6 +1,6 @@
 import { Check, Copy } from 'lucide-react'
 import { useState } from 'react'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 
 const SHOWN_MS = 2500
 

@@ -1,4 +1,6 @@
 import { useId, type ReactNode } from 'react'
+import { translateCode } from '../../core/messages/code'
+import { say } from '../../core/messages/say'
 
 /** A field with its name, who sees it, and what is wrong with it. The input takes the id that it is given. */
 export function Field({
@@ -34,7 +36,7 @@ export function Mistake({ errors }: { errors?: string[] }) {
   if (!errors) return null
   return (
     <p role="alert" className="font-semibold text-plum">
-      {errors.join(' ')}
+      {errors.map((code) => translateCode(say, code)).join(' ')}
     </p>
   )
 }

@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { countWord, countWordFirst, say } from '../../core/words/say'
+import { countWord, countWordFirst, say } from '../../core/messages/say'
 import type { NextStep as Step } from '../../server/nextStep'
 
 /** One sentence from the real state and the act that follows from it; nothing while there is nothing to do or show. */

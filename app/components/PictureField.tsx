@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { smallPicture } from './smallPicture'
 
 /** A picture in a form: shown, replaced by a file of the owner's, or left out. */

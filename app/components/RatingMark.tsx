@@ -1,5 +1,5 @@
 import { litMarks } from '../../core/formats/rating'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 
 const heights = [4, 6, 8, 10, 12]
 

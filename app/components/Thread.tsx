@@ -1,5 +1,5 @@
 import { NavLink } from 'react-router'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 
 const steps = ['gather', 'decide', 'show'] as const
 export type StepCounts = Record<(typeof steps)[number], number>

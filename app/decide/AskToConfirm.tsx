@@ -1,6 +1,6 @@
 import { useFetcher } from 'react-router'
-import { say } from '../../core/words/say'
-import type { action } from './ask'
+import { say } from '../../core/messages/say'
+import type { action } from './requestConfirmation'
 
 /** One mail to the customer whose words were written down; from her yes on they are her own. */
 export function AskToConfirm({ address, known }: { address: string; known: string | null }) {

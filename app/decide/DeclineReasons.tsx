@@ -1,10 +1,13 @@
 import { useEffect, useRef } from 'react'
 import { REASON_LIMIT } from '../../core/moderation/reviewAct'
-import { say } from '../../core/words/say'
+import { messageCode } from '../../core/messages/code'
+import { say } from '../../core/messages/say'
+import { declineReasons, storedReason } from './declineReason'
 
-const presets = ['offTopic', 'elsewhere', 'personal', 'rude', 'twice', 'advert'] as const
-
-/** Why a review is declined, as the customer can be told: one of a few by its number, or in the owner's own words. */
+/**
+ * Why a review is declined, as the customer is told: one of a few by its number, stored as a code so that she reads it in
+ * her language, or the owner's own text.
+ */
 export function DeclineReasons({ choose, close }: { choose: (reason: string) => void; close: () => void }) {
   const first = useRef<HTMLButtonElement>(null)
   useEffect(() => first.current?.focus(), [])
@@ -15,25 +18,25 @@ export function DeclineReasons({ choose, close }: { choose: (reason: string) => 
       className="flex flex-wrap items-center gap-2 border-t border-line bg-paper px-9 py-3"
       onSubmit={(event) => {
         event.preventDefault()
-        choose(String(new FormData(event.currentTarget).get('reason') ?? '').trim())
+        choose(storedReason(String(new FormData(event.currentTarget).get('reason') ?? '')))
       }}
       onKeyDown={(event) => {
         if (event.key === 'Escape') close()
-        const preset = presets[Number(event.key) - 1]
+        const preset = declineReasons[Number(event.key) - 1]
         if (preset && !(event.target instanceof HTMLInputElement))
-          choose(say(`decide.reason.presets.${preset}`))
+          choose(messageCode(`declineReason.${preset}`))
       }}
     >
-      {presets.map((preset, i) => (
+      {declineReasons.map((preset, i) => (
         <button
           key={preset}
           ref={i === 0 ? first : undefined}
           type="button"
           className="rounded-lg border border-edge px-3 py-1.5 hover:bg-wash"
-          onClick={() => choose(say(`decide.reason.presets.${preset}`))}
+          onClick={() => choose(messageCode(`declineReason.${preset}`))}
         >
           <span className="mr-1.5 text-soft">{i + 1}</span>
-          {say(`decide.reason.presets.${preset}`)}
+          {say(`declineReason.${preset}`)}
         </button>
       ))}
       <input

@@ -31,7 +31,7 @@ function shown(group: Partial<GroupView>): string {
   return renderToStaticMarkup(<Card />)
 }
 const ticked = (html: string) =>
-  [...html.matchAll(/<input[^>]*aria-label="Tick Writer (\w+)"([^>]*)>/g)].map(([, id, rest]) => [
+  [...html.matchAll(/<input[^>]*aria-label="Select Writer (\w+)"([^>]*)>/g)].map(([, id, rest]) => [
     id,
     rest!.includes('checked'),
   ])
@@ -39,24 +39,24 @@ const ticked = (html: string) =>
 test('those alike are ticked, the odd one stands apart with its reason and is not', () => {
   const html = shown({ open: [member('a'), member('b'), member('c'), member('d', ['verified'])] })
   expect(Object.fromEntries(ticked(html))).toEqual({ a: true, b: true, c: true, d: false })
-  expect(html).toContain('Four say the same thing. Decide them as one:')
+  expect(html).toContain('Four say the same. Decide together:')
   expect(html.indexOf('a verified buyer')).toBeLessThan(html.indexOf('The other 3'))
-  expect(html).toContain('Spam 3')
+  expect(html).toContain('Mark 3 as spam')
 })
 
 test('what is approved is listed without a box to tick', () => {
   const html = shown({ open: [member('a'), member('b')], approved: [{ ...member('z'), state: 'approved' }] })
-  expect(html).toContain('One like them is approved already. Nothing has been done to it:')
+  expect(html).toContain('One like them is already approved. It stays as it is:')
   expect(ticked(html).map(([id]) => id)).toEqual(['a', 'b'])
 })
 
 test('one alone only says what became of its like, since its own acts are below', () => {
   const html = shown({ open: [member('a')], spam: 4 })
   expect(html).toContain('Others say the same as this one.')
-  expect(html).toContain('Four like it are spam already.')
+  expect(html).toContain('Four like it are already spam.')
   expect(html).not.toContain('<button')
 })
 
 test('a crowd that shares no words is not said to say the same', () => {
-  expect(shown({ open: [member('a'), member('b')], sameWords: false })).toContain('Two came in together.')
+  expect(shown({ open: [member('a'), member('b')], sameWords: false })).toContain('Two arrived together.')
 })

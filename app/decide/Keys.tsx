@@ -1,6 +1,6 @@
 import { useRef } from 'react'
 import { useSign } from '../components/useLetter'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 
 const keys = [
   ['J', 'next'],

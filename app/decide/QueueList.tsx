@@ -3,7 +3,8 @@ import { Link, NavLink } from 'react-router'
 import { isNarrowed } from '../../core/moderation/reviewFilter'
 import { pointedKinds, type SignalKind } from '../../core/moderation/signal'
 import { HELD_FROM, openStates, type ReviewState } from '../../core/moderation/rules'
-import { say, type WordsKey } from '../../core/words/say'
+import { languageName } from '../../core/messages/languageName'
+import { say } from '../../core/messages/say'
 import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
 import { FIRST_SHOWN, queuePath, type QueueSearch } from './address'
@@ -173,10 +174,10 @@ function Chips({ line, languages }: { line: Line; languages: string[] }) {
         </Chip>
       ))}
       {verified && <Chip tone="moss">{say('proof.verified')}</Chip>}
-      {line.photos > 0 && <Chip>{say('photo.short', { count: line.photos })}</Chip>}
+      {line.photos > 0 && <Chip>{say('photos.short', { count: line.photos })}</Chip>}
       {line.source === 'manualEntry' && <Chip>{say('decide.writtenDown')}</Chip>}
       {!verified && proofFailure && <Chip>{say(`proof.short.${proofFailure}`)}</Chip>}
-      {language && !languages.includes(language) && <Chip>{say(`language.${language}` as WordsKey)}</Chip>}
+      {language && !languages.includes(language) && <Chip>{languageName(language)}</Chip>}
       {line.owed && line.showable && line.state === 'approved' && (
         <Chip tone="ochre">{say('decide.filter.owed.yes')}</Chip>
       )}

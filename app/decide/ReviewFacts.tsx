@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { AskToConfirm } from './AskToConfirm'
 import { REASON_LIMIT, type ReviewAct } from '../../core/moderation/reviewAct'
 import type { ProofKept } from '../../server/data/reviewReading'
@@ -85,14 +85,14 @@ function Bought({
   return (
     <>
       <b className="font-semibold text-moss">
-        {byHand ? say('proof.byHand') : say('proof.yes', { number: proof.orderNumber })}
+        {byHand ? say('proof.byHand') : say('proof.yes', { number: proof.orderNumber ?? '' })}
       </b>
       <Small>
         {proof.method === 'manual'
-          ? say('proof.manual', { reason: proof.reason })
+          ? say('proof.manual', { reason: proof.reason ?? '' })
           : say(proof.method === 'mailbox' ? 'proof.mailbox' : 'proof.orderNumber', {
-              title: proof.productTitle,
-              when: proof.delivered,
+              title: proof.productTitle ?? '',
+              when: proof.delivered ?? '',
             })}
       </Small>
       <WithReason

@@ -2,7 +2,7 @@ import { ChevronLeft, ChevronRight, X } from 'lucide-react'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { ALT_LIMIT } from '../../core/intake/photos'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import type { ReviewPhoto } from '../../server/data/photos'
 import { useAside } from './useAside'
 
@@ -19,7 +19,7 @@ export function ReviewPhotos({ address, photos, writer, act }: Given) {
   const [open, setOpen] = useState<number | null>(null)
   if (photos.length === 0) return null
   return (
-    <section className="mt-4" aria-label={say('photo.from', { count: photos.length })}>
+    <section className="mt-4" aria-label={say('photos.from', { count: photos.length })}>
       <ul className="flex flex-wrap gap-3">
         {photos.map((photo, i) => (
           <li key={photo.publicId}>
@@ -27,8 +27,8 @@ export function ReviewPhotos({ address, photos, writer, act }: Given) {
               type="button"
               className="relative block cursor-zoom-in overflow-hidden rounded-lg"
               aria-label={[
-                say('photo.large', { place: i + 1, all: photos.length }),
-                photo.declined && say('photo.hidden'),
+                say('photos.large', { place: i + 1, all: photos.length }),
+                photo.declined && say('photos.hidden'),
               ]
                 .filter(Boolean)
                 .join(', ')}
@@ -41,7 +41,7 @@ export function ReviewPhotos({ address, photos, writer, act }: Given) {
               />
               {photo.declined && (
                 <span className="absolute inset-x-0 bottom-0 bg-deep/85 px-1 py-0.5 text-[12px] text-white">
-                  {say('photo.hidden')}
+                  {say('photos.hidden')}
                 </span>
               )}
             </button>
@@ -92,7 +92,7 @@ function Large({
   return (
     <dialog
       ref={dialog}
-      aria-label={say('photo.large', { place: at + 1, all: photos.length })}
+      aria-label={say('photos.large', { place: at + 1, all: photos.length })}
       className="m-auto max-h-[96dvh] max-w-[96vw] overflow-hidden rounded-xl bg-paper p-0 text-ink backdrop:bg-black/70"
       onClose={close}
       onClick={(event) => event.target === dialog.current && dialog.current?.close()}
@@ -107,36 +107,36 @@ function Large({
         src={`/media/${photo.name}`}
         width={photo.width}
         height={photo.height}
-        alt={photo.alt || say('photo.byWriter', { name: writer })}
+        alt={photo.alt || say('photos.byWriter', { name: writer })}
         className="mx-auto h-auto max-h-[calc(96dvh-132px)] w-auto max-w-full bg-wash object-contain"
       />
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 px-5 py-3">
         <AltField key={photo.publicId} address={address} photo={photo} />
         <button type="button" className="btn btn-quiet" onClick={() => act({ kind, photo: photo.publicId })}>
-          {say(photo.declined ? 'photo.show' : 'photo.hide')}
+          {say(photo.declined ? 'photos.show' : 'photos.hide')}
         </button>
         <span className="flex items-center">
           {photos.length > 1 && (
             <>
               <Turn
-                label={say('photo.back')}
+                label={say('photos.back')}
                 act={() => step(-1)}
                 sign={<ChevronLeft className="size-5" />}
               />
               <span className="px-1 text-[13px] text-soft tabular-nums">
                 {at + 1} / {photos.length}
               </span>
-              <Turn label={say('photo.on')} act={() => step(1)} sign={<ChevronRight className="size-5" />} />
+              <Turn label={say('photos.on')} act={() => step(1)} sign={<ChevronRight className="size-5" />} />
             </>
           )}
           <Turn
             closes
-            label={say('photo.close')}
+            label={say('photos.close')}
             act={() => dialog.current?.close()}
             sign={<X className="size-5" />}
           />
         </span>
-        <p className="w-full text-[13px] text-soft">{say('photo.only')}</p>
+        <p className="w-full text-[13px] text-soft">{say('photos.only')}</p>
       </div>
     </dialog>
   )
@@ -173,14 +173,14 @@ function AltField({ address, photo }: { address: string; photo: ReviewPhoto }) {
     <label className="flex min-w-72 flex-1 flex-col gap-1 text-[13px]">
       <span className="flex flex-wrap justify-between gap-x-3 text-soft">
         <span>
-          {say('photo.altOwner')} ({say('photo.altSeen')})
+          {say('photos.altOwner')} ({say('photos.altSeen')})
         </span>
-        <span role="status">{isKept && say('photo.kept')}</span>
+        <span role="status">{isKept && say('photos.kept')}</span>
       </span>
       <input
         value={text}
         maxLength={ALT_LIMIT}
-        placeholder={say('photo.altNone')}
+        placeholder={say('photos.altNone')}
         onChange={(event) => type(event.currentTarget.value)}
         className="input w-full border-edge text-[14px]"
       />

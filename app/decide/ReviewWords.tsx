@@ -3,7 +3,7 @@ import { oneDecimal } from '../../core/formats/rating'
 import { markedText } from '../../core/moderation/markedText'
 import { searchPlaces } from '../../core/moderation/searchWords'
 import type { Signal, Words } from '../../core/moderation/signal'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import type { ReviewView } from '../../server/moderation/reviewView'
 import { RatingMark } from '../components/RatingMark'
 

@@ -16,7 +16,7 @@ test('points stand with their sign, and only what holds without any is said to h
   const html = renderToStaticMarkup(<Why state="held" score={18} signals={signals} />)
   expect([...html.matchAll(/<b[^>]*>([^<]+)<\/b>/g)].map(([, words]) => words)).toEqual([
     '+30',
-    'holds',
+    'reason it’s held',
     '−12',
   ])
 })

@@ -1,6 +1,7 @@
 import { HELD_FROM, SPAM_FROM, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
-import { say } from '../../core/words/say'
+import { translateCode, translateCodes } from '../../core/messages/code'
+import { say } from '../../core/messages/say'
 
 /** The reasons with their points, numbered to the marked places. */
 export function Why({ state, score, signals }: { state: ReviewState; score: number; signals: Signal[] }) {
@@ -27,7 +28,8 @@ export function Why({ state, score, signals }: { state: ReviewState; score: numb
           <li key={signal.kind} className="flex items-baseline gap-3 py-1.5">
             <Number number={i + 1} signal={signal} />
             <p className="min-w-0 flex-1 break-words">
-              {signal.headline} <span className="text-soft">{signal.detail}</span>
+              {translateCode(say, signal.headline)}{' '}
+              <span className="text-soft">{translateCodes(say, signal.detail)}</span>
             </p>
             <b className={`shrink-0 font-semibold ${toneOf(signal.points)}`}>
               {signal.points === 0 ? say('decide.holds') : signed(signal.points)}

@@ -19,15 +19,15 @@ test('only what narrows is said, each in its own words', () => {
   ).toEqual([
     'rating 2',
     'about Hive kit',
-    'by the shop form',
+    'through the form',
     'in German',
     'verified buyers',
     'only a rating',
-    'owed a reply',
+    'needs a reply',
   ])
   expect(words({ rating: 0, product: '-', from: '2026-05-03', to: '2026-05-09', tag: 'course' })).toEqual([
     'no rating',
-    'about the shop as a whole',
+    'about the shop in general',
     'tagged course',
     'since 2026-05-03 until 2026-05-09',
   ])

@@ -1,5 +1,6 @@
 import { WHOLE_SHOP, type FilterPart, type ReviewFilter } from '../../core/moderation/reviewFilter'
-import { say, type WordsKey } from '../../core/words/say'
+import { languageName } from '../../core/messages/languageName'
+import { say } from '../../core/messages/say'
 
 /** The parts as the strip groups them: the two ends of a span of days are one. */
 export const stripParts = [
@@ -28,7 +29,7 @@ export function choiceWords(part: FilterPart, value: string, titles: Titles): st
     case 'source':
       return say(`decide.filter.source.${value as 'form' | 'manualEntry'}`)
     case 'language':
-      return value === '-' ? say('decide.filter.language.none') : say(`language.${value}` as WordsKey)
+      return value === '-' ? say('decide.filter.language.none') : languageName(value)
     case 'bought':
     case 'words':
     case 'owed':

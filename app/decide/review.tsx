@@ -4,7 +4,8 @@ import { z } from 'zod'
 import { spokenMoment } from '../../core/formats/dates'
 import { likelyAct } from '../../core/moderation/likelyAct'
 import { reviewActSchema, type ReviewAct } from '../../core/moderation/reviewAct'
-import { say } from '../../core/words/say'
+import { translateCode } from '../../core/messages/code'
+import { say } from '../../core/messages/say'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
@@ -19,6 +20,7 @@ import { ReviewFacts } from './ReviewFacts'
 import { ReviewPhotos } from './ReviewPhotos'
 import { ReviewWords } from './ReviewWords'
 import { Why } from './Why'
+import { storedReason } from './declineReason'
 import type { Route } from './+types/review'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
@@ -182,17 +184,20 @@ function Reason({ reason, act }: { reason: string; act: (act: ReviewAct) => void
       className="panel flex flex-wrap items-center gap-2 px-5 py-4"
       onSubmit={(event) => {
         event.preventDefault()
-        act({ kind: 'reason', reason: String(new FormData(event.currentTarget).get('reason') ?? '') })
+        act({
+          kind: 'reason',
+          reason: storedReason(String(new FormData(event.currentTarget).get('reason') ?? '')),
+        })
       }}
     >
       <label className="flex min-w-60 flex-1 flex-col gap-1">
         <span className="flex justify-between font-semibold">
           {say('decide.reason.name')}
-          <span className="text-[13px] font-normal text-soft">{say('decide.reason.hint')}</span>
+          <span className="text-[13px] font-normal text-soft">{say('decide.reason.seen')}</span>
         </span>
         <input
           name="reason"
-          defaultValue={reason}
+          defaultValue={translateCode(say, reason)}
           placeholder={say('decide.reason.none')}
           autoComplete="off"
           className="input w-full border-edge"

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { ReadReview } from '../../core/intake/text/readText'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { Field, Mistake } from '../components/Field'
 import { PictureField } from '../components/PictureField'
 import { Uprights } from '../components/RatingMark'

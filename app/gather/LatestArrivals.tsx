@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
 import { StateMark } from '../components/StateMark'

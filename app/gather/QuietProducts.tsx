@@ -1,4 +1,4 @@
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { CopyButton } from '../components/CopyButton'
 
 const FIRST_FEW = 6

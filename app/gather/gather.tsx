@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 import { data, Link } from 'react-router'
 import { writersSchema } from '../../core/intake/writers'
 import { spokenMoment } from '../../core/formats/dates'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { CopyButton } from '../components/CopyButton'
@@ -72,7 +72,8 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               key={publicId}
               name={
                 <>
-                  {say('gather.form')} <span className="font-normal text-soft">“{heading}”</span>
+                  {say('gather.form')}{' '}
+                  <span className="font-normal text-soft">“{heading || say('form.heading')}”</span>
                 </>
               }
               hint={

@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react'
 import { data, Link, useFetcher } from 'react-router'
 import { z } from 'zod'
-import { say } from '../../core/words/say'
+import { translateCode } from '../../core/messages/code'
+import { say } from '../../core/messages/say'
 import type { OrderReport } from '../../server/proof/orderImport'
 import { requireShop } from '../account/session'
 import { JobProgress } from '../components/JobProgress'
@@ -135,7 +136,7 @@ function Latest({
           />
         ) : (
           <p role="alert" className="font-semibold text-plum">
-            {error}
+            {error && translateCode(say, error)}
           </p>
         )}
       </div>
@@ -187,7 +188,9 @@ function Report({
               {authorName}
             </Link>{' '}
             <span className={verified ? 'text-moss' : 'text-ochre'}>
-              {say(verified ? 'bringOrders.proven' : 'bringOrders.unproven', { why })}
+              {say(verified ? 'bringOrders.proven' : 'bringOrders.unproven', {
+                why: translateCode(say, why),
+              })}
             </span>
           </li>
         ))}
@@ -199,7 +202,13 @@ function Report({
           </h3>
           <ul className="mt-1 flex max-h-72 flex-col gap-1 overflow-y-auto">
             {problems.map(({ row, field, reason }) => (
-              <li key={`${row} ${field}`}>{say('bringOrders.row', { row, field, reason })}</li>
+              <li key={`${row} ${field}`}>
+                {say('bringOrders.row', {
+                  row,
+                  field,
+                  reason: translateCode(say, reason),
+                })}
+              </li>
             ))}
           </ul>
         </>

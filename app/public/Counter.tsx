@@ -1,14 +1,14 @@
-import { say } from '../../core/words/say'
+import { useTranslate } from './speech'
 
-/** How much of a field is used; said aloud only near its end. */
+/** How many characters of a field are used; screen readers hear it only near the limit. */
 export function Counter({ used, limit }: { used: number; limit: number }) {
-  const number = new Intl.NumberFormat('en')
+  const translate = useTranslate()
   return (
     <span
       className={used > limit ? 'font-semibold text-plum' : ''}
       aria-live={used > limit - 100 ? 'polite' : 'off'}
     >
-      {say('form.counter', { used: number.format(used), limit: number.format(limit) })}
+      {translate('form.counter', { used, limit })}
     </span>
   )
 }

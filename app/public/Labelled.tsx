@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { useCodes } from './speech'
 
 interface FieldOfForm {
   id: string
@@ -35,10 +36,11 @@ export function Labelled({
 }
 
 export function Mistakes({ field }: { field: FieldOfForm }) {
+  const wordCode = useCodes()
   if (!field.errors) return null
   return (
     <p id={field.errorId} className="font-semibold text-plum">
-      {field.errors.join(' ')}
+      {field.errors.map(wordCode).join(' ')}
     </p>
   )
 }

@@ -1,15 +1,16 @@
 import { isRouteErrorResponse, useRouteError } from 'react-router'
-import { say } from '../../core/words/say'
+import { useRequestTranslate } from './speech'
 
-/** A link of a mail that is unknown or has run out. */
+/** A link of an email that is unknown or has expired. */
 export function LinkGone() {
   const error = useRouteError()
+  const translate = useRequestTranslate()
   if (!isRouteErrorResponse(error) || error.status !== 404) throw error
   return (
     <main className="mx-auto max-w-[560px] px-6 py-16">
-      <title>{say('confirm.gone')}</title>
-      <h1 className="text-[26px]">{say('confirm.gone')}</h1>
-      <p className="mt-2 text-[15px]">{say('confirm.goneHint')}</p>
+      <title>{translate('confirm.gone')}</title>
+      <h1 className="text-[26px]">{translate('confirm.gone')}</h1>
+      <p className="mt-2 text-[15px]">{translate('confirm.goneHint')}</p>
     </main>
   )
 }

@@ -1,4 +1,4 @@
-import { say } from '../../core/words/say'
+import { useTranslate } from './speech'
 import { RatingMark } from '../components/RatingMark'
 
 export interface Said {
@@ -17,6 +17,7 @@ export function OwnWords({
   words: Said
   photos?: { small: string; alt: string }[]
 }) {
+  const translate = useTranslate()
   return (
     <blockquote className="mt-5 border-l-2 border-(--shop-edge) pl-4">
       {rating !== null && <RatingMark rating={rating} />}
@@ -25,7 +26,7 @@ export function OwnWords({
         dir="auto"
       >
         {title && <p className="font-semibold">{title}</p>}
-        <p>{body || <span className="text-soft">{say('decide.noWords')}</span>}</p>
+        <p>{body || <span className="text-soft">{translate('confirm.ratingOnly')}</span>}</p>
       </div>
       {photos.length > 0 && (
         <p className="mt-2 flex flex-wrap gap-2">
@@ -33,7 +34,7 @@ export function OwnWords({
             <img
               key={small}
               src={`/media/${small}`}
-              alt={alt || say('photo.of', { place: i + 1 })}
+              alt={alt || translate('photo.of', { place: i + 1 })}
               className="size-16 rounded-lg object-cover"
             />
           ))}

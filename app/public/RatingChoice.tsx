@@ -1,6 +1,6 @@
 import type { FieldMetadata } from '@conform-to/react'
 import { useRef, type KeyboardEvent } from 'react'
-import { say } from '../../core/words/say'
+import { useTranslate } from './speech'
 import { Mistakes } from './Labelled'
 
 const ratings = [1, 2, 3, 4, 5] as const
@@ -13,6 +13,7 @@ export function RatingChoice({
   field: Pick<FieldMetadata<string>, 'id' | 'name' | 'errors' | 'errorId' | 'initialValue'>
 }) {
   const group = useRef<HTMLFieldSetElement>(null)
+  const translate = useTranslate()
   const byDigit = (event: KeyboardEvent) => {
     if (!/^[1-5]$/.test(event.key) || event.ctrlKey || event.metaKey || event.altKey) return
     const input = group.current?.querySelector<HTMLInputElement>(`input[value="${event.key}"]`)
@@ -27,7 +28,7 @@ export function RatingChoice({
         aria-describedby={field.errors ? field.errorId : undefined}
         aria-invalid={field.errors ? true : undefined}
       >
-        <legend className="sr-only">{say('form.rating')}</legend>
+        <legend className="sr-only">{translate('form.rating')}</legend>
         <div className="grid max-w-[530px] grid-cols-5 items-end gap-2 sm:gap-3">
           {ratings.map((rating) => (
             <label key={rating} className="rating-step flex cursor-pointer flex-col items-center gap-1">
@@ -44,7 +45,7 @@ export function RatingChoice({
                 {rating}
               </span>
               <span className="text-center text-[13px] leading-tight peer-checked:font-bold">
-                {say(`rating.r${rating}`)}
+                {translate(`rating.r${rating}`)}
               </span>
             </label>
           ))}

@@ -1,14 +1,19 @@
 import type { CSSProperties, ReactNode } from 'react'
 import type { BrandShades } from '../../core/display/brand'
+import type { CustomerTranslate } from '../../core/messages/customers/customerMessages'
+import { TranslateContext } from './speech'
 
 /** A sheet on the shop's own ground, under its name: every page that customers see. */
 export function ShopSheet({
   shop: { name, logo, shades },
   title,
+  translate,
   children,
 }: {
   shop: { name: string; logo: string | null; shades: BrandShades }
   title: string
+  /** Of everything on the sheet. */
+  translate: CustomerTranslate
   children: ReactNode
 }) {
   const dress = {
@@ -26,7 +31,7 @@ export function ShopSheet({
           {logo && <img src={logo} alt="" className="size-7" />}
           {name}
         </header>
-        {children}
+        <TranslateContext value={translate}>{children}</TranslateContext>
       </main>
     </div>
   )

@@ -1,6 +1,6 @@
 import { getInputProps, getTextareaProps, type FieldMetadata } from '@conform-to/react'
 import { BODY_LIMIT } from '../../core/intake/submission'
-import { say } from '../../core/words/say'
+import { useTranslate } from './speech'
 import { Counter } from './Counter'
 import { Labelled } from './Labelled'
 
@@ -8,9 +8,10 @@ type TextField = FieldMetadata<string | undefined>
 
 /** Headline and words, as a customer writes them the first time and when she changes them. */
 export function WordsFields({ title, body }: { title: TextField; body: TextField }) {
+  const translate = useTranslate()
   return (
     <>
-      <Labelled field={title} label={say('form.title')} hint={say('form.titleHint')} light>
+      <Labelled field={title} label={translate('form.title')} hint={translate('form.optional')} light>
         <input
           {...getInputProps(title, { type: 'text' })}
           key={title.key}
@@ -19,7 +20,7 @@ export function WordsFields({ title, body }: { title: TextField; body: TextField
       </Labelled>
       <Labelled
         field={body}
-        label={say('form.words')}
+        label={translate('form.words')}
         hint={<Counter used={(body.value ?? '').length} limit={BODY_LIMIT} />}
       >
         <textarea

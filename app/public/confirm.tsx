@@ -1,17 +1,19 @@
 import { data, Form, redirect } from 'react-router'
 import { brandShades } from '../../core/display/brand'
-import { say } from '../../core/words/say'
 import { OwnWords } from './OwnWords'
 import { ShopSheet } from './ShopSheet'
+import { useSpeech } from './speech'
+import { speechFor, withLanguage } from './speechFor'
 import type { Route } from './+types/confirm'
 
 /** Mail scanners open every link, so opening this one does nothing. */
-export async function loader({ params, context }: Route.LoaderArgs) {
+export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await context.elogio.confirmView(params.token)
   if (!found) throw data(null, { status: 404 })
   const { shop, review, confirmed } = found
   const { title, body, rating, authorName, productTitle, source } = review
   return {
+    speech: speechFor(request, shop),
     shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, shades: brandShades(shop.brand) },
     words: { title, body, rating, authorName, productTitle },
     asked: source === 'manualEntry',
@@ -19,27 +21,30 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   }
 }
 
-export async function action({ params, context }: Route.ActionArgs) {
+export async function action({ params, request, context }: Route.ActionArgs) {
   const own = await context.elogio.confirmMailbox(params.token)
   if (!own) throw data(null, { status: 404 })
-  return redirect(`/r/${own}?thanks`)
+  return redirect(withLanguage(`/r/${own}?thanks`, request))
 }
 
-export default function Confirm({ loaderData: { shop, words, asked, confirmed } }: Route.ComponentProps) {
+export default function Confirm({
+  loaderData: { shop, speech, words, asked, confirmed },
+}: Route.ComponentProps) {
+  const translate = useSpeech(speech)
   return (
-    <ShopSheet shop={shop} title={say('confirm.title')}>
+    <ShopSheet shop={shop} title={translate('confirm.title')} translate={translate}>
       <meta name="robots" content="noindex" />
       <meta name="referrer" content="no-referrer" />
-      <h1 className="text-[26px]">{say('confirm.title')}</h1>
+      <h1 className="text-[26px]">{translate('confirm.title')}</h1>
       <p className="mt-2 text-[15px]">
         {confirmed
-          ? say('confirm.again')
-          : say(asked ? 'confirm.introAsk' : 'confirm.intro', { shop: shop.shortName })}
+          ? translate('confirm.again')
+          : translate(asked ? 'confirm.introAsk' : 'confirm.intro', { shop: shop.shortName })}
       </p>
       <OwnWords words={words} />
       <Form method="post" className="mt-6">
         <button className="btn h-12 border-0 bg-(--shop-button) px-6 text-[15px] text-white hover:brightness-110">
-          {say(confirmed ? 'confirm.toOwn' : 'confirm.button')}
+          {translate(confirmed ? 'confirm.toOwn' : 'confirm.button')}
         </button>
       </Form>
     </ShopSheet>

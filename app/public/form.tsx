@@ -7,13 +7,15 @@ import { publicName } from '../../core/display/publicName'
 import { brandShades } from '../../core/display/brand'
 import { submissionFieldNames, submissionSchema, TRAP_FIELD } from '../../core/intake/submission'
 import { WORK_FIELD } from '../../core/intake/suspicion'
-import { say } from '../../core/words/say'
+import { messageCode } from '../../core/messages/code'
 import { onlyFields } from '../readForm'
 import { storageFaultIn } from '../storageProblem'
-import { waitWords } from '../waitWords'
+import { waitCode } from '../waitCode'
 import { Labelled, Mistakes } from './Labelled'
 import { RatingChoice } from './RatingChoice'
 import { ShopSheet } from './ShopSheet'
+import { useCodes, useSpeech, useTranslate } from './speech'
+import { speechFor, withLanguage } from './speechFor'
 import { PhotoField } from './photos/PhotoField'
 import { mediaErrors, takePhotos } from './photos/takePhotos'
 import { usePhotos } from './photos/usePhotos'
@@ -31,6 +33,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { form, shop, products } = found
   const asked = new URL(request.url).searchParams.get('product')
   return {
+    speech: speechFor(request, shop),
     heading: form.heading,
     intro: form.intro,
     open: form.open,
@@ -44,7 +47,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   }
 }
 
-export async function action({ params, context }: Route.ActionArgs) {
+export async function action({ params, request, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
   if (!found?.form.open) throw data(null, { status: 404 })
   const schema = submissionSchema(found.products.map(({ sku }) => sku))
@@ -56,22 +59,26 @@ export async function action({ params, context }: Route.ActionArgs) {
   const submission = parseWithZod(form, { schema })
   if (wait !== null)
     return data(
-      { reply: submission.reply({ formErrors: [waitWords(wait)] }), photos },
+      { reply: submission.reply({ formErrors: [waitCode(wait)] }), photos },
       { status: 429, headers: { 'Retry-After': String(wait) } },
     )
   if (submission.status !== 'success' || problems.length > 0)
     return data({ reply: submission.reply(mediaErrors(problems)), photos }, { status: 422 })
   if (await context.elogio.lacksPhotos(found, submission.value))
-    return data({ reply: submission.reply(mediaErrors([say('photo.error.gone')])), photos }, { status: 422 })
+    return data(
+      { reply: submission.reply(mediaErrors([messageCode('photo.error.gone')])), photos },
+      { status: 422 },
+    )
   try {
     const { publicId } = await context.elogio.submitForm(found, submission.value, {
       ip: clientAddress,
       suspicion,
+      language: speechFor(request, found.shop).language,
     })
-    return redirect(`/f/${params.slug}/thanks?of=${publicId}`)
+    return redirect(withLanguage(`/f/${params.slug}/thanks?of=${publicId}`, request))
   } catch (error) {
     if (!storageFaultIn(error)) throw error
-    const reply = submission.reply({ formErrors: [say('error.storage.customer')] })
+    const reply = submission.reply({ formErrors: [messageCode('problem.notSaved')] })
     return data({ reply, photos }, { status: 503, headers: { 'Retry-After': '60' } })
   }
 }
@@ -82,13 +89,15 @@ export function headers({ actionHeaders }: Route.HeadersArgs) {
 }
 
 export default function CustomerForm({ loaderData, actionData, params }: Route.ComponentProps) {
-  const { heading, intro, open, shop } = loaderData
+  const { intro, open, shop, speech } = loaderData
+  const translate = useSpeech(speech)
+  const heading = loaderData.heading || translate('form.heading')
   return (
-    <ShopSheet shop={shop} title={heading}>
+    <ShopSheet shop={shop} title={heading} translate={translate}>
       {open ? (
         <>
           <h1 className="text-[26px] leading-tight">{heading}</h1>
-          <p className="mt-1 text-[15px] text-soft">{intro}</p>
+          {intro && <p className="mt-1 text-[15px] text-soft">{intro}</p>}
           {loaderData.fixedProduct && (
             <p className="mt-3 flex items-center gap-3 text-[15px]">
               {loaderData.fixedProduct.picture && (
@@ -101,12 +110,18 @@ export default function CustomerForm({ loaderData, actionData, params }: Route.C
               <b className="font-semibold">{loaderData.fixedProduct.title}</b>
             </p>
           )}
-          <Fields loaderData={loaderData} address={`/f/${params.slug}/photo`} lastResult={actionData} />
+          <Fields
+            loaderData={loaderData}
+            address={`/f/${params.slug}/photo?lang=${speech.language}`}
+            lastResult={actionData}
+          />
         </>
       ) : (
         <>
-          <h1 className="text-[26px]">{say('form.closed')}</h1>
-          <p className="mt-1 text-[15px] text-soft">{say('form.closedHint', { shop: shop.shortName })}</p>
+          <h1 className="text-[26px]">{translate('form.closed')}</h1>
+          <p className="mt-1 text-[15px] text-soft">
+            {translate('form.closedHint', { shop: shop.shortName })}
+          </p>
         </>
       )}
     </ShopSheet>
@@ -123,6 +138,8 @@ function Fields({
   address: string
   lastResult: Route.ComponentProps['actionData']
 }) {
+  const translate = useTranslate()
+  const wordCode = useCodes()
   const photos = usePhotos(address, lastResult?.photos ?? [])
   const [form, fields] = useForm({
     lastResult: lastResult?.reply,
@@ -138,7 +155,7 @@ function Fields({
   const { send, waiting } = useSendWhenReady(photos.pending || pending)
   const shownName = publicName(fields.author_name.value ?? '')
   const mistakes = lastResult ? Object.keys(form.allErrors).length : 0
-  const refusal = form.errors?.join(' ')
+  const refusal = form.errors?.map(wordCode).join(' ')
 
   return (
     <Form
@@ -151,13 +168,13 @@ function Fields({
       <input type="hidden" name={WORK_FIELD} value={work} />
       <div className="absolute -left-[9999px]" aria-hidden="true">
         <label>
-          {say('form.trap')}
+          {translate('form.trap')}
           <input name={TRAP_FIELD} tabIndex={-1} autoComplete="off" />
         </label>
       </div>
       {mistakes > 0 && (
         <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
-          {refusal ?? say('form.mistakes', { count: mistakes })}
+          {refusal ?? translate('form.mistakes', { count: mistakes })}
         </p>
       )}
 
@@ -167,13 +184,13 @@ function Fields({
         {fixedProduct ? (
           <input type="hidden" name="product" value={fixedProduct.sku} />
         ) : (
-          <Labelled field={fields.product} label={say('form.product')}>
+          <Labelled field={fields.product} label={translate('form.product')}>
             <select
               {...getSelectProps(fields.product)}
               key={fields.product.key}
               className="select w-full border-edge text-[15px]"
             >
-              <option value="">{say('form.productNone')}</option>
+              <option value="">{translate('form.productNone')}</option>
               {products.map(({ sku, title }) => (
                 <option key={sku} value={sku}>
                   {title}
@@ -184,8 +201,8 @@ function Fields({
         )}
         <Labelled
           field={fields.order_number}
-          label={say('form.orderNumber')}
-          hint={say('form.ifYouHave')}
+          label={translate('form.orderNumber')}
+          hint={translate('form.optional')}
           light
         >
           <input
@@ -204,8 +221,8 @@ function Fields({
       <div className="grid gap-4 sm:grid-cols-2 sm:gap-5">
         <Labelled
           field={fields.author_name}
-          label={say('form.name')}
-          hint={shownName ? say('form.shownAs', { name: shownName }) : say('form.shownAsHint')}
+          label={translate('form.name')}
+          hint={shownName ? translate('form.shownAs', { name: shownName }) : translate('form.shownAsHint')}
         >
           <input
             {...getInputProps(fields.author_name, { type: 'text' })}
@@ -214,7 +231,11 @@ function Fields({
             className="input w-full border-edge text-[15px]"
           />
         </Labelled>
-        <Labelled field={fields.author_email} label={say('form.email')} hint={say('form.neverShown')}>
+        <Labelled
+          field={fields.author_email}
+          label={translate('form.email')}
+          hint={translate('form.neverShown')}
+        >
           <input
             {...getInputProps(fields.author_email, { type: 'email' })}
             key={fields.author_email.key}
@@ -232,8 +253,8 @@ function Fields({
           className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
         />
         <span>
-          <span className="block text-[15px]">{say('form.consent', { shop: shop.shortName })}</span>
-          <span className="block text-soft">{say('form.consentHint')}</span>
+          <span className="block text-[15px]">{translate('form.consent', { shop: shop.shortName })}</span>
+          <span className="block text-soft">{translate('form.consentHint')}</span>
         </span>
       </label>
 
@@ -242,12 +263,12 @@ function Fields({
           onClick={send}
           className="btn h-12 border-0 bg-(--shop-button) px-6 text-[15px] text-white hover:brightness-110"
         >
-          {say('form.send')}
+          {translate('form.send')}
         </button>
         <span className="text-soft" role={waiting ? 'status' : undefined}>
           {waiting
-            ? say(photos.pending ? 'photo.pending' : 'form.working')
-            : say('form.next', { shop: shop.shortName })}
+            ? translate(photos.pending ? 'photo.pending' : 'form.working')
+            : translate('form.next', { shop: shop.shortName })}
         </span>
       </div>
       <Mistakes field={fields.token} />

@@ -1,7 +1,9 @@
 import { data } from 'react-router'
 import { brandShades } from '../../core/display/brand'
-import { say, type WordsKey } from '../../core/words/say'
+import type { CustomerKey } from '../../core/messages/customers/customerMessages'
 import { ShopSheet } from './ShopSheet'
+import { useSpeech } from './speech'
+import { speechFor } from './speechFor'
 import type { Route } from './+types/thanks'
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
@@ -10,8 +12,14 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const received = found && (await context.elogio.thanksFor(found, publicId))
   if (!received) throw data(null, { status: 404 })
   const { name, shortName, logo, brand } = found.shop
-  return { received, shop: { name, shortName, logo, shades: brandShades(brand) } }
+  return {
+    received,
+    speech: speechFor(request, found.shop),
+    shop: { name, shortName, logo, shades: brandShades(brand) },
+  }
 }
+
+type NextStep = Extract<CustomerKey, `form.thanks.${string}`>
 
 /** What happens next, as the arrival decided it; what the writer has to do herself leads. */
 function nextSteps({
@@ -19,25 +27,26 @@ function nextSteps({
   showable,
   confirm,
   unconfirmed,
-}: Route.ComponentProps['loaderData']['received']): WordsKey[] {
+}: Route.ComponentProps['loaderData']['received']): NextStep[] {
   if (state === 'spam') return ['form.thanks.spam']
   if (!showable) return ['form.thanks.only']
   if (confirm && unconfirmed) return ['form.thanks.confirmFirst', 'form.thanks.next', 'form.thanks.shown']
-  const looks: WordsKey[] = state === 'held' ? ['form.thanks.held'] : []
+  const looks: NextStep[] = state === 'held' ? ['form.thanks.held'] : []
   return ['form.thanks.next', ...looks, 'form.thanks.shown']
 }
 
-export default function Thanks({ loaderData: { received, shop } }: Route.ComponentProps) {
+export default function Thanks({ loaderData: { received, shop, speech } }: Route.ComponentProps) {
+  const translate = useSpeech(speech)
   return (
-    <ShopSheet shop={shop} title={say('form.thanks.title')}>
-      <h1 className="text-[26px]">{say('form.thanks.title')}</h1>
-      <p className="mt-2 text-[17px]">{say('form.thanks.kept', { shop: shop.name })}</p>
+    <ShopSheet shop={shop} title={translate('form.thanks.title')} translate={translate}>
+      <h1 className="text-[26px]">{translate('form.thanks.title')}</h1>
+      <p className="mt-2 text-[17px]">{translate('form.thanks.kept', { shop: shop.name })}</p>
       <ul className="mt-4 flex flex-col gap-2 text-[15px]">
-        {received.confirm && <li className="font-semibold">{say('form.thanks.confirm')}</li>}
+        {received.confirm && <li className="font-semibold">{translate('form.thanks.confirm')}</li>}
         {nextSteps(received).map((key) => (
-          <li key={key}>{say(key, { shop: shop.shortName })}</li>
+          <li key={key}>{translate(key, { shop: shop.shortName })}</li>
         ))}
-        {!received.confirm && <li className="text-soft">{say('form.thanks.mail')}</li>}
+        {!received.confirm && <li className="text-soft">{translate('form.thanks.mail')}</li>}
       </ul>
     </ShopSheet>
   )

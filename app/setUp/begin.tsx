@@ -2,7 +2,7 @@ import { data, Form, redirect, useNavigation } from 'react-router'
 import { newAccountSchema, shopProfileSchema } from '../../core/account/shopProfile'
 import type { FetchFailure } from '../../server/outside/fetchOutside'
 import { familyName } from '../../core/site/fonts'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { keepSession, sessionToken } from '../account/session'
 import { Wordmark } from '../components/Wordmark'
 import { formFields } from '../readForm'
@@ -97,7 +97,7 @@ function preview(
 }
 
 function failureWords(failure: FetchFailure, status: number | null): string {
-  return `${say(`setUp.failed.${failure}`, { status })} ${say('setUp.failed.goOn')}`
+  return `${say(`setUp.failed.${failure}`, { status: status ?? '' })} ${say('setUp.failed.goOn')}`
 }
 
 export async function action({ request, context }: Route.ActionArgs) {

@@ -1,7 +1,9 @@
 import { data, Link, useFetcher } from 'react-router'
 import { z } from 'zod'
 import { spokenMoment } from '../../core/formats/dates'
-import { say, type WordsKey } from '../../core/words/say'
+import type { jobWords } from '../../core/messages/en/jobs'
+import { translateCode } from '../../core/messages/code'
+import { say } from '../../core/messages/say'
 import type { JobLine } from '../../server/data/jobs'
 import { requireShop } from '../account/session'
 import { JobProgress } from '../components/JobProgress'
@@ -77,7 +79,7 @@ export default function Jobs({ loaderData, params }: Route.ComponentProps) {
   )
 }
 
-const named = (kind: string) => say(`jobs.kind.${kind}` as WordsKey)
+const named = (kind: string) => say(`jobs.kind.${kind as keyof typeof jobWords.jobs.kind}`)
 
 function OneJob({ job, shop, when }: { job: JobLine; shop: string; when: string }) {
   const fetcher = useFetcher()
@@ -103,9 +105,13 @@ function OneJob({ job, shop, when }: { job: JobLine; shop: string; when: string 
         <JobProgress job={job} shop={shop} label={named(job.kind)} keeps={keeps} />
       )}
       {isOpen(job) && job.error !== null && (
-        <p className="text-ochre">{say('jobs.triedAgain', { count: job.attempts, error: job.error })}</p>
+        <p className="text-ochre">
+          {say('jobs.triedAgain', { count: job.attempts, error: translateCode(say, job.error) })}
+        </p>
       )}
-      {job.state === 'failed' && <p className="text-plum">{say('jobs.gaveUp', { error: job.error })}</p>}
+      {job.state === 'failed' && (
+        <p className="text-plum">{say('jobs.gaveUp', { error: translateCode(say, job.error ?? '') })}</p>
+      )}
       {(job.state === 'failed' || job.state === 'cancelled') && job.shopId !== null && (
         <fetcher.Form method="post" className="mt-2">
           <input type="hidden" name="id" value={job.id} />

@@ -3,13 +3,15 @@ import { data, Form, Link, useNavigation } from 'react-router'
 import { z } from 'zod'
 import { digestHourSchema, toldSchema } from '../../core/account/told'
 import { newPassword, PASSWORD_LEAST, shopProfileSchema } from '../../core/account/shopProfile'
-import { say } from '../../core/words/say'
+import { customerLanguages } from '../../core/messages/customers/languages'
+import { say } from '../../core/messages/say'
 import { keepSession, requireShop } from '../account/session'
 import { DressedPreview } from '../components/DressedPreview'
 import { Field } from '../components/Field'
 import { orOffline } from '../offline'
 import { formFields } from '../readForm'
 import { waitWords } from '../waitWords'
+import { CustomerLanguages } from './CustomerLanguages'
 import { Mails } from './Mails'
 import { LookFields, MoreFields, type ProfileErrors, type ProfileValues } from './ProfileFields'
 import type { Route } from './+types/settings'
@@ -35,7 +37,13 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   }
   const html = context.elogio.samplePreview(shop)
   const mails = await context.elogio.mailSettings(shop, member)
-  return { values, html, mails, member: { name: member.name, email: member.email } }
+  return {
+    values,
+    html,
+    mails,
+    member: { name: member.name, email: member.email },
+    customerLanguages: { chosen: shop.customerLanguages, all: customerLanguages },
+  }
 }
 
 interface Answer {
@@ -77,7 +85,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     await context.elogio.saveTelling(shop, member, telling.data)
     return answer({ done: 'telling', errors: {} })
   }
-  const profile = shopProfileSchema.safeParse(fields)
+  const profile = shopProfileSchema.safeParse({
+    ...fields,
+    customer_languages: context.form?.getAll('customer_languages') ?? [],
+  })
   if (!profile.success)
     return answer({ errors: profile.error.flatten().fieldErrors as ProfileErrors }, { status: 422 })
   await context.elogio.saveSettings(shop, profile.data)
@@ -108,6 +119,7 @@ export default function Settings({ loaderData, actionData, params }: Route.Compo
           <h2 className="text-[16px] font-semibold">{say('settings.shop')}</h2>
           <LookFields values={values} change={setValues} errors={errors} candidates={[]} />
           <MoreFields values={values} change={setValues} errors={errors} />
+          <CustomerLanguages {...loaderData.customerLanguages} />
           <div className="flex items-center gap-4">
             <button name="intent" value="shop" className="btn btn-primary" disabled={busy}>
               {say('settings.save')}

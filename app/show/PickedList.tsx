@@ -16,7 +16,7 @@ import {
 import { GripVertical } from 'lucide-react'
 import { Link } from 'react-router'
 import type { Configuration } from '../../core/display/configuration'
-import { countWordFirst, say } from '../../core/words/say'
+import { countWordFirst, say } from '../../core/messages/say'
 import type { EditorView } from '../../server/publishing/editorView'
 import type { PickedLine } from '../../server/publishing/pickedLine'
 import { RatingMark } from '../components/RatingMark'

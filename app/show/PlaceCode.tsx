@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { useFetcher } from 'react-router'
 import { isOutOfDate, reserveStyle } from '../../core/display/reserve'
 import type { Measure } from '../../core/display/measures'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import type { EditorView } from '../../server/publishing/editorView'
 import { CopyButton } from '../components/CopyButton'
 import { Panel } from './Panel'
@@ -94,7 +94,7 @@ function Seen({ view: { seen, seenAt, live } }: { view: EditorView & { seenAt: s
         <p className="text-soft">{live ? say('show.notSeen') : say('show.notSeenYet')}</p>
       ) : (
         <>
-          <p className="font-semibold text-moss">{say('show.seen', { at: seenAt[0] })}</p>
+          <p className="font-semibold text-moss">{say('show.seen', { at: seenAt[0]! })}</p>
           <ul className="mt-1">
             {seen.slice(0, 5).map(({ page }, i) => (
               <li key={page} className="flex gap-3">

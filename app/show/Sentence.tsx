@@ -6,7 +6,7 @@ import {
   type ProductNames,
   type SentencePart,
 } from '../../core/display/sentence'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 
 /** A part of the sentence, or what folds under its end. */
 export type OpenPart = SentencePart | 'more' | 'parts'

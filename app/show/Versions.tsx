@@ -1,5 +1,5 @@
 import { useFetcher } from 'react-router'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { Panel } from './Panel'
 
 export interface VersionLine {

@@ -1,7 +1,7 @@
 import { Ellipsis } from 'lucide-react'
 import { Link, useFetcher } from 'react-router'
 import { spokenMoment } from '../../core/formats/dates'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { requireShop } from '../account/session'
 import { Menu } from '../components/Menu'
 import { ShadowHtml } from '../components/ShadowHtml'
@@ -37,7 +37,7 @@ export default function Displays({ loaderData: displays, params }: Route.Compone
         <h1>
           {displays.length === 0
             ? say('show.none')
-            : `${live > 0 ? say('show.live', { count: live }) : say('show.noneLive')} ${
+            : `${live > 0 ? say('show.liveCount', { count: live }) : say('show.noneLive')} ${
                 differing > 0
                   ? say('show.differs', { count: differing })
                   : live > 0

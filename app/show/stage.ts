@@ -1,5 +1,5 @@
 import { isOwnPage } from '../../core/site/ownPage'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { requireShop } from '../account/session'
 import { waitWords } from '../waitWords'
 import type { Route } from './+types/stage'

@@ -2,7 +2,8 @@ import { formatHex, parse } from 'culori'
 import { z } from 'zod'
 import { pictureAddress } from '../formats/picture'
 import { FAMILY_LIST } from '../site/fonts'
-import { say } from '../words/say'
+import { customerLanguages } from '../messages/customers/languages'
+import { messageCode } from '../messages/code'
 
 const NAME_MOST = 80
 const DESCRIPTION_MOST = 300
@@ -11,13 +12,13 @@ const line = (limit: number) =>
   z
     .string()
     .trim()
-    .max(limit, { error: say('form.error.long', { limit }) })
+    .max(limit, { error: messageCode('form.error.long', { limit }) })
 const optional = (limit: number) => line(limit).default('')
 
 const colour = z
   .string()
   .trim()
-  .refine((typed) => parse(typed) !== undefined, { error: say('setUp.error.colour') })
+  .refine((typed) => parse(typed) !== undefined, { error: messageCode('setUp.error.colour') })
   .transform((typed) => formatHex(typed)!)
 
 const separated = (text: string) => [...new Set(text.split(/[\s,;]+/).filter(Boolean))]
@@ -30,7 +31,7 @@ const domains = optional(1000).transform((typed, context) => {
       .replace(/[/:?#].*$/, ''),
   )
   const wrong = found.find((domain) => !/^(localhost|[\p{L}\p{N}-]+(\.[\p{L}\p{N}-]+)+)$/u.test(domain))
-  if (wrong !== undefined) context.addIssue(say('setUp.error.domain', { domain: wrong }))
+  if (wrong !== undefined) context.addIssue(messageCode('setUp.error.domain', { domain: wrong }))
   return found
 })
 
@@ -53,31 +54,36 @@ function isTimeZone(zone: string): boolean {
 const languages = optional(200).transform((typed, context) => {
   const found = separated(typed.toLowerCase())
   const wrong = found.find((tag) => !/^[a-z]{2,3}$/.test(tag))
-  if (wrong !== undefined) context.addIssue(say('setUp.error.language', { language: wrong }))
+  if (wrong !== undefined) context.addIssue(messageCode('setUp.error.language', { language: wrong }))
   return found
 })
 
 /** What a shop says of itself, as its owner types or corrects it; the names are those of the fields on the screen. */
 export const shopProfileSchema = z.object({
-  name: line(NAME_MOST).min(1, { error: say('setUp.error.name') }),
+  name: line(NAME_MOST).min(1, { error: messageCode('setUp.error.name') }),
   short_name: optional(NAME_MOST),
   description: optional(DESCRIPTION_MOST),
   site_url: optional(500).refine((typed) => typed === '' || /^https?:\/\/\S+$/i.test(typed), {
-    error: say('write.error.address'),
+    error: messageCode('write.error.address'),
   }),
   picture: pictureAddress,
   brand: colour,
   ground: colour,
   ink: colour,
   fonts: optional(200).refine((typed) => typed === '' || FAMILY_LIST.test(typed), {
-    error: say('setUp.error.fonts'),
+    error: messageCode('setUp.error.fonts'),
   }),
   corners: z.coerce.number().int().min(0).max(32).catch(8),
-  locale: line(35).refine(isLocale, { error: say('setUp.error.locale') }),
+  locale: line(35).refine(isLocale, { error: messageCode('setUp.error.locale') }),
   languages,
+  /** Empty where the form has no such field: then the shop writes in every language that there is. */
+  customer_languages: z
+    .array(z.enum(customerLanguages))
+    .default([])
+    .transform((chosen) => (chosen.length > 0 ? chosen : [...customerLanguages])),
   own_domains: domains,
   reply_name: optional(NAME_MOST),
-  time_zone: line(60).refine(isTimeZone, { error: say('setUp.error.timeZone') }),
+  time_zone: line(60).refine(isTimeZone, { error: messageCode('setUp.error.timeZone') }),
 })
 export type ShopProfile = z.infer<typeof shopProfileSchema>
 
@@ -85,17 +91,17 @@ export const PASSWORD_LEAST = 10
 
 export const newPassword = z
   .string()
-  .min(PASSWORD_LEAST, { error: say('setUp.error.password', { least: PASSWORD_LEAST }) })
+  .min(PASSWORD_LEAST, { error: messageCode('setUp.error.password', { least: PASSWORD_LEAST }) })
   .max(1000)
 
 /** The account of the person who sets a shop up. */
 export const newAccountSchema = z.object({
-  member_name: line(NAME_MOST).min(1, { error: say('form.error.name') }),
+  member_name: line(NAME_MOST).min(1, { error: messageCode('form.error.name') }),
   email: z
     .string()
     .trim()
     .toLowerCase()
-    .pipe(z.email({ error: say('form.error.emailShape') })),
+    .pipe(z.email({ error: messageCode('form.error.emailShape') })),
   password: newPassword,
 })
 export type NewAccount = z.infer<typeof newAccountSchema>

@@ -1,5 +1,5 @@
 import { MOST_SHOWN } from '../curation/selectionOrders'
-import { visitorLanguage } from '../words/visitors'
+import { customerLanguage } from '../messages/customers/languages'
 import type { Asked } from './displayModel'
 
 const SKU_LIMIT = 100
@@ -8,7 +8,7 @@ const SKU_LIMIT = 100
 export function readAsked(query: URLSearchParams): Asked {
   const product = query.get('product')?.trim()
   const limit = /^\d{1,3}$/.test(query.get('limit') ?? '') ? Number(query.get('limit')) : 0
-  const language = visitorLanguage(query.get('lang') ?? '')
+  const language = customerLanguage(query.get('lang') ?? '')
   const theme = query.get('theme')
   return {
     ...(product && product.length <= SKU_LIMIT && { product }),

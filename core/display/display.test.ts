@@ -6,7 +6,8 @@ import { startingConfiguration } from './startingConfiguration'
 import { jsonLdOf } from './jsonLd'
 import { publicName } from './publicName'
 import { readConfiguration } from './readConfiguration'
-import { changesBetween, isNarrowed, sentenceText } from './sentence'
+import { selectionFacts } from './selectionFacts'
+import { changesBetween, sentenceText } from './sentence'
 import { triedWith } from './tryOut'
 
 describe('a name is shown', () => {
@@ -42,10 +43,10 @@ const draft = configured({
 describe('the sentence', () => {
   test('says every part that is set, and no other', () => {
     expect(sentenceText(draft)).toBe(
-      'Show 8 reviews of 4 and up about every product, highest first, side by side, under the title “Kept bees a year longer”, dressed like the page around it, for the front page',
+      'Show 8 reviews with 4 stars and up about every product, highest first, as a grid, under the title “Kept bees a year longer”, styled like the page around it, for the front page',
     )
     expect(sentenceText(configured({ selection: { limit: 1 } }))).toBe(
-      'Show 1 review of any rating about every product, newest first, side by side, dressed like the page around it, for the front page',
+      'Show 1 review with any rating about every product, newest first, as a grid, styled like the page around it, for the front page',
     )
   })
   test('says what narrows, and products by their names', () => {
@@ -59,14 +60,14 @@ describe('the sentence', () => {
       },
     })
     expect(sentenceText(narrow, beeShop.products)).toContain(
-      'of 2 or 3 about Hive kit and Smoker, tagged gift, in German or French, from verified buyers, newest first',
+      'with 2 or 3 stars about Hive kit and Smoker, tagged gift, in German or French, from verified buyers, newest first',
     )
-    expect(isNarrowed(narrow)).toBe(true)
-    expect(isNarrowed(configured())).toBe(false)
+    expect(selectionFacts(narrow)).not.toEqual([])
+    expect(selectionFacts(configured())).toEqual([])
   })
   test('of what shows no single review names no number', () => {
     expect(sentenceText(configured({ layout: { kind: 'badge' }, placement: { place: 'footer' } }))).toBe(
-      'Show the rating of every product, as a badge, dressed like the page around it, for the foot of every page',
+      'Show the rating of every product, as a badge, styled like the page around it, for the footer',
     )
   })
 })
@@ -77,7 +78,7 @@ describe('what will change', () => {
       changesBetween(configured(), draft).map(({ part, before, after }) => [part, before, after]),
     ).toEqual([
       ['limit', '6', '8'],
-      ['ratings', 'any rating', '4 and up'],
+      ['ratings', 'any rating', '4 stars and up'],
       ['order', 'newest first', 'highest first'],
       ['title', 'none', 'under the title “Kept bees a year longer”'],
     ])
@@ -175,11 +176,11 @@ describe('what is shown', () => {
     const proof = (boughtBy: 'mailbox' | 'orderNumber' | 'manual', boughtAt: string | null) =>
       shownOf([showable(1, 500, { boughtBy, boughtAt })]).model.quotations[0]!.proof!
     const at = '2026-03-31T12:00:00Z'
-    expect(proof('mailbox', at).how).toMatch(/mailbox is confirmed/)
+    expect(proof('mailbox', at).how).toMatch(/Email confirmed/)
     expect(proof('orderNumber', at).how).toMatch(/number and the name/)
     expect(proof('manual', null)).toEqual({
       words: 'bought here, says the shop',
-      how: 'The shop marked this by hand; no order in its books proves it.',
+      how: 'The shop added this itself; no order proves it.',
     })
   })
   test('a date is that of the day it was written, and none where nobody told', () => {

@@ -1,7 +1,9 @@
 import { tallyOf, type RatingTally } from '../curation/ratingTally'
 import { asksForRatings, pick, reviewsInScope, scopeOf, type Page } from '../curation/selection'
 import { memoOf } from '../formats/memo'
-import { visitorLanguage, visitorWords, type VisitorWords } from '../words/visitors'
+import { customerTranslate } from '../messages/customers'
+import { customerLanguage } from '../messages/customers/languages'
+import type { CustomerTranslate } from '../messages/customers/customerMessages'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
 import { dressed, type Dressed } from './dress'
 import { sampleQuotations } from './samples'
@@ -29,7 +31,7 @@ export interface DisplayModel {
   /** The language of its fixed texts, and the locale of its numbers and dates. */
   language: string
   locale: string
-  say: VisitorWords
+  translate: CustomerTranslate
   title: string
   heading: Heading
   layout: Arrangement
@@ -72,9 +74,9 @@ export function displayModel({
   samples?: boolean
 }): { model: DisplayModel; picked: ShowableReview[]; scope: ShowableReview[] } {
   const { selection } = configuration
-  const language = visitorLanguage(asked.language ?? shop.locale) ?? 'en'
-  const locale = visitorLanguage(shop.locale) === language ? shop.locale : language
-  const say = visitorWords(language)
+  const language = customerLanguage(asked.language ?? shop.locale) ?? 'en'
+  const locale = customerLanguage(shop.locale) === language ? shop.locale : language
+  const translate = customerTranslate(language)
   const skus = scopeOf(selection, asked)
   const scope = reviewsInScope(reviews, skus)
   const picked = pick(reviews, selection, asked)
@@ -83,7 +85,7 @@ export function displayModel({
     shortName: shop.shortName,
     language,
     locale,
-    say,
+    translate,
     title: configuration.title.trim(),
     heading: configuration.heading,
     layout: configuration.layout,
@@ -98,7 +100,7 @@ export function displayModel({
       samples && reviews.length === 0
         ? sampleQuotations()
         : picked.map((review) =>
-            toQuotation(review, configuration.parts, { shop, mediaUrl, now, say, locale }),
+            toQuotation(review, configuration.parts, { shop, mediaUrl, now, translate, locale }),
           ),
     links,
     whenEmpty: configuration.whenEmpty,

@@ -1,4 +1,4 @@
-import { say } from '../words/say'
+import { say } from '../messages/say'
 import type { Quotation } from './quotation'
 
 const sample = (publicId: string, marks: number, words: string): Quotation => ({

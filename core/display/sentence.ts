@@ -1,5 +1,5 @@
-import { asksForRatings } from '../curation/selection'
-import { say } from '../words/say'
+import { languageName } from '../messages/languageName'
+import { say } from '../messages/say'
 import type { Configuration } from './configuration'
 import type { Layout } from './choices'
 import { settings, settingValues, settingWords, type Setting } from './settings'
@@ -70,9 +70,6 @@ export function partWords(
   }
 }
 
-const languageNames = new Intl.DisplayNames('en', { type: 'language' })
-const languageName = (tag: string) => languageNames.of(tag) ?? tag
-
 /** The sentence cut where its parts stand: plain words and parts in turn. */
 export function sentencePieces(
   configuration: Configuration,
@@ -142,16 +139,4 @@ function valuesOf(configuration: Configuration): Record<SentencePart | Setting, 
     placement: placement.place,
     title: title.trim(),
   }
-}
-
-/** Whether what a display shows is narrowed by anything but its number, so that visitors must be told. */
-export function isNarrowed({ selection }: Configuration): boolean {
-  const { ratings, tags, sources, languages, verifiedOnly, withWords, leftOut, pins, order } = selection
-  return (
-    asksForRatings(ratings) ||
-    [tags, sources, languages, leftOut, pins].some((list) => list.length > 0) ||
-    verifiedOnly ||
-    withWords ||
-    order !== 'newest'
-  )
 }

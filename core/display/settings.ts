@@ -1,4 +1,4 @@
-import { say, type WordsKey } from '../words/say'
+import { say } from '../messages/say'
 import type { Configuration, Parts } from './configuration'
 import { listed } from './spoken'
 
@@ -40,8 +40,7 @@ export type SwitchedPart = (typeof switchedParts)[number]
 
 export const summaryParts = ['average', 'count', 'write', 'all'] as const
 
-const unless = (isUnset: boolean, key: WordsKey, values: Record<string, unknown> = {}) =>
-  isUnset ? '' : say(key, values)
+const unless = (isUnset: boolean, text: string) => (isUnset ? '' : text)
 
 /** Each setting in words; empty where nothing is set. */
 export function settingWords({
@@ -64,10 +63,10 @@ export function settingWords({
       marks: listed(layout.marks.slice(0, layout.columns - 1).map(String)) || '0',
     }),
     moving: [
-      unless(layout.autoplay === 0, 'display.autoplay', { count: layout.autoplay }),
+      unless(layout.autoplay === 0, say('display.autoplay', { count: layout.autoplay })),
       layout.step === 0 ? say('display.stepAll') : say('display.step', { count: layout.step }),
-      unless(layout.arrows, 'display.noArrows'),
-      unless(layout.dots, 'display.noDots'),
+      unless(layout.arrows, say('display.noArrows')),
+      unless(layout.dots, say('display.noDots')),
     ]
       .filter(Boolean)
       .join(', '),
@@ -78,7 +77,7 @@ export function settingWords({
         : `${say(`display.glyph.${parts.glyph}`)}${parts.rating === 'both' ? ` ${say('display.ratingForm.both')}` : ''}`,
     date: say(`display.dateForm.${parts.date}`),
     hiddenParts: listed(hidden.map((part) => say(`display.reviewPart.${part}`))),
-    shortened: unless(parts.shortened === 0, 'display.shortened', { count: parts.shortened }),
+    shortened: unless(parts.shortened === 0, say('display.shortened', { count: parts.shortened })),
     line: heading.line.trim(),
     summary: listed(shown.map((part) => say(`display.summary.${part}`))),
     button: heading.button.words.trim() && `${heading.button.words.trim()} → ${heading.button.url}`,
@@ -89,7 +88,7 @@ export function settingWords({
     spaces: say('display.spaces', dress),
     whenEmpty: say(`display.whenEmpty.${whenEmpty}`),
     description: description.trim(),
-    picture: unless(picture === '', 'display.picture'),
+    picture: unless(picture === '', say('display.picture')),
   }
 }
 
@@ -129,12 +128,15 @@ export function settingValues({
 /** How many were moved by hand, and where to; ids mean nothing to a person. */
 function handWords(pins: { review: string; at: number }[], leftOut: string[], hand: string[]): string {
   return [
-    unless(pins.length === 0, 'display.pinned', {
-      count: pins.length,
-      places: listed(pins.map(({ at }) => String(at + 1))),
-    }),
-    unless(leftOut.length === 0, 'display.leftOut', { count: leftOut.length }),
-    unless(hand.length === 0, 'display.inHand', { count: hand.length }),
+    unless(
+      pins.length === 0,
+      say('display.pinned', {
+        count: pins.length,
+        places: listed(pins.map(({ at }) => String(at + 1))),
+      }),
+    ),
+    unless(leftOut.length === 0, say('display.leftOut', { count: leftOut.length })),
+    unless(hand.length === 0, say('display.inHand', { count: hand.length })),
   ]
     .filter(Boolean)
     .join(', ')

@@ -1,5 +1,5 @@
 import { asksForRatings } from '../curation/selection'
-import { say } from '../words/say'
+import { say } from '../messages/say'
 
 /** "a", "a and b", "a, b and c", in the interface's language. */
 export function listed(words: string[], how: 'and' | 'or' = 'and'): string {
@@ -10,9 +10,9 @@ export function listed(words: string[], how: 'and' | 'or' = 'and'): string {
 /** Marks as a sentence says them: "any rating", "4 and up", "5 only", "2 or 3". */
 export function ratingWords(ratings: number[]): string {
   if (!asksForRatings(ratings)) return say('display.rating.any')
-  if (ratings.length === 1) return say('display.rating.only', { mark: ratings[0] })
+  if (ratings.length === 1) return say('display.rating.only', { mark: ratings[0]! })
   const lowest = ratings[0]!
   return ratings.length === 6 - lowest
     ? say('display.rating.from', { lowest })
-    : listed(ratings.map(String), 'or')
+    : say('display.rating.some', { marks: listed(ratings.map(String), 'or') })
 }

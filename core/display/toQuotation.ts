@@ -6,7 +6,7 @@ import { isCounted, type DisplayShop, type ShowableReview } from './showableRevi
 import { excerptOf } from './excerpt'
 import { publicName } from './publicName'
 import type { Quotation } from './quotation'
-import type { VisitorWords } from '../words/visitors'
+import type { CustomerTranslate } from '../messages/customers/customerMessages'
 
 /** Words a review as a display shows it. */
 export function toQuotation(
@@ -16,9 +16,9 @@ export function toQuotation(
     shop,
     mediaUrl,
     now,
-    say,
+    translate,
     locale,
-  }: { shop: DisplayShop; mediaUrl: string; now: string; say: VisitorWords; locale: string },
+  }: { shop: DisplayShop; mediaUrl: string; now: string; translate: CustomerTranslate; locale: string },
 ): Quotation {
   const at = (file: string | null) => file && `${mediaUrl}${file}`
   const by = publicName(review.authorName, parts.name)
@@ -28,7 +28,7 @@ export function toQuotation(
     width,
     height,
     // A photo that nobody has put in words is still told apart from the others.
-    alt: alt || say('photo', { place: i + 1, name: by }),
+    alt: alt || translate('visitor.photo', { place: i + 1, name: by }),
   })
   const spoken = { now, timeZone: shop.timeZone, locale }
   const rated = review.rating !== null && parts.rating !== 'hidden' ? review.rating : null
@@ -45,8 +45,8 @@ export function toQuotation(
     language: review.language,
     product: parts.product ? review.productTitle : null,
     date: dateOf(review, parts.date, spoken),
-    proof: parts.proof ? proofOf(review, say, spoken) : null,
-    note: review.source === 'manualEntry' ? say('writtenDown') : '',
+    proof: parts.proof ? proofOf(review, translate, spoken) : null,
+    note: review.source === 'manualEntry' ? translate('visitor.writtenDown') : '',
     role: parts.role ? review.role : '',
     portrait: parts.portrait ? at(review.portrait) : null,
     company:
@@ -64,12 +64,14 @@ export function toQuotation(
 
 function proofOf(
   { boughtBy, boughtAt }: ShowableReview,
-  say: VisitorWords,
+  translate: CustomerTranslate,
   spoken: Parameters<typeof spokenMonth>[1],
 ): Quotation['proof'] {
   if (boughtBy === null) return null
-  const words = boughtAt ? say('boughtHere', { when: spokenMonth(boughtAt, spoken) }) : say('boughtSaid')
-  return { words, how: say(`how_${boughtBy}`) }
+  const words = boughtAt
+    ? translate('visitor.boughtHere', { when: spokenMonth(boughtAt, spoken) })
+    : translate('visitor.boughtSaid')
+  return { words, how: translate(`visitor.how.${boughtBy}`) }
 }
 
 /** Whole ratings without a decimal: "4", but "4.5". */

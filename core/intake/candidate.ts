@@ -1,4 +1,5 @@
 import type { Manner } from '../moderation/manner'
+import type { CustomerLanguage } from '../messages/customers/languages'
 import type { Writers } from './writers'
 
 /** A review on its way in, the same for every way in. Words and names are exactly as they came. */
@@ -32,6 +33,8 @@ export interface Candidate extends Manner {
   photos: (Photo & { key: string })[]
   /** For the shop alone. */
   note: string
+  /** The language that its writer read the form in; null where nobody knows. */
+  customerLanguage: CustomerLanguage | null
 }
 
 /** A photo as it is kept: made anew in two sizes, in files named by their content. */

@@ -1,19 +1,19 @@
 import { z } from 'zod'
 import { pictureAddress } from '../formats/picture'
-import { say } from '../words/say'
+import { messageCode } from '../messages/code'
 import { BODY_LIMIT, NAME_LIMIT, TITLE_LIMIT } from './submission'
 
 const text = (limit: number) =>
   z
     .string()
     .transform((typed) => typed.replace(/\r\n?/g, '\n'))
-    .refine((typed) => typed.length <= limit, { error: say('form.error.long', { limit }) })
+    .refine((typed) => typed.length <= limit, { error: messageCode('form.error.long', { limit }) })
     .default('')
 
 const address = text(500).refine(
   (typed) => typed.trim() === '' || /^https?:\/\/\S+\.\S+$/i.test(typed.trim()),
   {
-    error: say('write.error.address'),
+    error: messageCode('write.error.address'),
   },
 )
 
@@ -23,9 +23,9 @@ export function manualEntrySchema(productSkus: string[], today: string) {
     .object({
       rating: z
         .string()
-        .regex(/^(?:|[1-5](?:[.,]\d{1,2})?)$/, { error: say('write.error.rating') })
+        .regex(/^(?:|[1-5](?:[.,]\d{1,2})?)$/, { error: messageCode('write.error.rating') })
         .transform((typed) => (typed === '' ? null : Number(typed.replace(',', '.'))))
-        .refine((value) => value === null || value <= 5, { error: say('write.error.rating') })
+        .refine((value) => value === null || value <= 5, { error: messageCode('write.error.rating') })
         .default(null),
       title: text(TITLE_LIMIT),
       body: text(BODY_LIMIT),
@@ -36,10 +36,10 @@ export function manualEntrySchema(productSkus: string[], today: string) {
       seen_url: address,
       written_at: z
         .string()
-        .regex(/^(?:|\d{4}-\d{2}-\d{2})$/, { error: say('write.error.date') })
-        .refine((typed) => typed <= today, { error: say('write.error.future') })
+        .regex(/^(?:|\d{4}-\d{2}-\d{2})$/, { error: messageCode('write.error.date') })
+        .refine((typed) => typed <= today, { error: messageCode('write.error.future') })
         .default(''),
-      product: z.enum(['', ...productSkus], { error: say('form.error.product') }).default(''),
+      product: z.enum(['', ...productSkus], { error: messageCode('form.error.product') }).default(''),
       relationship: text(NAME_LIMIT),
       note: text(BODY_LIMIT),
       portrait: pictureAddress,
@@ -48,7 +48,7 @@ export function manualEntrySchema(productSkus: string[], today: string) {
       waiting: z.literal('on').optional(),
     })
     .refine((entry) => entry.rating !== null || entry.body.trim() !== '', {
-      error: say('write.error.empty'),
+      error: messageCode('write.error.empty'),
       path: ['body'],
     })
 }

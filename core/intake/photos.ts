@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { say } from '../words/say'
+import { messageCode } from '../messages/code'
 
 export const MOST_PHOTOS = 4
 export const MOST_PHOTO_BYTES = 25_000_000
@@ -32,9 +32,9 @@ export const photoRefs = z
     z
       .string()
       .max(40 + ALT_LIMIT)
-      .regex(/^[a-z0-9]{1,40}( |$)/, { error: say('photo.error.key') }),
+      .regex(/^[a-z0-9]{1,40}( |$)/, { error: messageCode('photo.error.key') }),
   )
-  .max(MOST_PHOTOS, { error: say('photo.error.many', { most: MOST_PHOTOS }) })
+  .max(MOST_PHOTOS, { error: messageCode('photo.error.many', { most: MOST_PHOTOS }) })
   .optional()
   .transform((refs) => (refs ?? []).map(readRef))
 
@@ -46,9 +46,9 @@ function readRef(ref: string): PhotoRef {
 /** The other way round. */
 export const writeRef = ({ key, alt }: PhotoRef): string => `${key} ${alt.replace(/\s+/g, ' ')}`.trim()
 
-/** Why a file can't be taken, in words for whoever added it. */
-export function refusalWords(refusal: PhotoRefusal): string {
-  return say(`photo.refused.${refusal}`, {
+/** Why a file can't be taken, as a message code. */
+export function refusalCode(refusal: PhotoRefusal): string {
+  return messageCode(`photo.refused.${refusal}`, {
     megabytes: MOST_PHOTO_BYTES / 1_000_000,
     megapixels: MOST_PHOTO_PIXELS / 1_000_000,
   })

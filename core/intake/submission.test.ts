@@ -28,14 +28,14 @@ test('words stay as they were typed', () => {
 })
 
 test.each([
-  [{ rating: '9' }, 'rating', 'A rating is a whole number from 1 to 5.'],
-  [{ rating: '4.5' }, 'rating', 'A rating is a whole number from 1 to 5.'],
-  [{ rating: undefined }, 'rating', 'Please choose a rating.'],
-  [{ author_name: '   ' }, 'author_name', 'Please give a name.'],
-  [{ author_name: 'x'.repeat(10_000) }, 'author_name', 'That is longer than 120 characters.'],
-  [{ author_email: 'anna@' }, 'author_email', 'That is not a whole e-mail address, like anna@post.example.'],
-  [{ body: 'x'.repeat(3010) }, 'body', 'That is 10 characters over the 3000 that fit.'],
-  [{ product: 'XX' }, 'product', 'Please choose one from the list.'],
+  [{ rating: '9' }, 'rating', 'form.error.ratingScale'],
+  [{ rating: '4.5' }, 'rating', 'form.error.ratingScale'],
+  [{ rating: undefined }, 'rating', 'form.error.rating'],
+  [{ author_name: '   ' }, 'author_name', 'form.error.name'],
+  [{ author_name: 'x'.repeat(10_000) }, 'author_name', 'form.error.long?limit=120'],
+  [{ author_email: 'anna@' }, 'author_email', 'form.error.emailShape'],
+  [{ body: 'x'.repeat(3010) }, 'body', 'form.error.longText?over=10'],
+  [{ product: 'XX' }, 'product', 'form.error.product'],
 ])('%j is a mistake in %s', (fields, field, message) => {
   expect(mistake(fields)).toEqual([field, message])
 })

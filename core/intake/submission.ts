@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { say } from '../words/say'
+import { messageCode } from '../messages/code'
 import { WORK_FIELD } from './suspicion'
 import { MOST_PHOTOS, MOST_PHOTO_BYTES, photoRefs } from './photos'
 
@@ -18,12 +18,12 @@ const filled = (missing: string, limit: number) =>
   z
     .string({ error: missing })
     .refine((text) => text.trim().length > 0, { error: missing })
-    .refine((text) => text.length <= limit, { error: say('form.error.long', { limit }) })
+    .refine((text) => text.length <= limit, { error: messageCode('form.error.long', { limit }) })
 
 const optional = (limit: number) =>
   typedText
     .refine((text) => text.length <= limit, {
-      error: (issue) => say('form.error.longText', { limit, over: String(issue.input).length - limit }),
+      error: (issue) => messageCode('form.error.longText', { over: String(issue.input).length - limit }),
     })
     .optional()
     .transform((text) => text ?? '')
@@ -32,20 +32,20 @@ const optional = (limit: number) =>
 export function submissionSchema(productSkus: string[]) {
   return z.object({
     rating: z
-      .string({ error: say('form.error.rating') })
-      .regex(/^[1-5]$/, { error: say('form.error.ratingScale') })
+      .string({ error: messageCode('form.error.rating') })
+      .regex(/^[1-5]$/, { error: messageCode('form.error.ratingScale') })
       .transform(Number),
     title: optional(TITLE_LIMIT),
     body: optional(BODY_LIMIT),
-    author_name: filled(say('form.error.name'), NAME_LIMIT),
+    author_name: filled(messageCode('form.error.name'), NAME_LIMIT),
     author_email: z
-      .string({ error: say('form.error.email') })
+      .string({ error: messageCode('form.error.email') })
       .trim()
-      .max(254, { error: say('form.error.long', { limit: 254 }) })
-      .pipe(z.email({ error: say('form.error.emailShape') })),
+      .max(254, { error: messageCode('form.error.long', { limit: 254 }) })
+      .pipe(z.email({ error: messageCode('form.error.emailShape') })),
     order_number: optional(ORDER_NUMBER_LIMIT),
     product: z
-      .enum(['', ...productSkus], { error: say('form.error.product') })
+      .enum(['', ...productSkus], { error: messageCode('form.error.product') })
       .optional()
       .transform((sku) => sku ?? ''),
     consent: z

@@ -1,3 +1,5 @@
+import { messageCode } from '../messages/code'
+
 /** What a customer wrote, as far as signals read it. */
 export interface Words {
   title: string
@@ -41,9 +43,9 @@ export type SignalKind = (typeof pointedKinds)[number] | (typeof pointlessKinds)
 export interface Signal {
   kind: SignalKind
   points: number
-  /** For a person, in our own plain words. */
+  /** A message code. */
   headline: string
-  /** What exactly was found; may be empty. */
+  /** What exactly was found: message codes, one a line; may be empty. */
   detail: string
   places: Place[]
 }
@@ -65,9 +67,10 @@ export function textAt(words: Words, { field, start, end }: Place): string {
   return words[field].slice(start, end)
 }
 
-/** The stretches that places mean, each once, quoted for a person. */
+/** The code of a message that quotes the texts at some places, each once. */
 export function quoted(words: Words, places: Place[]): string {
-  return [...new Set(places.map((place) => `“${textAt(words, place)}”`))].slice(0, QUOTED_AT_MOST).join(', ')
+  const texts = new Set(places.map((place) => `“${textAt(words, place)}”`))
+  return messageCode('signal.quoted', { text: [...texts].slice(0, QUOTED_AT_MOST).join(', ') })
 }
 const QUOTED_AT_MOST = 6
 

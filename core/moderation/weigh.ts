@@ -1,4 +1,4 @@
-import { say } from '../words/say'
+import { messageCode } from '../messages/code'
 import type { ReadArrival } from './memory/arrival'
 import type { Past } from './memory/shopMemory'
 import type { Manner } from './manner'
@@ -71,5 +71,11 @@ export function weigh(weighing: Weighing): Signal[] {
 }
 
 function holding(kind: 'trap' | 'notoken' | 'nowork'): Signal {
-  return { kind, points: 0, headline: say(`signal.${kind}`), detail: say(`signal.${kind}Detail`), places: [] }
+  return {
+    kind,
+    points: 0,
+    headline: messageCode(`signal.${kind}`),
+    detail: messageCode(`signal.${kind}Detail`),
+    places: [],
+  }
 }

@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync'
 import { dayFirstDate } from '../formats/dayFirstDate'
 import { fold } from '../formats/fold'
-import { say } from '../words/say'
+import { messageCode } from '../messages/code'
 import { orderNumberKey } from './orderNumber'
 
 /** One row of a file of orders: a line of an order. Moments are ISO-8601, a day alone where no time was given. */
@@ -71,10 +71,12 @@ export const orderCsvOptions = (start: string) => ({
 
 /** @throws Error in plain words when there is no column of order numbers */
 export function readOrderHeading(heading: string[] | undefined): OrderTable {
-  if (!heading) throw new UnreadableFile(say('orders.file.empty'))
+  if (!heading) throw new UnreadableFile(messageCode('orders.file.empty'))
   const at = placesOf(heading)
   if (at.number === undefined)
-    throw new UnreadableFile(say('orders.file.noColumn', { column: 'number', heading: heading.join(', ') }))
+    throw new UnreadableFile(
+      messageCode('orders.file.noColumn', { column: 'number', heading: heading.join(', ') }),
+    )
   return { at, width: heading.length }
 }
 
@@ -94,12 +96,12 @@ export function readOrderRow(
   const date = (column: 'placed_at' | 'delivered_at') => {
     const typed = cell(column)
     const read = typed === '' ? null : dayFirstDate(typed)
-    if (typed !== '' && read === null) problem(column, say('orders.file.noDate', { typed }))
+    if (typed !== '' && read === null) problem(column, messageCode('orders.file.noDate', { typed }))
     return read
   }
   if (record.length > width)
-    problem('number', say('orders.file.cells', { cells: record.length, columns: width }))
-  if (orderNumberKey(cell('number')) === '') problem('number', say('orders.file.noNumber'))
+    problem('number', messageCode('orders.file.cells', { cells: record.length, columns: width }))
+  if (orderNumberKey(cell('number')) === '') problem('number', messageCode('orders.file.noNumber'))
   const [placedAt, deliveredAt] = [date('placed_at'), date('delivered_at')]
   if (problems.length > 0) return { problems }
   const order = {
@@ -143,9 +145,12 @@ function tableOf(text: string): string[][] {
 
 /** Why a file is no table, in plain words. */
 export const noTable = (error: unknown): Error =>
-  new UnreadableFile(say('orders.file.noTable', { reason: error instanceof Error ? error.message : '' }), {
-    cause: error,
-  })
+  new UnreadableFile(
+    messageCode('orders.file.noTable', { reason: error instanceof Error ? error.message : '' }),
+    {
+      cause: error,
+    },
+  )
 
 function delimiterOf(text: string): string {
   const first = text.slice(0, text.search(/\r|\n|$/u))

@@ -19,6 +19,7 @@ export const saltmarsh: ShopStory = {
     fonts: 'Georgia, serif',
     replyName: 'Saltmarsh Lane',
     languages: ['en'],
+    customerLanguages: ['en'],
   },
   form: {
     slug: 'how-was-it',

@@ -1,3 +1,4 @@
+import { customerLanguages } from '../../core/messages/customers/languages'
 import type { ShopStory } from '../story'
 import { allOrders } from './allOrders'
 import { allReviews } from './allReviews'
@@ -26,11 +27,12 @@ export const wrenfield: ShopStory = {
     fonts: '"Literata Variable", Georgia, serif',
     replyName: 'Mara at Wrenfield',
     languages: ['en', 'de'],
+    customerLanguages: [...customerLanguages],
   },
   form: {
     slug: 'tell-us',
-    heading: 'How has it been?',
-    intro: 'Good or bad, it helps the next beginner.',
+    heading: '',
+    intro: '',
     writers: 'anyone',
   },
   products,

@@ -1,7 +1,7 @@
 import type { NewAccount, ShopProfile } from '../../core/account/shopProfile'
 import { firstFree, slugOf } from '../../core/account/slug'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { insertDisplay, isDisplayKeyTaken } from '../data/displays'
 import { insertForm, isFormSlugTaken } from '../data/forms'
 import { findMemberByEmail, insertMember, isEmptyInstallation, type Member } from '../data/members'
@@ -52,7 +52,7 @@ export async function setUp(
       shopId,
       publicId: newId(),
       slug: await firstFree(slug, (name) => isFormSlugTaken(trx, name)),
-      heading: say('form.heading'),
+      heading: '',
       intro: '',
     })
     const key = await firstFree(`${slug}-front`, (name) => isDisplayKeyTaken(trx, name))
@@ -92,6 +92,7 @@ export function shopFields(
     locale: profile.locale,
     timeZone: profile.time_zone,
     languages: profile.languages.length > 0 ? profile.languages : [language],
+    customerLanguages: profile.customer_languages,
     ownDomains: profile.own_domains,
     replyName: profile.reply_name || shortName,
   }

@@ -80,7 +80,7 @@ describe('the mail that asks to confirm', () => {
     const [mail] = sent
     expect([mail!.recipient, mail!.subject]).toEqual([
       'piotr@lis.example',
-      'Ist das Ihre Bewertung von wrenfield?',
+      'Ist das Ihre Bewertung zu wrenfield?',
     ])
     expect(mail!.text).toContain('Guten Tag Piotr Lis,')
     for (const body of [mail!.text, mail!.html]) expect(body).not.toMatch(/Kiste|zufrieden/)

@@ -1,7 +1,8 @@
 import { createHmac } from 'node:crypto'
 import type { Knex } from 'knex'
-import { mailLanguage, mailWords } from '../../core/words/mail'
-import { greeting } from '../../core/words/mail/greeting'
+import { customerTranslate } from '../../core/messages/customers'
+import { customerLanguage, type CustomerLanguage } from '../../core/messages/customers/languages'
+import { greeting } from '../../core/messages/customers/greeting'
 import { isAddress } from '../../core/proof/mailbox'
 import { appendDecision } from '../data/decisions'
 import { mailsTo } from '../data/mails'
@@ -41,6 +42,8 @@ export async function mayInvite(
 interface Invited {
   reviewId: number
   address: string
+  /** What its writer read the form in; null where nobody knows. */
+  customerLanguage: CustomerLanguage | null
   version: { title: string; body: string; authorName: string; rating: number | null; language: string | null }
 }
 
@@ -52,26 +55,29 @@ export async function inviteToConfirm(
   services: Services,
   trx: Knex.Transaction,
   shop: Shop,
-  { reviewId, address, version }: Invited,
+  { reviewId, address, version, customerLanguage: spoken }: Invited,
   kind: 'confirm' | 'ask' = 'confirm',
 ): Promise<void> {
   const token = services.newSecret()
   await saveToken(services, trx, token, { purpose: 'confirm', reviewId, days: CONFIRM_DAYS })
-  const language = mailLanguage(version.language, shop.locale)
-  const words = mailWords(language)
+  const language = spoken ?? customerLanguage(version.language ?? '') ?? customerLanguage(shop.locale) ?? 'en'
+  const translate = customerTranslate(language)
   const parts: MailParts = {
-    hello: greeting(words, version.authorName),
-    lines: [words(`${kind}Intro`, { shop: shop.shortName })],
+    hello: greeting(translate, version.authorName),
+    lines: [translate(`email.${kind}Intro`, { shop: shop.shortName })],
     quotation:
       kind === 'confirm'
         ? null
         : {
-            rating: version.rating === null ? '' : words('rated', { rating: version.rating / 100 }),
+            rating: version.rating === null ? '' : translate('email.rated', { rating: version.rating / 100 }),
             title: version.title,
             body: version.body,
           },
-    button: { label: words(`${kind}Button`), address: `${services.publicUrl}/confirm/${token}` },
-    after: [words('confirmWhy', { shop: shop.shortName }), words(`${kind}Not`, { days: CONFIRM_DAYS })],
+    button: { label: translate(`email.${kind}Button`), address: `${services.publicUrl}/confirm/${token}` },
+    after: [
+      translate('email.confirmWhy', { shop: shop.shortName }),
+      translate(`email.${kind}Not`, { days: CONFIRM_DAYS }),
+    ],
   }
   await queueMail(services, trx, {
     shopId: shop.id,
@@ -80,7 +86,7 @@ export async function inviteToConfirm(
     recipient: address,
     senderName: shop.name,
     language,
-    subject: words(`${kind}Subject`, { shop: shop.shortName }),
+    subject: translate(`email.${kind}Subject`, { shop: shop.shortName }),
     text: plainText(parts),
     html: htmlText(parts),
   })
@@ -128,8 +134,7 @@ export async function confirmMailbox(services: Services, token: string): Promise
   await writing(db, async (trx) => {
     await useToken(trx, found.id, now)
     const review = await confirmationOf(trx, shop.id, found.reviewId)
-    if (review.confirmedAt === null && review.state !== 'withdrawn')
-      await confirm(services, trx, shop, review, now)
+    if (review.confirmedAt === null) await confirm(services, trx, shop, review, now)
     await saveToken(services, trx, own, { purpose: 'review', reviewId: found.reviewId, days: REVIEW_DAYS })
   })
   services.changes.announce(shop.id)
@@ -190,7 +195,13 @@ export async function askToConfirm(
   await writing(db, async (trx) => {
     const now = services.now().toISOString()
     await setCustomer(trx, shop.id, review.id, { publicId: services.newId(), address }, now)
-    await inviteToConfirm(services, trx, shop, { reviewId: review.id, address, version: review }, 'ask')
+    await inviteToConfirm(
+      services,
+      trx,
+      shop,
+      { reviewId: review.id, address, version: review, customerLanguage: null },
+      'ask',
+    )
     const point = await readPoint(trx, shop.id, review.id)
     await appendDecision(trx, {
       shopId: shop.id,

@@ -2,7 +2,8 @@ import { isLocalAddress } from '../../core/formats/ipAddress'
 import { nothingAbout } from '../../core/intake/candidate'
 import { TRAP_FIELD, type Submission } from '../../core/intake/submission'
 import { lacksWork, WORK_FIELD } from '../../core/intake/suspicion'
-import { say } from '../../core/words/say'
+import { customerTranslate } from '../../core/messages/customers'
+import { customerLanguage, type CustomerLanguage } from '../../core/messages/customers/languages'
 import { findFormBySlug, type Form } from '../data/forms'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { findShop, productsOfShop, type Product, type Shop } from '../data/shops'
@@ -35,17 +36,20 @@ export async function handOut(services: Services, { form }: CustomerForm, suspic
   return { token, proofOfWork: await askForWork(services, token, suspicion) }
 }
 
-/** The words beside the box that a customer ticks; kept with her answer. */
-export function consentText(shop: Shop): string {
-  return say('form.consent', { shop: shop.shortName })
-}
+/** The text beside the box that a customer ticks; stored with her answer. */
+export const consentText = (shop: Shop, language: CustomerLanguage): string =>
+  customerTranslate(language)('form.consent', { shop: shop.shortName })
 
 /** Takes what a customer sent, already checked for its shape. */
 export async function submitForm(
   services: Services,
   { form, shop }: CustomerForm,
   submission: Submission,
-  { ip = '', suspicion = 0 }: { ip?: string; suspicion?: number } = {},
+  {
+    ip = '',
+    suspicion = 0,
+    language = null,
+  }: { ip?: string; suspicion?: number; language?: CustomerLanguage | null } = {},
 ): Promise<Receipt> {
   const token = submission.token ?? ''
   const work = submission[WORK_FIELD]
@@ -74,7 +78,11 @@ export async function submitForm(
     about: nothingAbout,
     photos: await stagedPhotos(services, form, submission.media),
     note: '',
-    consent: { answer: submission.consent ? 'given' : 'refused', text: consentText(shop) },
+    customerLanguage: language,
+    consent: {
+      answer: submission.consent ? 'given' : 'refused',
+      text: consentText(shop, language ?? customerLanguage(shop.locale) ?? 'en'),
+    },
   })
 }
 

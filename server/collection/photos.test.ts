@@ -77,7 +77,7 @@ describe('on the way in', () => {
     const { versionId } = (await found(publicId))!
     const signals = await signalsOfVersion(services.db, shop.id, versionId)
     expect(signals.flatMap(({ places }) => places)).toEqual([])
-    expect(signals.find(({ kind }) => kind === 'link')!.detail).toContain('pillbarn dot example')
+    expect(signals.find(({ kind }) => kind === 'link')!.detail).toContain('pillbarn+dot+example')
   })
   test('once orders prove the purchase they go on', async () => {
     const { publicId } = await send(services, 'wrenfield', {

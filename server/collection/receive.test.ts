@@ -137,7 +137,7 @@ test('without consent it is for the shop alone, with the words she was asked', a
   expect((await found(publicId)).showable).toBe(false)
   expect(await services.db('review_version').first('consent_answer', 'consent_text')).toEqual({
     consent_answer: 'refused',
-    consent_text: 'wrenfield may show this on its site',
+    consent_text: 'wrenfield may show my review on its site',
   })
 })
 

@@ -88,6 +88,7 @@ export async function receive(
       ? { at: candidate.writtenAt, precision: 'day' }
       : { at: receivedAt, precision: 'moment' },
     note: candidate.note,
+    customerLanguage: candidate.customerLanguage,
     customer: candidate.authorEmail
       ? {
           publicId: services.newId(),

@@ -89,21 +89,13 @@ describe('what is written down', () => {
 test('only rating or words are essential; what makes no sense is said at its field', () => {
   expect(mistakes({ rating: '5' })).toBeUndefined()
   expect(mistakes({ body: 'Good' })).toBeUndefined()
-  expect(mistakes({ author_name: 'Anna' })).toEqual([
-    ['body', 'A rating or some words are needed; all else can be left out.'],
-  ])
-  expect(mistakes({ body: 'x', rating: '9' })).toEqual([
-    ['rating', 'A rating is a number from 1 to 5, or none.'],
-  ])
-  expect(mistakes({ body: 'x', rating: '5,5' })).toEqual([
-    ['rating', 'A rating is a number from 1 to 5, or none.'],
-  ])
+  expect(mistakes({ author_name: 'Anna' })).toEqual([['body', 'write.error.empty']])
+  expect(mistakes({ body: 'x', rating: '9' })).toEqual([['rating', 'write.error.rating']])
+  expect(mistakes({ body: 'x', rating: '5,5' })).toEqual([['rating', 'write.error.rating']])
   expect(mistakes({ body: 'x', company_url: 'javascript:alert(1)' })).toEqual([
-    ['company_url', 'An address begins with https:// or http://.'],
+    ['company_url', 'write.error.address'],
   ])
-  expect(mistakes({ body: 'x', written_at: '2027-01-01' })).toEqual([
-    ['written_at', 'That day has not come yet.'],
-  ])
+  expect(mistakes({ body: 'x', written_at: '2027-01-01' })).toEqual([['written_at', 'write.error.future']])
 })
 
 test('a portrait is made anew and kept as a file that visitors can read; what is no picture is none', async () => {

@@ -1,6 +1,6 @@
 import { openly } from '../../core/moderation/manner'
 import type { ManualEntry } from '../../core/intake/manualEntry'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import type { Member } from '../data/members'
 import { latestStatedConsent } from '../data/receipts'
 import { productsOfShop, type Product, type Shop } from '../data/shops'
@@ -48,6 +48,7 @@ export async function writeDown(
       productSku: entry.product,
       writtenAt: entry.written_at || null,
       consent: { answer: entry.consent ? 'stated' : 'refused', text: say('write.agreed') },
+      customerLanguage: null,
       about: {
         role: entry.role.trim(),
         company: entry.company.trim(),

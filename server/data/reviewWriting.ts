@@ -1,3 +1,4 @@
+import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { Knex } from 'knex'
 import type { AboutWriter, Candidate } from '../../core/intake/candidate'
 import { MODEL, type Signal } from '../../core/moderation/signal'
@@ -26,6 +27,8 @@ export interface NewReview {
   receivedAt: string
   written: { at: string; precision: 'moment' | 'day' }
   note: string
+  /** What its writer read the form in; null where nobody knows. */
+  customerLanguage: CustomerLanguage | null
   customer: { publicId: string; mailbox: string; address: string } | null
   version: {
     title: string
@@ -75,6 +78,7 @@ export async function insertReview(
     written_precision: review.written.precision,
     counted: review.source === 'form',
     note: review.note,
+    customer_language: review.customerLanguage,
     language: version.language ?? '',
     worded: `${version.title}${version.body}`.trim() !== '',
   })

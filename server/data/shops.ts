@@ -24,6 +24,8 @@ export interface Shop {
   replyName: string
   /** Languages its people read, as two-letter tags. */
   languages: string[]
+  /** Languages it writes to its customers in, as two-letter tags. */
+  customerLanguages: string[]
 }
 
 const columns = {
@@ -45,14 +47,17 @@ const columns = {
   corners: 'shop.corners',
   replyName: 'shop.reply_name',
   languages: 'shop.languages',
+  customerLanguages: 'shop.customer_languages',
 }
 
-type ShopRow = Omit<Shop, 'ownDomains' | 'languages'> & { ownDomains: string; languages: string }
+type Listed = 'ownDomains' | 'languages' | 'customerLanguages'
+type ShopRow = Omit<Shop, Listed> & Record<Listed, string>
 const texts = z.array(z.string())
 const read = (row: ShopRow): Shop => ({
   ...row,
   ownDomains: texts.parse(JSON.parse(row.ownDomains)),
   languages: texts.parse(JSON.parse(row.languages)),
+  customerLanguages: texts.parse(JSON.parse(row.customerLanguages)),
 })
 
 const stored = (shop: Omit<Shop, 'id' | 'publicId' | 'slug'>) => ({
@@ -71,6 +76,7 @@ const stored = (shop: Omit<Shop, 'id' | 'publicId' | 'slug'>) => ({
   corners: shop.corners,
   reply_name: shop.replyName,
   languages: JSON.stringify(shop.languages),
+  customer_languages: JSON.stringify(shop.customerLanguages),
 })
 
 export async function insertShop(trx: Knex, shop: Omit<Shop, 'id'>, now: string): Promise<number> {

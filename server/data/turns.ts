@@ -20,6 +20,11 @@ export class Turns {
     }
   }
 
+  /** Whether a request waits. */
+  isWaited(): boolean {
+    return Atomics.load(this.waiting, 0) > 0
+  }
+
   /** Stops the thread as long as requests wait. Not for the main thread. */
   giveWay(): void {
     const until = performance.now() + MOST_WAIT_MS

@@ -140,7 +140,7 @@ describe('public paths', () => {
     ['/d/front-page.json?product=trouble', 503, ''],
     ['/embed.js', 200, 'script'],
     ['/d/other.json', 404, 'error'],
-    ['/d/other', 404, 'Not live yet'],
+    ['/d/other', 404, 'Not published yet'],
     ['/d/../secret', 418, 'the router'],
     ['/s/wrenfield/gather', 418, 'the router'],
   ])('%s is answered %i with %s', async (path, status, part) => {

@@ -1,62 +1,91 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
-import { say, type WordsKey } from '../../core/words/say'
+import { customerTranslate } from '../../core/messages/customers'
+import type { CustomerLanguage } from '../../core/messages/customers/languages'
+import type { CustomerKey } from '../../core/messages/customers/customerMessages'
+import { say } from '../../core/messages/say'
 import { renderMessagePage } from '../../onsite/render'
 import { visitorPage } from './displayAnswers'
 import type { Prepared } from './prepared'
+import { customerRequestLanguage } from './requestLanguage'
+
+type ProblemKey = Extract<CustomerKey, `problem.${string}`>
+type PlainKey = Exclude<ProblemKey, 'problem.wait'>
 
 export interface Problem {
   status: number
-  /** What is said. */
-  text: string
-  title: string
+  title: PlainKey
+  text: PlainKey
+  /** What the people of a shop read instead: they can do more about it. */
+  forOwner: { title: string; text: string } | null
   headers: Record<string, string>
 }
 
-const problem = (status: number, key: WordsKey, more: Partial<Problem> = {}): Problem => ({
+const problem = (status: number, text: PlainKey, more: Partial<Problem> = {}): Problem => ({
   status,
-  text: say(key),
-  title: say('error.title'),
+  title: 'problem.title',
+  text,
+  forOwner: null,
   headers: {},
   ...more,
 })
 
 const retrySoon = { headers: { 'Retry-After': '5' } }
+const notSaved = (forOwner: string) =>
+  problem(503, 'problem.notSaved', {
+    title: 'problem.notSavedTitle',
+    forOwner: { title: say('error.storage.title'), text: forOwner },
+    ...retrySoon,
+  })
 
 /** Everything that the request layer refuses by itself. */
 export const problems = {
-  malformed: problem(400, 'error.malformed'),
-  method: problem(405, 'error.method', { headers: { Allow: 'GET, HEAD, POST, OPTIONS' } }),
-  broken: problem(400, 'error.broken'),
-  fieldName: problem(400, 'error.fieldName'),
-  foreign: problem(403, 'error.foreign'),
-  tooSlow: problem(408, 'error.tooSlow'),
-  tooLarge: problem(413, 'error.tooLarge'),
-  tooManyFields: problem(413, 'error.tooManyFields'),
-  wrongType: problem(415, 'error.wrongType'),
-  unexpected: problem(500, 'error.unexpected'),
-  busy: problem(503, 'error.busy', retrySoon),
-  storageBusy: problem(503, 'error.storage.busy', { title: say('error.storage.title'), ...retrySoon }),
-  storageUnwritable: problem(503, 'error.storage.unwritable', {
-    title: say('error.storage.title'),
-    ...retrySoon,
-  }),
-  storageFull: problem(503, 'error.storage.full', { title: say('error.storage.title'), ...retrySoon }),
+  malformed: problem(400, 'problem.malformed'),
+  method: problem(405, 'problem.method', { headers: { Allow: 'GET, HEAD, POST, OPTIONS' } }),
+  broken: problem(400, 'problem.broken'),
+  fieldName: problem(400, 'problem.fieldName'),
+  foreign: problem(403, 'problem.foreign'),
+  tooSlow: problem(408, 'problem.tooSlow'),
+  tooLarge: problem(413, 'problem.tooLarge'),
+  tooManyFields: problem(413, 'problem.tooManyFields'),
+  wrongType: problem(415, 'problem.wrongType'),
+  unexpected: problem(500, 'problem.unexpected'),
+  busy: problem(503, 'problem.busy', retrySoon),
+  storageBusy: notSaved(say('error.storage.busy')),
+  storageUnwritable: notSaved(say('error.storage.unwritable')),
+  storageFull: notSaved(say('error.storage.full')),
 }
 
-const pages = new WeakMap<Problem, Prepared>()
+interface Wording {
+  /** For the `lang` of the page. */
+  language: CustomerLanguage
+  title: string
+  text: string
+}
 
-function pageOf(problem: Problem): Prepared {
-  const page = pages.get(problem) ?? visitorPage(renderMessagePage(problem))
-  pages.set(problem, page)
+function wordingOf(req: IncomingMessage, { title, text, forOwner }: Problem): Wording {
+  const language = customerRequestLanguage(req)
+  if (language === null && forOwner) return { language: 'en', ...forOwner }
+  const translate = customerTranslate(language ?? 'en')
+  return { language: language ?? 'en', title: translate(title), text: translate(text) }
+}
+
+const pages = new Map<string, Prepared>()
+
+/** The page of a wording, rendered once: there are few of them. */
+function pageOf(wording: Wording): Prepared {
+  const key = `${wording.language} ${wording.title} ${wording.text}`
+  const page = pages.get(key) ?? visitorPage(renderMessagePage(wording))
+  pages.set(key, page)
   return page
 }
 
 /** Answers with a plain page, or with JSON for programs. What was sent and is not read yet ends with the connection. */
 export function sendProblem(req: IncomingMessage, res: ServerResponse, problem: Problem): void {
-  const { status, text, headers } = problem
+  const { status, headers } = problem
+  const wording = wordingOf(req, problem)
   const asJson = req.headers.accept?.includes('application/json') ?? false
-  const page = asJson ? null : pageOf(problem)
-  const body = page ? page.plain : Buffer.from(JSON.stringify({ error: text }))
+  const page = asJson ? null : pageOf(wording)
+  const body = page ? page.plain : Buffer.from(JSON.stringify({ error: wording.text }))
   res.writeHead(status, {
     ...(page?.headers ?? {
       'Content-Type': 'application/json; charset=utf-8',

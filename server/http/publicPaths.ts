@@ -1,6 +1,7 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import { limitKeyOf } from '../../core/formats/ipAddress'
-import { say } from '../../core/words/say'
+import { customerTranslate } from '../../core/messages/customers'
+import { customerLanguages } from '../../core/messages/customers/languages'
 import { renderMessagePage } from '../../onsite/render'
 import { displayJson, visitorPage } from './displayAnswers'
 import type { AnswerKind } from './answerKind'
@@ -9,17 +10,29 @@ import type { LiveDisplays } from './liveDisplays'
 import type { Log } from '../log'
 import type { Prepared } from './prepared'
 import { BodyRefused, readBody, type Patience } from './requestBody'
+import { customerRequestLanguage } from './requestLanguage'
 import { sendPrepared } from './sendPrepared'
 import type { Throttle } from './throttle'
 import type { UploadMemory } from './uploadMemory'
 
 const openToAll = { 'Access-Control-Allow-Origin': '*' }
-const absent = {
-  json: displayJson(JSON.stringify({ error: say('public.noDisplay') })),
-  page: visitorPage(
-    renderMessagePage({ title: say('public.noDisplayTitle'), text: say('public.noDisplay') }),
-  ),
-}
+
+/** What is answered where no display is published, in each language. */
+const absent = new Map(
+  customerLanguages.map((language) => {
+    const translate = customerTranslate(language)
+    const text = translate('visitor.notPublished')
+    return [
+      language,
+      {
+        json: displayJson(JSON.stringify({ error: text })),
+        page: visitorPage(
+          renderMessagePage({ language, title: translate('visitor.notPublishedTitle'), text }),
+        ),
+      },
+    ]
+  }),
+)
 
 interface Answering {
   live: LiveDisplays
@@ -106,7 +119,8 @@ function answerDisplay(
   query: string | undefined,
 ): void {
   const key = live.keyOf(name)
-  const missing = kind === '.json' ? absent.json : absent.page
+  const absence = absent.get(customerRequestLanguage(req) ?? 'en')!
+  const missing = kind === '.json' ? absence.json : absence.page
   if (key === undefined) return sendPrepared(req, res, missing, 404)
   // What is asked for most is sent at once, without a turn of waiting.
   const ready = kind === '.json' && !query ? live.json(key) : undefined

@@ -2,7 +2,7 @@ import type { IncomingMessage, ServerResponse } from 'node:http'
 import { performance } from 'node:perf_hooks'
 import type { AppLoadContext } from 'react-router'
 import { limitKeyOf } from '../../core/formats/ipAddress'
-import { say } from '../../core/words/say'
+import { say } from '../../core/messages/say'
 import { storageFault, type StorageFault } from '../data/storageFault'
 import type { Faults } from '../faults'
 import type { Log } from '../log'
@@ -98,7 +98,8 @@ function answerElsewhere(site: PublicSite, req: IncomingMessage, res: ServerResp
   const reading = req.method === 'GET' || req.method === 'HEAD'
   if (!reading || site.isLocal) {
     const text = say('error.otherHost', { origin: site.origin })
-    return sendProblem(req, res, { ...problems.malformed, status: 421, text })
+    const forOwner = { title: say('problem.title'), text }
+    return sendProblem(req, res, { ...problems.malformed, status: 421, forOwner })
   }
   res.writeHead(302, { Location: where, 'Cache-Control': 'no-store' }).end()
 }

@@ -115,7 +115,7 @@ describe('a database that another program holds', () => {
       expect(page.text).toContain('What you typed is still here')
       expect(page.text).toContain('Typed on a page')
       expect(page.text).toContain('value="Kept"')
-      expect(JSON.parse(program.text)).toEqual({ error: expect.stringContaining('could not be saved') })
+      expect(JSON.parse(program.text)).toEqual({ error: expect.stringContaining('couldn’t be saved') })
       expect(await decision.text()).toContain('busy')
       expect(healthy).toMatchObject({ database: false, storage: 'busy' })
     })

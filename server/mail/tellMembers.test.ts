@@ -47,7 +47,7 @@ test('once a day, from the start: what came since the last time and what needs h
   expect(await forMara()).toEqual([])
   later(21)
   const [digest, ...more] = await forMara()
-  expect([digest!.subject, more]).toEqual(['2 reviews of wrenfield came in', []])
+  expect([digest!.subject, more]).toEqual(['2 new reviews of wrenfield', []])
   expect(digest!.text).toContain('2 need you.')
   later(24)
   expect(await forMara()).toHaveLength(1)
@@ -57,8 +57,8 @@ test('once a day, from the start: what came since the last time and what needs h
   })
   later(24)
   expect((await forMara()).map(({ subject }) => subject)).toEqual([
-    '2 reviews of wrenfield came in',
-    'One review of wrenfield came in',
+    '2 new reviews of wrenfield',
+    'One new review of wrenfield',
   ])
 })
 
@@ -72,7 +72,7 @@ test('the first digest tells of what came since it was begun, not of all that ev
     body: 'Rather heavy, and very well made.',
   })
   later(24)
-  expect((await forMara()).map(({ subject }) => subject)).toEqual(['One review of wrenfield came in'])
+  expect((await forMara()).map(({ subject }) => subject)).toEqual(['One new review of wrenfield'])
 })
 
 test('each one, or only what is held back', async () => {
@@ -84,11 +84,11 @@ test('each one, or only what is held back', async () => {
     body: 'It came to 12 Old Mill Lane at last.',
   })
   expect((await forMara()).map(({ subject }) => subject)).toEqual([
-    'Held back: what Piotr Lis wrote about wrenfield',
+    'Held back: a review of wrenfield by Piotr Lis',
   ])
   await saveTelling(services, shop, mara, { told: 'each', digestHour: 7 })
   await send(services, 'wrenfield', { author_email: 'c@d.example', body: 'Nicer than my old one by far.' })
-  expect((await forMara()).at(-1)!.subject).toBe('Piotr Lis wrote about wrenfield')
+  expect((await forMara()).at(-1)!.subject).toBe('New review of wrenfield by Piotr Lis')
   expect(await services.db('job').where({ kind: 'digest' })).toEqual([])
 })
 
@@ -102,7 +102,7 @@ test('spam tells nobody', async () => {
 
 test('a trial goes to the member, and the settings say how mails went', async () => {
   expect(await tryMail(services, shop, mara)).toBe(true)
-  expect((await forMara())[0]!.subject).toBe('A trial from Elogio')
+  expect((await forMara())[0]!.subject).toBe('Test email from Elogio')
   expect(await mailSettings(services, shop, mara)).toMatchObject({
     out: { through: 'post.example', from: 'reviews@elogio.example' },
     counts: { sent: 1, waiting: 0, refused: 0 },

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import { say } from '../../core/words/say'
+import { messageCode } from '../../core/messages/code'
 import type { Past } from '../../core/moderation/memory/shopMemory'
 import { compareGroup, type Oddity } from '../../core/moderation/compareGroup'
 import { arrivalState, openStates, waitsForWriter, type ReviewState } from '../../core/moderation/rules'
@@ -73,7 +73,7 @@ async function holdWithCrowd(
   if (known.some(({ kind }) => kind === 'burst')) return
   const { decidedByPerson } = await confirmationOf(trx, shop.id, review.id)
   if (decidedByPerson) return
-  await insertSignal(trx, shop.id, review.versionId, { ...sign, detail: say('group.joined') })
+  await insertSignal(trx, shop.id, review.versionId, { ...sign, detail: messageCode('group.joined') })
   const signals = [...known, sign]
   const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
   const state = arrivalState(weighed)

@@ -1,11 +1,12 @@
 import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
-import { setImmediate } from 'node:timers/promises'
+import { setImmediate, setTimeout } from 'node:timers/promises'
 import { readArrival, type Arriving } from '../../core/moderation/memory/arrival'
 import { fingerprintOf, type Fingerprint } from '../../core/moderation/memory/fingerprint'
 import { LATEST_COMPARED, ShopMemory } from '../../core/moderation/memory/shopMemory'
 import { arrivalsOf } from '../data/arrivals'
 import { firstRemembered, insertImprints, rememberedArrivals, storedImprint } from '../data/fingerprints'
+import { turnsOf } from '../data/sqliteClient'
 import { writing } from '../data/writing'
 
 /**
@@ -30,7 +31,7 @@ const MAX_SHOPS_IN_MEMORY = 1000
 const FIRST_READ = 5000
 /** Rows of one query. An arrival that comes meanwhile waits for one query, about 30 ms. */
 const ROWS_AT_ONCE = 500
-const MADE_AT_ONCE = 200
+const MADE_AT_ONCE = 100
 
 /** The first id of a shop's reviews that later arrivals are compared with. */
 export const rememberedFrom = (db: Knex, now: Date, shopId: number, most = MAX_ARRIVALS): Promise<number> =>
@@ -144,7 +145,10 @@ async function makeMissing(db: Knex, shopId: number, ids: number[]): Promise<Map
       made.set(inner, fingerprint)
       return { reviewId: inner, ...storedImprint(fingerprint) }
     })
+    // Requests that have something to write go first; arrivals are weighed meanwhile.
+    while (turnsOf(db)?.isWaited()) await setTimeout(5)
     if (rows.length > 0) await writing(db, (trx) => insertImprints(trx, shopId, rows))
+    await setImmediate()
   }
   return made
 }

@@ -65,7 +65,7 @@ test('orders that come later prove what was written before, and a cancelled one 
   expect((await found(publicId)).verified).toBe(false)
   const { changes } = await bring(`${row},delivered`)
   expect(changes).toEqual([
-    { publicId, authorName: 'Anna Berg', verified: true, why: 'by the number and name of order WB-7' },
+    { publicId, authorName: 'Anna Berg', verified: true, why: 'proof.short.orderNumber?number=WB-7' },
   ])
   expect([(await found(publicId)).verified, (await found(publicId)).proofFailure]).toEqual([true, null])
   expect((await bring(`${row},delivered`)).changes).toEqual([])
@@ -117,6 +117,6 @@ test('a mark that was taken away by hand is not put back by orders', async () =>
 test('a file that is no table of orders is refused in plain words, and not tried again', async () => {
   expect(await importOrderText(services, shop, 'a,b\n1,2')).toMatchObject({
     state: 'failed',
-    error: expect.stringContaining('There is no column “number”'),
+    error: expect.stringContaining('noColumn?column=number'),
   })
 })

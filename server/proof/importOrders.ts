@@ -1,7 +1,7 @@
 import { existsSync, statSync } from 'node:fs'
 import type { Knex } from 'knex'
 import { UnreadableFile, type OrderRow } from '../../core/proof/orderFile'
-import { say } from '../../core/words/say'
+import { messageCode } from '../../core/messages/code'
 import { readPayload, savePayload } from '../data/jobs'
 import { upsertOrders } from '../data/orderWriting'
 import { findShop, type Shop } from '../data/shops'
@@ -60,7 +60,7 @@ async function takeRows(
   control: TaskControl,
 ): Promise<string | null> {
   const file = incomingFile(services, shop.id, state.upload)
-  if (!existsSync(file)) return say('orders.file.gone')
+  if (!existsSync(file)) return messageCode('orders.file.gone')
   const total = statSync(file).size
   const { rows, bytesRead } = await streamOrders(file)
   const chunk = buildChunks(services, shop, job, state)
@@ -93,7 +93,9 @@ function buildChunks(services: Services, shop: Shop, job: number, state: OrderIm
     add: (row: number, order: OrderRow | null, problems: OrderReport['problems']) => {
       last = row
       const unnamed = order !== null && order.productSku === '' && order.productTitle === ''
-      const wrong = unnamed ? [{ row, field: 'product_sku', reason: say('orders.file.noProduct') }] : problems
+      const wrong = unnamed
+        ? [{ row, field: 'product_sku', reason: messageCode('orders.file.noProduct') }]
+        : problems
       report.problemCount += wrong.length
       report.problems.push(...wrong.slice(0, MOST_LISTED - report.problems.length))
       if (order && !unnamed) rows.push(order)

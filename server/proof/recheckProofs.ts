@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { say } from '../../core/words/say'
+import { messageCode } from '../../core/messages/code'
 import { appendDecision } from '../data/decisions'
 import { noteRevocation, provableReviews, setProofFailure, type Provable } from '../data/evidence'
 import { findReview } from '../data/reviewReading'
@@ -61,11 +61,11 @@ async function keep(
   const is = proof.line !== null
   const failure = is
     ? null
-    : say(`proof.${proof.failure}`, { number: review.orderNumber, product: review.productSku })
+    : messageCode(`proof.${proof.failure}`, { number: review.orderNumber, product: review.productSku })
   await writing(services.db, async (trx) => {
     const now = services.now().toISOString()
     const before = await readPoint(trx, shop.id, review.id)
-    if (was) await noteRevocation(trx, review.verificationId!, null, failure ?? say('proof.better'))
+    if (was) await noteRevocation(trx, review.verificationId!, null, failure ?? messageCode('proof.better'))
     await putPoint(trx, shop.id, review.id, before, { ...before, verificationId: null }, now)
     await setProofFailure(trx, review.id, proof.failure)
     if (proof.line)
@@ -84,7 +84,9 @@ async function keep(
       at: now,
     })
     if (after.publishedVersionId !== null) await markAllStale(trx, shop.id, now)
-    const why = proof.line ? say(`proof.short.${proof.by}`, { number: proof.line.orderNumber }) : failure!
+    const why = proof.line
+      ? messageCode(`proof.short.${proof.by}`, { number: proof.line.orderNumber })
+      : failure!
     const { publicId, authorName } = review
     await save(trx, review.id, was === is ? undefined : { publicId, authorName, verified: is, why })
   })

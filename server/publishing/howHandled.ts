@@ -2,12 +2,12 @@ import { brandShades, type BrandShades } from '../../core/display/brand'
 import type { Writers } from '../../core/intake/writers'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { isCounted } from '../../core/display/showableReview'
-import { isNarrowed, sentenceText } from '../../core/display/sentence'
+import { selectionFacts, type SelectionFact } from '../../core/display/selectionFacts'
 import { reviewStates } from '../../core/moderation/rules'
 import { displaysOfShop } from '../data/displays'
 import { formsOfShop } from '../data/forms'
 import { laneCounts } from '../data/reviewCounts'
-import { findShopBySlug, productsOfShop } from '../data/shops'
+import { findShopBySlug } from '../data/shops'
 import type { Services } from '../services'
 
 /** How a shop handles its reviews, for visitors: counts and settings as they are now. */
@@ -19,6 +19,7 @@ export interface HowHandled {
     siteUrl: string
     shades: BrandShades
     locale: string
+    customerLanguages: string[]
   }
   received: number
   approved: number
@@ -30,8 +31,8 @@ export interface HowHandled {
   counted: RatingTally
   /** Approved ones that may be shown, of which the shop wrote some down. */
   shown: number
-  /** Displays that choose by more than their number, as sentences. */
-  narrowed: string[]
+  /** What each display selects by that shows more than the newest of all; the same selection once. */
+  selections: SelectionFact[][]
   form: string | null
   /** Who may write through it. */
   writers: Writers
@@ -44,12 +45,11 @@ export async function howHandled(services: Services, slug: string): Promise<HowH
   const counts = await laneCounts(db, shop.id)
   // What displays show and average: a review whose change waits stands there with the words before it.
   const stock = await services.stock(db, shop.id)
-  const names = Object.fromEntries((await productsOfShop(db, shop.id)).map(({ sku, title }) => [sku, title]))
   const live = (await displaysOfShop(db, shop.id)).flatMap(({ live }) => live ?? [])
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
-  const { name, shortName, logo, siteUrl, locale } = shop
+  const { name, shortName, logo, siteUrl, locale, customerLanguages } = shop
   return {
-    shop: { name, shortName, logo, siteUrl, locale, shades: brandShades(shop.brand) },
+    shop: { name, shortName, logo, siteUrl, locale, customerLanguages, shades: brandShades(shop.brand) },
     received: reviewStates.reduce((sum, state) => sum + counts[state], 0),
     approved: counts.approved,
     undecided: counts.waiting + counts.held,
@@ -57,12 +57,13 @@ export async function howHandled(services: Services, slug: string): Promise<HowH
     spam: counts.spam,
     counted: tallyOf(stock.filter(isCounted)),
     shown: stock.length,
-    narrowed: [
-      ...new Set(
+    selections: [
+      ...new Map(
         live
-          .filter(({ configuration }) => isNarrowed(configuration))
-          .map(({ configuration }) => sentenceText(configuration, names)),
-      ),
+          .map(({ configuration }) => selectionFacts(configuration))
+          .filter((facts) => facts.length > 0)
+          .map((facts) => [JSON.stringify(facts), facts]),
+      ).values(),
     ],
     writers: form?.writers ?? 'anyone',
     form: form ? `${publicUrl}/f/${form.slug}` : null,

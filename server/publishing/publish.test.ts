@@ -87,7 +87,7 @@ describe('what visitors get', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     expect(served().stats).toEqual({ average: 3.25, count: 4, shown: 2 })
-    expect(served().html).toContain('These 2, rated 4 or 5, were picked by wrenfield from 4.')
+    expect(served().html).toContain('These 2, rated 4 or 5, were selected by wrenfield from 4.')
     expect(served().html).not.toContain('Rated 3')
   })
   test('never has one whose writer did not agree, nor counts it', async () => {
@@ -136,7 +136,7 @@ describe('what visitors get', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     expect(served().html).toContain(
-      '<b class="eg-name" dir="auto">Piotr L.</b><span class="eg-on"> on Hive kit</span><details class="eg-proof"><summary title="The order was found by its number and the name on it, and had been delivered.">bought here, March 2026</summary>',
+      '<b class="eg-name" dir="auto">Piotr L.</b><span class="eg-on"> on Hive kit</span><details class="eg-proof"><summary title="The order number and the name match; it had been delivered.">bought here, March 2026</summary>',
     )
   })
 })
@@ -201,7 +201,7 @@ describe('what a page asks for', () => {
   test('a number shows so many, and says that they were picked', async () => {
     const { html, stats } = await variant('limit=1')
     expect(stats).toEqual({ average: 3, count: 2, shown: 1 })
-    expect(html).toContain('This one was picked by wrenfield from 2.')
+    expect(html).toContain('Selected by wrenfield from 2.')
   })
   test('a language changes the fixed texts only', async () => {
     expect((await variant('lang=de')).html).toContain('Bewertung schreiben')
@@ -234,7 +234,7 @@ describe('displays as a whole', () => {
     const cards = await displayCards(services, shop)
     expect(cards.map(({ name, state }) => [name, state])).toEqual([
       ['Front page', 'draft'],
-      ['Passing by', 'draft'],
+      ['Sliding row', 'draft'],
       ['Summer', 'draft'],
     ])
     expect(new Set(cards.map(({ key }) => key)).size).toBe(3)
@@ -341,7 +341,7 @@ test('how reviews are handled is told from what is counted and set', async () =>
   const how = (await howHandled(services, 'wrenfield'))!
   expect(how).toMatchObject({ received: 3, approved: 2, undecided: 1, shown: 1 })
   expect(how.counted).toMatchObject({ count: 1, average: 400 })
-  expect(how.narrowed[0]).toContain('of 5 only')
+  expect(how.selections).toEqual([[{ by: 'ratings', ratings: [5] }]])
   expect(await howHandled(services, 'nobody')).toBeNull()
 })
 

@@ -121,7 +121,7 @@ export { Key }
 /** Signs the owner in on the way to a page of hers; the demo has filled the fields in. */
 export async function signIn(page: Page, address: string): Promise<void> {
   await page.go(address)
-  await page.sees('the address and password are filled in')
+  await page.sees('Email and password are filled in')
   await page.click('main form button')
   await page.at(new URL(address).pathname)
 }

@@ -44,7 +44,7 @@ test('what is on its way says how far, and what can’t be taken says why and wh
   const file = new File([], 'hive.jpg')
   const html = (state: PhotoItem['state']) => shown([{ id: 'x', alt: '', file, state }])
   expect(html({ is: 'shrinking' })).toContain('hive.jpg, making it smaller')
-  expect(html({ is: 'sending', part: 0.4 })).toContain('hive.jpg, 40 % sent')
+  expect(html({ is: 'sending', part: 0.4 })).toContain('hive.jpg, 40% sent')
   expect(html({ is: 'refused', why: 'Are you online?', passing: true })).toMatch(
     /Are you online\?.*Try again/,
   )

@@ -1,7 +1,8 @@
 import { ImagePlus, X } from 'lucide-react'
 import { useRef, useState, type DragEvent } from 'react'
 import { ALT_LIMIT, MOST_PHOTOS, writeRef } from '../../../core/intake/photos'
-import { say } from '../../../core/words/say'
+import type { CustomerTranslate } from '../../../core/messages/customers/customerMessages'
+import { useCodes, useTranslate } from '../speech'
 import { useAwake } from '../../components/useAwake'
 import type { PhotoItem, Photos } from './usePhotos'
 
@@ -18,6 +19,8 @@ export function PhotoField({
   mayAdd?: boolean
 }) {
   const awake = useAwake()
+  const translate = useTranslate()
+  const wordCode = useCodes()
   const [over, setOver] = useState(false)
   const chooser = useRef<HTMLInputElement>(null)
   const { items } = photos
@@ -36,7 +39,7 @@ export function PhotoField({
       onDragLeave={() => setOver(false)}
       onDrop={drop}
     >
-      <legend className="sr-only">{say('photo.title')}</legend>
+      <legend className="sr-only">{translate('photo.title')}</legend>
       {items.length > 0 && (
         <ul className="mb-2 flex flex-col gap-2">
           {items.map((item, i) => (
@@ -48,7 +51,7 @@ export function PhotoField({
         <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
           <label className="btn h-9 min-h-9 border-edge font-normal has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-(--shop-edge)">
             <ImagePlus className="size-4" aria-hidden="true" />
-            {say('photo.add')}
+            {translate('photo.add')}
             <input
               ref={chooser}
               type="file"
@@ -62,18 +65,18 @@ export function PhotoField({
               }}
             />
           </label>
-          {awake && <span className="hidden text-soft sm:inline">{say('photo.drop')}</span>}
-          <span className="text-[12.5px] text-soft">{say('photo.hint', { most: MOST_PHOTOS })}</span>
+          {awake && <span className="hidden text-soft sm:inline">{translate('photo.drop')}</span>}
+          <span className="text-[12.5px] text-soft">{translate('photo.hint', { most: MOST_PHOTOS })}</span>
         </div>
       )}
       {photos.tooMany && (
         <p role="alert" className="mt-1 font-semibold text-plum">
-          {say('photo.error.many', { most: MOST_PHOTOS })}
+          {translate('photo.error.many', { most: MOST_PHOTOS })}
         </p>
       )}
       {errors && (
         <p role="alert" className="mt-1 font-semibold text-plum">
-          {errors.join(' ')}
+          {errors.map(wordCode).join(' ')}
         </p>
       )}
     </fieldset>
@@ -92,6 +95,8 @@ function Item({
   photos: Photos
   awake: boolean
 }) {
+  const translate = useTranslate()
+  const wordCode = useCodes()
   const ready = state.is === 'ready' ? state : null
   const under = state.is === 'shrinking' || state.is === 'sending' ? state : null
   return (
@@ -100,7 +105,7 @@ function Item({
         {ready ? (
           <img
             src={`/media/${ready.small}`}
-            alt={say('photo.of', { place })}
+            alt={translate('photo.of', { place })}
             className="size-16 object-cover"
           />
         ) : (
@@ -110,14 +115,14 @@ function Item({
       <span className="min-w-0 flex-1">
         {ready && awake && file === null && (
           <span className="text-[13px] text-soft">
-            {alt || say('photo.of', { place })}
+            {alt || translate('photo.of', { place })}
             <input type="hidden" name="media" value={writeRef({ key: ready.key, alt })} />
           </span>
         )}
         {ready && awake && file !== null && (
           <label className="flex flex-col text-[12.5px] text-soft">
             <span>
-              {say('photo.alt')} <span>({say('photo.altHint')})</span>
+              {translate('photo.alt')} <span>({translate('photo.altHint')})</span>
             </span>
             <input
               value={alt}
@@ -131,13 +136,13 @@ function Item({
         {ready && !awake && (
           <label className="flex items-center gap-2">
             <input type="checkbox" name="media" value={writeRef({ key: ready.key, alt })} defaultChecked />
-            {say('photo.send')}
+            {translate('photo.send')}
           </label>
         )}
         {!ready && (
           <span role="status" className="block truncate text-[13px] text-soft">
             {file?.name}
-            {under && `, ${progressWords(under)}`}
+            {under && `, ${progressWords(under, translate)}`}
           </span>
         )}
         {state.is === 'sending' && (
@@ -145,10 +150,10 @@ function Item({
         )}
         {state.is === 'refused' && (
           <span role="alert" className="block text-[13px] font-semibold text-plum">
-            {state.why}{' '}
+            {wordCode(state.why)}{' '}
             {state.passing && (
               <button type="button" className="part min-h-6" onClick={() => photos.again(item)}>
-                {say('photo.again')}
+                {translate('photo.again')}
               </button>
             )}
           </span>
@@ -158,7 +163,7 @@ function Item({
         <button
           type="button"
           className="btn btn-square btn-ghost size-9 min-h-9"
-          aria-label={say('photo.removeThis', { place })}
+          aria-label={translate('photo.removeThis', { place })}
           onClick={() => photos.remove(id)}
         >
           <X className="size-4" aria-hidden="true" />
@@ -168,8 +173,11 @@ function Item({
   )
 }
 
-function progressWords(state: Extract<PhotoItem['state'], { is: 'shrinking' | 'sending' }>): string {
+function progressWords(
+  state: Extract<PhotoItem['state'], { is: 'shrinking' | 'sending' }>,
+  translate: CustomerTranslate,
+): string {
   return state.is === 'shrinking'
-    ? say('photo.shrinking')
-    : say('photo.sending', { percent: Math.round(state.part * 100) })
+    ? translate('photo.shrinking')
+    : translate('photo.sending', { percent: Math.round(state.part * 100) })
 }

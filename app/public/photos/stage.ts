@@ -1,4 +1,4 @@
-import { say } from '../../../core/words/say'
+import { messageCode } from '../../../core/messages/code'
 
 /** A photo that the shop has, though its form is not sent yet. */
 export interface StagedPhoto {
@@ -51,9 +51,12 @@ export function stage(address: string, photo: Blob, progress: (part: number) => 
     request.onload = () => {
       const answer = request.response as (StagedPhoto & { error?: string }) | null
       if (request.status === 201 && answer) resolve(answer)
-      else reject(new PhotoProblem(answer?.error ?? say('photo.error.offline'), !lasting.has(request.status)))
+      else
+        reject(
+          new PhotoProblem(answer?.error ?? messageCode('photo.error.offline'), !lasting.has(request.status)),
+        )
     }
-    request.onerror = () => reject(new PhotoProblem(say('photo.error.offline'), true))
+    request.onerror = () => reject(new PhotoProblem(messageCode('photo.error.offline'), true))
     request.setRequestHeader('Accept', 'application/json')
     request.setRequestHeader('Content-Type', 'application/octet-stream')
     request.send(photo)

@@ -1,6 +1,6 @@
 import type { AppLoadContext } from 'react-router'
-import { MOST_PHOTOS, photoRefs, refusalWords, type PhotoRef } from '../../../core/intake/photos'
-import { say } from '../../../core/words/say'
+import { MOST_PHOTOS, photoRefs, refusalCode, type PhotoRef } from '../../../core/intake/photos'
+import { messageCode } from '../../../core/messages/code'
 import { storageFaultIn } from '../../storageProblem'
 import type { KeptPhoto } from './usePhotos'
 
@@ -33,14 +33,16 @@ export async function takePhotos(
   const values: string[] = []
   const given = form.getAll('media')
   // However many there are, no more are opened than can be kept.
-  if (given.length > MOST_PHOTOS) problems.push(say('photo.error.many', { most: MOST_PHOTOS }))
+  if (given.length > MOST_PHOTOS) problems.push(messageCode('photo.error.many', { most: MOST_PHOTOS }))
   for (const value of given.slice(0, MOST_PHOTOS)) {
     if (typeof value === 'string') values.push(value)
     else if (owner && opening && (value.size > 0 || value.name !== '')) {
       const staged = await staging(owner, value)
       if ('key' in staged) values.push(staged.key)
       else
-        problems.push(value.name ? say('photo.error.named', { name: value.name, ...staged }) : staged.problem)
+        problems.push(
+          value.name ? messageCode('photo.error.named', { name: value.name, ...staged }) : staged.problem,
+        )
     }
   }
   form.delete('media')
@@ -50,13 +52,13 @@ export async function takePhotos(
   return { form, photos, problems }
 
   async function staging(form: { id: number; shopId: number }, file: File) {
-    if ((await throttle.photo(clientAddress)) !== null) return { problem: say('photo.error.wait') }
+    if ((await throttle.photo(clientAddress)) !== null) return { problem: messageCode('photo.error.wait') }
     try {
       const staged = await elogio.stagePhoto(form, Buffer.from(await file.arrayBuffer()))
-      return 'key' in staged ? staged : { problem: refusalWords(staged.refused) }
+      return 'key' in staged ? staged : { problem: refusalCode(staged.refused) }
     } catch (error) {
       if (!storageFaultIn(error)) throw error
-      return { problem: say('error.storage.customer') }
+      return { problem: messageCode('problem.notSaved') }
     }
   }
 

@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react'
 import { MOST_PHOTOS } from '../../../core/intake/photos'
-import { say } from '../../../core/words/say'
+import { messageCode } from '../../../core/messages/code'
 import { PhotoProblem, shrink, stage, type StagedPhoto } from './stage'
 
 /** A photo on its way from a file to the form. */
@@ -39,7 +39,7 @@ export function usePhotos(address: string, kept: KeptPhoto[]) {
         put(id, { state: { is: 'ready', key: staged.key, small: staged.small } })
       } catch (problem) {
         const told = problem instanceof PhotoProblem ? problem : null
-        const why = told?.message ?? say('photo.refused.unreadable')
+        const why = told?.message ?? messageCode('photo.refused.unreadable')
         put(id, { state: { is: 'refused', why, passing: told?.passing ?? false } })
       }
     },

@@ -6,7 +6,7 @@ import {
   type Layout,
 } from '../../../core/display/choices'
 import { showsReviews } from '../../../core/display/sentence'
-import { say } from '../../../core/words/say'
+import { say } from '../../../core/messages/say'
 import { ShadowHtml } from '../../components/ShadowHtml'
 import { Choices } from '../Choices'
 import { Slider } from '../Slider'

@@ -1,5 +1,5 @@
 import { foldedParts, partWords, showsReviews } from '../../../core/display/sentence'
-import { say } from '../../../core/words/say'
+import { say } from '../../../core/messages/say'
 import { Choices } from '../Choices'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'

@@ -1,5 +1,6 @@
 import { reviewSources } from '../../../core/moderation/reviewSources'
-import { say } from '../../../core/words/say'
+import { languageName } from '../../../core/messages/languageName'
+import { say } from '../../../core/messages/say'
 import { SwitchLine } from '../SwitchLine'
 import { Ticks } from '../Ticks'
 import { changing, type StripProps } from './stripProps'
@@ -47,8 +48,6 @@ export function SourcesStrip(props: StripProps) {
   )
 }
 
-const languageNames = new Intl.DisplayNames('en', { type: 'language' })
-
 export function LanguagesStrip(props: StripProps) {
   const { languages } = props.draft.selection
   const counts = props.view.facets.languages
@@ -58,7 +57,7 @@ export function LanguagesStrip(props: StripProps) {
       chosen={languages}
       choices={there(counts, languages).map((tag) => ({
         value: tag,
-        words: languageNames.of(tag) ?? tag,
+        words: languageName(tag),
         count: counts[tag] ?? 0,
       }))}
       choose={(chosen) => changing(props, 'selection')({ languages: chosen })}

@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import { listTag } from '../plainWord'
 import { placeOf, type Reading } from '../reading'
 import { quoted, type Signal } from '../signal'
@@ -66,7 +66,7 @@ export function abuseSignal(reading: Reading): Signal | null {
   return {
     kind: 'abuse',
     points: 0,
-    headline: say('signal.abuse'),
+    headline: messageCode('signal.abuse'),
     detail: quoted(reading, places),
     places,
   }

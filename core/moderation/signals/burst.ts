@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import type { Burst } from '../memory/burst'
 import type { Signal } from '../signal'
 
@@ -11,8 +11,8 @@ export function burstSignal(burst: Burst | null): Signal | null {
   return {
     kind: 'burst',
     points: BURST_POINTS,
-    headline: say('signal.burst', { count: burst.count, hours: burst.hours }),
-    detail: burst.shared.map((trait) => say(`burst.${trait}`)).join('; '),
+    headline: messageCode('signal.burst', { count: burst.count, hours: burst.hours }),
+    detail: burst.shared.map((trait) => messageCode(`burst.${trait}`)).join('\n'),
     places: [],
   }
 }

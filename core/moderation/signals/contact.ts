@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import { findPhrases, phrasesOf } from '../phrases'
 import type { Reading } from '../reading'
 import { placesOf, quoted, stretches, withoutOverlaps, type Place, type Signal } from '../signal'
@@ -63,7 +63,7 @@ export function contactSignal(reading: Reading): Signal | null {
   return {
     kind: 'contact',
     points: CONTACT_POINTS + (ways.length > 0 ? REACHABLE_POINTS : 0),
-    headline: say('signal.contact'),
+    headline: messageCode('signal.contact'),
     detail: quoted(reading, places),
     places,
   }

@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import type { Signal } from '../signal'
 
 /** Points for a form filled in faster than people can; with one other sign it reaches held (60). */
@@ -13,8 +13,8 @@ export function fillTimeSignal(seconds: number | null): Signal | null {
   return {
     kind: 'filltime',
     points: FILL_TIME_POINTS,
-    headline: say('signal.filltime', { count: Math.max(1, Math.round(seconds)) }),
-    detail: say('signal.filltimeDetail', { fastest: FASTEST_PERSON_SECONDS }),
+    headline: messageCode('signal.filltime', { count: Math.max(1, Math.round(seconds)) }),
+    detail: messageCode('signal.filltimeDetail', { fastest: FASTEST_PERSON_SECONDS }),
     places: [],
   }
 }

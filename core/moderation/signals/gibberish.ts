@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import { wordTags } from '../plainWord'
 import { hasTag, placeOf, type Reading, type ReadWord } from '../reading'
 import { quoted, withoutOverlaps, type Signal } from '../signal'
@@ -27,7 +27,7 @@ export function gibberishSignal(reading: Reading, model: WordingModel): Signal |
   return {
     kind: 'gibberish',
     points: oddLetters / all >= ALL_FROM ? ALL_GIBBERISH : SOME_GIBBERISH,
-    headline: say('signal.gibberish'),
+    headline: messageCode('signal.gibberish'),
     detail: quoted(reading, places),
     places,
   }

@@ -1,10 +1,10 @@
 import { LinkifyIt } from 'linkify-it'
 import { getDomain, parse } from 'tldts'
 import { isOwnHost } from '../../site/ownPage'
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import { UNSEEN, wordTags } from '../plainWord'
 import { readWords, seenSigns, type Reading } from '../reading'
-import { placesOf, textAt, type Signal } from '../signal'
+import { placesOf, quoted, type Signal } from '../signal'
 import { spokenMailboxes } from './spokenMailbox'
 
 /** Points for a link to somewhere else; with one other sign it reaches held (60). */
@@ -194,8 +194,8 @@ export function linkSignal(words: Reading, ownDomains: string[]): Signal | null 
       (domains.length > 1 ? SEVERAL_POINTS : 0) +
       (hidden ? HIDDEN_POINTS : 0) +
       (offered && !hidden ? OFFER_POINTS : 0),
-    headline: say(hidden ? 'signal.linkHidden' : 'signal.link'),
-    detail: hidden ? places.map((place) => `“${textAt(words, place)}”`).join(', ') : domains.join(', '),
+    headline: messageCode(hidden ? 'signal.linkHidden' : 'signal.link'),
+    detail: hidden ? quoted(words, places) : messageCode('signal.quoted', { text: domains.join(', ') }),
     places,
   }
 }

@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import { wordTags } from '../plainWord'
 import { hasTag, placeOf, type Reading, type ReadWord } from '../reading'
 import { quoted, type Signal } from '../signal'
@@ -22,7 +22,7 @@ export function lookalikeSignal(reading: Reading, model: WordingModel): Signal |
   return {
     kind: 'lookalike',
     points: Math.min(MOST, FIRST + FURTHER * (places.length - 1)),
-    headline: say('signal.lookalike'),
+    headline: messageCode('signal.lookalike'),
     detail: quoted(reading, places),
     places,
   }

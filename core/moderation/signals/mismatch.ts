@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import { listTag } from '../plainWord'
 import { placeOf, type Reading, type ReadWord } from '../reading'
 import { quoted, type Signal } from '../signal'
@@ -50,7 +50,7 @@ export function mismatchSignal(reading: Reading, rating: number | null): Signal 
   return {
     kind: 'mismatch',
     points: MISMATCH_POINTS,
-    headline: say('signal.mismatch', { marks: rating / 100 }),
+    headline: messageCode('signal.mismatch', { marks: rating / 100 }),
     detail: quoted(reading, places),
     places,
   }

@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import type { NearReview } from '../memory/shopMemory'
 import type { Reading } from '../reading'
 import type { Signal } from '../signal'
@@ -35,9 +35,9 @@ export function nearCopySignal({ words, body }: Reading, near: NearReview[], usu
     points,
     headline:
       others.length === 0
-        ? say('signal.nearcopyOwn', { count: near.length })
-        : say('signal.nearcopy', { count: others.length }),
-    detail: say('signal.nearcopyDetail', { percent: Math.round(closest * 100) }),
+        ? messageCode('signal.nearcopyOwn', { count: near.length })
+        : messageCode('signal.nearcopy', { count: others.length }),
+    detail: messageCode('signal.nearcopyDetail', { percent: Math.round(closest * 100) }),
     places: body === '' ? [] : [{ field: 'body', start: 0, end: body.length }],
   }
 }

@@ -1,7 +1,7 @@
 import { orderNumberKey } from '../../proof/orderNumber'
 import { listTag, wordTags } from '../plainWord'
 import { hasTag, seenSigns, type Reading } from '../reading'
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import { spokenMailboxes } from './spokenMailbox'
 import { placesOf, stretches, textAt, withoutOverlaps, type Signal, type Words } from '../signal'
 
@@ -108,14 +108,11 @@ export function personalSignal(words: Reading, knownOrderKeys: string[]): Signal
   return {
     kind: 'personal',
     points: 0,
-    headline: say('signal.personal', { what: joined(found.map(({ name }) => say(`personal.${name}`))) }),
-    detail: say('signal.personalDetail'),
+    headline: messageCode('signal.personal'),
+    detail: [
+      ...found.map(({ name }) => messageCode(`personal.${name}`)),
+      messageCode('signal.personalDetail'),
+    ].join('\n'),
     places: withoutOverlaps(found.flatMap(({ places }) => places)),
   }
-}
-
-function joined(names: string[]): string {
-  return names.length < 2
-    ? (names[0] ?? '')
-    : `${names.slice(0, -1).join(', ')} ${say('and')} ${names.at(-1)}`
 }

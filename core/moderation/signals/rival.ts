@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import { findPhrases, labelledPhrases } from '../phrases'
 import type { Reading } from '../reading'
 import { placeOf } from '../reading'
@@ -139,7 +139,7 @@ export function rivalSignal(reading: Reading): Signal | null {
       MOST,
       there.reduce((sum, part) => sum + points[part], 0),
     ),
-    headline: say('signal.rival'),
+    headline: messageCode('signal.rival'),
     detail: quoted(reading, places),
     places,
   }

@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import type { ReadArrival } from '../memory/arrival'
 import type { SenderHistory } from '../memory/senders'
 import type { Reading } from '../reading'
@@ -30,8 +30,8 @@ export function senderSignal(arrival: ReadArrival, history: SenderHistory): Sign
   return {
     kind: 'sender',
     points: Math.min(MOST, sum),
-    headline: say('signal.sender'),
-    detail: signs.map((sign) => say(`sender.${sign}`, { count: counted(sign, history) })).join('; '),
+    headline: messageCode('signal.sender'),
+    detail: signs.map((sign) => messageCode(`sender.${sign}`, { count: counted(sign, history) })).join('\n'),
     places: [],
   }
 }

@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import { findPhrases, phrasesOf } from '../phrases'
 import { listTag } from '../plainWord'
 import { hasTag, placeOf, seenSigns, type Reading } from '../reading'
@@ -94,5 +94,11 @@ function signal(
   points: number,
   headline: 'signal.template' | 'signal.templateGaps',
 ): Signal {
-  return { kind: 'template', points, headline: say(headline), detail: quoted(reading, places), places }
+  return {
+    kind: 'template',
+    points,
+    headline: messageCode(headline),
+    detail: quoted(reading, places),
+    places,
+  }
 }

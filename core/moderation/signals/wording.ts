@@ -1,4 +1,4 @@
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import type { Reading } from '../reading'
 import { placeOf } from '../reading'
 import { quoted, type Place, type Signal } from '../signal'
@@ -44,7 +44,7 @@ export function wordingSignal(reading: Reading, model: WordingModel, relieves: b
   return {
     kind: 'wording',
     points,
-    headline: say(points > 0 ? 'signal.wording' : 'signal.wordingHonest'),
+    headline: messageCode(points > 0 ? 'signal.wording' : 'signal.wordingHonest'),
     detail: quoted(reading, places),
     places,
   }

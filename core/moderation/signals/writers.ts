@@ -1,5 +1,5 @@
 import type { Writers } from '../../intake/writers'
-import { say } from '../../words/say'
+import { messageCode } from '../../messages/code'
 import type { Signal } from '../signal'
 
 /**
@@ -18,5 +18,11 @@ export function writersSignals(
 }
 
 function missing(kind: 'unconfirmed' | 'unverified' | 'media'): Signal {
-  return { kind, points: 0, headline: say(`signal.${kind}`), detail: say(`signal.${kind}Detail`), places: [] }
+  return {
+    kind,
+    points: 0,
+    headline: messageCode(`signal.${kind}`),
+    detail: messageCode(`signal.${kind}Detail`),
+    places: [],
+  }
 }

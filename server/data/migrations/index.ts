@@ -12,6 +12,7 @@ import * as storageTrial from './0010_storage_trial'
 import * as indexes from './0011_indexes'
 import * as jobs from './0012_jobs'
 import * as fingerprints from './0013_fingerprints'
+import * as customerLanguage from './0014_customer_language'
 
 interface Named {
   name: string
@@ -32,6 +33,7 @@ const all: Named[] = [
   { name: '0011_indexes', migration: indexes },
   { name: '0012_jobs', migration: jobs },
   { name: '0013_fingerprints', migration: fingerprints },
+  { name: '0014_customer_language', migration: customerLanguage },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

@@ -1,0 +1,28 @@
+import { redirect, useOutletContext } from 'react-router'
+import { requireShop } from '../account/session'
+import { queuePath } from './address'
+import { openLane } from './openLane'
+import type { QueueContext } from './queue'
+import { UndoLast } from './UndoLast'
+import type { Route } from './+types/noSelection'
+
+/** A lane's own address leads to its first review; an empty lane stays here, and so does who asks for its list. */
+export async function loader({ request, context, params }: Route.LoaderArgs) {
+  const { shop, member } = await requireShop(request, context, params.shop)
+  const { search, filter } = await openLane(request, context, shop, undefined)
+  const first = await context.elogio.firstInLane(shop, filter)
+  if (first && !new URL(request.url).searchParams.has('list'))
+    throw redirect(queuePath(shop.slug, first, search))
+  return { lastAct: await context.elogio.latestOwnAct(shop, member) }
+}
+
+export default function EmptyLane({ loaderData, params }: Route.ComponentProps) {
+  const { message } = useOutletContext<QueueContext>()
+  return (
+    <div className="flex flex-col justify-end">
+      <div className="flex min-h-[72px] items-center border-t border-line bg-paper px-4 py-3 lg:px-9">
+        <UndoLast shop={params.shop} lastAct={loaderData.lastAct} problem={message} />
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,18 @@
+import { say } from '../../core/messages/say'
+import { requireShop } from '../account/session'
+import { storageWords } from '../storageProblem'
+import type { Route } from './+types/requestConfirmation'
+
+/** Asks a customer by mail whether what the shop wrote down is hers. */
+export async function action({ request, context, params }: Route.ActionArgs) {
+  const { shop, member } = await requireShop(request, context, params.shop)
+  const address = String(context.form?.get('address') ?? '').trim()
+  try {
+    const outcome = await context.elogio.askToConfirm(shop, member, params.review, address)
+    return { outcome, words: say(`ask.${outcome}`, { address }) }
+  } catch (error) {
+    const words = storageWords(error)
+    if (!words) throw error
+    return { outcome: 'notStored' as const, words }
+  }
+}

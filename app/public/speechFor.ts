@@ -1,0 +1,36 @@
+import { customerMessages } from '../../core/messages/customers'
+import { customerLanguages } from '../../core/messages/customers/languages'
+import { readerLanguage } from '../../core/messages/customers/readerLanguage'
+import type { ProblemSpeech, Speech } from './speech'
+
+/** For an address that leads to no shop. */
+const anyShop = { customerLanguages, locale: 'en' }
+
+/** The language that a request to a shop's page is answered in, with its texts. */
+export function speechFor(
+  request: Request,
+  shop: { customerLanguages: readonly string[]; locale: string } = anyShop,
+): Speech {
+  const asked = new URL(request.url).searchParams.get('lang')
+  const language = readerLanguage(asked, request.headers.get('Accept-Language'), {
+    allowed: shop.customerLanguages,
+    locale: shop.locale,
+  })
+  return { language, messages: customerMessages(language) }
+}
+
+const customerPath = /^\/(?:f|r|confirm|how)\//
+
+/** The texts of problems for a customer's page, where no shop may be known; null for all other pages. */
+export function problemSpeechFor(request: Request): ProblemSpeech | null {
+  if (!customerPath.test(new URL(request.url).pathname)) return null
+  const { language, messages } = speechFor(request)
+  return { language, messages: { problem: messages.problem, confirm: messages.confirm } }
+}
+
+/** An address that goes on in the language that was asked for by `?lang=`. */
+export function withLanguage(address: string, request: Request): string {
+  const asked = new URL(request.url).searchParams.get('lang')
+  if (!asked) return address
+  return `${address}${address.includes('?') ? '&' : '?'}lang=${encodeURIComponent(asked.slice(0, 20))}`
+}

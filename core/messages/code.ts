@@ -1,0 +1,40 @@
+import type { English } from './say'
+import type { TextsByKey, Translate } from './typedKeys'
+import type { UntypedTranslate } from './translate'
+
+/* A message before its language is known: its key and the values of its places, in one string. */
+
+const coded = /^[a-z]\w*(?:\.\w+)+(?:\?|$)/i
+
+/** The code of a message: `form.error.long?limit=120`. Schemas and stored rows carry codes; a catalogue words them. */
+export const messageCode: Translate<TextsByKey<English>> = (key, ...[values]) => {
+  const query = new URLSearchParams(
+    Object.entries(values ?? {}).map(([name, value]) => [name, String(value)]),
+  )
+  return query.size > 0 ? `${key}?${query}` : key
+}
+
+/** Words a code in a language; the place `problem` may hold another code. What is no code was stored as a sentence, and stays as it is. */
+export function translateCode(translate: unknown, code: string): string {
+  if (!coded.test(code)) return code
+  const [key, query] = code.split('?', 2) as [string, string | undefined]
+  const wordValue = (name: string, value: string): string | number => {
+    if (name === 'problem') return translateCode(translate, value)
+    return isNumber(value) ? Number(value) : value
+  }
+  const values = Object.fromEntries(
+    [...new URLSearchParams(query)].map(([name, value]) => [name, wordValue(name, value)]),
+  )
+  return (translate as UntypedTranslate)(key, values)
+}
+
+/** Words codes that stand one a line. */
+export function translateCodes(translate: unknown, codes: string): string {
+  if (!coded.test(codes)) return codes
+  return codes
+    .split('\n')
+    .map((code) => translateCode(translate, code))
+    .join('; ')
+}
+
+const isNumber = (text: string) => /^-?\d{1,15}(?:\.\d+)?$/.test(text) && String(Number(text)) === text

@@ -1,0 +1,32 @@
+/** Reviews that came as one: said first, looked at together, decided together. */
+export const groupWords = {
+  group: {
+    same_one: '{{count}} says the same.',
+    same_other: '{{count}} say the same.',
+    crowd_one: '{{count}} arrived with others.',
+    crowd_other: '{{count}} arrived together.',
+    saysSame: '{{count}} say the same',
+    cameTogether: '{{count}} together',
+    look: 'Look at them together',
+    title: 'Decide together:',
+    odd: 'These differ from the rest, so they aren’t selected:',
+    oddity: {
+      verified: 'a verified buyer',
+      rating: 'another rating',
+      product: 'about something else',
+      words: 'different wording',
+    },
+    rest_one: 'The other one',
+    rest_other: 'The other {{count}}',
+    approved_one: 'One like them is already approved. It stays as it is:',
+    approved_other: '{{count}} like them are already approved. They stay as they are:',
+    open: 'Open',
+    alone: 'Others arrived with this one.',
+    aloneSame: 'Others say the same as this one.',
+    spam_one: 'One like it is already spam.',
+    spam_other: '{{count}} like it are already spam.',
+    this: 'this one',
+    joined: 'spotted when others followed',
+    none: 'Select the ones you mean.',
+  },
+} as const

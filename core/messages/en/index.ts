@@ -1,0 +1,26 @@
+import { decideWords } from './decide'
+import { displayWords } from './display'
+import { frameWords } from './frame'
+import { gatherWords } from './gather'
+import { groupWords } from './groups'
+import { jobWords } from './jobs'
+import { photoWords } from './photos'
+import { proofWords } from './proof'
+import { setUpWords } from './setUp'
+import { showWords } from './show'
+import { signalWords } from './signals'
+
+/** What the people of a shop read. Plurals end in `_one` and `_other`. */
+export const ownerTexts = {
+  ...displayWords,
+  ...decideWords,
+  ...signalWords,
+  ...gatherWords,
+  ...showWords,
+  ...groupWords,
+  ...jobWords,
+  ...proofWords,
+  ...photoWords,
+  ...setUpWords,
+  ...frameWords,
+} as const
