@@ -135,7 +135,7 @@ async function ownerRaisesLowestRating(page: Page): Promise<void> {
   await page.press('Publish 2 changes')
   await page.sees('What visitors will see', 'dialog')
   await page.sees(/any rating 4 stars and up/, 'dialog')
-  await page.sees(/Goes\s+Maud Pellerin \(3\), Mireia Puig \(2\)/, 'dialog')
+  await page.sees(/Removed\s+Maud Pellerin \(3\), Mireia Puig \(2\)/, 'dialog')
   await page.accessible()
   await page.click('dialog form button')
   await page.sees('Published today')

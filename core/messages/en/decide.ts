@@ -92,7 +92,7 @@ export const decideWords = {
     toShow: 'See my displays',
     toForm: 'See my form',
     lanes: 'Lists',
-    of: 'of',
+    of: 'Showing',
     looksLikeSpam: 'looks like spam, {{score}}',
     shopWhole: 'the shop in general',
     list: 'Reviews',
