@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { startDemo, startEmpty } from './support/application'
-import { desk, phone, withBrowser } from './support/browser'
+import { desk, phone, closeBrowsers, withBrowser } from './support/browser'
 import { pageOf, type Page } from './support/page'
 
 /** One current picture of each main view, from the demo data. */
@@ -110,6 +110,8 @@ try {
   }
 } finally {
   await demo.stop()
+  await closeBrowsers()
+  removePrepared()
 }
 
 async function fillIn(page: Page): Promise<void> {

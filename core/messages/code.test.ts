@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { messageCode, translateCode } from './code'
+import { messageCode, translateCode, translateCodes } from './code'
 import { customerTranslate } from './customers'
 import { say } from './say'
 
@@ -20,6 +20,12 @@ test('a problem inside a message is worded too', () => {
   expect(translateCode(say, messageCode('photo.error.named', { name: 'a.mp4', problem }))).toBe(
     'a.mp4: This is a video. Please choose a photo.',
   )
+})
+
+test('codes one a line are worded one after the other', () => {
+  const codes = [messageCode('personal.phone'), messageCode('signal.personalDetail')].join('\n')
+  expect(translateCodes(say, codes)).toBe('a phone number; everyone on your page could read it')
+  expect(translateCodes(say, 'An old sentence.\nAnd a line.')).toBe('An old sentence.\nAnd a line.')
 })
 
 test('a sentence that was stored by an earlier version stays as it is', () => {

@@ -30,11 +30,9 @@ export function translateCode(translate: unknown, code: string): string {
 
 /** Words codes that stand one a line. */
 export function translateCodes(translate: unknown, codes: string): string {
-  if (!coded.test(codes)) return codes
-  return codes
-    .split('\n')
-    .map((code) => translateCode(translate, code))
-    .join('; ')
+  const lines = codes.split('\n')
+  if (!coded.test(lines[0]!)) return codes
+  return lines.map((code) => translateCode(translate, code)).join('; ')
 }
 
 const isNumber = (text: string) => /^-?\d{1,15}(?:\.\d+)?$/.test(text) && String(Number(text)) === text

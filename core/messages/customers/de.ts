@@ -20,7 +20,7 @@ export const de: CustomerMessages = {
     counter: '{{used}} von {{limit}}',
     name: 'Name',
     shownAs: 'erscheint als „{{name}}“',
-    shownAsHint: 'erscheint als Vorname und Initiale',
+    shownAsHint: 'nur Vorname und Initiale',
     email: 'E-Mail',
     neverShown: 'wird nie angezeigt',
     orderNumber: 'Bestellnummer',

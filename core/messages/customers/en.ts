@@ -19,7 +19,7 @@ export const en = {
     counter: '{{used}} of {{limit}}',
     name: 'Name',
     shownAs: 'shown as “{{name}}”',
-    shownAsHint: 'shown as first name and initial',
+    shownAsHint: 'first name and initial only',
     email: 'Email',
     neverShown: 'never shown',
     orderNumber: 'Order number',

@@ -20,7 +20,7 @@ export const es: CustomerMessages = {
     counter: '{{used}} de {{limit}}',
     name: 'Nombre',
     shownAs: 'se muestra como «{{name}}»',
-    shownAsHint: 'se muestra con nombre e inicial',
+    shownAsHint: 'solo nombre e inicial',
     email: 'Correo electrónico',
     neverShown: 'nunca se muestra',
     orderNumber: 'Número de pedido',

@@ -20,7 +20,7 @@ export const fr: CustomerMessages = {
     counter: '{{used}} sur {{limit}}',
     name: 'Nom',
     shownAs: 'affiché comme « {{name}} »',
-    shownAsHint: 'affiché avec prénom et initiale',
+    shownAsHint: 'prénom et initiale seulement',
     email: 'Adresse e-mail',
     neverShown: 'jamais affichée',
     orderNumber: 'Numéro de commande',

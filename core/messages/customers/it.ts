@@ -20,7 +20,7 @@ export const it: CustomerMessages = {
     counter: '{{used}} di {{limit}}',
     name: 'Nome',
     shownAs: 'appare come «{{name}}»',
-    shownAsHint: 'appare con nome e iniziale',
+    shownAsHint: 'solo nome e iniziale',
     email: 'Indirizzo e-mail',
     neverShown: 'non viene mai mostrato',
     orderNumber: 'Numero d’ordine',

@@ -26,7 +26,7 @@ export const jobWords = {
       sendMail: 'Sending an email',
       digest: 'The daily email',
       holdCrowd: 'Holding back reviews that arrived with an attack',
-      cleanUp: 'Deleting data that is too old to be kept',
+      cleanUp: 'Deleting data that is no longer needed',
       sweepMedia: 'Deleting files that are no longer used',
     },
     keeps: { importOrders: 'Orders imported so far stay.' },
