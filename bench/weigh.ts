@@ -1,8 +1,8 @@
 import { hundredthsOfFive } from '../core/formats/rating'
 import type { Arriving } from '../core/moderation/memory/arrival'
-import { ShopMemory } from '../core/moderation/memory/shopMemory'
+import { ShopHistory } from '../core/moderation/memory/shopHistory'
 import { arrivalState } from '../core/moderation/rules'
-import { openly } from '../core/moderation/manner'
+import { trustedSubmission } from '../core/moderation/submissionChecks'
 import { spamScore } from '../core/moderation/spamScore'
 import { weigh } from '../core/moderation/weigh'
 import { startingModel } from '../core/moderation/wording/starting'
@@ -46,7 +46,7 @@ console.log(
   `floor: ${Math.round(floorRate)} texts a second, of ${Math.round(texts.slice(0, 500).join(' ').split(' ').length / 500)} words`,
 )
 
-const memory = new ShopMemory()
+const memory = new ShopHistory()
 const start = Date.parse('2016-01-01T00:00:00Z')
 const model = startingModel()
 function arriving(i: number): Arriving {
@@ -66,8 +66,8 @@ function arriving(i: number): Arriving {
 
 const ownDomains = ['tidemark.example']
 function review(one: Arriving) {
-  const { arrival, past } = memory.meet(one)
-  const signals = weigh({ arrival, past, model, ownDomains, knownOrderKeys: [], ...openly })
+  const { arrival, past } = memory.compareAndRemember(one)
+  const signals = weigh({ arrival, past, model, ownDomains, knownOrderKeys: [], ...trustedSubmission })
   return arrivalState({ score: spamScore(signals), kinds: signals.map(({ kind }) => kind) })
 }
 

@@ -2,10 +2,10 @@ import { z } from 'zod'
 import { hundredthsOfFive } from '../core/formats/rating'
 import { translateCode, translateCodes } from '../core/messages/code'
 import { say } from '../core/messages/say'
-import { ShopMemory } from '../core/moderation/memory/shopMemory'
+import { ShopHistory } from '../core/moderation/memory/shopHistory'
 import { readWords } from '../core/moderation/reading'
 import { arrivalState, type ArrivalState } from '../core/moderation/rules'
-import { openly } from '../core/moderation/manner'
+import { trustedSubmission } from '../core/moderation/submissionChecks'
 import { spamScore } from '../core/moderation/spamScore'
 import { weigh } from '../core/moderation/weigh'
 import { modelToTeach, startingModel } from '../core/moderation/wording/starting'
@@ -63,7 +63,7 @@ export interface Assessed {
 /** Weighs the reviews of a file one after the other, each by those before it; none is revised. */
 export function assessFile(file: string, ownDomains: string[], teach: string | undefined): Assessed[] {
   const lessons = teach === undefined ? [] : readJsonLines(teach, lessonSchema)
-  const shops = new Map<string, { memory: ShopMemory; model: WordingModel }>()
+  const shops = new Map<string, { memory: ShopHistory; model: WordingModel }>()
   const shopOf = (name: string) => {
     const known = shops.get(name)
     if (known) return known
@@ -71,7 +71,7 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
     const model = own.length === 0 ? startingModel() : modelToTeach()
     for (const lesson of own)
       model.teach(readWords(lesson).words, lesson.decision === 'spam' ? 'spam' : 'honest', LESSON)
-    const made = { memory: new ShopMemory(), model }
+    const made = { memory: new ShopHistory(), model }
     shops.set(name, made)
     return made
   }
@@ -79,14 +79,14 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
   const ids = reviews.map(({ id }, i) => id ?? i + 1)
   return reviews.map((review, i) => {
     const { memory, model } = shopOf(review.shop)
-    const { arrival, past } = memory.meet(arriving(review, String(i)))
+    const { arrival, past } = memory.compareAndRemember(arriving(review, String(i)))
     const signals = weigh({
       arrival,
       past,
       model,
       ownDomains,
       knownOrderKeys: [],
-      ...openly,
+      ...trustedSubmission,
     })
     const score = spamScore(signals)
     return {

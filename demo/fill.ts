@@ -1,14 +1,14 @@
 import { existsSync, rmSync } from 'node:fs'
 import { plainAct, type ReviewAct } from '../core/moderation/reviewAct'
 import { manualEntrySchema } from '../core/intake/manualEntry'
-import { fold } from '../core/formats/fold'
+import { normalizeText } from '../core/formats/normalizeText'
 import type { PhotoRef } from '../core/intake/photos'
 import { TRAP_FIELD } from '../core/intake/submission'
 import { orderNumberKey } from '../core/proof/orderNumber'
 import { hashPassword } from '../server/account/password'
 import { openForm, submitForm } from '../server/collection/customerForm'
 import { writeDown } from '../server/collection/writeDown'
-import { keepPicture } from '../server/media/keepPicture'
+import { storePicture } from '../server/media/storePicture'
 import { stagePhoto } from '../server/media/stagePhoto'
 import { issueFormToken } from '../server/collection/formToken'
 import { databaseFile, mediaFolder, signingKey } from '../server/dataFolder'
@@ -129,7 +129,7 @@ async function addShop(
   const productIds = new Map<string, number>()
   for (const [sku, title] of Object.entries(story.products)) {
     const drawn = story.pictures.products[sku]
-    const picture = drawn ? await keepPicture(services, shopId, drawing(drawn)) : null
+    const picture = drawn ? await storePicture(services, shopId, drawing(drawn)) : null
     const [id] = await db('product').insert({ shop_id: shopId, public_id: newId(), sku, title, picture })
     productIds.set(sku, id!)
   }
@@ -263,7 +263,7 @@ async function writtenDown(
 const drawing = (svg: string) => `data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')}`
 
 function mailboxOf(name: string): string {
-  const parts = fold(name)
+  const parts = normalizeText(name)
     .replace(/[^a-z\s]/g, '')
     .split(/\s+/)
     .filter(Boolean)

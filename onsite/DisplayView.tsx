@@ -3,8 +3,8 @@ import type { DisplayModel } from '../core/display/displayModel'
 import { regionName } from './regionName'
 import { QuotationView } from './QuotationView'
 import { Slides } from './Slides'
-import { Summary } from './Summary'
-import { Whole } from './Whole'
+import { DisplayHeader } from './DisplayHeader'
+import { RatingSummary } from './RatingSummary'
 
 /** A display as visitors get it: static HTML, which the loader wakes where a layout needs to move. */
 export function DisplayView({
@@ -22,7 +22,7 @@ export function DisplayView({
   if (layout.kind === 'badge' || layout.kind === 'ratingLine')
     return (
       <div className={classes.filter(Boolean).join(' ')} lang={model.language} data-wake={wake}>
-        <Whole model={model} />
+        <RatingSummary model={model} />
       </div>
     )
   return (
@@ -42,8 +42,8 @@ export function DisplayView({
           {heading.line.trim()}
         </p>
       )}
-      {layout.kind === 'aggregate' && <Whole model={model} />}
-      <Summary model={model} />
+      {layout.kind === 'aggregate' && <RatingSummary model={model} />}
+      <DisplayHeader model={model} />
       {showsReviews(layout.kind) && !empty && <Reviews model={model} />}
     </section>
   )

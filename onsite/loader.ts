@@ -1,4 +1,4 @@
-import { groundAround, suit } from './ground'
+import { groundAround, applyColorScheme } from './colorScheme'
 
 interface Answer {
   html: string
@@ -14,6 +14,8 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
   const display = `${origin}/d/${encodeURIComponent(box.dataset.elogio ?? '')}`
   const query = new URLSearchParams()
   for (const name of asked) if (box.dataset[name]) query.set(name, box.dataset[name])
+  const pageLanguage = box.closest<HTMLElement>('[lang]')?.lang
+  if (pageLanguage && !query.has('lang')) query.set('lang', pageLanguage)
   try {
     const answer = await fetch(`${display}.json${query.size ? `?${query}` : ''}`, { credentials: 'omit' })
     if (!answer.ok) return
@@ -46,7 +48,7 @@ function show(box: HTMLElement, html: string, css: string): void {
   root.adoptedStyleSheets = [sheet]
   root.innerHTML = html
   const display = root.querySelector<HTMLElement>('.eg')
-  suit(display, ground)
+  applyColorScheme(display, ground)
   if (!display) return
   if (display.matches('.eg-badge,.eg-ratingLine')) box.dataset.inline = ''
   else hold(box, display, reserved, width)

@@ -1,5 +1,5 @@
 import type { DisplayModel } from '../core/display/displayModel'
-import { isDark, type Dressed } from '../core/display/dress'
+import { isDark, type ResolvedTheme } from '../core/display/theme'
 import { columnStyles, layoutRules } from './layoutStyles'
 
 /**
@@ -71,7 +71,16 @@ const photos = `
 const squeeze = (css: string) => css.replace(/\n/g, '')
 
 /** Colours and spaces of a dress, as custom properties and the ground it stands on. */
-function dressStyles({ background, text, accent, corners, density, inside, around, frame }: Dressed): string {
+function dressStyles({
+  background,
+  text,
+  accent,
+  corners,
+  density,
+  inside,
+  around,
+  frame,
+}: ResolvedTheme): string {
   const unlit = 'color-mix(in srgb,currentColor 34%,transparent)'
   const dark = `--eg-accent:${accent.dark};--eg-proof:#7fd08f`
   const light = `--eg-accent:${accent.light};--eg-proof:#1f7a36`

@@ -1,17 +1,23 @@
 import { knownDevice, nameDevice } from './account/device'
-import { listenToChanges, signIn, signOut, whoIs } from './account/session'
+import { listenToChanges, signIn, signOut, findSession } from './account/session'
 import { changePassword, saveSettings } from './account/settings'
 import { isEmpty, setUp } from './account/setUp'
-import { handOut, lacksPhotos, openForm, submitForm, thanksFor } from './collection/customerForm'
+import { issueChallenge, hasLostPhotos, openForm, submitForm, thanksFor } from './collection/customerForm'
 import { gatherView, setWriters } from './collection/gather'
-import { changeOwn, consentOwn, ownReview, takeBackOwn } from './collection/ownReview'
+import { changeOwn, consentOwn, ownReview, withdrawOwn } from './collection/ownReview'
 import { writeDown, writeView } from './collection/writeDown'
-import { askToConfirm, confirmMailbox, confirmView } from './collection/confirmation'
+import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/confirmation'
 import { mailSettings, saveTelling, tryMail } from './mail/mailSettings'
-import { bringOrderFile, bringOrders, ordersView } from './proof/bringOrders'
+import { importOrderFile, importUploadedOrders, ordersView } from './proof/ordersUpload'
 import { keepPiece } from './proof/incoming'
 import { latestOwnAct } from './moderation/latestOwnAct'
-import { forgetView, keepAlt, keepAside, queueNames, saveView } from './moderation/asides'
+import {
+  deleteView,
+  savePhotoDescription,
+  saveNoteOrDraft,
+  queueNames,
+  saveView,
+} from './moderation/notesAndDrafts'
 import { decide, decideMany } from './moderation/decide'
 import { allInLane, firstInLane, laneToOpen, neighbours, queueView } from './moderation/queue'
 import { readFilter } from './moderation/readFilter'
@@ -22,19 +28,19 @@ import { stagedPhotos, stagePhoto } from './media/stagePhoto'
 import { stagePage } from './outside/stagePage'
 import { readShopSite } from './outside/readShopSite'
 import { displayCards } from './publishing/displayCards'
-import { bringBack, makeLive, saveDraft } from './publishing/draft'
+import { restoreVersion, makeLive, saveDraft } from './publishing/draft'
 import { editorView } from './publishing/editorView'
 import {
   copyDisplay,
   keepMeasured,
-  putBack,
+  restoreDisplay,
   remove,
   rename,
   setAddress,
   setSharingPicture,
   takeDown,
 } from './publishing/manage'
-import { howHandled } from './publishing/howHandled'
+import { reviewPolicy } from './publishing/reviewPolicy'
 import { looksToStartFrom, startDisplay } from './publishing/newDisplay'
 import type { Publication } from './publishing/published'
 import { samplePreview } from './publishing/samplePreview'
@@ -61,7 +67,7 @@ export function buildElogio(services: Services, publication: Publication) {
     knownDevice: bound(knownDevice),
     signIn: bound(signIn),
     signOut: bound(signOut),
-    whoIs: bound(whoIs),
+    whoIs: bound(findSession),
     isEmpty: bound(isEmpty),
     readShopSite: bound(readShopSite),
     shopPicture,
@@ -75,24 +81,24 @@ export function buildElogio(services: Services, publication: Publication) {
     tryMail: bound(tryMail),
     changePassword: bound(changePassword),
     openForm: bound(openForm),
-    handOut: bound(handOut),
+    handOut: bound(issueChallenge),
     submitForm: bound(submitForm),
     stagePhoto: bound(stagePhoto),
     stagedPhotos: bound(stagedPhotos),
-    lacksPhotos: bound(lacksPhotos),
+    lacksPhotos: bound(hasLostPhotos),
     thanksFor: bound(thanksFor),
     confirmView: bound(confirmView),
     ownReview: bound(ownReview),
     changeOwn: bound(changeOwn),
-    takeBackOwn: bound(takeBackOwn),
+    takeBackOwn: bound(withdrawOwn),
     consentOwn: bound(consentOwn),
     setWriters: bound(setWriters),
-    bringOrders: bound(bringOrders),
-    bringOrderFile: bound(bringOrderFile),
+    bringOrders: bound(importUploadedOrders),
+    bringOrderFile: bound(importOrderFile),
     keepOrderPiece: bound(keepPiece),
     ordersView: bound(ordersView),
-    confirmMailbox: bound(confirmMailbox),
-    askToConfirm: bound(askToConfirm),
+    confirmMailbox: bound(confirmEmail),
+    askToConfirm: bound(askCustomerToConfirm),
     writeView: bound(writeView),
     writeDown: bound(writeDown),
     stepCounts: bound(stepCounts),
@@ -105,9 +111,9 @@ export function buildElogio(services: Services, publication: Publication) {
     allInLane: bound(allInLane),
     queueNames: bound(queueNames),
     saveView: bound(saveView),
-    forgetView: bound(forgetView),
-    keepAside: bound(keepAside),
-    keepAlt: bound(keepAlt),
+    forgetView: bound(deleteView),
+    keepAside: bound(saveNoteOrDraft),
+    keepAlt: bound(savePhotoDescription),
     readTogether: bound(readTogether),
     reviewView: bound(reviewView),
     neighbours: bound(neighbours),
@@ -121,10 +127,10 @@ export function buildElogio(services: Services, publication: Publication) {
     editorView: bound(editorView),
     saveDraft: bound(saveDraft),
     makeLive: bound(makeLive),
-    bringBack: bound(bringBack),
+    bringBack: bound(restoreVersion),
     looksToStartFrom: bound(looksToStartFrom),
     startDisplay: bound(startDisplay),
-    howHandled: bound(howHandled),
+    howHandled: bound(reviewPolicy),
     copyDisplay: bound(copyDisplay),
     renameDisplay: bound(rename),
     keepMeasured: bound(keepMeasured),
@@ -135,7 +141,7 @@ export function buildElogio(services: Services, publication: Publication) {
       takeDown(services, publication, shop, member, key),
     removeDisplay: (shop: Shop, member: Member, key: string) =>
       remove(services, publication, shop, member, key),
-    putBackDisplay: bound(putBack),
+    putBackDisplay: bound(restoreDisplay),
   }
 }
 export type Elogio = ReturnType<typeof buildElogio>

@@ -6,10 +6,10 @@ import { buildChanges, type Changes } from './changes'
 import { silentLog, type Log } from './log'
 import { buildOpenStreams, type OpenStreams } from './openStreams'
 import { buildPresence, type Presence } from './presence'
-import { buildShopMemories, type ShopMemories } from './moderation/shopMemories'
+import { buildArrivalHistories, type ArrivalHistories } from './moderation/arrivalHistories'
 import type { Mailer } from './mail/mailer'
 import type { Published } from './publishing/published'
-import { buildStock, type Stock } from './publishing/stock'
+import { buildPublishableReviews, type PublishableReviews } from './publishing/publishableReviews'
 import { fetchOutside } from './outside/fetchOutside'
 import type { Workers } from './workers/workers'
 
@@ -33,11 +33,11 @@ export interface Services {
   /** Where pictures lie. */
   mediaFolder: string
   /** What may be shown of each shop, kept in memory. */
-  stock: Stock
+  stock: PublishableReviews
   /** Hands a display that was rendered to whoever answers visitors. */
   published: (display: Published) => void
   /** What weighing remembers of each shop's arrivals. */
-  memories: ShopMemories
+  memories: ArrivalHistories
   /** Addresses of what single layouts run on other people's pages, by name. */
   behaviours: Partial<Record<Behaviour | 'page', string>>
   /** The way out for mails; null where none is set. */
@@ -69,8 +69,8 @@ export function buildServices(
     newSecret: () => randomBytes(32).toString('base64url'),
     fetchOutside,
     allowedHosts: [],
-    stock: buildStock(),
-    memories: buildShopMemories(given.db, given.now ?? (() => new Date())),
+    stock: buildPublishableReviews(),
+    memories: buildArrivalHistories(given.db, given.now ?? (() => new Date())),
     published: () => undefined,
     behaviours: {},
     mailer: null,

@@ -3,6 +3,7 @@ import path from 'node:path'
 import { startDemo, startEmpty } from './support/application'
 import { desk, phone, closeBrowsers, withBrowser } from './support/browser'
 import { pageOf, type Page } from './support/page'
+import { removePrepared } from './support/prepared'
 
 /** One current picture of each main view, from the demo data. */
 const folder = 'docs/screenshots'

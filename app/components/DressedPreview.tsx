@@ -1,5 +1,5 @@
 import { startingConfiguration } from '../../core/display/startingConfiguration'
-import { dressed } from '../../core/display/dress'
+import { resolveTheme } from '../../core/display/theme'
 import { shadowStyles } from '../../onsite/styles'
 import { ShadowHtml } from './ShadowHtml'
 
@@ -30,8 +30,8 @@ function stylesOf({ ground, ink, brand, corners }: TypedDress): string {
   const { layout, dress } = startingConfiguration
   try {
     const site = { ground, ink, brand, corners: Number(corners) || 0 }
-    return shadowStyles({ layout, quotations: [], dress: dressed(dress, site) })
+    return shadowStyles({ layout, quotations: [], dress: resolveTheme(dress, site) })
   } catch {
-    return shadowStyles({ layout, quotations: [], dress: dressed(dress, plain) })
+    return shadowStyles({ layout, quotations: [], dress: resolveTheme(dress, plain) })
   }
 }

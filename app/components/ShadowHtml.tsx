@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import type { Behaviour } from '../../onsite/render'
-import { wake } from './wake'
+import { activate } from './activate'
 
 const none: Behaviour[] = []
 
@@ -25,7 +25,7 @@ export function ShadowHtml({
     sheet.replaceSync(css)
     root.adoptedStyleSheets = [sheet]
     root.innerHTML = html
-    return wake(root, behaviours)
+    return activate(root, behaviours)
   }, [html, css, behaviours])
   // The host takes nothing but type and colour from around it, so size and place belong to the box about it.
   return (

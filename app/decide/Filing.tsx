@@ -4,7 +4,7 @@ import { useLetter } from '../components/useLetter'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { BODY_LIMIT } from '../../core/intake/submission'
 import { say } from '../../core/messages/say'
-import { useAside } from './useAside'
+import { useNoteOrDraft } from './useNoteOrDraft'
 
 /** Where a review belongs: its product, its tags, and a note to oneself. */
 export function Filing({
@@ -26,7 +26,7 @@ export function Filing({
   const product = useRef<HTMLSelectElement>(null)
   const tag = useRef<HTMLInputElement>(null)
   const noteField = useRef<HTMLTextAreaElement>(null)
-  const note = useAside(address, 'note', review.note)
+  const note = useNoteOrDraft(address, 'note', review.note)
   useLetter('m', () => product.current?.focus(), { preventDefault: true })
   useLetter('t', () => tag.current?.focus(), { preventDefault: true })
   useLetter('o', () => noteField.current?.focus(), { preventDefault: true })

@@ -8,7 +8,7 @@ import { say } from '../../core/messages/say'
 import { Key } from '../components/Key'
 import { actLetters, filledActs } from './actLooks'
 import { queuePath, queueQuery, type QueueSearch } from './address'
-import type { Ticks } from './useTicks'
+import type { Ticks } from './useSelection'
 
 const ALL_AT_ONCE = 2000
 

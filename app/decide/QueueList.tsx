@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { Link, NavLink } from 'react-router'
 import { isNarrowed } from '../../core/moderation/reviewFilter'
-import { pointedKinds, type SignalKind } from '../../core/moderation/signal'
+import { scoredKinds, type SignalKind } from '../../core/moderation/signal'
 import { HELD_FROM, openStates, type ReviewState } from '../../core/moderation/rules'
 import { languageName } from '../../core/messages/languageName'
 import { say } from '../../core/messages/say'
@@ -9,7 +9,7 @@ import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
 import { FIRST_SHOWN, queuePath, type QueueSearch } from './address'
 import { FoundWords } from './FoundWords'
-import type { Ticks } from './useTicks'
+import type { Ticks } from './useSelection'
 
 type Line = ReviewLine & { when: string; tags: string[] }
 
@@ -150,7 +150,7 @@ function LineWords({
   )
 }
 
-const isPointed = (kind: SignalKind) => (pointedKinds as readonly SignalKind[]).includes(kind)
+const isPointed = (kind: SignalKind) => (scoredKinds as readonly SignalKind[]).includes(kind)
 
 const tones = { plum: 'var(--color-error)', ochre: 'var(--color-warning)', moss: 'var(--color-success)' }
 

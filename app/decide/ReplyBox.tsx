@@ -5,7 +5,7 @@ import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { BODY_LIMIT } from '../../core/intake/submission'
 import { say } from '../../core/messages/say'
 import { Key } from '../components/Key'
-import { useAside } from './useAside'
+import { useNoteOrDraft } from './useNoteOrDraft'
 
 /** The shop's public answer: drafted, posted, changed, taken back. */
 export function ReplyBox({
@@ -31,7 +31,7 @@ export function ReplyBox({
   const { reply } = review
   const [editing, setEditing] = useState(review.replyDraft !== '')
   const [seen, setSeen] = useState(reply?.body)
-  const draft = useAside(address, 'replyDraft', review.replyDraft)
+  const draft = useNoteOrDraft(address, 'replyDraft', review.replyDraft)
   const field = useRef<HTMLTextAreaElement>(null)
   const forget = useFetcher()
   // Once it is posted or taken back, what stands is shown and the field is empty again.

@@ -4,7 +4,7 @@ import { ALT_LIMIT } from '../../core/intake/photos'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { say } from '../../core/messages/say'
 import type { ReviewPhoto } from '../../server/data/photos'
-import { useAside } from './useAside'
+import { useNoteOrDraft } from './useNoteOrDraft'
 
 interface Given {
   /** Where what a photo shows is kept. */
@@ -168,7 +168,7 @@ function Turn({
 
 /** What the photo shows, kept as it is typed and read out to visitors who can't see it. */
 function AltField({ address, photo }: { address: string; photo: ReviewPhoto }) {
-  const { text, type, isKept } = useAside(address, 'alt', photo.alt, photo.publicId)
+  const { text, type, isKept } = useNoteOrDraft(address, 'alt', photo.alt, photo.publicId)
   return (
     <label className="flex min-w-72 flex-1 flex-col gap-1 text-[13px]">
       <span className="flex flex-wrap justify-between gap-x-3 text-soft">

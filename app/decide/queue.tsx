@@ -13,8 +13,8 @@ import { ManyBar } from './ManyBar'
 import { openLane } from './openLane'
 import { QueueList } from './QueueList'
 import { SearchField } from './SearchField'
-import { useTicks, type Ticks } from './useTicks'
-import { Views } from './Views'
+import { useSelection, type Ticks } from './useSelection'
+import { SavedFilters } from './SavedFilters'
 import type { Route } from './+types/queue'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
@@ -50,7 +50,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
   const { search, counts, lines, total, products, tags } = loaderData
   const [open, setOpen] = useState<OpenStrip | null>(null)
   const [message, setMessage] = useState('')
-  const ticks = useTicks(lines, queueQuery({ ...search, show: undefined }))
+  const ticks = useSelection(lines, queueQuery({ ...search, show: undefined }))
   const lanes = reviewStates.filter((state) => state !== 'withdrawn' || counts[state] > 0)
   const titles = Object.fromEntries(products.map(({ sku, title }) => [sku, title]))
   const reviewIsOpen = 'review' in params && params.review !== undefined
@@ -63,7 +63,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
         <Sentence shop={params.shop} loaderData={loaderData} />
         <span className="ml-auto flex items-center gap-2">
           <SearchField shop={params.shop} search={search} />
-          <Views shop={params.shop} search={search} views={loaderData.views} />
+          <SavedFilters shop={params.shop} search={search} views={loaderData.views} />
           <span className="hidden lg:block">
             <Keys />
           </span>

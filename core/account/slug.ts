@@ -1,10 +1,10 @@
-import { fold } from '../formats/fold'
+import { normalizeText } from '../formats/normalizeText'
 
 const LONGEST = 40
 
 /** A name as part of an address: small letters, digits and hyphens, never empty. */
 export function slugOf(name: string): string {
-  const slug = fold(name)
+  const slug = normalizeText(name)
     .replace(/[^a-z0-9]+/g, '-')
     .slice(0, LONGEST)
     .replace(/^-+|-+$/g, '')

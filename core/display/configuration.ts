@@ -89,7 +89,7 @@ const dressSchema = z.object({
   inside: z.number().int().min(0).max(WIDEST_SPACE),
   around: z.number().int().min(0).max(WIDEST_SPACE),
 })
-export type Dress = z.infer<typeof dressSchema>
+export type Theme = z.infer<typeof dressSchema>
 
 const placementSchema = z.object({
   place: z.enum(places),

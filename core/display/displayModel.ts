@@ -5,10 +5,10 @@ import { customerTranslate } from '../messages/customers'
 import { customerLanguage } from '../messages/customers/languages'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
-import { dressed, type Dressed } from './dress'
+import { resolveTheme, type ResolvedTheme } from './theme'
 import { sampleQuotations } from './samples'
 import type { Quotation } from './quotation'
-import { isCounted, type DisplayShop, type ShowableReview } from './showableReview'
+import { inAverages, type DisplayShop, type ShowableReview } from './showableReview'
 import { toQuotation } from './toQuotation'
 
 /** Where a display leads; null where there is nothing to lead to. */
@@ -36,7 +36,7 @@ export interface DisplayModel {
   heading: Heading
   layout: Arrangement
   parts: Parts
-  dress: Dressed
+  dress: ResolvedTheme
   theme: 'light' | 'dark' | null
   /** The product that it is about, when it is one. */
   product: { sku: string; title: string } | null
@@ -90,10 +90,10 @@ export function displayModel({
     heading: configuration.heading,
     layout: configuration.layout,
     parts: configuration.parts,
-    dress: dressed(configuration.dress, shop.site, asked.theme ?? null),
+    dress: resolveTheme(configuration.dress, shop.site, asked.theme ?? null),
     theme: asked.theme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
-    tally: memoOf(scope, 'tally', () => tallyOf(scope.filter(isCounted))),
+    tally: memoOf(scope, 'tally', () => tallyOf(scope.filter(inAverages))),
     stock: scope.length,
     ratings: asksForRatings(selection.ratings) ? selection.ratings : null,
     quotations:

@@ -1,7 +1,7 @@
 import type { Pickable } from '../curation/selection'
 import type { Photo } from '../intake/candidate'
 import type { ProofMethod } from '../proof/matchOrder'
-import type { SiteDress } from './dress'
+import type { SiteStyle } from './theme'
 
 /** A review that may be shown: approved, and its writer agreed. */
 export interface ShowableReview extends Pickable {
@@ -27,7 +27,7 @@ export interface ShowableReview extends Pickable {
 }
 
 /** Written by a customer: what the shop wrote down counts in no average. */
-export const isCounted = ({ source }: Pick<Pickable, 'source'>): boolean => source !== 'manualEntry'
+export const inAverages = ({ source }: Pick<Pickable, 'source'>): boolean => source !== 'manualEntry'
 
 /** The shop as its displays need it. */
 export interface DisplayShop {
@@ -37,5 +37,5 @@ export interface DisplayShop {
   timeZone: string
   /** Names of products by SKU. */
   products: Record<string, string>
-  site: SiteDress
+  site: SiteStyle
 }

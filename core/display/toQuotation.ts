@@ -2,7 +2,7 @@ import { dateFormat, dayIn, spokenMonth } from '../formats/dates'
 import { litMarks, oneDecimal } from '../formats/rating'
 import type { Photo } from '../intake/candidate'
 import type { Parts } from './configuration'
-import { isCounted, type DisplayShop, type ShowableReview } from './showableReview'
+import { inAverages, type DisplayShop, type ShowableReview } from './showableReview'
 import { excerptOf } from './excerpt'
 import { publicName } from './publicName'
 import type { Quotation } from './quotation'
@@ -35,7 +35,7 @@ export function toQuotation(
   return {
     publicId: review.publicId,
     rated: review.rating,
-    counted: isCounted(review),
+    counted: inAverages(review),
     written: hasDate(review) ? dayIn(shop.timeZone, review.writtenAt) : null,
     marks: rated === null || parts.rating === 'numeral' ? null : litMarks(rated),
     numeral: rated === null || parts.rating === 'glyphs' ? '' : plainNumber(rated, locale),

@@ -1,9 +1,9 @@
-import type { Manner } from '../moderation/manner'
+import type { SubmissionChecks } from '../moderation/submissionChecks'
 import type { CustomerLanguage } from '../messages/customers/languages'
 import type { Writers } from './writers'
 
 /** A review on its way in, the same for every way in. Words and names are exactly as they came. */
-export interface Candidate extends Manner {
+export interface Candidate extends SubmissionChecks {
   source: 'form' | 'manualEntry'
   /** The form it came through; null for other ways in. */
   formId: number | null

@@ -1,4 +1,4 @@
-import { fold } from '../formats/fold'
+import { normalizeText } from '../formats/normalizeText'
 import { isGibberish } from './gibberishWord'
 import { isStreetWord } from './streetWord'
 
@@ -121,7 +121,7 @@ export function plainWord(word: string): PlainWord {
 function make(word: string): PlainWord {
   const seen = word.replace(UNSEEN, '')
   const mixed = latin.test(seen) && otherScript.test(seen)
-  const folded = fold(seen)
+  const folded = normalizeText(seen)
   const plain = mixed ? [...folded].map((letter) => alike[letter] ?? letter).join('') : folded
   const bare = plain.replace(/[^\p{L}\p{N}]/gu, '')
   const spelt = spell(plain).replace(/[^\p{L}\p{N}]/gu, '')

@@ -13,7 +13,7 @@ export interface Place {
   end: number
 }
 
-export const pointedKinds = [
+export const scoredKinds = [
   'link',
   'wording',
   'lookalike',
@@ -27,7 +27,7 @@ export const pointedKinds = [
   'template',
   'contact',
 ] as const
-export const pointlessKinds = [
+export const holdingKinds = [
   'abuse',
   'personal',
   'media',
@@ -37,7 +37,7 @@ export const pointlessKinds = [
   'nowork',
   'trap',
 ] as const
-export type SignalKind = (typeof pointedKinds)[number] | (typeof pointlessKinds)[number]
+export type SignalKind = (typeof scoredKinds)[number] | (typeof holdingKinds)[number]
 
 /** A reason that weighs on a review. `points` add up to the spam score; a holding reason has none. */
 export interface Signal {

@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { arrivalState, HELD_FROM, SPAM_FROM } from './rules'
 import { textAt, type SignalKind } from './signal'
-import { ShopMemory } from './memory/shopMemory'
-import { openly } from './manner'
+import { ShopHistory } from './memory/shopHistory'
+import { trustedSubmission } from './submissionChecks'
 import { spamScore } from './spamScore'
 import { weigh as weighAll, type Circumstances } from './weigh'
 import { startingModel } from './wording/starting'
@@ -16,12 +16,12 @@ const calm: Given = {
   ownDomains: ['wrenfield.example'],
   knownOrderKeys: [],
   fillSeconds: 60,
-  ...openly,
+  ...trustedSubmission,
 }
 
 /** What is found in words alone: nobody is known of the writer, and nobody wrote before. */
 function weigh(words: { title: string; body: string }, { fillSeconds, ...circumstances }: Given) {
-  const { arrival, past } = new ShopMemory().meet({
+  const { arrival, past } = new ShopHistory().compareAndRemember({
     id: '1',
     ...words,
     rating: null,

@@ -1,7 +1,7 @@
 import { messageCode } from '../messages/code'
 import type { ReadArrival } from './memory/arrival'
-import type { Past } from './memory/shopMemory'
-import type { Manner } from './manner'
+import type { ArrivalHistory } from './memory/shopHistory'
+import type { SubmissionChecks } from './submissionChecks'
 import type { Signal } from './signal'
 import { abuseSignal } from './signals/abuse'
 import { burstSignal } from './signals/burst'
@@ -20,16 +20,16 @@ import { wordingSignal } from './signals/wording'
 import type { WordingModel } from './wording/model'
 
 /** What is known of an arrival beside its words, its sender and those that came before. */
-export interface Circumstances extends Manner {
+export interface Circumstances extends SubmissionChecks {
   ownDomains: string[]
   /** Keys of orders of this shop that the words may name. */
   knownOrderKeys: string[]
 }
 
 /** All that a signal may look at. */
-export interface Weighing extends Circumstances {
+export interface SignalContext extends Circumstances {
   arrival: ReadArrival
-  past: Past
+  past: ArrivalHistory
   model: WordingModel
 }
 
@@ -37,7 +37,7 @@ export interface Weighing extends Circumstances {
  * Every signal, each in a file of its own. A new one is a function from what is weighed to a signal or nothing, named
  * here and in `signal.ts`, with its words in the catalogue. Wording alone is asked after them.
  */
-const signals: ((weighing: Weighing) => Signal | null)[] = [
+const signals: ((weighing: SignalContext) => Signal | null)[] = [
   ({ arrival, ownDomains }) => linkSignal(arrival.reading, ownDomains),
   ({ arrival, model }) => lookalikeSignal(arrival.reading, model),
   ({ arrival, past }) => nearCopySignal(arrival.reading, past.near, past.usuallyNear),
@@ -57,7 +57,7 @@ const signals: ((weighing: Weighing) => Signal | null)[] = [
 ]
 
 /** All signals of a review: those with points first, the heaviest leading. */
-export function weigh(weighing: Weighing): Signal[] {
+export function weigh(weighing: SignalContext): Signal[] {
   const found: Signal[] = []
   for (const signal of signals) {
     const one = signal(weighing)

@@ -1,6 +1,6 @@
 import { parse } from 'csv-parse/sync'
 import { dayFirstDate } from '../formats/dayFirstDate'
-import { fold } from '../formats/fold'
+import { normalizeText } from '../formats/normalizeText'
 import { messageCode } from '../messages/code'
 import { orderNumberKey } from './orderNumber'
 
@@ -159,7 +159,7 @@ function delimiterOf(text: string): string {
 }
 
 function placesOf(heading: string[]): Partial<Record<Column, number>> {
-  const names = heading.map((name) => fold(name).replace(/[^\p{L}\p{N}]/gu, ''))
+  const names = heading.map((name) => normalizeText(name).replace(/[^\p{L}\p{N}]/gu, ''))
   return Object.fromEntries(
     Object.entries(columns).flatMap(([column, known]) => {
       const place = known.map((name) => names.indexOf(name)).find((found) => found >= 0)

@@ -1,4 +1,4 @@
-import { fold } from '../formats/fold'
+import { normalizeText } from '../formats/normalizeText'
 
 const words =
   'order|orders|bestellung|bestellnummer|bestell|auftrag|auftragsnummer|rechnung|commande|pedido|ordine|zamowienie|zamowienia|bestelling|bestelnummer|encomenda|ordernummer|ordernr|reference|referenz|ref|number|numbers|nummer|numero|num|nr|no|id|my|meine|de|di'
@@ -10,7 +10,7 @@ const leading = new RegExp(`^[\\s#:.º°-]*(?:(?:${words})(?![\\p{L}])|n(?=[.°]
  * the words for "order" and "number" before it. Empty when nothing is left.
  */
 export function orderNumberKey(typed: string): string {
-  let rest = fold(typed).trim()
+  let rest = normalizeText(typed).trim()
   for (let before = ''; before !== rest;) {
     before = rest
     const shorter = rest.replace(leading, '')

@@ -1,4 +1,4 @@
-import { fold } from '../formats/fold'
+import { normalizeText } from '../formats/normalizeText'
 
 /** Said before or after a name and never part of it. */
 const titles = new Set(
@@ -70,8 +70,8 @@ function carrying(name: string): Part[] {
 }
 
 function spellings(word: string): Part {
-  const long = fold(written.reduce((text, [letter, out]) => text.replace(letter, out), word))
-  return [...new Set([fold(word), long])]
+  const long = normalizeText(written.reduce((text, [letter, out]) => text.replace(letter, out), word))
+  return [...new Set([normalizeText(word), long])]
 }
 
 const inOrder = ([given, ...families]: Part[]): Reading => ({ given: given!, families })

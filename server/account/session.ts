@@ -60,7 +60,7 @@ export function listenToChanges(
 }
 
 /** The member a session belongs to and the shops open to her, or null when there is no such session any more. */
-export async function whoIs(
+export async function findSession(
   { db, now }: Services,
   token: string,
 ): Promise<{ member: Member; shops: Shop[] } | null> {

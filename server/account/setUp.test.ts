@@ -5,7 +5,7 @@ import { allShops, shopsOfMember } from '../data/shops'
 import { displayCards } from '../publishing/displayCards'
 import { readShopSite } from '../outside/readShopSite'
 import { OutsideError } from '../outside/fetchOutside'
-import { signIn, whoIs } from './session'
+import { signIn, findSession } from './session'
 import { changePassword, resetPassword, saveSettings } from './settings'
 import { isEmpty, setUp } from './setUp'
 
@@ -30,7 +30,7 @@ async function withShop() {
   const { services } = await testServices()
   const made = await setUp(services, profile(), { account })
   if (made.outcome !== 'done') throw new Error(made.outcome)
-  const known = await whoIs(services, made.token!)
+  const known = await findSession(services, made.token!)
   return { services, made, member: known!.member, shop: known!.shops[0]! }
 }
 
@@ -73,14 +73,14 @@ test('a changed password signs out everywhere else; a wrong present one changes 
   const { services, member } = await withShop()
   const elsewhere = (await signIn(services, member.email, 'moss-and-mallow'))!
   expect(await changePassword(services, member, 'a wrong one', 'fern-and-foxglove')).toBeNull()
-  expect(await whoIs(services, elsewhere)).not.toBeNull()
+  expect(await findSession(services, elsewhere)).not.toBeNull()
   const here = await changePassword(services, member, 'moss-and-mallow', 'fern-and-foxglove')
-  expect(await whoIs(services, elsewhere)).toBeNull()
-  expect(await whoIs(services, here!)).not.toBeNull()
+  expect(await findSession(services, elsewhere)).toBeNull()
+  expect(await findSession(services, here!)).not.toBeNull()
   expect(await signIn(services, member.email, 'moss-and-mallow')).toBeNull()
 
   const made = (await resetPassword(services, member.email))!
-  expect(await whoIs(services, here!)).toBeNull()
+  expect(await findSession(services, here!)).toBeNull()
   expect(await signIn(services, member.email, made)).not.toBeNull()
   expect(await resetPassword(services, 'nobody@tarn.example')).toBeNull()
 })

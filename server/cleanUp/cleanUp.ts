@@ -9,7 +9,7 @@ import {
   deleteUsedTokens,
 } from '../data/cleanUp'
 import { allShops } from '../data/shops'
-import { rememberedFrom } from '../moderation/shopMemories'
+import { rememberedFrom } from '../moderation/arrivalHistories'
 import type { Services } from '../services'
 
 const DAY_MS = 86_400_000

@@ -16,12 +16,12 @@ import { MailRefused } from '../mail/mailer'
 import { stagePhoto, type Staged } from '../media/stagePhoto'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
-import { howHandled } from '../publishing/howHandled'
+import { reviewPolicy } from '../publishing/reviewPolicy'
 import type { Services } from '../services'
-import { counted } from '../data/counted'
-import { askToConfirm, confirmMailbox, confirmView } from './confirmation'
+import { countRows } from '../data/countRows'
+import { askCustomerToConfirm, confirmEmail, confirmView } from './confirmation'
 import { writeDown } from './writeDown'
-import { changeOwn, consentOwn, ownReview, takeBackOwn } from './ownReview'
+import { changeOwn, consentOwn, ownReview, withdrawOwn } from './ownReview'
 import { setWriters } from './gather'
 
 type Sent = Pick<Mail, 'messageId' | 'recipient' | 'subject' | 'text' | 'html'>
@@ -129,7 +129,7 @@ describe('confirming', () => {
     const { publicId, link } = await written({ product: 'HK-2', author_name: 'Somebody' })
     for (let i = 0; i < 3; i++) expect((await confirmView(services, link))!.confirmed).toBe(false)
     expect((await found(publicId)).verified).toBe(false)
-    expect(await confirmMailbox(services, link)).not.toBeNull()
+    expect(await confirmEmail(services, link)).not.toBeNull()
     const review = await found(publicId)
     expect([review.verified, review.confirmedAt !== null]).toEqual([true, true])
     expect(await proofOfReview(services.db, shop.id, review.id)).toMatchObject({
@@ -140,15 +140,17 @@ describe('confirming', () => {
   test('pressing the button a hundred times leads to one page and stores one token for it', async () => {
     const { publicId, link } = await written()
     const pages = new Set<string | null>()
-    for (let i = 0; i < 100; i++) pages.add(await confirmMailbox(services, link))
+    for (let i = 0; i < 100; i++) pages.add(await confirmEmail(services, link))
     expect([...pages]).toEqual([expect.any(String)])
     expect(
-      await counted(services.db('token').where({ review_id: (await found(publicId)).id, purpose: 'review' })),
+      await countRows(
+        services.db('token').where({ review_id: (await found(publicId)).id, purpose: 'review' }),
+      ),
     ).toBe(1)
   })
   test('a mailbox confirmed once confirms no other review that somebody types it into', async () => {
     const first = await written({ author_name: 'Somebody' })
-    await confirmMailbox(services, first.link)
+    await confirmEmail(services, first.link)
     const second = await send(services, 'wrenfield', {
       author_name: 'A rival',
       body: 'I bought it and it broke at once.',
@@ -163,7 +165,7 @@ describe('confirming', () => {
       await undecidedCount(services.db, shop.id),
       await unconfirmedCount(services.db, shop.id),
     ]).toEqual([0, 1])
-    await confirmMailbox(services, link)
+    await confirmEmail(services, link)
     expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['waiting', []])
     expect([
       await undecidedCount(services.db, shop.id),
@@ -174,23 +176,23 @@ describe('confirming', () => {
     await askFor('confirmed')
     const { publicId, link } = await written()
     await decide(services, shop, mara, publicId, plainAct('decline'), 1)
-    await confirmMailbox(services, link)
+    await confirmEmail(services, link)
     expect((await found(publicId)).state).toBe('declined')
   })
   test('what else holds it still holds it', async () => {
     await askFor('confirmed')
     const { publicId, link } = await written({ body: 'The lid came late, I live at 12 Old Mill Lane' })
     expect(await unconfirmedCount(services.db, shop.id)).toBe(0)
-    await confirmMailbox(services, link)
+    await confirmEmail(services, link)
     expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['held', ['personal']])
   })
   test('only verified buyers: the mailbox of an order goes on, another stays held with its reason', async () => {
     await askFor('buyers')
     const buyer = await written({ author_name: 'P' })
-    await confirmMailbox(services, buyer.link)
+    await confirmEmail(services, buyer.link)
     expect((await found(buyer.publicId)).state).toBe('waiting')
     const other = await written({ author_email: 'anna@berg.example', body: 'I have seen it at a friend’s.' })
-    await confirmMailbox(services, other.link)
+    await confirmEmail(services, other.link)
     expect([(await found(other.publicId)).state, await kindsOf(other.publicId)]).toEqual([
       'held',
       ['unverified'],
@@ -201,7 +203,7 @@ describe('confirming', () => {
     expect(await confirmView(services, `${link}x`)).toBeNull()
     clock.now = new Date(clock.now.getTime() + 31 * 86_400_000)
     expect(await confirmView(services, link)).toBeNull()
-    expect(await confirmMailbox(services, link)).toBeNull()
+    expect(await confirmEmail(services, link)).toBeNull()
   })
 })
 
@@ -215,7 +217,7 @@ describe('the customer’s own page', () => {
   }
   async function approved() {
     const { publicId, link } = await written()
-    const own = (await confirmMailbox(services, link))!
+    const own = (await confirmEmail(services, link))!
     await decide(services, shop, mara, publicId, plainAct('approve'), (await found(publicId)).revision)
     return { publicId, own }
   }
@@ -228,7 +230,7 @@ describe('the customer’s own page', () => {
     const review = await found(publicId)
     expect([review.state, review.body, review.rating]).toEqual(['waiting', change.body, 200])
     expect(await shown()).toEqual([['Cut true and easy to put together.', 400]])
-    expect((await howHandled(services, 'wrenfield'))!.counted).toMatchObject({ count: 1, average: 400 })
+    expect((await reviewPolicy(services, 'wrenfield'))!.counted).toMatchObject({ count: 1, average: 400 })
     expect((await reviewView(services, shop, publicId))!.standing).toMatchObject({ rating: 400 })
     expect((await ownReview(services, own))!.standing).toMatchObject({ rating: 400 })
     await decide(services, shop, mara, publicId, plainAct('approve'), review.revision)
@@ -252,7 +254,7 @@ describe('the customer’s own page', () => {
       { key: await stage(32), alt: 'two' },
     ]
     const { publicId, link } = await written({ media })
-    const own = (await confirmMailbox(services, link))!
+    const own = (await confirmEmail(services, link))!
     await decide(services, shop, mara, publicId, plainAct('approve'), (await found(publicId)).revision)
     const [, second] = (await ownReview(services, own))!.photos
     const changed = [
@@ -267,10 +269,10 @@ describe('the customer’s own page', () => {
   })
   test('taken back it is nowhere, and put back it waits', async () => {
     const { publicId, own } = await approved()
-    await takeBackOwn(services, own, true)
+    await withdrawOwn(services, own, true)
     expect([(await found(publicId)).state, await shown()]).toEqual(['withdrawn', []])
     expect(await changeOwn(services, own, change)).toBe(false)
-    await takeBackOwn(services, own, false)
+    await withdrawOwn(services, own, false)
     expect((await found(publicId)).state).toBe('waiting')
   })
   test('without consent visitors read it no more; with it they do again', async () => {
@@ -283,7 +285,7 @@ describe('the customer’s own page', () => {
   test('all of it is in the log, under nobody’s name', async () => {
     const { publicId, own } = await approved()
     await changeOwn(services, own, change)
-    await takeBackOwn(services, own, true)
+    await withdrawOwn(services, own, true)
     const { history } = (await reviewView(services, shop, publicId))!
     expect(history.map(({ act, memberName }) => [act, memberName])).toEqual([
       ['arrive', null],
@@ -315,20 +317,20 @@ describe('what the shop wrote down', () => {
       }),
     )
     expect((await approvedTally(services.db, shop.id)).count).toBe(0)
-    expect(await askToConfirm(services, shop, mara, publicId, 'nobody')).toBe('noAddress')
-    expect(await askToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('asked')
+    expect(await askCustomerToConfirm(services, shop, mara, publicId, 'nobody')).toBe('noAddress')
+    expect(await askCustomerToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('asked')
     await post()
     expect(sent[0]!.subject).toBe('wrenfield wrote down what you said. Is it right?')
-    await confirmMailbox(services, linkOf(sent[0]!))
+    await confirmEmail(services, linkOf(sent[0]!))
     expect([(await found(publicId)).verified, (await approvedTally(services.db, shop.id)).count]).toEqual([
       true,
       1,
     ])
     expect((await showableReviews(services.db, shop.id))[0]).toMatchObject({ source: 'form', verified: true })
-    expect(await askToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('gone')
+    expect(await askCustomerToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('gone')
   })
   test('of a customer’s own review nobody is asked', async () => {
     const { publicId } = await send(services, 'wrenfield')
-    expect(await askToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('gone')
+    expect(await askCustomerToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('gone')
   })
 })

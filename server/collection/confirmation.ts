@@ -8,7 +8,7 @@ import { appendDecision } from '../data/decisions'
 import { mailsTo } from '../data/mails'
 import type { Member } from '../data/members'
 import { keepConfirmation, confirmationOf, type Confirmable } from '../data/confirmations'
-import { readPoint } from '../data/reviewPoints'
+import { readDecisionState } from '../data/decisionStates'
 import { findReview } from '../data/reviewReading'
 import { setCustomer } from '../data/reviewWriting'
 import { findShop, type Shop } from '../data/shops'
@@ -51,7 +51,7 @@ interface Invited {
  * Asks the owner of an email address whether the review is theirs. What a stranger typed is not quoted: an email must not
  * carry it to whomever he likes. What the shop wrote down itself is.
  */
-export async function inviteToConfirm(
+export async function requestConfirmation(
   services: Services,
   trx: Knex.Transaction,
   shop: Shop,
@@ -124,7 +124,7 @@ export async function confirmView(
  * The mailbox is its writer's: proof is looked for anew, the rules run again, and what was held for want of it goes on,
  * unless a person has decided meanwhile. Answers a token for the customer's own page, or null for no such link.
  */
-export async function confirmMailbox(services: Services, token: string): Promise<string | null> {
+export async function confirmEmail(services: Services, token: string): Promise<string | null> {
   const { db } = services
   const now = services.now().toISOString()
   const found = await findToken(db, 'confirm', hashToken(token), now)
@@ -154,7 +154,7 @@ async function confirm(
     : await proveBuyer(trx, shop, { ...review, provenMailbox: review.address, writtenAt: review.receivedAt })
   const verified = review.verified || (proof !== null && proof.line !== null)
   const { open, state, unconfirmed } = openReasons(review, { confirmed: true, verified })
-  const before = await readPoint(trx, shop.id, review.id)
+  const before = await readDecisionState(trx, shop.id, review.id)
   await keepConfirmation(trx, shop.id, review, {
     state,
     unconfirmed,
@@ -179,7 +179,7 @@ async function confirm(
 export type AskOutcome = 'asked' | 'noMails' | 'noAddress' | 'enough' | 'gone'
 
 /** Asks by mail the customer whose words the shop wrote down whether they are hers. */
-export async function askToConfirm(
+export async function askCustomerToConfirm(
   services: Services,
   shop: Shop,
   member: Member,
@@ -195,14 +195,14 @@ export async function askToConfirm(
   await writing(db, async (trx) => {
     const now = services.now().toISOString()
     await setCustomer(trx, shop.id, review.id, { publicId: services.newId(), address }, now)
-    await inviteToConfirm(
+    await requestConfirmation(
       services,
       trx,
       shop,
       { reviewId: review.id, address, version: review, customerLanguage: null },
       'ask',
     )
-    const point = await readPoint(trx, shop.id, review.id)
+    const point = await readDecisionState(trx, shop.id, review.id)
     await appendDecision(trx, {
       shopId: shop.id,
       act: 'ask',

@@ -30,7 +30,7 @@ export async function openForm({ db }: Services, slug: string): Promise<Customer
  * What a form's page begins with: a fresh token, stamped now, and what its browser has to compute.
  * @param suspicion how suspicious whoever opens it is, 0 to 4
  */
-export async function handOut(services: Services, { form }: CustomerForm, suspicion: number) {
+export async function issueChallenge(services: Services, { form }: CustomerForm, suspicion: number) {
   const { signingKey, newId, now } = services
   const token = issueFormToken(signingKey, form.publicId, newId(), now())
   return { token, proofOfWork: await askForWork(services, token, suspicion) }
@@ -90,7 +90,7 @@ export async function submitForm(
  * Whether a form names photos that are no longer there. One that is sent a second time is answered like the first time:
  * its photos have gone with that.
  */
-export async function lacksPhotos(
+export async function hasLostPhotos(
   services: Services,
   { form }: CustomerForm,
   { media, token }: Submission,

@@ -2,8 +2,8 @@ import { hundredthsOfFive } from '../../core/formats/rating'
 import { languageOf } from '../../core/intake/language'
 import type { OwnChange } from '../../core/intake/ownChange'
 import type { PhotoRef } from '../../core/intake/photos'
-import { openly } from '../../core/moderation/manner'
-import type { ReviewPoint } from '../../core/moderation/reviewPoint'
+import { trustedSubmission } from '../../core/moderation/submissionChecks'
+import type { DecisionState } from '../../core/moderation/decisionState'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { writersSignals } from '../../core/moderation/signals/writers'
@@ -14,7 +14,7 @@ import { knownOrderKeys } from '../data/orders'
 import { formOfReview, type Form } from '../data/forms'
 import { addVersion, setShowable } from '../data/ownReviews'
 import { photosOfVersion, type PhotoOfVersion, type ReviewPhoto } from '../data/photos'
-import { putPoint, readPoint } from '../data/reviewPoints'
+import { applyDecisionState, readDecisionState } from '../data/decisionStates'
 import { findReview, versionWords, type FullReview, type VersionWords } from '../data/reviewReading'
 import { findShop, type Shop } from '../data/shops'
 import { findToken } from '../data/tokens'
@@ -85,7 +85,7 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     circumstances: {
       ownDomains: shop.ownDomains,
       knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(words)),
-      ...openly,
+      ...trustedSubmission,
     },
   })
   const confirmed = confirmable.confirmedAt !== null
@@ -131,17 +131,20 @@ async function photosChosen(
 }
 
 /** The writer takes her review back, or restores it: to what the shop had decided, else to wait for a decision. */
-export async function takeBackOwn(services: Services, token: string, back: boolean): Promise<void> {
+export async function withdrawOwn(services: Services, token: string, back: boolean): Promise<void> {
   const own = await ownReview(services, token)
   if (!own || (own.review.state === 'withdrawn') === back) return
-  const to: Partial<ReviewPoint> = back
+  const to: Partial<DecisionState> = back
     ? { state: 'withdrawn', publishedVersionId: null, publishedAt: null }
     : { state: await stateToRestore(services, own) }
   await moveOwn(services, own, back ? 'takeBack' : 'bringBack', (point) => ({ ...point, ...to }))
 }
 
 /** An approved review was public before it was taken back, so somebody looks at it again. */
-async function stateToRestore({ db }: Services, { shop, review }: OwnReview): Promise<ReviewPoint['state']> {
+async function stateToRestore(
+  { db }: Services,
+  { shop, review }: OwnReview,
+): Promise<DecisionState['state']> {
   const log = await decisionsOfReview(db, shop.id, review.id)
   const withdrawal = log.findLast(({ act }) => act === 'takeBack')
   const before = withdrawal ? pointsOf(withdrawal).before.state : undefined
@@ -155,7 +158,7 @@ export async function consentOwn(services: Services, token: string, given: boole
   await writing(services.db, async (trx) => {
     const now = services.now().toISOString()
     await setShowable(trx, own.shop.id, own.review.id, given)
-    const point = await readPoint(trx, own.shop.id, own.review.id)
+    const point = await readDecisionState(trx, own.shop.id, own.review.id)
     await appendDecision(trx, {
       shopId: own.shop.id,
       act: given ? 'consent' : 'noConsent',
@@ -174,15 +177,15 @@ async function moveOwn(
   services: Services,
   { shop, review }: OwnReview,
   act: string,
-  to: (point: ReviewPoint) => ReviewPoint,
+  to: (point: DecisionState) => DecisionState,
   version?: Parameters<typeof addVersion>[3],
 ): Promise<void> {
   await writing(services.db, async (trx) => {
     const now = services.now().toISOString()
     if (version) await addVersion(trx, shop.id, review, version, now)
-    const before = await readPoint(trx, shop.id, review.id)
+    const before = await readDecisionState(trx, shop.id, review.id)
     const after = to(before)
-    await putPoint(trx, shop.id, review.id, before, after, now)
+    await applyDecisionState(trx, shop.id, review.id, before, after, now)
     await appendDecision(trx, {
       shopId: shop.id,
       act,

@@ -8,7 +8,7 @@ import { findReview, signalsOfVersion } from '../data/reviewReading'
 import { showableReviews } from '../data/showableReviews'
 import type { Shop } from '../data/shops'
 import { stagePhoto, type Staged } from '../media/stagePhoto'
-import { keepAlt } from '../moderation/asides'
+import { savePhotoDescription } from '../moderation/notesAndDrafts'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { undo } from '../moderation/undo'
@@ -16,7 +16,7 @@ import { importOrderText } from '../../tests/support/orders'
 import { makeLive } from '../publishing/draft'
 import { REBUILD } from '../publishing/staleDisplays'
 import type { Services } from '../services'
-import { lacksPhotos, openForm } from './customerForm'
+import { hasLostPhotos, openForm } from './customerForm'
 
 let services: Services
 let shop: Shop
@@ -104,10 +104,10 @@ describe('on the way in', () => {
     const elsewhere = (await openForm(services, other.slug))!
     const given = { rating: 4, title: '', body: '', author_name: 'A', author_email: 'a@b.example' }
     const sent = { ...given, order_number: '', product: '', consent: true, token: undefined, website: '' }
-    expect(await lacksPhotos(services, elsewhere, { ...sent, media: [ref!] })).toBe(true)
+    expect(await hasLostPhotos(services, elsewhere, { ...sent, media: [ref!] })).toBe(true)
     const own = (await openForm(services, shop.slug))!
-    expect(await lacksPhotos(services, own, { ...sent, media: [ref!] })).toBe(false)
-    expect(await lacksPhotos(services, own, { ...sent, media: [{ key: 'gone', alt: '' }] })).toBe(true)
+    expect(await hasLostPhotos(services, own, { ...sent, media: [ref!] })).toBe(false)
+    expect(await hasLostPhotos(services, own, { ...sent, media: [{ key: 'gone', alt: '' }] })).toBe(true)
   })
 })
 
@@ -147,13 +147,17 @@ describe('decided on alone', () => {
     const [foreign] = await photosOf(second.publicId)
     await act(publicId, { kind: 'hidePhoto', photo: foreign!.publicId })
     expect((await photosOf(second.publicId))[0]!.declined).toBe(false)
-    expect(await keepAlt(services, shop, publicId, foreign!.publicId, 'mine')).toBe(false)
-    expect(await keepAlt(services, other, second.publicId, foreign!.publicId, 'mine')).toBe(false)
+    expect(await savePhotoDescription(services, shop, publicId, foreign!.publicId, 'mine')).toBe(false)
+    expect(await savePhotoDescription(services, other, second.publicId, foreign!.publicId, 'mine')).toBe(
+      false,
+    )
   })
   test('what it shows can be said by the shop, and visitors who can’t see it are told so', async () => {
     const publicId = await approved()
     const [first] = await photosOf(publicId)
-    expect(await keepAlt(services, shop, publicId, first!.publicId, 'A hive in the snow')).toBe(true)
+    expect(await savePhotoDescription(services, shop, publicId, first!.publicId, 'A hive in the snow')).toBe(
+      true,
+    )
     expect(await shownAlts()).toEqual([['A hive in the snow', 'Side 1']])
   })
 })

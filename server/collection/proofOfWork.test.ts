@@ -6,7 +6,7 @@ import { NO_WORK } from '../../core/intake/suspicion'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { handOut, openForm } from './customerForm'
+import { issueChallenge, openForm } from './customerForm'
 import { workDone } from './proofOfWork'
 
 let services: Services
@@ -19,7 +19,7 @@ beforeEach(async () => {
 
 async function opened(suspicion = 0) {
   const form = (await openForm(services, 'wrenfield'))!
-  const { token, proofOfWork } = await handOut(services, form, suspicion)
+  const { token, proofOfWork } = await issueChallenge(services, form, suspicion)
   clock.now = new Date(clock.now.getTime() + 60_000)
   return { token, challenge: proofOfWork }
 }

@@ -15,14 +15,14 @@ import { findReceipt, type Receipt } from '../data/receipts'
 import { insertReview, type NewReview } from '../data/reviewWriting'
 import { productsOfShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
-import { joinCompany } from '../moderation/company'
+import { assignReviewGroup } from '../moderation/reviewGroups'
 import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
 import { digestOfVersion } from '../moderation/digest'
 import { markAllStale } from '../publishing/staleDisplays'
 import { proveBuyer } from '../proof/proveBuyer'
 import type { Services } from '../services'
-import { tellOfArrival } from '../mail/tellMembers'
-import { inviteToConfirm, mayInvite } from './confirmation'
+import { tellOfArrival } from '../mail/notifyMembers'
+import { requestConfirmation, mayInvite } from './confirmation'
 import { hashToken } from './formToken'
 
 /** Reading a shop's whole past takes a second or two. */
@@ -117,7 +117,7 @@ export async function receive(
     await writing(db, async (trx) => {
       const reviewId = await storeAndLog(trx, review)
       if (imprint) await insertImprints(trx, shop.id, [{ reviewId, ...imprint }])
-      await joinCompany(trx, shop, review, past, receivedAt)
+      await assignReviewGroup(trx, shop, review, past, receivedAt)
       if (candidate.source === 'form' && state !== 'spam' && !review.unconfirmed)
         await tellOfArrival(services, trx, shop, {
           ...review.version,
@@ -126,7 +126,11 @@ export async function receive(
           held: state === 'held',
         })
       if (invited)
-        await inviteToConfirm(services, trx, shop, { ...review, reviewId, address: candidate.authorEmail })
+        await requestConfirmation(services, trx, shop, {
+          ...review,
+          reviewId,
+          address: candidate.authorEmail,
+        })
     })
   } catch (error) {
     // Whatever went wrong, it is none of those that came.

@@ -1,10 +1,10 @@
-import { openly } from '../../core/moderation/manner'
+import { trustedSubmission } from '../../core/moderation/submissionChecks'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 import { say } from '../../core/messages/say'
 import type { Member } from '../data/members'
 import { latestStatedConsent } from '../data/receipts'
 import { productsOfShop, type Product, type Shop } from '../data/shops'
-import { keepPicture } from '../media/keepPicture'
+import { storePicture } from '../media/storePicture'
 import type { Services } from '../services'
 import { receive } from './receive'
 import type { Receipt } from '../data/receipts'
@@ -34,7 +34,7 @@ export async function writeDown(
       source: 'manualEntry',
       formId: null,
       token: null,
-      ...openly,
+      ...trustedSubmission,
       writers: 'anyone',
       fillSeconds: null,
       ip: '',
@@ -55,8 +55,8 @@ export async function writeDown(
         companyUrl: entry.company_url.trim(),
         seenUrl: entry.seen_url.trim(),
         relationship: entry.relationship.trim(),
-        portrait: await keepPicture(services, shop.id, entry.portrait),
-        companyLogo: await keepPicture(services, shop.id, entry.company_logo),
+        portrait: await storePicture(services, shop.id, entry.portrait),
+        companyLogo: await storePicture(services, shop.id, entry.company_logo),
       },
       photos: [],
       note: entry.note,

@@ -4,10 +4,10 @@ import { reviewActKinds } from '../../core/moderation/reviewAct'
 import {
   changedParts,
   isSetPart,
-  reviewPointSchema,
-  type ReviewPoint,
-} from '../../core/moderation/reviewPoint'
-import { counted } from './counted'
+  decisionStateSchema,
+  type DecisionState,
+} from '../../core/moderation/decisionState'
+import { countRows } from './countRows'
 
 /** The log: append-only, each entry sealed to the one before it. It holds ids and digests, never words. */
 export interface Decision {
@@ -55,12 +55,12 @@ const columns = {
 
 const FIRST_HASH = '0'.repeat(64)
 
-const partialPoint = reviewPointSchema.partial()
+const partialPoint = decisionStateSchema.partial()
 
 /** What an entry says of its review before and after; entries from before some part existed lack that part. */
 export function pointsOf(entry: Pick<Decision, 'before' | 'after'>): {
-  before: Partial<ReviewPoint>
-  after: Partial<ReviewPoint>
+  before: Partial<DecisionState>
+  after: Partial<DecisionState>
 } {
   return {
     before: partialPoint.parse(JSON.parse(entry.before)),
@@ -179,7 +179,7 @@ export async function latestActOfMember(
 
 /** How many entries one press on many reviews made. */
 export async function countBatch(db: Knex, shopId: number, batch: string): Promise<number> {
-  return counted(db('decision').where({ shop_id: shopId, batch }))
+  return countRows(db('decision').where({ shop_id: shopId, batch }))
 }
 
 /** The acts of a batch that still stand, latest first. */

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { Configuration } from '../../core/display/configuration'
 import { measuresSchema, type Measure } from '../../core/display/measures'
 import { readConfiguration } from '../../core/display/readConfiguration'
-import { counted } from './counted'
+import { countRows } from './countRows'
 
 export interface Display {
   id: number
@@ -111,7 +111,7 @@ export async function firstDisplay(db: Knex, shopId: number): Promise<{ key: str
 }
 
 export async function countDisplays(db: Knex, shopId: number): Promise<number> {
-  return counted(db('display').where({ shop_id: shopId }).whereNull('removed_at'))
+  return countRows(db('display').where({ shop_id: shopId }).whereNull('removed_at'))
 }
 
 /** Starts a display as a draft. */

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { Writers } from '../../core/intake/writers'
-import { counted } from './counted'
+import { countRows } from './countRows'
 
 export interface Form {
   id: number
@@ -58,7 +58,7 @@ export async function arrivalsOfForm(
   formId: number,
   since: string,
 ): Promise<number> {
-  return counted(db('review').where({ shop_id: shopId, form_id: formId }).where('received_at', '>=', since))
+  return countRows(db('review').where({ shop_id: shopId, form_id: formId }).where('received_at', '>=', since))
 }
 
 export async function insertForm(

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { counted } from './counted'
+import { countRows } from './countRows'
 import { openStates, type ReviewState } from '../../core/moderation/rules'
 
 /** A review as a line of its group. */
@@ -97,7 +97,7 @@ export async function countInGroup(
   groupId: number,
   state: ReviewState,
 ): Promise<number> {
-  return counted(db('review').where({ shop_id: shopId, group_id: groupId, state }))
+  return countRows(db('review').where({ shop_id: shopId, group_id: groupId, state }))
 }
 
 export interface LargestGroup {

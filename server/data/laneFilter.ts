@@ -64,24 +64,24 @@ export function countedIn(filter: LaneFilter): { part: CountedPart; value: strin
 }
 
 /** Whether the counters alone can say how many there are. */
-export function isCounted({ tagId, from, before, words }: LaneFilter): boolean {
+export function hasCounters({ tagId, from, before, words }: LaneFilter): boolean {
   return tagId === null && from === null && before === null && words === null
 }
 
 /** Whether a list shows one line for each group: the whole of a lane in which people decide. */
-export function foldsGroups(filter: LaneFilter): boolean {
-  return openStates.includes(filter.state) && isCounted(filter) && countedIn(filter).length === 0
+export function collapsesGroups(filter: LaneFilter): boolean {
+  return openStates.includes(filter.state) && hasCounters(filter) && countedIn(filter).length === 0
 }
 
 /** Leaves out those that stand behind a later one of their group. */
-export function folded(query: Knex.QueryBuilder): Knex.QueryBuilder {
+export function collapsed(query: Knex.QueryBuilder): Knex.QueryBuilder {
   return query.whereRaw(`(review.group_id IS NULL OR NOT EXISTS (
     SELECT 1 FROM review AS later
     WHERE later.group_id = review.group_id AND later.state = review.state AND later.id > review.id))`)
 }
 
 /** By what a list is walked: a column and the id, both in one direction, so that one index serves it. */
-export function walkOf(filter: LaneFilter): { column: string; direction: 'asc' | 'desc' } {
+export function sortKey(filter: LaneFilter): { column: string; direction: 'asc' | 'desc' } {
   const byDate = filter.from !== null || filter.before !== null
   switch (filter.sort) {
     case 'oldest':
@@ -108,7 +108,7 @@ export function filtered(
   filter: LaneFilter,
   rarest: CountedPart | null,
 ): Knex.QueryBuilder {
-  const { column } = walkOf(filter)
+  const { column } = sortKey(filter)
   const query =
     filter.words === null
       ? db.from(db.raw(`review INDEXED BY ${indexFor(column, rarest)}`))
@@ -136,8 +136,8 @@ function indexFor(column: string, rarest: CountedPart | null): string {
 }
 
 /** Orders a query of `filtered` as its filter says. */
-export function walked(query: Knex.QueryBuilder, filter: LaneFilter, backwards = false): Knex.QueryBuilder {
-  const { column, direction } = walkOf(filter)
+export function orderBy(query: Knex.QueryBuilder, filter: LaneFilter, backwards = false): Knex.QueryBuilder {
+  const { column, direction } = sortKey(filter)
   const way = backwards === (direction === 'asc') ? 'desc' : 'asc'
   // The full-text index is walked by its own row number, which is the review's.
   const id = filter.words === null ? 'review.id' : 'review_text.rowid'

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { recipientKey } from '../../core/proof/mailbox'
-import { counted } from './counted'
+import { countRows } from './countRows'
 
 export const mailKinds = ['confirm', 'ask', 'trial', 'told'] as const
 export type MailKind = (typeof mailKinds)[number]
@@ -83,7 +83,7 @@ export async function noteTry(
 
 /** How many went to a mailbox since a moment, from any shop, in whichever spelling. */
 export async function mailsTo(db: Knex, address: string, since: string): Promise<number> {
-  return counted(
+  return countRows(
     db('mail')
       .where({ mailbox: recipientKey(address) })
       .where('queued_at', '>=', since),

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { OrderLine } from '../../core/proof/matchOrder'
-import { counted } from './counted'
+import { countRows } from './countRows'
 
 /** The lines of every order of a shop whose number or mailbox has this key; an empty key finds none. */
 export async function orderLinesOf(
@@ -51,5 +51,5 @@ export async function knownOrderKeys(db: Knex, shopId: number, keys: string[]): 
 
 /** How many orders were placed since a moment. */
 export async function ordersSince(db: Knex, shopId: number, since: string): Promise<number> {
-  return counted(db('purchase').where({ shop_id: shopId }).where('placed_at', '>=', since))
+  return countRows(db('purchase').where({ shop_id: shopId }).where('placed_at', '>=', since))
 }

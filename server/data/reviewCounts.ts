@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
-import { counted } from './counted'
+import { countRows } from './countRows'
 
 /** How many reviews each lane holds, from the kept counters. */
 export async function laneCounts(db: Knex, shopId: number): Promise<Record<ReviewState, number>> {
@@ -17,7 +17,7 @@ export async function laneCounts(db: Knex, shopId: number): Promise<Record<Revie
 
 /** How many are held back for nothing but an open confirmation: nobody needs to look at those. */
 export async function unconfirmedCount(db: Knex, shopId: number): Promise<number> {
-  return counted(db('review').where({ shop_id: shopId, unconfirmed: 1, state: 'held' }))
+  return countRows(db('review').where({ shop_id: shopId, unconfirmed: 1, state: 'held' }))
 }
 
 /** How many need a person: those that wait, and those held back for more than an open confirmation. */

@@ -3,13 +3,13 @@ import type { ReviewSource } from '../../core/moderation/reviewSources'
 import type { ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'
-import { counted } from './counted'
+import { countRows } from './countRows'
 import {
   filtered,
-  folded,
-  foldsGroups,
-  walked,
-  walkOf,
+  collapsed,
+  collapsesGroups,
+  orderBy,
+  sortKey,
   type CountedPart,
   type LaneFilter,
 } from './laneFilter'
@@ -101,8 +101,8 @@ export async function reviewsInLane(
   rarest: CountedPart | null,
   limit: number,
 ): Promise<ReviewLine[]> {
-  const query = walked(filtered(db, shopId, filter, rarest).limit(limit), filter)
-  if (foldsGroups(filter)) folded(query)
+  const query = orderBy(filtered(db, shopId, filter, rarest).limit(limit), filter)
+  if (collapsesGroups(filter)) collapsed(query)
   return ((await withWords(db, query)) as Row[]).map(read)
 }
 
@@ -114,7 +114,7 @@ export async function chosenInLane(
   rarest: CountedPart | null,
   limit: number,
 ): Promise<{ publicId: string; revision: number }[]> {
-  return walked(filtered(db, shopId, filter, rarest).limit(limit), filter).select({
+  return orderBy(filtered(db, shopId, filter, rarest).limit(limit), filter).select({
     publicId: 'review.public_id',
     revision: 'review.revision',
   })
@@ -152,17 +152,17 @@ export async function neighbourInLane(
     const near = await nearBefore(db, shopId, filter, rarest, reviewId)
     if (near !== 'far') return near
   }
-  const { column, direction } = walkOf(filter)
+  const { column, direction } = sortKey(filter)
   const sign = (side === 'after') === (direction === 'asc') ? '>' : '<'
   const query = filtered(db, shopId, filter, rarest)
-  if (foldsGroups(filter)) folded(query)
+  if (collapsesGroups(filter)) collapsed(query)
   if (column === 'id') query.where(filter.words === null ? 'review.id' : 'review_text.rowid', sign, reviewId)
   else
     query.whereRaw(
       `(review.${column}, review.id) ${sign} (SELECT ${column}, id FROM review WHERE id = ?)`,
       reviewId,
     )
-  return walked(query, filter, side === 'before')
+  return orderBy(query, filter, side === 'before')
     .join('review_version', 'review_version.id', 'review.current_version_id')
     .first({ publicId: 'review.public_id', authorName: 'review_version.author_name' })
 }
@@ -181,10 +181,10 @@ async function nearBefore(
   rarest: CountedPart | null,
   reviewId: number,
 ): Promise<{ publicId: string; authorName: string } | undefined | 'far'> {
-  const ids: number[] = await walked(filtered(db, shopId, filter, rarest).limit(NEAR), filter).pluck(
+  const ids: number[] = await orderBy(filtered(db, shopId, filter, rarest).limit(NEAR), filter).pluck(
     'review.id',
   )
-  const newestFirst = walkOf(filter).direction === 'desc'
+  const newestFirst = sortKey(filter).direction === 'desc'
   const before = ids.filter((id) => (newestFirst ? id > reviewId : id < reviewId))
   if (before.length === NEAR) return 'far'
   const last = before.at(-1)
@@ -231,7 +231,7 @@ export async function arrivalsSince(
 
 /** How many the shop wrote down itself since a moment. */
 export async function writtenDownSince(db: Knex, shopId: number, since: string): Promise<number> {
-  return counted(
+  return countRows(
     db('review').where({ shop_id: shopId, source: 'manualEntry' }).where('received_at', '>=', since),
   )
 }

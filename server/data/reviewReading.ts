@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
 import type { Place, Signal } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'
-import { counted } from './counted'
+import { countRows } from './countRows'
 
 /** Everything the owner may read of one review. */
 export interface FullReview {
@@ -194,7 +194,7 @@ export async function earlierOfCustomer(
   customerId: number,
   beforeReviewId: number,
 ): Promise<number> {
-  return counted(
+  return countRows(
     db('review').where({ shop_id: shopId, customer_id: customerId }).where('id', '<', beforeReviewId),
   )
 }

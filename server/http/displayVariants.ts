@@ -11,6 +11,8 @@ const MOST_MS = 10_000
 export function displayVariants({ workers }: Pick<Services, 'workers'>, live: LiveDisplays) {
   return async (key: string, kind: AnswerKind, query: URLSearchParams): Promise<Prepared | null> => {
     const asked = readAsked(query)
+    // Most pages are in the shop's language and ask for it: they get the same bytes as those that ask for nothing.
+    if (kind === '.json' && asked.language && live.isIn(key, asked.language)) delete asked.language
     if (kind === '.json' && Object.keys(asked).length === 0) return live.json(key) ?? null
     return live.variant(key, kind + JSON.stringify(asked), async () => {
       const made = await workers.run('makeVariant', { key, kind, asked }, { mostMs: MOST_MS })

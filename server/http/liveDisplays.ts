@@ -14,6 +14,8 @@ const VARIANT_BYTES = 2000
 export interface LiveDisplays extends Publication {
   /** The display's answer without anything asked of it. */
   json: (key: string) => Prepared | undefined
+  /** Whether a display's own answer is in a language. */
+  isIn: (key: string, language: string) => boolean
   /** The key of a display by its key or by its page's own address, or undefined when nothing is live there. */
   keyOf: (name: string) => string | undefined
   /** A variant of a live display, made when nobody asked for it since the display was last rendered. */
@@ -24,7 +26,10 @@ const bytesOf = ({ plain, gzip, brotli }: Prepared) =>
   plain.length + (gzip?.length ?? 0) + (brotli?.length ?? 0)
 
 export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
-  const plain = new Map<string, { json: Prepared; asked: number; address: string | null }>()
+  const plain = new Map<
+    string,
+    { json: Prepared; language?: string; asked: number; address: string | null }
+  >()
   const byAddress = new Map<string, string>()
   const variants = new LRUCache<string, Promise<Prepared | null>>({ maxSize: MOST_VARIANT_BYTES })
   let clock = 0
@@ -40,6 +45,7 @@ export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
       if (found) found.asked = ++clock
       return found?.json
     },
+    isIn: (key, language) => plain.get(key)?.language === language,
     keyOf: (name) => (plain.has(name) ? name : byAddress.get(name)),
     variant: (key, name, make) => {
       const full = `${key} ${name}`
@@ -59,7 +65,8 @@ export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
     put: ({ key, address, body }) => {
       const asked = plain.get(key)?.asked ?? 0
       forget(key)
-      plain.set(key, { json: displayJson(body), asked, address })
+      const { language } = JSON.parse(body) as { language?: string }
+      plain.set(key, { json: displayJson(body), language, asked, address })
       if (address) byAddress.set(address, key)
     },
     remove: (key) => {

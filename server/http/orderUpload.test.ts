@@ -6,7 +6,7 @@ import { startListener, type Listening } from '../../tests/support/listener'
 import { addMember } from '../../tests/support/shop'
 import type { JobLine } from '../data/jobs'
 import { jobsView } from '../jobs/manageJobs'
-import { IMPORT_ORDERS } from '../proof/bringOrders'
+import { IMPORT_ORDERS } from '../proof/ordersUpload'
 
 let app: Listening
 let owner: string

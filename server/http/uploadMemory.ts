@@ -51,7 +51,7 @@ export function buildUploadMemory(
     if (uploads.delete(upload)) count(upload, -upload.bytes)
   }
 
-  function makeRoom(wanted: number, asking: Upload): boolean {
+  function reserveUploadMemory(wanted: number, asking: Upload): boolean {
     while (total + wanted > maxBytes) {
       const others = [...uploads].filter(
         (one) => one !== asking && one.bytes > 0 && one.now() - one.openedAt > SPARED_MS,
@@ -72,7 +72,7 @@ export function buildUploadMemory(
       return {
         grow: (bytes) => {
           if (!uploads.has(upload) || (ofClient.get(client) ?? 0) + bytes > maxBytesPerClient) return false
-          if (!makeRoom(bytes, upload)) return false
+          if (!reserveUploadMemory(bytes, upload)) return false
           count(upload, bytes)
           return true
         },

@@ -4,7 +4,7 @@ import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { digestOf, membersTold, setDigestHour, setTold } from '../data/telling'
 import type { Services } from '../services'
-import { sendTrial } from './tellMembers'
+import { sendTrial } from './notifyMembers'
 
 /** How mails of a shop go out, and how a member is told of what comes in. */
 export interface MailSettings {

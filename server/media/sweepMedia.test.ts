@@ -11,7 +11,7 @@ import { findReview } from '../data/reviewReading'
 import { photosOfVersion } from '../data/photos'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { keepPicture } from './keepPicture'
+import { storePicture } from './storePicture'
 import { stagePhoto, type Staged } from './stagePhoto'
 import { sweepMedia } from './sweepMedia'
 
@@ -48,7 +48,7 @@ test('photos of a form that was never sent go after two days, not before', async
 test('photos of a review stay for ever, with portraits and what any version of a display shows', async () => {
   const { key } = await staged(40)
   const { publicId } = await send(services, 'wrenfield', { media: [{ key, alt: 'A hive' }] })
-  const shared = (await keepPicture(services, shop.id, await address(90)))!
+  const shared = (await storePicture(services, shop.id, await address(90)))!
   await services.db.transaction((trx) =>
     insertDisplay(trx, {
       shopId: shop.id,
@@ -59,7 +59,7 @@ test('photos of a review stay for ever, with portraits and what any version of a
       now: clock.now.toISOString(),
     }),
   )
-  const forgotten = (await keepPicture(services, shop.id, await address(120)))!
+  const forgotten = (await storePicture(services, shop.id, await address(120)))!
   later(400)
   expect(await sweepMedia(services)).toBe(1)
   const { versionId } = (await findReview(services.db, shop.id, { publicId }))!

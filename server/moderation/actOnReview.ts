@@ -1,12 +1,12 @@
 import type { Knex } from 'knex'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
-import { changedParts, type PointPart, type ReviewPoint } from '../../core/moderation/reviewPoint'
+import { changedParts, type DecisionPart, type DecisionState } from '../../core/moderation/decisionState'
 import { appendDecision } from '../data/decisions'
 import type { Member } from '../data/members'
 import { insertVouch, noteRevocation } from '../data/evidence'
 import { photosOfReview } from '../data/photos'
 import { insertDeclineReason, insertReply, updateReplyDraft } from '../data/replies'
-import { putPoint, readPoint } from '../data/reviewPoints'
+import { applyDecisionState, readDecisionState } from '../data/decisionStates'
 import type { FullReview } from '../data/reviewReading'
 import { productsOfShop, type Shop } from '../data/shops'
 import { findTag, tagNamed } from '../data/tags'
@@ -27,7 +27,7 @@ export interface Acting {
  * Answers false when the review is there already.
  */
 export async function actOnReview(acting: Acting, review: FullReview, act: ReviewAct): Promise<boolean> {
-  const before = await readPoint(acting.trx, acting.shop.id, review.id)
+  const before = await readDecisionState(acting.trx, acting.shop.id, review.id)
   const change = await changeBy(acting, review, before, act)
   if (!change) return false
   await moveReview(acting, review, before, { ...before, ...change }, act.kind, null)
@@ -38,12 +38,12 @@ export async function actOnReview(acting: Acting, review: FullReview, act: Revie
 export async function moveReview(
   { trx, shop, member, now, batch }: Acting,
   review: FullReview,
-  before: ReviewPoint,
-  after: ReviewPoint,
+  before: DecisionState,
+  after: DecisionState,
   act: string,
   undoesId: number | null,
 ): Promise<void> {
-  await putPoint(trx, shop.id, review.id, before, after, now)
+  await applyDecisionState(trx, shop.id, review.id, before, after, now)
   // Where the review stands is the member's to say; only what is open about it follows.
   if (before.verificationId !== after.verificationId)
     await renewOpenReasons(trx, shop.id, review.id, after.verificationId !== null)
@@ -62,7 +62,7 @@ export async function moveReview(
   if (review.showable && isSeen(before, after)) await markAllStale(trx, shop.id, now)
 }
 
-const seenParts: PointPart[] = [
+const seenParts: DecisionPart[] = [
   'state',
   'publishedVersionId',
   'productId',
@@ -71,7 +71,7 @@ const seenParts: PointPart[] = [
   'declinedPhotoIds',
 ]
 
-function isSeen(before: ReviewPoint, after: ReviewPoint): boolean {
+function isSeen(before: DecisionState, after: DecisionState): boolean {
   if (before.publishedVersionId === null && after.publishedVersionId === null) return false
   return changedParts(before, after).some((part) => seenParts.includes(part))
 }
@@ -82,9 +82,9 @@ const unpublished = { publishedVersionId: null, publishedAt: null }
 async function changeBy(
   { trx, shop, member, now }: Acting,
   review: FullReview,
-  before: ReviewPoint,
+  before: DecisionState,
   act: ReviewAct,
-): Promise<Partial<ReviewPoint> | null> {
+): Promise<Partial<DecisionState> | null> {
   switch (act.kind) {
     case 'approve':
       if (before.state === 'approved') return null

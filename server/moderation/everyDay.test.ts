@@ -12,7 +12,7 @@ import { findReview } from '../data/reviewReading'
 import { showableReviews } from '../data/showableReviews'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { keepAside, queueNames, saveView, forgetView } from './asides'
+import { saveNoteOrDraft, queueNames, saveView, deleteView } from './notesAndDrafts'
 import { decide, decideMany } from './decide'
 import { latestOwnAct } from './latestOwnAct'
 import { allInLane, neighbours, queueView } from './queue'
@@ -47,7 +47,7 @@ describe('a reply', () => {
     const shown = async () => (await showableReviews(services.db, shop.id))[0]!.reply
     expect((await found(id)).owed).toBe(true)
 
-    expect(await keepAside(services, shop, id, 'replyDraft', 'We are sor')).toBe(true)
+    expect(await saveNoteOrDraft(services, shop, id, 'replyDraft', 'We are sor')).toBe(true)
     expect([(await found(id)).replyDraft, await shown()]).toEqual(['We are sor', null])
     expect(await act(id, { kind: 'reply', reply: 'We are sorry.' })).toBe('done')
     expect(await shown()).toEqual({ name: shop.replyName, body: 'We are sorry.' })
@@ -65,7 +65,7 @@ describe('a reply', () => {
   test('of another shop is kept nowhere', async () => {
     const other = await addShop(services, 'saltmarsh', [mara])
     const id = await one()
-    expect(await keepAside(services, other, id, 'note', 'mine')).toBe(false)
+    expect(await saveNoteOrDraft(services, other, id, 'note', 'mine')).toBe(false)
     expect((await found(id)).note).toBe('')
   })
 })
@@ -264,8 +264,8 @@ test('a view is kept under a name for the whole shop, replaced by the same name,
   const { views } = await queueNames(services, shop)
   expect(views).toMatchObject([{ name: 'Angry ones', query: 'lane=waiting&rating=2' }])
   const other = await addShop(services, 'saltmarsh', [mara])
-  await forgetView(services, other, views[0]!.publicId)
+  await deleteView(services, other, views[0]!.publicId)
   expect((await queueNames(services, shop)).views).toHaveLength(1)
-  await forgetView(services, shop, views[0]!.publicId)
+  await deleteView(services, shop, views[0]!.publicId)
   expect((await queueNames(services, shop)).views).toEqual([])
 })

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
 import { foldedInLane, largestGroup, type LargestGroup } from '../data/groups'
-import { countedIn, foldsGroups, isCounted, type LaneFilter } from '../data/laneFilter'
+import { countedIn, collapsesGroups, hasCounters, type LaneFilter } from '../data/laneFilter'
 import { groupsInLane, laneCounts, showableCount, unconfirmedCount } from '../data/reviewCounts'
 import {
   chosenInLane,
@@ -52,7 +52,7 @@ export async function queueView(
     shop.id,
     lines.map(({ id }) => id),
   )
-  const counted = isCounted(filter)
+  const counted = hasCounters(filter)
     ? countOf(groups, filter)
     : await countUpTo(db, shop.id, filter, rarest, COUNT_LIMIT + 1)
   return {
@@ -61,10 +61,10 @@ export async function queueView(
     ready: await showableCount(db, shop.id),
     oldest: (await oldestUndecided(db, shop.id)) ?? null,
     largest: await largestGroup(db, shop.id),
-    folded: foldsGroups(filter) ? await foldedInLane(db, shop.id, filter.state) : 0,
+    folded: collapsesGroups(filter) ? await foldedInLane(db, shop.id, filter.state) : 0,
     lines: lines.map((line) => ({ ...line, tags: tags.get(line.id) ?? [] })),
-    total: isCounted(filter) ? counted : Math.min(counted, COUNT_LIMIT),
-    totalIsLeast: !isCounted(filter) && counted > COUNT_LIMIT,
+    total: hasCounters(filter) ? counted : Math.min(counted, COUNT_LIMIT),
+    totalIsLeast: !hasCounters(filter) && counted > COUNT_LIMIT,
     facets: facetsOf(groups, filter),
   }
 }

@@ -20,7 +20,7 @@ import type { Shop } from '../data/shops'
 import { displaysWithReview } from '../data/snapshots'
 import { tagsOfReviews } from '../data/tags'
 import type { Services } from '../services'
-import { groupView, type GroupView } from './company'
+import { groupView, type GroupView } from './reviewGroups'
 
 export interface HistoryEntry {
   number: number

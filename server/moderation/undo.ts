@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { takenBack } from '../../core/moderation/reviewPoint'
+import { revertChange } from '../../core/moderation/decisionState'
 import type { ReviewState } from '../../core/moderation/rules'
 import {
   isOvertaken,
@@ -11,7 +11,7 @@ import {
   type Decision,
 } from '../data/decisions'
 import type { Member } from '../data/members'
-import { readPoint } from '../data/reviewPoints'
+import { readDecisionState } from '../data/decisionStates'
 import { findReview, type FullReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -93,8 +93,8 @@ async function takeBackOne(acting: Acting, decision: Decision): Promise<UndoOutc
   const review = await findReview(trx, shop.id, { id: decision.reviewId! })
   if (!review || (await isUndone(trx, decision.id))) return { outcome: 'nothing' }
   if (await isOvertaken(trx, decision)) return { outcome: 'overtaken', review, decisionId: decision.id }
-  const present = await readPoint(trx, shop.id, review.id)
-  const restored = takenBack(pointsOf(decision), present)
+  const present = await readDecisionState(trx, shop.id, review.id)
+  const restored = revertChange(pointsOf(decision), present)
   await moveReview(acting, review, present, restored, 'undo', decision.id)
   return { outcome: 'done', review, state: restored.state, count: 1 }
 }

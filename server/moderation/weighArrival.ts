@@ -1,4 +1,4 @@
-import { ShopMemory } from '../../core/moderation/memory/shopMemory'
+import { ShopHistory } from '../../core/moderation/memory/shopHistory'
 import { weigh } from '../../core/moderation/weigh'
 import { startingModel } from '../../core/moderation/wording/starting'
 import { storedImprint } from '../data/fingerprints'
@@ -14,7 +14,7 @@ export async function weighArrival(
   { shopId, alone, arriving, circumstances }: ArrivalToWeigh,
 ): Promise<WeighedArrival> {
   const { arrival, past, fingerprint } = alone
-    ? new ShopMemory().meet(arriving)
+    ? new ShopHistory().compareAndRemember(arriving)
     : await memories.meet(shopId, arriving)
   const signals = weigh({ arrival, past, model: startingModel(), ...circumstances })
   return { signals, past, imprint: alone ? null : storedImprint(fingerprint) }

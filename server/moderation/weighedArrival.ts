@@ -1,5 +1,5 @@
 import type { Arriving } from '../../core/moderation/memory/arrival'
-import type { Past } from '../../core/moderation/memory/shopMemory'
+import type { ArrivalHistory } from '../../core/moderation/memory/shopHistory'
 import type { Signal } from '../../core/moderation/signal'
 import type { Circumstances } from '../../core/moderation/weigh'
 import type { StoredImprint } from '../data/fingerprints'
@@ -14,7 +14,7 @@ export interface ArrivalToWeigh {
 
 export interface WeighedArrival {
   signals: Signal[]
-  past: Past
+  past: ArrivalHistory
   /** To be stored with the review; null for one that is compared with no other. */
   imprint: StoredImprint | null
 }

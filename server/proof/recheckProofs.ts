@@ -3,7 +3,7 @@ import { messageCode } from '../../core/messages/code'
 import { appendDecision } from '../data/decisions'
 import { noteRevocation, provableReviews, setProofFailure, type Provable } from '../data/evidence'
 import { findReview } from '../data/reviewReading'
-import { putPoint, readPoint } from '../data/reviewPoints'
+import { applyDecisionState, readDecisionState } from '../data/decisionStates'
 import { insertProof } from '../data/reviewWriting'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -64,16 +64,16 @@ async function keep(
     : messageCode(`proof.${proof.failure}`, { number: review.orderNumber, product: review.productSku })
   await writing(services.db, async (trx) => {
     const now = services.now().toISOString()
-    const before = await readPoint(trx, shop.id, review.id)
+    const before = await readDecisionState(trx, shop.id, review.id)
     if (was) await noteRevocation(trx, review.verificationId!, null, failure ?? messageCode('proof.better'))
-    await putPoint(trx, shop.id, review.id, before, { ...before, verificationId: null }, now)
+    await applyDecisionState(trx, shop.id, review.id, before, { ...before, verificationId: null }, now)
     await setProofFailure(trx, review.id, proof.failure)
     if (proof.line)
       await insertProof(trx, shop.id, review.id, { lineId: proof.line.id, method: proof.by }, now)
     const state = await renewOpenReasons(trx, shop.id, review.id, proof.line !== null)
-    const proven = await readPoint(trx, shop.id, review.id)
-    await putPoint(trx, shop.id, review.id, proven, { ...proven, state }, now)
-    const after = await readPoint(trx, shop.id, review.id)
+    const proven = await readDecisionState(trx, shop.id, review.id)
+    await applyDecisionState(trx, shop.id, review.id, proven, { ...proven, state }, now)
+    const after = await readDecisionState(trx, shop.id, review.id)
     await appendDecision(trx, {
       shopId: shop.id,
       act: is ? 'prove' : 'unprove',

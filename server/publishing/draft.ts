@@ -68,7 +68,7 @@ export async function makeLive(
 }
 
 /** Puts the draft back to what visitors see, or to what they saw in an earlier version. */
-export async function bringBack(
+export async function restoreVersion(
   services: Services,
   shop: Shop,
   key: string,

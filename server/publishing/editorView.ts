@@ -6,10 +6,10 @@ import { selectionOrders, type SelectionOrder } from '../../core/curation/select
 import { layouts, type Layout } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
-import { isCounted, type ShowableReview } from '../../core/display/showableReview'
-import { contrastFaults, type ContrastFault } from '../../core/display/dress'
-import { dressColours, type DressColours } from '../../core/display/dressColours'
-import type { SiteDress } from '../../core/display/dress'
+import { inAverages, type ShowableReview } from '../../core/display/showableReview'
+import { contrastFaults, type ContrastFault } from '../../core/display/theme'
+import { dressColours, type DressColours } from '../../core/display/themeColours'
+import type { SiteStyle } from '../../core/display/theme'
 import type { Measure } from '../../core/display/measures'
 import { changesBetween, sentenceText, type Change } from '../../core/display/sentence'
 import { hasDate } from '../../core/display/toQuotation'
@@ -51,7 +51,7 @@ export interface EditorView {
   /** Whether samples stand in for reviews that the shop does not have yet. */
   samples: boolean
   look: PageLook
-  site: SiteDress
+  site: SiteStyle
   faults: ContrastFault[]
   /** The colours that a dress comes to, and those of plain pages to see it on. */
   colours: DressColours
@@ -98,7 +98,7 @@ export async function editorView(
   const asked: Asked = looking.product ? { product: looking.product } : {}
   const { model, picked, scope } = composing.compose(configuration, { key, asked })
   const shownNow = live ? composing.compose(live.configuration, { key, asked }).picked : []
-  const chosen = tallyOf(picked.filter(isCounted))
+  const chosen = tallyOf(picked.filter(inAverages))
   const names = composing.shop.products
   const { reviews } = composing
   return {

@@ -20,7 +20,7 @@ import {
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
-import { keepPicture } from '../media/keepPicture'
+import { storePicture } from '../media/storePicture'
 import type { Services } from '../services'
 import { saveDraft } from './draft'
 import type { Publication } from './published'
@@ -100,7 +100,7 @@ export async function setSharingPicture(
 ): Promise<boolean> {
   const display = await findDisplay(services.db, shop.id, { key })
   if (!display) return false
-  const name = (await keepPicture(services, shop.id, picture, SHARED_PX)) ?? ''
+  const name = (await storePicture(services, shop.id, picture, SHARED_PX)) ?? ''
   return (await saveDraft(services, shop, key, { ...display.draft.configuration, picture: name })) !== null
 }
 
@@ -183,7 +183,7 @@ async function offline(
 }
 
 /** Brings back what was removed or taken down, live again as it was if it had been. Answers its name. */
-export async function putBack(
+export async function restoreDisplay(
   services: Services,
   shop: Shop,
   member: Member,

@@ -13,11 +13,11 @@ import { undo } from '../moderation/undo'
 import type { Services } from '../services'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { displayCards } from './displayCards'
-import { bringBack, makeLive, saveDraft } from './draft'
+import { restoreVersion, makeLive, saveDraft } from './draft'
 import { editorView as viewOf } from './editorView'
 import { embedCode } from './embedCode'
-import { howHandled } from './howHandled'
-import { copyDisplay, putBack, remove, rename, setAddress, takeDown } from './manage'
+import { reviewPolicy } from './reviewPolicy'
+import { copyDisplay, restoreDisplay, remove, rename, setAddress, takeDown } from './manage'
 import { startDisplay } from './newDisplay'
 import { buildSeen } from './seen'
 import { markInstallationStale } from './staleDisplays'
@@ -166,7 +166,7 @@ describe('a draft', () => {
     await makeLive(services, shop, mara, KEY)
     await saveDraft(services, shop, KEY, draft({ limit: 3 }))
     await saveDraft(services, shop, KEY, draft({ limit: 4 }))
-    await bringBack(services, shop, KEY)
+    await restoreVersion(services, shop, KEY)
     const display = (await findDisplay(services.db, shop.id, { key: KEY }))!
     expect(display.draft.configuration).toEqual(display.live!.configuration)
   })
@@ -250,7 +250,7 @@ describe('displays as a whole', () => {
     await markInstallationStale(services)
     await jobs.drain()
     expect(live.keyOf(KEY)).toBeUndefined()
-    await putBack(services, shop, mara, KEY, true)
+    await restoreDisplay(services, shop, mara, KEY, true)
     await jobs.drain()
     expect(served().html).toContain('Here')
     expect(served().html).not.toContain('Not yet')
@@ -262,7 +262,7 @@ describe('displays as a whole', () => {
     expect(await displayCards(services, shop)).toEqual([])
     expect(await editorView(services, shop, KEY)).toBeNull()
     expect(live.keyOf(KEY)).toBeUndefined()
-    await putBack(services, shop, mara, KEY, true)
+    await restoreDisplay(services, shop, mara, KEY, true)
     await jobs.drain()
     expect(served().version).toBe(1)
   })
@@ -275,7 +275,7 @@ describe('displays as a whole', () => {
       [2, 'Mara', true],
       [1, 'Mara', false],
     ])
-    await bringBack(services, shop, KEY, 1)
+    await restoreVersion(services, shop, KEY, 1)
     expect((await editorView(services, shop, KEY))!.changes.map(({ after }) => after)).toEqual(['6'])
     await jobs.drain()
     expect(served().version).toBe(2)
@@ -300,8 +300,8 @@ describe('displays as a whole', () => {
     expect(await rename(services, other, KEY, 'Mine')).toBe(false)
     expect(await takeDown(services, live, other, mara, KEY)).toBeNull()
     expect(await remove(services, live, other, mara, KEY)).toBeNull()
-    expect(await putBack(services, other, mara, KEY, true)).toBeNull()
-    expect(await bringBack(services, other, KEY, 1)).toBeNull()
+    expect(await restoreDisplay(services, other, mara, KEY, true)).toBeNull()
+    expect(await restoreVersion(services, other, KEY, 1)).toBeNull()
     expect(live.keyOf(KEY)).toBe(KEY)
   })
 })
@@ -338,11 +338,11 @@ test('how reviews are handled is told from what is counted and set', async () =>
   await send(services, 'wrenfield', { body: 'Wait' })
   await saveDraft(services, shop, KEY, draft({ ratings: [5] }))
   await makeLive(services, shop, mara, KEY)
-  const how = (await howHandled(services, 'wrenfield'))!
+  const how = (await reviewPolicy(services, 'wrenfield'))!
   expect(how).toMatchObject({ received: 3, approved: 2, undecided: 1, shown: 1 })
   expect(how.counted).toMatchObject({ count: 1, average: 400 })
   expect(how.selections).toEqual([[{ by: 'ratings', ratings: [5] }]])
-  expect(await howHandled(services, 'nobody')).toBeNull()
+  expect(await reviewPolicy(services, 'nobody')).toBeNull()
 })
 
 test('the code to paste holds the shop’s name as text', () => {

@@ -75,6 +75,7 @@ export function displayAnswer(
   return {
     key: display.key,
     version: display.live.number,
+    language: model.language,
     html,
     css,
     jsonLd: jsonLdOf(model, `${publicUrl}/d/${display.key}`),

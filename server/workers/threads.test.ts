@@ -1,7 +1,7 @@
 import { afterEach, expect, test } from 'vitest'
 import { startListener, type Listening } from '../../tests/support/listener'
 import { send } from '../../tests/support/shop'
-import { ordersView, bringOrderFile } from '../proof/bringOrders'
+import { ordersView, importOrderFile } from '../proof/ordersUpload'
 import { cancelJob, retryJob } from '../jobs/manageJobs'
 
 /* Real threads, beside the real listener. */
@@ -25,7 +25,7 @@ const orders = async () => (await ordersView(app.services, app.shop)).count
 test('an import is cancelled and goes on, and a stop in the middle loses and doubles nothing', async () => {
   app = await startListener({}, real)
   const bytes = new TextEncoder().encode([heading, ...lines(LINES), 'X-1,,,,,soon,,placed'].join('\n'))
-  await bringOrderFile(app.services, app.shop, { name: 'orders.csv', bytes })
+  await importOrderFile(app.services, app.shop, { name: 'orders.csv', bytes })
   await expect.poll(orders, { timeout: 25_000, interval: 20 }).toBeGreaterThan(200)
   await cancelJob(app.services, app.shop, (await latest()).id)
   await until('cancelled')

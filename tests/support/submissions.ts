@@ -2,7 +2,7 @@ import { readLabelled } from '../../bench/labelled/read'
 import { issueFormToken } from '../../server/collection/formToken'
 import { databaseFile, signingKey } from '../../server/dataFolder'
 import { openDatabase } from '../../server/data/database'
-import { HOLD_CROWD } from '../../server/moderation/company'
+import { HOLD_CROWD } from '../../server/moderation/reviewGroups'
 import type { Running } from './application'
 import { SECRET } from './prepared'
 

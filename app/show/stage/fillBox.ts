@@ -1,6 +1,6 @@
 import type { RenderedDisplay } from '../../../onsite/render'
-import { groundAround, suit } from '../../../onsite/ground'
-import { wake } from '../../components/wake'
+import { groundAround, applyColorScheme } from '../../../onsite/colorScheme'
+import { activate } from '../../components/activate'
 
 /** The output is what visitors get; only that it can be clicked is shown on top. */
 const clickable = `.eg [class^="eg-"]:not(.eg-with-face,.eg-slides,.eg-steps,.eg-step,.eg-dots):hover{outline:1.5px dotted currentColor;outline-offset:2px;cursor:pointer}`
@@ -29,8 +29,8 @@ export function fillBox(
   root.innerHTML = html
   dress(root, css + clickable)
   const display = root.querySelector<HTMLElement>('.eg')
-  suit(display, ground)
+  applyColorScheme(display, ground)
   if (!display) return undefined
   box.toggleAttribute('data-inline', display.matches('.eg-badge,.eg-ratingLine'))
-  return wake(root, behaviours)
+  return activate(root, behaviours)
 }

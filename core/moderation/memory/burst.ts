@@ -5,28 +5,28 @@ import { traitNames, traits, type Trait } from './traits'
 
 const HOUR_MS = 3_600_000
 /** Stretches of time in which many at once are looked for. */
-const SPANS_MS = [HOUR_MS, 6 * HOUR_MS, 24 * HOUR_MS, 72 * HOUR_MS]
-const HABIT_MS = 60 * 24 * HOUR_MS
+const TIME_WINDOWS_MS = [HOUR_MS, 6 * HOUR_MS, 24 * HOUR_MS, 72 * HOUR_MS]
+const BASELINE_MS = 60 * 24 * HOUR_MS
 /** Sixty days before three; a day more for what comes out of order. */
-const KEPT_MS = HABIT_MS + 4 * 24 * HOUR_MS
-const DROPPED_AT_ONCE = 1000
+const MAX_AGE_MS = BASELINE_MS + 4 * 24 * HOUR_MS
+const MIN_EXPIRED_TO_DROP = 1000
 /** Fewer than this are no crowd. */
-const CROWD_FROM = 6
+const MIN_CROWD_SIZE = 6
 /** A crowd is sudden when the shop's habit makes it this unlikely. */
-const SUDDEN_BELOW = 0.001
+const MAX_CHANCE_OF_SUDDEN_CROWD = 0.001
 /** Evidence, in nats, from which a sudden crowd is an attack; without a hard trait it takes more. */
-const ATTACK_FROM = 11
-const SOFT_ATTACK_FROM = 14
-const HARD_FROM = 3
+const MIN_ATTACK_NATS = 11
+const MIN_ATTACK_NATS_WITHOUT_HARD_TRAIT = 14
+const MIN_HARD_TRAIT_NATS = 3
 /** With fewer arrivals than this before, what is usual is a guess, and an attack takes so much more. */
-const SURE_FROM = 20
-const UNSURE_MORE = 3
+const MIN_HISTORY_FOR_CONFIDENCE = 20
+const EXTRA_NATS_WITH_SHORT_HISTORY = 3
 /** How many neighbours an arrival's words and network are compared with. */
-const NEIGHBOURS = 40
+const MAX_NEIGHBOURS_COMPARED = 40
 /** How many of a crowd are looked at, the latest. */
-const LOOKED_AT = 200
+const MAX_MEMBERS_COMPARED = 200
 /** How many earlier arrivals show what is usual. */
-const HABIT_AT_MOST = 400
+const MAX_BASELINE_ARRIVALS = 400
 
 export interface Burst {
   /** Earlier members, the latest first. */
@@ -49,9 +49,9 @@ interface Remembered {
   company: { words?: Set<Remembered>; network?: Set<Remembered> }
 }
 /** What an arrival shows only beside others. */
-type CompanyTrait = keyof Remembered['company']
+type SharedTrait = keyof Remembered['company']
 /** So large a share of the others must go with an arrival before it has company: in a crowd some always do. */
-const COMPANY_SHARE = 0.15
+const MIN_SHARE_OF_NEIGHBOURS = 0.15
 
 /** Remembers a shop's arrivals in the order of their time. */
 export class BurstWatch {
@@ -61,11 +61,11 @@ export class BurstWatch {
    * Whether an arrival belongs to an attack, going by those remembered; then it is remembered too.
    * @param akin ids of earlier ones with turns of phrase in common
    */
-  watch(arrival: Fingerprint, akin: Set<string>): Burst | null {
+  compareAndRemember(arrival: Fingerprint, akin: Set<string>): Burst | null {
     const one = remembered(arrival)
     if (!one) return null
     const end = this.firstAfter(one.at)
-    this.addCompany(one, end, akin)
+    this.addNeighbourTraits(one, end, akin)
     const burst = this.burstOf(one, end)
     this.insert(one, end)
     return burst
@@ -97,21 +97,21 @@ export class BurstWatch {
   /** What is older than any habit looks back, some at a time. */
   private dropOld(): void {
     const newest = this.arrivals.at(-1)!.at
-    const old = this.firstAfter(newest - KEPT_MS)
-    if (old < DROPPED_AT_ONCE) return
+    const old = this.firstAfter(newest - MAX_AGE_MS)
+    if (old < MIN_EXPIRED_TO_DROP) return
     // What remains would hold the dropped ones as its neighbours.
     for (const one of this.arrivals.splice(0, old)) one.company = {}
   }
 
   /** The traits that an arrival shows beside its neighbours of three days; they take them on too. */
-  private addCompany(one: Remembered, end: number, akin: Set<string>): void {
-    const from = Math.max(this.firstAfter(one.at - SPANS_MS.at(-1)!), end - NEIGHBOURS)
+  private addNeighbourTraits(one: Remembered, end: number, akin: Set<string>): void {
+    const from = Math.max(this.firstAfter(one.at - TIME_WINDOWS_MS.at(-1)!), end - MAX_NEIGHBOURS_COMPARED)
     let strangers = 0
     for (let i = from; i < end; i++) {
       const other = this.arrivals[i]!
-      if (one.network !== '' && other.network === one.network) meet(one, other, 'network')
+      if (one.network !== '' && other.network === one.network) linkNeighbours(one, other, 'network')
       if (other.domain === one.domain) strangers++
-      if (akin.has(other.id)) meet(one, other, 'words')
+      if (akin.has(other.id)) linkNeighbours(one, other, 'words')
     }
     if (one.domain === '' || strangers < 2) return
     if (this.knowsDomain(one.domain, from)) return
@@ -124,16 +124,16 @@ export class BurstWatch {
 
   /** Whether a mail domain came before a place, within what shows the habit. */
   private knowsDomain(domain: string, from: number): boolean {
-    for (let i = from - 1; i >= 0 && i >= from - HABIT_AT_MOST; i--)
+    for (let i = from - 1; i >= 0 && i >= from - MAX_BASELINE_ARRIVALS; i--)
       if (this.arrivals[i]!.domain === domain) return true
     return false
   }
 
   private burstOf(one: Remembered, end: number): Burst | null {
-    for (const span of SPANS_MS) {
+    for (const span of TIME_WINDOWS_MS) {
       const from = this.firstAfter(one.at - span)
       const count = end - from + 1
-      if (count < CROWD_FROM || !this.isSudden(count, from, span, one.at)) continue
+      if (count < MIN_CROWD_SIZE || !this.isSudden(count, from, span, one.at)) continue
       const burst = this.attack(one, from, end, span)
       if (burst) return burst
     }
@@ -142,25 +142,25 @@ export class BurstWatch {
 
   /** Poisson's law with the rate of the sixty days before: how likely so many, or more, would be. */
   private isSudden(count: number, from: number, span: number, at: number): boolean {
-    const start = this.firstAfter(at - span - HABIT_MS)
+    const start = this.firstAfter(at - span - BASELINE_MS)
     const days = from > start ? at - span - this.arrivals[start]!.at : 0
     // One a day stands in for a habit that is not there yet.
     const perMs = (from - start + 2) / (days + 2 * 24 * HOUR_MS)
-    return tailOfPoisson(count, perMs * span) < SUDDEN_BELOW
+    return tailOfPoisson(count, perMs * span) < MAX_CHANCE_OF_SUDDEN_CROWD
   }
 
   private attack(one: Remembered, from: number, end: number, span: number): Burst | null {
-    const members = [...this.arrivals.slice(Math.max(from, end - LOOKED_AT), end), one]
-    const usual = this.arrivals.slice(Math.max(0, from - HABIT_AT_MOST), from)
+    const members = [...this.arrivals.slice(Math.max(from, end - MAX_MEMBERS_COMPARED), end), one]
+    const usual = this.arrivals.slice(Math.max(0, from - MAX_BASELINE_ARRIVALS), from)
     const weighed = traitNames
       .filter((trait) => shows(one, trait, members))
       .map((trait) => ({ trait, weight: Math.min(traits[trait].most, evidence(trait, members, usual)) }))
       .filter(({ weight }) => weight > 0)
       .sort((a, b) => b.weight - a.weight)
     const all = weighed.reduce((sum, { weight }) => sum + weight, 0)
-    const hard = weighed.some(({ trait, weight }) => traits[trait].hard && weight >= HARD_FROM)
-    const unsure = usual.length < SURE_FROM ? UNSURE_MORE : 0
-    if (all < (hard ? ATTACK_FROM : SOFT_ATTACK_FROM) + unsure) return null
+    const hard = weighed.some(({ trait, weight }) => traits[trait].hard && weight >= MIN_HARD_TRAIT_NATS)
+    const unsure = usual.length < MIN_HISTORY_FOR_CONFIDENCE ? EXTRA_NATS_WITH_SHORT_HISTORY : 0
+    if (all < (hard ? MIN_ATTACK_NATS : MIN_ATTACK_NATS_WITHOUT_HARD_TRAIT) + unsure) return null
     const shared = weighed.filter(({ weight }) => weight >= 1).map(({ trait }) => trait)
     const half = Math.ceil(shared.length / 2)
     return {
@@ -196,7 +196,7 @@ function remembered({ id, at, network, domain, traits }: Fingerprint): Remembere
   return at === null ? null : { id, at, network, domain, traits: new Set(traits), company: {} }
 }
 
-function meet(one: Remembered, other: Remembered, trait: CompanyTrait): void {
+function linkNeighbours(one: Remembered, other: Remembered, trait: SharedTrait): void {
   ;(one.company[trait] ??= new Set()).add(other)
   ;(other.company[trait] ??= new Set()).add(one)
 }
@@ -206,8 +206,11 @@ function shows(one: Remembered, trait: Trait, others: Remembered[]): boolean {
   if (trait !== 'words' && trait !== 'network') return one.traits.has(trait)
   const own = one.company[trait]
   if (!own) return false
-  const company = others.length <= NEIGHBOURS ? others.filter((other) => own.has(other)).length : own.size
-  return company >= Math.max(1, COMPANY_SHARE * (Math.min(others.length, NEIGHBOURS) - 1))
+  const company =
+    others.length <= MAX_NEIGHBOURS_COMPARED ? others.filter((other) => own.has(other)).length : own.size
+  return (
+    company >= Math.max(1, MIN_SHARE_OF_NEIGHBOURS * (Math.min(others.length, MAX_NEIGHBOURS_COMPARED) - 1))
+  )
 }
 
 /**

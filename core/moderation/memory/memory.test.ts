@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { readWords, tripleHashes } from '../reading'
 import type { Arriving } from './arrival'
 import { tailOfPoisson } from './burst'
-import { ShopMemory } from './shopMemory'
+import { ShopHistory } from './shopHistory'
 import { TripleIndex } from './tripleIndex'
 
 const triplesOf = (body: string) => tripleHashes(readWords({ title: '', body }))
@@ -105,17 +105,17 @@ function customer(at: number, more: Partial<Arriving> = {}): Arriving {
 }
 
 /** Three months of a shop with two reviews a day. */
-function shopOfMonths(): { memory: ShopMemory; now: number } {
-  const memory = new ShopMemory()
+function shopOfMonths(): { memory: ShopHistory; now: number } {
+  const memory = new ShopHistory()
   let now = start
   for (let i = 0; i < 180; i++) {
     now += (0.2 + random() * 0.6) * DAY
-    memory.meet(customer(now))
+    memory.compareAndRemember(customer(now))
   }
   return { memory, now: now + DAY }
 }
-const flags = (memory: ShopMemory, arrivals: Arriving[]) =>
-  arrivals.map((one) => memory.meet(one).past.burst !== null)
+const flags = (memory: ShopHistory, arrivals: Arriving[]) =>
+  arrivals.map((one) => memory.compareAndRemember(one).past.burst !== null)
 const spread = (count: number, over: number, make: (at: number, i: number) => Arriving, from: number) =>
   Array.from({ length: count }, (_, i) => make(from + (i * over) / count, i))
 
@@ -166,8 +166,8 @@ describe('an attack is found within its first ten', () => {
     let taken = 0
     for (let i = 0; i < 30; i++) {
       const at = now + i * 300_000
-      memory.meet(attacks[0]![1](at, i))
-      if (i % 3 === 0 && memory.meet(customer(at + 1000)).past.burst) taken++
+      memory.compareAndRemember(attacks[0]![1](at, i))
+      if (i % 3 === 0 && memory.compareAndRemember(customer(at + 1000)).past.burst) taken++
     }
     expect(taken).toBe(0)
   })
@@ -198,7 +198,7 @@ describe('an innocent crowd is not taken for an attack', () => {
     ).toEqual([])
     expect(
       flags(
-        new ShopMemory(),
+        new ShopHistory(),
         spread(60, 10 * DAY, (at) => customer(at), now),
       ).filter(Boolean),
     ).toEqual([])
@@ -206,11 +206,11 @@ describe('an innocent crowd is not taken for an attack', () => {
 })
 
 test('where customers write from a template, near-copies become usual', () => {
-  const memory = new ShopMemory()
+  const memory = new ShopHistory()
   const usual = Array.from(
     { length: 60 },
     (_, i) =>
-      memory.meet(
+      memory.compareAndRemember(
         customer(start + i * DAY, {
           body: `My name is on the list and I liked the following thing best of all: ${i}`,
         }),

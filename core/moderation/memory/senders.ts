@@ -2,7 +2,7 @@ import type { Fingerprint } from './fingerprint'
 
 const DAY_MS = 86_400_000
 /** No more than these are kept of one mailbox or network address. */
-const KEPT = 24
+const MAX_PER_SENDER = 24
 
 interface Sent {
   id: string
@@ -72,5 +72,5 @@ function forgetUnder(map: Map<string, Sent[]>, key: string, id: string): void {
 function keepUnder(map: Map<string, Sent[]>, key: string, sent: Sent): void {
   const kept = map.get(key)
   if (!kept) map.set(key, [sent])
-  else if (kept.push(sent) > KEPT) kept.shift()
+  else if (kept.push(sent) > MAX_PER_SENDER) kept.shift()
 }

@@ -1,4 +1,4 @@
-import { fold } from '../../formats/fold'
+import { normalizeText } from '../../formats/normalizeText'
 import { isThrowAway } from '../throwAway'
 import type { ReadArrival } from './arrival'
 
@@ -52,7 +52,7 @@ export function isStrangeMailbox({
   const name = authorName.toLowerCase()
   // Nearly all that have one of their names in it have its beginning.
   if (person.length > 3 && name.includes(person.slice(0, 4))) return false
-  const parts = fold(authorName)
+  const parts = normalizeText(authorName)
     .split(/[^a-z]+/u)
     .filter((part) => part.length > 1)
   return parts.length > 0 && !parts.some((part) => person.includes(part.slice(0, 4)))

@@ -3,13 +3,13 @@
 /** From this share on two texts are near-copies: of the shorter one's triples, and of both together. */
 export const NEAR_SHARE = 0.5
 /** From this share of the shorter one's triples on two texts have turns of phrase in common. */
-const AKIN_SHARE = 0.2
+const SHARED_WORDING_SHARE = 0.2
 /** Below this many triples a text says too little for its copy to mean anything by the shorter one's share alone. */
-const ENOUGH_TRIPLES = 8
+const MIN_TRIPLES = 8
 /** Of a triple that many texts have ("I would recommend") only the latest so many are remembered. */
-const LATEST = 15
+const MAX_TEXTS_PER_TRIPLE = 15
 /** A count and the texts: as many numbers as memory fetches at once. */
-const BLOCK = LATEST + 1
+const BLOCK = MAX_TEXTS_PER_TRIPLE + 1
 
 export interface NearCopy {
   /** Place of the earlier text in the index, counted from 0. */
@@ -79,7 +79,7 @@ export class TripleIndex {
     }
     const block = (-1 - this.table[at + 1]!) * BLOCK
     const count = this.blocks[block]!++
-    this.blocks[block + 1 + (count % LATEST)] = text
+    this.blocks[block + 1 + (count % MAX_TEXTS_PER_TRIPLE)] = text
   }
 
   /** Earlier near-copies of a text, the closest first, and all that share turns of phrase with it. */
@@ -93,12 +93,12 @@ export class TripleIndex {
       if (this.gone.has(text)) continue
       const [start, end] = [this.starts[text]!, this.starts[text + 1]!]
       const shorter = Math.min(triples.length, end - start)
-      if (met >= 2 && met >= AKIN_SHARE * shorter) akin.push(text)
+      if (met >= 2 && met >= SHARED_WORDING_SHARE * shorter) akin.push(text)
       // Half of those met may have been forgotten, so the exact count comes after a generous guess.
       if (met * 4 < shorter) continue
       const shared = countShared(triples, this.triples.subarray(start, end))
       const share = (2 * shared) / (triples.length + end - start)
-      if (share >= NEAR_SHARE || (shorter >= ENOUGH_TRIPLES && shared / shorter >= NEAR_SHARE))
+      if (share >= NEAR_SHARE || (shorter >= MIN_TRIPLES && shared / shorter >= NEAR_SHARE))
         near.push({ text, share })
     }
     return { near: near.sort((a, b) => b.share - a.share || b.text - a.text), akin }
@@ -116,7 +116,7 @@ export class TripleIndex {
         continue
       }
       const block = (-1 - held) * BLOCK
-      for (let k = Math.min(blocks[block]!, LATEST); k > 0; k--) {
+      for (let k = Math.min(blocks[block]!, MAX_TEXTS_PER_TRIPLE); k > 0; k--) {
         const text = blocks[block + k]!
         if (met[text]!++ === 0) candidates.push(text)
       }

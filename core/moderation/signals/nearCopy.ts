@@ -1,5 +1,5 @@
 import { messageCode } from '../../messages/code'
-import type { NearReview } from '../memory/shopMemory'
+import type { NearReview } from '../memory/shopHistory'
 import type { Reading } from '../reading'
 import type { Signal } from '../signal'
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { ShopMemory } from '../memory/shopMemory'
+import { ShopHistory } from '../memory/shopHistory'
 import type { Arriving } from '../memory/arrival'
 import { textAt, type SignalKind } from '../signal'
-import { openly } from '../manner'
+import { trustedSubmission } from '../submissionChecks'
 import { spamScore } from '../spamScore'
 import { weigh } from '../weigh'
 import { startingModel } from '../wording/starting'
@@ -20,21 +20,21 @@ const nobody: Arriving = {
   fillSeconds: null,
 }
 
-function weighed(arriving: Partial<Arriving>, memory = new ShopMemory()) {
-  const { arrival, past } = memory.meet({ ...nobody, ...arriving })
+function weighed(arriving: Partial<Arriving>, memory = new ShopHistory()) {
+  const { arrival, past } = memory.compareAndRemember({ ...nobody, ...arriving })
   const signals = weigh({
     arrival,
     past,
     model: startingModel(),
     ownDomains: ['wrenfield.example'],
     knownOrderKeys: [],
-    ...openly,
+    ...trustedSubmission,
   })
   return { signals, arrival }
 }
-const score = (arriving: Partial<Arriving>, memory?: ShopMemory) =>
+const score = (arriving: Partial<Arriving>, memory?: ShopHistory) =>
   spamScore(weighed(arriving, memory).signals)
-function signalOf(kind: SignalKind, arriving: Partial<Arriving>, memory?: ShopMemory) {
+function signalOf(kind: SignalKind, arriving: Partial<Arriving>, memory?: ShopHistory) {
   const { signals, arrival } = weighed(arriving, memory)
   const signal = signals.find((one) => one.kind === kind)
   return signal && { points: signal.points, at: signal.places.map((place) => textAt(arrival, place)) }
@@ -199,7 +199,7 @@ describe('the sender', () => {
     expect(signalOf('sender', { body: 'Good.', ...arriving })).toBeUndefined()
   })
   test('an alias under another name, and many mailboxes from one address', () => {
-    const memory = new ShopMemory()
+    const memory = new ShopHistory()
     weighed({ authorName: 'Anna', authorEmail: 'anna@post.example' }, memory)
     expect(
       signalOf('sender', { authorName: 'Bert', authorEmail: 'a.nna+2@post.example' }, memory),
@@ -238,7 +238,7 @@ describe('abuse', () => {
 describe('near-copies', () => {
   const body = 'This shop has the finest selection of paper in the region and the owner helped me choose.'
   test('the words of somebody else hold, one’s own sent again do not', () => {
-    const memory = new ShopMemory()
+    const memory = new ShopHistory()
     expect(score({ body, authorEmail: 'ann@foley.example' }, memory)).toBe(0)
     expect(score({ body, authorEmail: 'ann@foley.example' }, memory)).toBeLessThan(30)
     expect(
@@ -246,7 +246,7 @@ describe('near-copies', () => {
     ).toBeGreaterThanOrEqual(60)
   })
   test('two strangers’ few words are two', () => {
-    const memory = new ShopMemory()
+    const memory = new ShopHistory()
     for (const authorEmail of ['a@b.example', 'c@d.example', 'e@f.example'])
       expect(score({ body: 'Great quality, fast delivery', authorEmail }, memory)).toBeLessThan(30)
   })

@@ -5,7 +5,7 @@ import { openForm } from '../collection/customerForm'
 import { issueFormToken } from '../collection/formToken'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { buildShopMemories } from './shopMemories'
+import { buildArrivalHistories } from './arrivalHistories'
 
 let services: Services
 let clock: { now: Date }
@@ -25,7 +25,7 @@ beforeEach(async () => {
 
 /** What is remembered after a restart. */
 const readAnew = (firstRead?: number) => {
-  const memories = buildShopMemories(services.db, () => clock.now, firstRead)
+  const memories = buildArrivalHistories(services.db, () => clock.now, firstRead)
   return {
     meet: (one: Arriving) => memories.meet(shop.id, one),
     forget: (id: string) => memories.forget(shop.id, id),

@@ -7,7 +7,7 @@ export interface Tickable {
 }
 
 /** Which reviews of the list are ticked; kept while one goes through it, gone with another filter. */
-export function useTicks(lines: Tickable[], filterKey: string) {
+export function useSelection(lines: Tickable[], filterKey: string) {
   const [ticked, setTicked] = useState<Map<string, number>>(new Map())
   const [all, setAll] = useState(false)
   const [last, setLast] = useState<string | null>(null)
@@ -55,4 +55,4 @@ export function useTicks(lines: Tickable[], filterKey: string) {
     clear,
   }
 }
-export type Ticks = ReturnType<typeof useTicks>
+export type Ticks = ReturnType<typeof useSelection>

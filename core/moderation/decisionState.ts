@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { reviewStates } from './rules'
 
 /** Everything of a review that people decide on; two of these, before and after, say what an act did. */
-export const reviewPointSchema = z.object({
+export const decisionStateSchema = z.object({
   state: z.enum(reviewStates),
   publishedVersionId: z.number().nullable(),
   publishedAt: z.string().nullable(),
@@ -15,39 +15,39 @@ export const reviewPointSchema = z.object({
   /** Photos that visitors don't get to see. */
   declinedPhotoIds: z.array(z.number()),
 })
-export type ReviewPoint = z.infer<typeof reviewPointSchema>
-export type PointPart = keyof ReviewPoint
+export type DecisionState = z.infer<typeof decisionStateSchema>
+export type DecisionPart = keyof DecisionState
 
-const parts = Object.keys(reviewPointSchema.shape) as PointPart[]
+const parts = Object.keys(decisionStateSchema.shape) as DecisionPart[]
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
 /** The parts that differ between two points. An older entry may lack parts that came later; those did not change. */
-export function changedParts(before: Partial<ReviewPoint>, after: Partial<ReviewPoint>): PointPart[] {
+export function changedParts(before: Partial<DecisionState>, after: Partial<DecisionState>): DecisionPart[] {
   return parts.filter((part) => part in after && !same(before[part] ?? null, after[part]))
 }
 
-const setParts = ['tagIds', 'declinedPhotoIds'] as const satisfies PointPart[]
-export const isSetPart = (part: PointPart): boolean => (setParts as readonly PointPart[]).includes(part)
+const setParts = ['tagIds', 'declinedPhotoIds'] as const satisfies DecisionPart[]
+export const isSetPart = (part: DecisionPart): boolean => (setParts as readonly DecisionPart[]).includes(part)
 
 /**
  * The point a review comes to when an act is taken back while later acts on other parts stay. Of tags and photos only
  * those are undone that the act put on or took off.
  */
-export function takenBack(
-  act: { before: Partial<ReviewPoint>; after: Partial<ReviewPoint> },
-  now: ReviewPoint,
-): ReviewPoint {
+export function revertChange(
+  act: { before: Partial<DecisionState>; after: Partial<DecisionState> },
+  now: DecisionState,
+): DecisionState {
   const changed = changedParts(act.before, act.after)
   const restored = Object.fromEntries(
     changed.filter((part) => !isSetPart(part)).map((part) => [part, act.before[part] ?? null]),
-  ) as Partial<ReviewPoint>
+  ) as Partial<DecisionState>
   const sets = setParts
     .filter((part) => changed.includes(part))
-    .map((part) => [part, setBack(act.before[part] ?? [], act.after[part] ?? [], now[part])])
-  return { ...now, ...restored, ...(Object.fromEntries(sets) as Partial<ReviewPoint>) }
+    .map((part) => [part, revertSet(act.before[part] ?? [], act.after[part] ?? [], now[part])])
+  return { ...now, ...restored, ...(Object.fromEntries(sets) as Partial<DecisionState>) }
 }
 
-function setBack(had: number[], got: number[], now: number[]): number[] {
+function revertSet(had: number[], got: number[], now: number[]): number[] {
   const kept = now.filter((id) => !got.includes(id) || had.includes(id))
   return [...new Set([...kept, ...had.filter((id) => !got.includes(id))])].sort((a, b) => a - b)
 }

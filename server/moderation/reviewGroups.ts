@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { messageCode } from '../../core/messages/code'
-import type { Past } from '../../core/moderation/memory/shopMemory'
+import type { ArrivalHistory } from '../../core/moderation/memory/shopHistory'
 import { compareGroup, type Oddity } from '../../core/moderation/compareGroup'
 import { arrivalState, openStates, waitsForWriter, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
@@ -9,7 +9,7 @@ import { spamScore } from '../../core/moderation/spamScore'
 import { confirmationOf } from '../data/confirmations'
 import { appendDecision } from '../data/decisions'
 import { countInGroup, membersOfGroup, openWithout, putTogether, type MemberLine } from '../data/groups'
-import { putPoint, readPoint } from '../data/reviewPoints'
+import { applyDecisionState, readDecisionState } from '../data/decisionStates'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import { insertSignal, setWeight } from '../data/reviewWriting'
 import { findShop, type Shop } from '../data/shops'
@@ -26,11 +26,11 @@ export const HOLD_CROWD = 'holdCrowd'
  * Puts an arrival into one group with those whose words it has and the crowd it came with. When a crowd turns out to be
  * an attack, a job holds earlier members that nobody has decided on; the others stay what they are.
  */
-export async function joinCompany(
+export async function assignReviewGroup(
   trx: Knex.Transaction,
   shop: Shop,
   { publicId, signals }: { publicId: string; signals: Signal[] },
-  { near, burst }: Past,
+  { near, burst }: ArrivalHistory,
   now: string,
 ): Promise<void> {
   const copies = signals.some(({ kind }) => kind === 'nearcopy') ? near.map(({ id }) => id) : []
@@ -77,9 +77,9 @@ async function holdWithCrowd(
   const signals = [...known, sign]
   const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
   const state = arrivalState(weighed)
-  const before = await readPoint(trx, shop.id, review.id)
+  const before = await readDecisionState(trx, shop.id, review.id)
   const after = { ...before, state }
-  await putPoint(trx, shop.id, review.id, before, after, now)
+  await applyDecisionState(trx, shop.id, review.id, before, after, now)
   await setWeight(trx, shop.id, review.id, {
     score: weighed.score,
     unconfirmed: state === 'held' && waitsForWriter(weighed),

@@ -1,5 +1,5 @@
 /** How a review was sent. */
-export interface Manner {
+export interface SubmissionChecks {
   /** Whether the form's signed token came along; true for ways in that have none. */
   tokenGood: boolean
   /** Whether nobody computed what the form's page asks for; false for ways in that ask nothing. */
@@ -9,4 +9,4 @@ export interface Manner {
 }
 
 /** As people send one. */
-export const openly: Manner = { tokenGood: true, workMissing: false, trapSprung: false }
+export const trustedSubmission: SubmissionChecks = { tokenGood: true, workMissing: false, trapSprung: false }

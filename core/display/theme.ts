@@ -1,8 +1,8 @@
 import { clampChroma, converter, formatHex, parse, wcagContrast, type Oklch } from 'culori'
-import type { Dress } from './configuration'
+import type { Theme } from './configuration'
 
 /** What a shop's own page looks like, as it was read. Colours are hex, corners CSS pixels. */
-export interface SiteDress {
+export interface SiteStyle {
   ground: string
   ink: string
   brand: string
@@ -10,15 +10,15 @@ export interface SiteDress {
 }
 
 /** How a display is dressed in the end. Colours are hex. */
-export interface Dressed {
-  ground: Dress['ground']
+export interface ResolvedTheme {
+  ground: Theme['ground']
   /** What it stands on; null is the page itself. */
   background: string | null
   /** null takes the page's own. */
   text: string | null
   /** For ratings and what leads on, on a light ground and on a dark one. */
   accent: { light: string; dark: string }
-  frame: Dress['frame']
+  frame: Theme['frame']
   corners: number
   /** 1 is the usual space between reviews. */
   density: number
@@ -74,7 +74,11 @@ export function textOn(ground: string): string {
 }
 
 /** Works a display's dress out. @param theme what the page's own code asks for */
-export function dressed(dress: Dress, site: SiteDress, theme: 'light' | 'dark' | null = null): Dressed {
+export function resolveTheme(
+  dress: Theme,
+  site: SiteStyle,
+  theme: 'light' | 'dark' | null = null,
+): ResolvedTheme {
   const ground =
     theme !== null && (dress.ground === 'paper' || dress.ground === 'ink')
       ? theme === 'dark'
@@ -111,8 +115,8 @@ export interface ContrastFault {
 }
 
 /** The pairs of a dress that fall short, on its own ground or on the shop's page. */
-export function contrastFaults(dress: Dress, site: SiteDress): ContrastFault[] {
-  const { background, text, accent } = dressed(dress, site)
+export function contrastFaults(dress: Theme, site: SiteStyle): ContrastFault[] {
+  const { background, text, accent } = resolveTheme(dress, site)
   const ground = background ?? site.ground
   const pairs = [
     { what: 'text' as const, colour: text ?? site.ink, needed: TEXT_RATIO },

@@ -3,7 +3,7 @@ import { LRUCache } from 'lru-cache'
 import { setImmediate, setTimeout } from 'node:timers/promises'
 import { readArrival, type Arriving } from '../../core/moderation/memory/arrival'
 import { fingerprintOf, type Fingerprint } from '../../core/moderation/memory/fingerprint'
-import { LATEST_COMPARED, ShopMemory } from '../../core/moderation/memory/shopMemory'
+import { LATEST_COMPARED, ShopHistory } from '../../core/moderation/memory/shopHistory'
 import { arrivalsOf } from '../data/arrivals'
 import { firstRemembered, insertImprints, rememberedArrivals, storedImprint } from '../data/fingerprints'
 import { turnsOf } from '../data/sqliteClient'
@@ -13,9 +13,9 @@ import { writing } from '../data/writing'
  * The arrivals of each shop, read from the database when they are first needed. The latest are read first, so that an
  * arrival right after a restart is compared with them at once; all the others follow while the application works.
  */
-export interface ShopMemories {
+export interface ArrivalHistories {
   /** Compares an arrival with earlier ones, and remembers it. */
-  meet: (shopId: number, arriving: Arriving) => Promise<ReturnType<ShopMemory['meet']>>
+  meet: (shopId: number, arriving: Arriving) => Promise<ReturnType<ShopHistory['compareAndRemember']>>
   /** Forgets an arrival that could not be stored. */
   forget: (shopId: number, id: string) => Promise<void>
   /** Reads all arrivals of a shop that are compared with later ones. Answers how many there are. */
@@ -38,13 +38,13 @@ export const rememberedFrom = (db: Knex, now: Date, shopId: number, most = MAX_A
   firstRemembered(db, shopId, { most, since: new Date(now.getTime() - MAX_AGE_MS).toISOString() })
 
 interface Entry {
-  memory: ShopMemory
+  memory: ShopHistory
   /** What was met while the rest is still being read; null once all is read. */
   metMeanwhile: Fingerprint[] | null
   allRead: Promise<void>
 }
 
-export function buildShopMemories(db: Knex, now: () => Date, firstRead = FIRST_READ): ShopMemories {
+export function buildArrivalHistories(db: Knex, now: () => Date, firstRead = FIRST_READ): ArrivalHistories {
   const entries = new LRUCache<number, Promise<Entry>>({
     max: MAX_SHOPS_IN_MEMORY,
     maxSize: MAX_ARRIVALS_IN_MEMORY,
@@ -91,8 +91,8 @@ export function buildShopMemories(db: Knex, now: () => Date, firstRead = FIRST_R
     entry.metMeanwhile = null
   }
 
-  async function readFrom(shopId: number, first: number): Promise<ShopMemory> {
-    const memory = new ShopMemory()
+  async function readFrom(shopId: number, first: number): Promise<ShopHistory> {
+    const memory = new ShopHistory()
     let latest: Fingerprint[] = []
     for (let after = first - 1; ;) {
       const rows = await rememberedArrivals(db, shopId, after, ROWS_AT_ONCE)
@@ -114,7 +114,7 @@ export function buildShopMemories(db: Knex, now: () => Date, firstRead = FIRST_R
   return {
     meet: async (shopId, arriving) => {
       const entry = await entryOf(shopId)
-      const met = entry.memory.meet(arriving)
+      const met = entry.memory.compareAndRemember(arriving)
       entry.metMeanwhile?.push(met.fingerprint)
       // Read anew, without the oldest.
       if (entry.memory.size > MAX_ARRIVALS_IN_MEMORY && !entry.metMeanwhile) entries.delete(shopId)

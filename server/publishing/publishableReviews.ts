@@ -5,13 +5,13 @@ import { showableReviews } from '../data/showableReviews'
 import { stockVersion } from '../data/shops'
 
 /** What may be shown, kept in memory for each shop, so that many displays made anew read it once. */
-export type Stock = (db: Knex, shopId: number) => Promise<ShowableReview[]>
+export type PublishableReviews = (db: Knex, shopId: number) => Promise<ShowableReview[]>
 
 /** Of all shops together, counted in reviews of about a kilobyte each. */
 const MOST_REVIEWS = 300_000
 
 /** Keeps the stock of the shops asked for last; the database says when it has to be read again. */
-export function buildStock(): Stock {
+export function buildPublishableReviews(): PublishableReviews {
   const kept = new LRUCache<number, { version: number; reviews: Promise<ShowableReview[]> }>({
     maxSize: MOST_REVIEWS,
   })

@@ -5,7 +5,7 @@ import { BODY_LIMIT } from '../../core/intake/submission'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { readForm } from '../readForm'
-import type { Route } from './+types/keepAside'
+import type { Route } from './+types/saveNote'
 
 const aside = z.discriminatedUnion('what', [
   z.object({ what: z.enum(['note', 'replyDraft']), text: z.string().max(BODY_LIMIT) }),

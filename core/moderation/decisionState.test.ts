@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
-import { changedParts, takenBack, type ReviewPoint } from './reviewPoint'
+import { changedParts, revertChange, type DecisionState } from './decisionState'
 
-const waiting: ReviewPoint = {
+const waiting: DecisionState = {
   state: 'waiting',
   publishedVersionId: null,
   publishedAt: null,
@@ -12,7 +12,7 @@ const waiting: ReviewPoint = {
   tagIds: [1, 2],
   declinedPhotoIds: [],
 }
-const approved: ReviewPoint = { ...waiting, state: 'approved', publishedVersionId: 9, publishedAt: 'then' }
+const approved: DecisionState = { ...waiting, state: 'approved', publishedVersionId: 9, publishedAt: 'then' }
 
 test('what differs is named, and parts that an old entry lacks did not change', () => {
   expect(changedParts(waiting, approved)).toEqual(['state', 'publishedVersionId', 'publishedAt'])
@@ -22,7 +22,7 @@ test('what differs is named, and parts that an old entry lacks did not change', 
 
 test('taking back restores what the act changed and leaves what came later', () => {
   const later = { ...approved, productId: 4, replyId: 7, tagIds: [1, 2, 5] }
-  expect(takenBack({ before: waiting, after: approved }, later)).toEqual({
+  expect(revertChange({ before: waiting, after: approved }, later)).toEqual({
     ...waiting,
     productId: 4,
     replyId: 7,
@@ -32,8 +32,8 @@ test('taking back restores what the act changed and leaves what came later', () 
 
 test('of tags only the act’s own go or come back', () => {
   const tagged = { ...waiting, tagIds: [1, 2, 5] }
-  expect(takenBack({ before: waiting, after: tagged }, { ...waiting, tagIds: [1, 5, 8] }).tagIds).toEqual([
+  expect(revertChange({ before: waiting, after: tagged }, { ...waiting, tagIds: [1, 5, 8] }).tagIds).toEqual([
     1, 8,
   ])
-  expect(takenBack({ before: tagged, after: waiting }, { ...waiting, tagIds: [2] }).tagIds).toEqual([2, 5])
+  expect(revertChange({ before: tagged, after: waiting }, { ...waiting, tagIds: [2] }).tagIds).toEqual([2, 5])
 })

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { beeShop, configured } from '../../tests/support/display'
 import { brandShades } from './brand'
-import { contrastFaults, dressed, isDark, legibleOn, textOn } from './dress'
+import { contrastFaults, resolveTheme, isDark, legibleOn, textOn } from './theme'
 
 const { site } = beeShop
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`)
@@ -11,7 +11,10 @@ const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).
 test('whatever the brand and the ground, a display can be read from the start', () => {
   fc.assert(
     fc.property(hex, hex, fc.constantFrom('paper', 'ink', 'colour'), (brand, colour, ground) => {
-      const worn = dressed({ ...configured().dress, ground: ground as 'paper', colour }, { ...site, brand })
+      const worn = resolveTheme(
+        { ...configured().dress, ground: ground as 'paper', colour },
+        { ...site, brand },
+      )
       expect(wcagContrast(worn.text!, worn.background!)).toBeGreaterThanOrEqual(4.5)
       expect(wcagContrast(worn.accent.light, worn.background!)).toBeGreaterThanOrEqual(3)
       expect(
@@ -51,7 +54,7 @@ test('a light yellow grows warmer as it darkens, so that stars do not look like 
 
 test('light and dark change places where the page’s code asks for it; the page’s own ground stays', () => {
   const on = (ground: 'paper' | 'ink' | 'page', theme: 'light' | 'dark') =>
-    dressed({ ...configured().dress, ground }, site, theme).ground
+    resolveTheme({ ...configured().dress, ground }, site, theme).ground
   expect([on('paper', 'dark'), on('ink', 'light'), on('ink', 'dark'), on('page', 'dark')]).toEqual([
     'ink',
     'paper',

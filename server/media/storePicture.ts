@@ -10,7 +10,7 @@ const LONGEST_PX = 256
  * @param address a data address; empty for none
  * @returns the file's name, or null when there is none or it is no picture
  */
-export async function keepPicture(
+export async function storePicture(
   services: Services,
   shopId: number,
   address: string,

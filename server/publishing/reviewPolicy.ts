@@ -1,7 +1,7 @@
 import { brandShades, type BrandShades } from '../../core/display/brand'
 import type { Writers } from '../../core/intake/writers'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
-import { isCounted } from '../../core/display/showableReview'
+import { inAverages } from '../../core/display/showableReview'
 import { selectionFacts, type SelectionFact } from '../../core/display/selectionFacts'
 import { reviewStates } from '../../core/moderation/rules'
 import { displaysOfShop } from '../data/displays'
@@ -11,7 +11,7 @@ import { findShopBySlug } from '../data/shops'
 import type { Services } from '../services'
 
 /** How a shop handles its reviews, for visitors: counts and settings as they are now. */
-export interface HowHandled {
+export interface ReviewPolicy {
   shop: {
     name: string
     shortName: string
@@ -38,7 +38,7 @@ export interface HowHandled {
   writers: Writers
 }
 
-export async function howHandled(services: Services, slug: string): Promise<HowHandled | null> {
+export async function reviewPolicy(services: Services, slug: string): Promise<ReviewPolicy | null> {
   const { db, publicUrl } = services
   const shop = await findShopBySlug(db, slug)
   if (!shop) return null
@@ -55,7 +55,7 @@ export async function howHandled(services: Services, slug: string): Promise<HowH
     undecided: counts.waiting + counts.held,
     declined: counts.declined,
     spam: counts.spam,
-    counted: tallyOf(stock.filter(isCounted)),
+    counted: tallyOf(stock.filter(inAverages)),
     shown: stock.length,
     selections: [
       ...new Map(

@@ -36,7 +36,7 @@ export function groundAround(box: Element, theme: string | undefined): Ground {
  * Lets a display follow the ground it stands on. Done before it is first painted: browsers keep colours mixed from
  * those of the words when the words change later.
  */
-export function suit(display: Element | null, { dark, unreadable }: Ground): void {
+export function applyColorScheme(display: Element | null, { dark, unreadable }: Ground): void {
   if (!display?.classList.contains('eg-on-page')) return
   display.classList.toggle('eg-dark', dark)
   display.classList.toggle('eg-light', !dark)

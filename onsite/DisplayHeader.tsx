@@ -5,7 +5,7 @@ import { oneDecimal } from '../core/formats/rating'
  * The average of all in scope, and that the shown ones were picked. What is picked is said whatever is switched off:
  * nothing that an owner chooses may pass a few for all.
  */
-export function Summary({ model }: { model: DisplayModel }) {
+export function DisplayHeader({ model }: { model: DisplayModel }) {
   const { tally, heading, stock, quotations, locale, translate, layout, links } = model
   const whole = layout.kind === 'aggregate'
   const pickedFew = !whole && quotations.length > 0 && quotations.length < stock

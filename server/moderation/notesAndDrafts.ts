@@ -8,7 +8,7 @@ import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 
 /** What is kept beside a review as it is typed, for the shop's eyes only: a note, or a reply that is not posted yet. */
-export async function keepAside(
+export async function saveNoteOrDraft(
   { db }: Services,
   shop: Shop,
   publicId: string,
@@ -20,7 +20,7 @@ export async function keepAside(
 }
 
 /** Says what a photo shows, for visitors who can't see it. */
-export async function keepAlt(
+export async function savePhotoDescription(
   services: Services,
   shop: Shop,
   review: string,
@@ -55,6 +55,6 @@ export async function saveView(
   await putSavedView(db, shop.id, { publicId: newId(), name, query })
 }
 
-export async function forgetView({ db }: Services, shop: Shop, publicId: string): Promise<void> {
+export async function deleteView({ db }: Services, shop: Shop, publicId: string): Promise<void> {
   await deleteSavedView(db, shop.id, publicId)
 }

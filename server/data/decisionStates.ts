@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
-import type { ReviewPoint } from '../../core/moderation/reviewPoint'
+import type { DecisionState } from '../../core/moderation/decisionState'
 import { declinedPhotos, setDeclined } from './photos'
 
 /** Where a review stands now in everything that people decide on. */
-export async function readPoint(db: Knex, shopId: number, reviewId: number): Promise<ReviewPoint> {
-  const row: Omit<ReviewPoint, 'tagIds' | 'declinedPhotoIds'> = await db('review')
+export async function readDecisionState(db: Knex, shopId: number, reviewId: number): Promise<DecisionState> {
+  const row: Omit<DecisionState, 'tagIds' | 'declinedPhotoIds'> = await db('review')
     .where({ shop_id: shopId, id: reviewId })
     .first({
       state: 'state',
@@ -26,12 +26,12 @@ export async function readPoint(db: Knex, shopId: number, reviewId: number): Pro
 }
 
 /** Puts a review to a point and takes it on to its next revision. */
-export async function putPoint(
+export async function applyDecisionState(
   trx: Knex.Transaction,
   shopId: number,
   reviewId: number,
-  from: ReviewPoint,
-  to: ReviewPoint,
+  from: DecisionState,
+  to: DecisionState,
   now: string,
 ): Promise<void> {
   await trx('review')

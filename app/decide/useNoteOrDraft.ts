@@ -4,7 +4,12 @@ import { useFetcher } from 'react-router'
 const TYPING_PAUSE_MS = 500
 
 /** A text that is kept by itself as it is typed, also when the page is left before the pause is over. */
-export function useAside(address: string, what: 'note' | 'replyDraft' | 'alt', kept: string, photo = '') {
+export function useNoteOrDraft(
+  address: string,
+  what: 'note' | 'replyDraft' | 'alt',
+  kept: string,
+  photo = '',
+) {
   const fetcher = useFetcher<{ kept?: string; problem?: string }>()
   const [text, setText] = useState(kept)
   const [unsent, setUnsent] = useState(false)

@@ -1,12 +1,12 @@
-import type { Dress } from './configuration'
-import { dressed, INK, isDark, PAPER, textOn, type SiteDress } from './dress'
+import type { Theme } from './configuration'
+import { resolveTheme, INK, isDark, PAPER, textOn, type SiteStyle } from './theme'
 
 const DARK_PAGE = '#101a1d'
 
 /** Colours that the screen shows beside the choices of a dress, as hex. */
 export interface DressColours {
   /** What a display would stand on, by ground. */
-  standing: Record<Dress['ground'], string>
+  standing: Record<Theme['ground'], string>
   /** Of its words, and of its ratings, as it is dressed now. */
   text: string
   accent: string
@@ -14,8 +14,8 @@ export interface DressColours {
   pages: Record<'shop' | 'white' | 'dark' | 'colour', { ground: string; ink: string }>
 }
 
-export function dressColours(dress: Dress, site: SiteDress): DressColours {
-  const worn = dressed({ ...dress, accent: '' }, site)
+export function dressColours(dress: Theme, site: SiteStyle): DressColours {
+  const worn = resolveTheme({ ...dress, accent: '' }, site)
   const page = (ground: string) => ({ ground, ink: textOn(ground) })
   return {
     standing: { page: site.ground, paper: PAPER, ink: INK, colour: dress.colour || site.brand },

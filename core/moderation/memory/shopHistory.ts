@@ -14,7 +14,7 @@ export interface NearReview {
 }
 
 /** What earlier arrivals of a shop say of a new one. */
-export interface Past {
+export interface ArrivalHistory {
   near: NearReview[]
   /** Share of the shop's earlier reviews that had a near-copy, 0 to 1. */
   usuallyNear: number
@@ -23,15 +23,15 @@ export interface Past {
 }
 
 /** So few near-copies, or so few days, say nothing yet of what is usual. */
-const USUAL_FROM = 30
-const LOOKED_AT = 400
-const SETTLED_MS = 3 * 86_400_000
+const MIN_ARRIVALS_FOR_BASELINE = 30
+const MAX_BASELINE_ARRIVALS = 400
+const BASELINE_MIN_AGE_MS = 3 * 86_400_000
 
 const nobody: Set<string> = new Set()
 /** How many of the latest arrivals are to be restored by `restoreLatest`. */
 export const LATEST_COMPARED = 600
 
-interface Kept {
+interface RememberedArrival {
   id: string
   sender: string
   at: number | null
@@ -44,18 +44,22 @@ interface Kept {
 const senderOf = ({ mailbox, name }: Fingerprint) => mailbox || name
 
 /** Remembers a shop's arrivals, as far as weighing the next one needs them: words, senders, and when they came. */
-export class ShopMemory {
+export class ShopHistory {
   private triples = new TripleIndex()
   private senders = new SenderBook()
   private bursts = new BurstWatch()
-  private arrivals: Kept[] = []
+  private arrivals: RememberedArrival[] = []
 
   get size(): number {
     return this.arrivals.length
   }
 
   /** What the past says of an arrival, which from then on is part of it. */
-  meet(arriving: Arriving): { arrival: ReadArrival; past: Past; fingerprint: Fingerprint } {
+  compareAndRemember(arriving: Arriving): {
+    arrival: ReadArrival
+    past: ArrivalHistory
+    fingerprint: Fingerprint
+  } {
     const arrival = readArrival(arriving)
     const fingerprint = fingerprintOf(arrival)
     return { arrival, past: this.compare(fingerprint), fingerprint }
@@ -89,18 +93,18 @@ export class ShopMemory {
     this.bursts.forget(id)
   }
 
-  private compare(one: Fingerprint): Past {
+  private compare(one: Fingerprint): ArrivalHistory {
     const sender = senderOf(one)
     const { near: copies, akin } = this.triples.look(one.triples)
     const near = copies.map(({ text, share }) => {
       const { id, sender: other } = this.arrivals[text]!
       return { id, share, sameSender: sender !== '' && other === sender }
     })
-    const past: Past = {
+    const past: ArrivalHistory = {
       near,
       usuallyNear: near.length === 0 ? 0 : this.usuallyNear(one.at),
       sender: this.senders.look(one),
-      burst: this.bursts.watch(
+      burst: this.bursts.compareAndRemember(
         one,
         akin.length === 0 ? nobody : new Set(akin.map((text) => this.arrivals[text]!.id)),
       ),
@@ -123,12 +127,12 @@ export class ShopMemory {
   private usuallyNear(at: number | null): number {
     if (at === null) return 0
     let [settled, copied] = [0, 0]
-    for (let i = Math.max(0, this.arrivals.length - LOOKED_AT); i < this.arrivals.length; i++) {
+    for (let i = Math.max(0, this.arrivals.length - MAX_BASELINE_ARRIVALS); i < this.arrivals.length; i++) {
       const one = this.arrivals[i]!
-      if (one.at !== null && at - one.at <= SETTLED_MS) continue
+      if (one.at !== null && at - one.at <= BASELINE_MIN_AGE_MS) continue
       settled++
       if (one.copied) copied++
     }
-    return settled < USUAL_FROM ? 0 : copied / settled
+    return settled < MIN_ARRIVALS_FOR_BASELINE ? 0 : copied / settled
   }
 }

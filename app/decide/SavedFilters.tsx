@@ -6,7 +6,7 @@ import { Menu } from '../components/Menu'
 import { queueQuery, type QueueSearch } from './address'
 
 /** Filters kept under a name for everyone in the shop, and a field to keep the present one. */
-export function Views({
+export function SavedFilters({
   shop,
   search,
   views,

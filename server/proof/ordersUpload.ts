@@ -14,7 +14,7 @@ import { dropIncoming, incomingFile } from './incoming'
 export const IMPORT_ORDERS = 'importOrders'
 
 /** Has an uploaded file read: a job that can be left and survives a restart. */
-export async function bringOrders(
+export async function importUploadedOrders(
   services: Services,
   shop: Shop,
   upload: string,
@@ -33,7 +33,7 @@ export async function bringOrders(
 }
 
 /** The same for a file that came whole, from a browser without scripts. */
-export async function bringOrderFile(
+export async function importOrderFile(
   services: Services,
   shop: Shop,
   file: { name: string; bytes: Uint8Array },
@@ -42,7 +42,7 @@ export async function bringOrderFile(
   const at = incomingFile(services, shop.id, upload)
   await mkdir(path.dirname(at), { recursive: true })
   await writeFile(at, file.bytes, { mode: 0o600 })
-  await bringOrders(services, shop, upload, file.name)
+  await importUploadedOrders(services, shop, upload, file.name)
 }
 
 /** What the job does: the work is done in a thread, and the file goes when all of it is in. */

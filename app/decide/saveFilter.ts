@@ -4,7 +4,7 @@ import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { readForm } from '../readForm'
 import { queueQuery, readQueueSearch } from './address'
-import type { Route } from './+types/keepView'
+import type { Route } from './+types/saveFilter'
 
 const wish = z.union([
   z.object({ forget: z.string().max(40) }),

@@ -12,7 +12,7 @@ const barred: Record<string, string> = {
 }
 
 /** Text for comparing: compatibility forms, lower case, accents and bars taken off. */
-export function fold(text: string): string {
+export function normalizeText(text: string): string {
   return text
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')

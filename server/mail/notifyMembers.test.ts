@@ -7,7 +7,7 @@ import { jobKinds } from '../jobKinds'
 import { startJobRunner } from '../jobs/runner'
 import type { Services } from '../services'
 import { mailSettings, saveTelling, tryMail } from './mailSettings'
-import { nextDigest } from './tellMembers'
+import { nextDigest } from './notifyMembers'
 
 let services: Services
 let clock: { now: Date }

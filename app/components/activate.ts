@@ -6,7 +6,7 @@ import type { Behaviour } from '../../onsite/render'
 const behaviours: Partial<Record<Behaviour, (root: ParentNode) => () => void>> = { pack, slide }
 
 /** Lets a display do what it does on a visitor's page. Answers what ends it. */
-export function wake(root: ParentNode, names: Behaviour[]): () => void {
+export function activate(root: ParentNode, names: Behaviour[]): () => void {
   const ends = names.map((name) => behaviours[name]?.(root))
   return () => ends.forEach((end) => end?.())
 }
