@@ -66,8 +66,8 @@ function arriving(i: number): Arriving {
 
 const ownDomains = ['tidemark.example']
 function review(one: Arriving) {
-  const { arrival, past } = memory.compareAndRemember(one)
-  const signals = weigh({ arrival, past, model, ownDomains, knownOrderKeys: [], ...trustedSubmission })
+  const { arrival, history } = memory.compareAndRemember(one)
+  const signals = weigh({ arrival, history, model, ownDomains, knownOrderKeys: [], ...trustedSubmission })
   return arrivalState({ score: spamScore(signals), kinds: signals.map(({ kind }) => kind) })
 }
 

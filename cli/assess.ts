@@ -79,10 +79,10 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
   const ids = reviews.map(({ id }, i) => id ?? i + 1)
   return reviews.map((review, i) => {
     const { memory, model } = shopOf(review.shop)
-    const { arrival, past } = memory.compareAndRemember(arriving(review, String(i)))
+    const { arrival, history } = memory.compareAndRemember(arriving(review, String(i)))
     const signals = weigh({
       arrival,
-      past,
+      history,
       model,
       ownDomains,
       knownOrderKeys: [],
@@ -99,7 +99,7 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
         detail: [translateCode(say, headline), translateCodes(say, detail)].filter(Boolean).join(': '),
         at: places.map(({ field, start, end }) => [field, start, end]),
       })),
-      near: past.near.map(({ id }) => ids[Number(id)]!),
+      near: history.near.map(({ id }) => ids[Number(id)]!),
     }
   })
 }

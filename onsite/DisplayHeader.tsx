@@ -6,16 +6,16 @@ import { oneDecimal } from '../core/formats/rating'
  * nothing that an owner chooses may pass a few for all.
  */
 export function DisplayHeader({ model }: { model: DisplayModel }) {
-  const { tally, heading, stock, quotations, locale, translate, layout, links } = model
+  const { tally, heading, publishableCount, quotations, locale, translate, layout, links } = model
   const whole = layout.kind === 'aggregate'
-  const pickedFew = !whole && quotations.length > 0 && quotations.length < stock
+  const pickedFew = !whole && quotations.length > 0 && quotations.length < publishableCount
   const { average, count, write, all, button } = heading
   return (
     <p className="eg-sum">
       {!whole && (average || count) && (
         <span className="eg-average">
           {tally.average === null ? (
-            translate(stock > 0 ? 'visitor.noAverage' : 'visitor.none')
+            translate(publishableCount > 0 ? 'visitor.noAverage' : 'visitor.none')
           ) : (
             <>
               {average && <b>{oneDecimal(tally.average, locale)}</b>}{' '}
@@ -25,14 +25,14 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
         </span>
       )}
       {pickedFew && <span className="eg-picked">{pickedWords(model)}</span>}
-      {stock > 0 && (
+      {publishableCount > 0 && (
         <a className="eg-how" href={links.how}>
           {translate('visitor.policy')}
         </a>
       )}
-      {all && links.all && stock > 0 && (
+      {all && links.all && publishableCount > 0 && (
         <a className="eg-all" href={links.all}>
-          {translate('visitor.all', { count: stock })}
+          {translate('visitor.all', { count: publishableCount })}
         </a>
       )}
       {write && links.write && (
@@ -49,8 +49,15 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
   )
 }
 
-function pickedWords({ quotations, stock, shortName, ratings, translate, language }: DisplayModel): string {
-  const values = { count: quotations.length, shop: shortName, stock }
+function pickedWords({
+  quotations,
+  publishableCount,
+  shortName,
+  ratings,
+  translate,
+  language,
+}: DisplayModel): string {
+  const values = { count: quotations.length, shop: shortName, stock: publishableCount }
   if (ratings === null) return translate('visitor.picked', values)
   const list = new Intl.ListFormat(language, { type: 'disjunction' }).format(ratings.map(String))
   return translate('visitor.pickedRated', { ...values, ratings: list })

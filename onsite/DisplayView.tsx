@@ -9,19 +9,19 @@ import { RatingSummary } from './RatingSummary'
 /** A display as visitors get it: static HTML, which the loader wakes where a layout needs to move. */
 export function DisplayView({
   model,
-  wake,
+  modules,
 }: {
   model: DisplayModel
   /** Where what wakes it lies, for the loader; several with spaces between. */
-  wake?: string
+  modules?: string
 }) {
   const { layout, title, heading, quotations, whenEmpty, dress, theme } = model
-  const empty = quotations.length === 0 && (model.stock === 0 || showsReviews(layout.kind))
+  const empty = quotations.length === 0 && (model.publishableCount === 0 || showsReviews(layout.kind))
   if (empty && whenEmpty === 'nothing') return null
   const classes = ['eg', `eg-${layout.kind}`, `eg-on-${dress.ground}`, theme && `eg-${theme}`]
   if (layout.kind === 'badge' || layout.kind === 'ratingLine')
     return (
-      <div className={classes.filter(Boolean).join(' ')} lang={model.language} data-wake={wake}>
+      <div className={classes.filter(Boolean).join(' ')} lang={model.language} data-modules={modules}>
         <RatingSummary model={model} />
       </div>
     )
@@ -30,7 +30,7 @@ export function DisplayView({
       className={classes.filter(Boolean).join(' ')}
       lang={model.language}
       aria-label={title || regionName(model)}
-      data-wake={wake}
+      data-modules={modules}
     >
       {title && (
         <h2 className="eg-title" dir="auto">

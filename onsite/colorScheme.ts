@@ -40,5 +40,5 @@ export function applyColorScheme(display: Element | null, { dark, unreadable }: 
   if (!display?.classList.contains('eg-on-page')) return
   display.classList.toggle('eg-dark', dark)
   display.classList.toggle('eg-light', !dark)
-  display.classList.toggle('eg-mend', unreadable)
+  display.classList.toggle('eg-unreadable', unreadable)
 }

@@ -20,7 +20,8 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     const answer = await fetch(`${display}.json${query.size ? `?${query}` : ''}`, { credentials: 'omit' })
     if (!answer.ok) return
     const { html, css, jsonLd } = (await answer.json()) as Answer
-    const parts = / data-wake="([^"]+)"/.exec(html)?.[1]?.split(' ') ?? []
+    // Displays that an earlier version rendered say `data-wake`.
+    const parts = / data-(?:modules|wake)="([^"]+)"/.exec(html)?.[1]?.split(' ') ?? []
     const behaviours = await Promise.all(
       parts.map((part) => import(/* @vite-ignore */ origin + part) as Promise<Behaviour>),
     )

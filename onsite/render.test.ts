@@ -97,7 +97,7 @@ describe('the output', () => {
       'Photo 2 by Piotr L.',
     ])
     expect(behaviours).toContain('photos')
-    expect(html).toMatch(/data-wake="[^"]*\/parts\/photos\.js"/)
+    expect(html).toMatch(/data-modules="[^"]*\/parts\/photos\.js"/)
     const without = modelOf({ parts: { photos: false } }, [showable(1, 500, { photos })])
     expect(renderDisplay(without).behaviours).not.toContain('photos')
     expect(renderDisplay(without).html).not.toContain('a.webp')

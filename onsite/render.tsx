@@ -29,8 +29,8 @@ export function renderDisplay(
   addresses: Partial<Record<Behaviour, string>> = {},
 ): RenderedDisplay {
   const behaviours = behavioursOf(model)
-  const wake = behaviours.flatMap((name) => addresses[name] ?? []).join(' ')
-  const html = renderToStaticMarkup(<DisplayView model={model} wake={wake || undefined} />)
+  const modules = behaviours.flatMap((name) => addresses[name] ?? []).join(' ')
+  const html = renderToStaticMarkup(<DisplayView model={model} modules={modules || undefined} />)
   return { html, css: shadowStyles(model), behaviours: html ? behaviours : [] }
 }
 

@@ -100,7 +100,7 @@ function dressStyles({
     `.eg{${background && isDark(background) ? dark : light};--eg-unlit:${unlit};--eg-round:${corners}px;--eg-gap:${density};${fixed}${edges.filter(Boolean).join(';')}}` +
     (background
       ? ''
-      : `.eg-dark{${dark}}.eg-light{${light}}.eg-mend{color:#1b1a17}.eg-dark.eg-mend{color:#eef1ec}`) +
+      : `.eg-dark{${dark}}.eg-light{${light}}.eg-unreadable{color:#1b1a17}.eg-dark.eg-unreadable{color:#eef1ec}`) +
     framed
   )
 }

@@ -33,7 +33,7 @@ export interface Services {
   /** Where pictures lie. */
   mediaFolder: string
   /** What may be shown of each shop, kept in memory. */
-  stock: PublishableReviews
+  publishableReviews: PublishableReviews
   /** Hands a display that was rendered to whoever answers visitors. */
   published: (display: Published) => void
   /** What weighing remembers of each shop's arrivals. */
@@ -69,7 +69,7 @@ export function buildServices(
     newSecret: () => randomBytes(32).toString('base64url'),
     fetchOutside,
     allowedHosts: [],
-    stock: buildPublishableReviews(),
+    publishableReviews: buildPublishableReviews(),
     memories: buildArrivalHistories(given.db, given.now ?? (() => new Date())),
     published: () => undefined,
     behaviours: {},

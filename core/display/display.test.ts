@@ -154,12 +154,12 @@ describe('what is shown', () => {
     const { model } = shownOf(all, configured({ selection: { ratings: [4, 5] } }))
     expect(model.quotations.map(({ publicId }) => publicId)).toEqual(['r3', 'r1'])
     expect(model.tally).toMatchObject({ count: 2, average: 300 })
-    expect([model.stock, model.ratings]).toEqual([3, [4, 5]])
+    expect([model.publishableCount, model.ratings]).toEqual([3, [4, 5]])
   })
   test('beside a product it is that of the product', () => {
     const { model } = shownOf(all, configured(), { product: 'HK-2' })
     expect(model.tally).toMatchObject({ count: 1, average: 500 })
-    expect([model.stock, model.product]).toEqual([1, { sku: 'HK-2', title: 'Hive kit' }])
+    expect([model.publishableCount, model.product]).toEqual([1, { sku: 'HK-2', title: 'Hive kit' }])
   })
   test('proof says the month, and only the year when it is before last year', () => {
     const proofs = ['2026-03-31T23:30:00Z', '2025-01-02T00:00:00Z', '2024-12-31T12:00:00Z', null].map(

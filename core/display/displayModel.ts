@@ -43,7 +43,7 @@ export interface DisplayModel {
   /** Of all customers' ratings in its scope, not only of those picked. */
   tally: RatingTally
   /** How many may be shown of its scope in all. */
-  stock: number
+  publishableCount: number
   /** The marks that it is narrowed to; null for any. */
   ratings: number[] | null
   quotations: Quotation[]
@@ -94,7 +94,7 @@ export function displayModel({
     theme: asked.theme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
     tally: memoOf(scope, 'tally', () => tallyOf(scope.filter(inAverages))),
-    stock: scope.length,
+    publishableCount: scope.length,
     ratings: asksForRatings(selection.ratings) ? selection.ratings : null,
     quotations:
       samples && reviews.length === 0

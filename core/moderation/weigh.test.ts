@@ -21,7 +21,7 @@ const calm: Given = {
 
 /** What is found in words alone: nobody is known of the writer, and nobody wrote before. */
 function weigh(words: { title: string; body: string }, { fillSeconds, ...circumstances }: Given) {
-  const { arrival, past } = new ShopHistory().compareAndRemember({
+  const { arrival, history } = new ShopHistory().compareAndRemember({
     id: '1',
     ...words,
     rating: null,
@@ -32,7 +32,7 @@ function weigh(words: { title: string; body: string }, { fillSeconds, ...circums
     product: '',
     fillSeconds,
   })
-  return weighAll({ arrival, past, model: startingModel(), ...circumstances })
+  return weighAll({ arrival, history, model: startingModel(), ...circumstances })
 }
 
 function found(body: string, more: Partial<Given> = {}, title = '') {

@@ -29,7 +29,7 @@ export interface Circumstances extends SubmissionChecks {
 /** All that a signal may look at. */
 export interface SignalContext extends Circumstances {
   arrival: ReadArrival
-  past: ArrivalHistory
+  history: ArrivalHistory
   model: WordingModel
 }
 
@@ -40,10 +40,10 @@ export interface SignalContext extends Circumstances {
 const signals: ((weighing: SignalContext) => Signal | null)[] = [
   ({ arrival, ownDomains }) => linkSignal(arrival.reading, ownDomains),
   ({ arrival, model }) => lookalikeSignal(arrival.reading, model),
-  ({ arrival, past }) => nearCopySignal(arrival.reading, past.near, past.usuallyNear),
-  ({ arrival, past }) => senderSignal(arrival, past.sender),
+  ({ arrival, history }) => nearCopySignal(arrival.reading, history.near, history.usualNearCopyShare),
+  ({ arrival, history }) => senderSignal(arrival, history.sender),
   ({ arrival }) => fillTimeSignal(arrival.fillSeconds),
-  ({ past }) => burstSignal(past.burst),
+  ({ history }) => burstSignal(history.burst),
   ({ arrival }) => mismatchSignal(arrival.reading, arrival.rating),
   ({ arrival, model }) => gibberishSignal(arrival.reading, model),
   ({ arrival }) => rivalSignal(arrival.reading),

@@ -46,7 +46,7 @@ export async function receive(
   const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
   const {
     signals: found,
-    past,
+    history,
     imprint,
   } = await weighed(services, shop, candidate, {
     id: publicId,
@@ -117,7 +117,7 @@ export async function receive(
     await writing(db, async (trx) => {
       const reviewId = await storeAndLog(trx, review)
       if (imprint) await insertImprints(trx, shop.id, [{ reviewId, ...imprint }])
-      await assignReviewGroup(trx, shop, review, past, receivedAt)
+      await assignReviewGroup(trx, shop, review, history, receivedAt)
       if (candidate.source === 'form' && state !== 'spam' && !review.unconfirmed)
         await tellOfArrival(services, trx, shop, {
           ...review.version,

@@ -49,7 +49,7 @@ describe('what is written down', () => {
     expect(await approvedTally(services.db, shop.id)).toMatchObject({ count: 1, average: 300 })
     expect(await showableCount(services.db, shop.id)).toBe(2)
     const { model } = (await composer(services, shop)).compose(startingConfiguration, { key: 'front' })
-    expect([model.tally.count, model.tally.average, model.stock]).toEqual([1, 300, 2])
+    expect([model.tally.count, model.tally.average, model.publishableCount]).toEqual([1, 300, 2])
     expect(model.quotations.at(-1)).toMatchObject({
       name: 'Anna B.',
       note: 'written down by the shop',

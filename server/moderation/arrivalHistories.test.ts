@@ -47,17 +47,17 @@ const arriving = (more: Partial<Arriving> = {}): Arriving => ({
 })
 
 test('a restart remembers words and senders as they were, and reads no text for it', async () => {
-  const { past } = await readAnew().meet(arriving())
-  expect(new Set(past.near.map(({ id }) => id))).toEqual(new Set(ids))
-  expect(past.sender.aliasOf).toBe('person.1@village1.example')
+  const { history } = await readAnew().meet(arriving())
+  expect(new Set(history.near.map(({ id }) => id))).toEqual(new Set(ids))
+  expect(history.sender.aliasOf).toBe('person.1@village1.example')
   await services.db('review_version').update({ body: 'changed' })
-  expect((await readAnew().meet(arriving())).past.near).toHaveLength(2)
+  expect((await readAnew().meet(arriving())).history.near).toHaveLength(2)
 })
 
 test('what was stored by no model or an earlier one is made again, and stored', async () => {
   await services.db('fingerprint').where({ review_id: 1 }).delete()
   await services.db('fingerprint').update({ model: 0, triples: Buffer.alloc(0) })
-  expect((await readAnew().meet(arriving())).past.near).toHaveLength(2)
+  expect((await readAnew().meet(arriving())).history.near).toHaveLength(2)
   expect(await services.db('fingerprint').pluck('model')).toEqual([1, 1])
 })
 
@@ -70,9 +70,9 @@ test('an arrival that could not be stored is forgotten, and the others are not',
   const memory = readAnew()
   await memory.meet(arriving({ id: 'lost', authorEmail: 'lost@box.example' }))
   await memory.forget('lost')
-  const { past } = await memory.meet(arriving({ authorEmail: 'l.ost@box.example' }))
-  expect(past.near.map(({ id }) => id).sort()).toEqual(ids.toSorted())
-  expect(past.sender.aliasOf).toBe('')
+  const { history } = await memory.meet(arriving({ authorEmail: 'l.ost@box.example' }))
+  expect(history.near.map(({ id }) => id).sort()).toEqual(ids.toSorted())
+  expect(history.sender.aliasOf).toBe('')
 })
 
 test('two posts of one token at once are one review, and one that is remembered', async () => {
@@ -83,13 +83,13 @@ test('two posts of one token at once are one review, and one that is remembered'
   const given = { body, author_email: 'anna@berg.example', author_name: 'Anna Berg', token }
   const receipts = await Promise.all([send(services, 'wrenfield', given), send(services, 'wrenfield', given)])
   expect(receipts[0]).toEqual(receipts[1])
-  const { past } = await services.memories.meet(shop.id, arriving({ body, authorEmail: '' }))
-  expect(past.near).toHaveLength(1)
+  const { history } = await services.memories.meet(shop.id, arriving({ body, authorEmail: '' }))
+  expect(history.near).toHaveLength(1)
 })
 
 test('the latest are compared at once; the others, and what came meanwhile, once all are read', async () => {
   const memory = readAnew(1)
-  const near = async (one: Arriving) => (await memory.meet(one)).past.near.map(({ id }) => id)
+  const near = async (one: Arriving) => (await memory.meet(one)).history.near.map(({ id }) => id)
   expect(await near(arriving({ id: 'meanwhile' }))).toEqual([ids[1]])
   await near(arriving({ id: 'lost' }))
   await memory.forget('lost')

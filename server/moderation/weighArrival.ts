@@ -13,11 +13,11 @@ export async function weighArrival(
   { memories }: Services,
   { shopId, alone, arriving, circumstances }: ArrivalToWeigh,
 ): Promise<WeighedArrival> {
-  const { arrival, past, fingerprint } = alone
+  const { arrival, history, fingerprint } = alone
     ? new ShopHistory().compareAndRemember(arriving)
     : await memories.meet(shopId, arriving)
-  const signals = weigh({ arrival, past, model: startingModel(), ...circumstances })
-  return { signals, past, imprint: alone ? null : storedImprint(fingerprint) }
+  const signals = weigh({ arrival, history, model: startingModel(), ...circumstances })
+  return { signals, history, imprint: alone ? null : storedImprint(fingerprint) }
 }
 
 /** Takes an arrival back that could not be stored. */

@@ -14,7 +14,7 @@ export interface ArrivalToWeigh {
 
 export interface WeighedArrival {
   signals: Signal[]
-  past: ArrivalHistory
+  history: ArrivalHistory
   /** To be stored with the review; null for one that is compared with no other. */
   imprint: StoredImprint | null
 }

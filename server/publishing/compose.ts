@@ -31,7 +31,7 @@ export async function displayLinks({ db, publicUrl }: Services, shop: Shop) {
 export async function composer(services: Services, shop: Shop) {
   const { now, publicUrl } = services
   const [reviews, forDisplays, links] = await Promise.all([
-    services.stock(services.db, shop.id),
+    services.publishableReviews(services.db, shop.id),
     displayShop(services, shop),
     displayLinks(services, shop),
   ])

@@ -44,7 +44,7 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
   if (!shop) return null
   const counts = await laneCounts(db, shop.id)
   // What displays show and average: a review whose change waits stands there with the words before it.
-  const stock = await services.stock(db, shop.id)
+  const stock = await services.publishableReviews(db, shop.id)
   const live = (await displaysOfShop(db, shop.id)).flatMap(({ live }) => live ?? [])
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
   const { name, shortName, logo, siteUrl, locale, customerLanguages } = shop

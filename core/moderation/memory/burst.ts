@@ -46,10 +46,10 @@ interface Remembered {
   domain: string
   traits: Set<Trait>
   /** Neighbours of three days with the same turns of phrase, and on the same network. */
-  company: { words?: Set<Remembered>; network?: Set<Remembered> }
+  sharedWith: { words?: Set<Remembered>; network?: Set<Remembered> }
 }
 /** What an arrival shows only beside others. */
-type SharedTrait = keyof Remembered['company']
+type SharedTrait = keyof Remembered['sharedWith']
 /** So large a share of the others must go with an arrival before it has company: in a crowd some always do. */
 const MIN_SHARE_OF_NEIGHBOURS = 0.15
 
@@ -88,9 +88,9 @@ export class BurstWatch {
     if (at < 0) return
     const [one] = this.arrivals.splice(at, 1)
     for (const trait of ['words', 'network'] as const)
-      for (const other of one!.company[trait] ?? []) {
-        other.company[trait]!.delete(one!)
-        if (other.company[trait]!.size === 0) delete other.company[trait]
+      for (const other of one!.sharedWith[trait] ?? []) {
+        other.sharedWith[trait]!.delete(one!)
+        if (other.sharedWith[trait]!.size === 0) delete other.sharedWith[trait]
       }
   }
 
@@ -100,7 +100,7 @@ export class BurstWatch {
     const old = this.firstAfter(newest - MAX_AGE_MS)
     if (old < MIN_EXPIRED_TO_DROP) return
     // What remains would hold the dropped ones as its neighbours.
-    for (const one of this.arrivals.splice(0, old)) one.company = {}
+    for (const one of this.arrivals.splice(0, old)) one.sharedWith = {}
   }
 
   /** The traits that an arrival shows beside its neighbours of three days; they take them on too. */
@@ -193,18 +193,18 @@ export class BurstWatch {
 }
 
 function remembered({ id, at, network, domain, traits }: Fingerprint): Remembered | null {
-  return at === null ? null : { id, at, network, domain, traits: new Set(traits), company: {} }
+  return at === null ? null : { id, at, network, domain, traits: new Set(traits), sharedWith: {} }
 }
 
 function linkNeighbours(one: Remembered, other: Remembered, trait: SharedTrait): void {
-  ;(one.company[trait] ??= new Set()).add(other)
-  ;(other.company[trait] ??= new Set()).add(one)
+  ;(one.sharedWith[trait] ??= new Set()).add(other)
+  ;(other.sharedWith[trait] ??= new Set()).add(one)
 }
 
 /** Whether an arrival shows a trait among others: by itself, or because enough of them go with it. */
 function shows(one: Remembered, trait: Trait, others: Remembered[]): boolean {
   if (trait !== 'words' && trait !== 'network') return one.traits.has(trait)
-  const own = one.company[trait]
+  const own = one.sharedWith[trait]
   if (!own) return false
   const company =
     others.length <= MAX_NEIGHBOURS_COMPARED ? others.filter((other) => own.has(other)).length : own.size
@@ -221,7 +221,7 @@ function evidence(trait: Trait, members: Remembered[], usual: Remembered[]): num
   const n = members.length
   const share = members.filter((one) => shows(one, trait, members)).length / n
   const before = usual.filter((one) =>
-    trait === 'words' || trait === 'network' ? one.company[trait] !== undefined : one.traits.has(trait),
+    trait === 'words' || trait === 'network' ? one.sharedWith[trait] !== undefined : one.traits.has(trait),
   ).length
   const habit = Math.min(0.95, (before + PRIOR_WEIGHT * traits[trait].usual) / (usual.length + PRIOR_WEIGHT))
   if (share <= habit) return 0

@@ -23,7 +23,7 @@ describe('near-copies', () => {
       const copy = original.map((word) => (random() < 0.12 ? pick(pool) : word)).join(' ')
       const [a, b] = [new Set(triplesOf(original.join(' '))), new Set(triplesOf(copy))]
       const shared = [...a].filter((hash) => b.has(hash)).length
-      const near = index.look(triplesOf(copy)).near
+      const near = index.findSimilar(triplesOf(copy)).near
       false_ += near.filter(({ text }) => text !== i).length
       if ((2 * shared) / (a.size + b.size) < 0.5) return
       asked++
@@ -37,15 +37,15 @@ describe('near-copies', () => {
     const index = new TripleIndex()
     const long = words(60)
     index.add(triplesOf(long.join(' ')))
-    expect(index.look(triplesOf(long.slice(0, 20).join(' '))).near).toHaveLength(1)
-    expect(index.look(triplesOf(words(20).join(' '))).near).toEqual([])
+    expect(index.findSimilar(triplesOf(long.slice(0, 20).join(' '))).near).toHaveLength(1)
+    expect(index.findSimilar(triplesOf(words(20).join(' '))).near).toEqual([])
   })
   test('a flood of copies is found in bounded time', () => {
     const index = new TripleIndex()
     const flood = triplesOf(words(40).join(' '))
     for (let i = 0; i < 5000; i++) index.add(flood)
     const start = performance.now()
-    expect(index.look(flood).near.length).toBeGreaterThan(10)
+    expect(index.findSimilar(flood).near.length).toBeGreaterThan(10)
     expect(performance.now() - start).toBeLessThan(50)
   })
 })
@@ -115,7 +115,7 @@ function shopOfMonths(): { memory: ShopHistory; now: number } {
   return { memory, now: now + DAY }
 }
 const flags = (memory: ShopHistory, arrivals: Arriving[]) =>
-  arrivals.map((one) => memory.compareAndRemember(one).past.burst !== null)
+  arrivals.map((one) => memory.compareAndRemember(one).history.burst !== null)
 const spread = (count: number, over: number, make: (at: number, i: number) => Arriving, from: number) =>
   Array.from({ length: count }, (_, i) => make(from + (i * over) / count, i))
 
@@ -167,7 +167,7 @@ describe('an attack is found within its first ten', () => {
     for (let i = 0; i < 30; i++) {
       const at = now + i * 300_000
       memory.compareAndRemember(attacks[0]![1](at, i))
-      if (i % 3 === 0 && memory.compareAndRemember(customer(at + 1000)).past.burst) taken++
+      if (i % 3 === 0 && memory.compareAndRemember(customer(at + 1000)).history.burst) taken++
     }
     expect(taken).toBe(0)
   })
@@ -214,7 +214,7 @@ test('where customers write from a template, near-copies become usual', () => {
         customer(start + i * DAY, {
           body: `My name is on the list and I liked the following thing best of all: ${i}`,
         }),
-      ).past.usuallyNear,
+      ).history.usualNearCopyShare,
   )
   expect(usual[5]).toBe(0)
   expect(usual.at(-1)).toBeGreaterThan(0.9)

@@ -31,7 +31,7 @@ export class SenderBook {
   private byPerson = new Map<string, Sent[]>()
   private byAddress = new Map<string, Sent[]>()
 
-  look(arrival: Fingerprint): SenderHistory {
+  findSender(arrival: Fingerprint): SenderHistory {
     const sent = arrival.person === '' ? [] : (this.byPerson.get(arrival.person) ?? [])
     const own = sent.filter(({ mailbox }) => mailbox === arrival.mailbox)
     const near = (other: Sent) =>
@@ -50,7 +50,7 @@ export class SenderBook {
     }
   }
 
-  keep(arrival: Fingerprint): void {
+  remember(arrival: Fingerprint): void {
     const { id, at, mailbox, product, typed, name } = arrival
     const sent = { id, at, mailbox, typed, name, product }
     if (arrival.person !== '') keepUnder(this.byPerson, arrival.person, sent)

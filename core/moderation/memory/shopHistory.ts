@@ -17,7 +17,7 @@ export interface NearReview {
 export interface ArrivalHistory {
   near: NearReview[]
   /** Share of the shop's earlier reviews that had a near-copy, 0 to 1. */
-  usuallyNear: number
+  usualNearCopyShare: number
   sender: SenderHistory
   burst: Burst | null
 }
@@ -57,19 +57,19 @@ export class ShopHistory {
   /** What the past says of an arrival, which from then on is part of it. */
   compareAndRemember(arriving: Arriving): {
     arrival: ReadArrival
-    past: ArrivalHistory
+    history: ArrivalHistory
     fingerprint: Fingerprint
   } {
     const arrival = readArrival(arriving)
     const fingerprint = fingerprintOf(arrival)
-    return { arrival, past: this.compare(fingerprint), fingerprint }
+    return { arrival, history: this.compare(fingerprint), fingerprint }
   }
 
   /** Remembers earlier arrivals as they were stored, the oldest first, without comparing them with each other. */
   restore(fingerprints: Fingerprint[]): void {
     for (const one of fingerprints) {
       this.bursts.remember(one)
-      this.keep(one, false)
+      this.remember(one, false)
     }
   }
 
@@ -95,30 +95,30 @@ export class ShopHistory {
 
   private compare(one: Fingerprint): ArrivalHistory {
     const sender = senderOf(one)
-    const { near: copies, akin } = this.triples.look(one.triples)
+    const { near: copies, sharedWording } = this.triples.findSimilar(one.triples)
     const near = copies.map(({ text, share }) => {
       const { id, sender: other } = this.arrivals[text]!
       return { id, share, sameSender: sender !== '' && other === sender }
     })
     const past: ArrivalHistory = {
       near,
-      usuallyNear: near.length === 0 ? 0 : this.usuallyNear(one.at),
-      sender: this.senders.look(one),
+      usualNearCopyShare: near.length === 0 ? 0 : this.usuallyNear(one.at),
+      sender: this.senders.findSender(one),
       burst: this.bursts.compareAndRemember(
         one,
-        akin.length === 0 ? nobody : new Set(akin.map((text) => this.arrivals[text]!.id)),
+        sharedWording.length === 0 ? nobody : new Set(sharedWording.map((text) => this.arrivals[text]!.id)),
       ),
     }
-    this.keep(
+    this.remember(
       one,
       near.some(({ sameSender }) => !sameSender),
     )
     return past
   }
 
-  private keep(one: Fingerprint, copied: boolean): void {
+  private remember(one: Fingerprint, copied: boolean): void {
     this.triples.add(one.triples)
-    this.senders.keep(one)
+    this.senders.remember(one)
     const { id, at, person, ip } = one
     this.arrivals.push({ id, sender: senderOf(one), at, copied, person, ip })
   }

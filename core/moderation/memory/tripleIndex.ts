@@ -34,8 +34,8 @@ export class TripleIndex {
   private triples = new Int32Array(1 << 12)
   private starts = new Int32Array(1 << 8)
   private texts = 0
-  private met = new Uint16Array(1 << 8)
-  private gone = new Set<number>()
+  private commonTriples = new Uint16Array(1 << 8)
+  private forgotten = new Set<number>()
 
   get size(): number {
     return this.texts
@@ -45,8 +45,8 @@ export class TripleIndex {
   add(triples: Int32Array): void {
     const text = this.texts++
     const start = this.starts[text]!
-    if (this.texts >= this.met.length) {
-      this.met = new Uint16Array(this.met.length * 2)
+    if (this.texts >= this.commonTriples.length) {
+      this.commonTriples = new Uint16Array(this.commonTriples.length * 2)
       this.starts = longer(this.starts)
     }
     while (start + triples.length > this.triples.length) this.triples = longer(this.triples)
@@ -57,7 +57,7 @@ export class TripleIndex {
 
   /** Takes a text out: nothing is like it any more. Its place stays. */
   forget(text: number): void {
-    this.gone.add(text)
+    this.forgotten.add(text)
   }
 
   private note(hash: number, text: number): void {
@@ -83,42 +83,42 @@ export class TripleIndex {
   }
 
   /** Earlier near-copies of a text, the closest first, and all that share turns of phrase with it. */
-  look(triples: Int32Array): { near: NearCopy[]; akin: number[] } {
-    const candidates = this.meet(triples)
+  findSimilar(triples: Int32Array): { near: NearCopy[]; sharedWording: number[] } {
+    const candidates = this.countCommonTriples(triples)
     const near: NearCopy[] = []
-    const akin: number[] = []
+    const sharedWording: number[] = []
     for (const text of candidates) {
-      const met = this.met[text]!
-      this.met[text] = 0
-      if (this.gone.has(text)) continue
+      const common = this.commonTriples[text]!
+      this.commonTriples[text] = 0
+      if (this.forgotten.has(text)) continue
       const [start, end] = [this.starts[text]!, this.starts[text + 1]!]
       const shorter = Math.min(triples.length, end - start)
-      if (met >= 2 && met >= SHARED_WORDING_SHARE * shorter) akin.push(text)
+      if (common >= 2 && common >= SHARED_WORDING_SHARE * shorter) sharedWording.push(text)
       // Half of those met may have been forgotten, so the exact count comes after a generous guess.
-      if (met * 4 < shorter) continue
+      if (common * 4 < shorter) continue
       const shared = countShared(triples, this.triples.subarray(start, end))
       const share = (2 * shared) / (triples.length + end - start)
       if (share >= NEAR_SHARE || (shorter >= MIN_TRIPLES && shared / shorter >= NEAR_SHARE))
         near.push({ text, share })
     }
-    return { near: near.sort((a, b) => b.share - a.share || b.text - a.text), akin }
+    return { near: near.sort((a, b) => b.share - a.share || b.text - a.text), sharedWording }
   }
 
   /** The texts that have any of some triples; how many each has stands in `met`. */
-  private meet(triples: Int32Array): number[] {
-    const { table, blocks, met } = this
+  private countCommonTriples(triples: Int32Array): number[] {
+    const { table, blocks, commonTriples } = this
     const candidates: number[] = []
     for (let i = 0; i < triples.length; i++) {
       const held = table[placeOf(table, triples[i]!) + 1]!
       if (held === 0) continue
       if (held > 0) {
-        if (met[held - 1]!++ === 0) candidates.push(held - 1)
+        if (commonTriples[held - 1]!++ === 0) candidates.push(held - 1)
         continue
       }
       const block = (-1 - held) * BLOCK
       for (let k = Math.min(blocks[block]!, MAX_TEXTS_PER_TRIPLE); k > 0; k--) {
         const text = blocks[block + k]!
-        if (met[text]!++ === 0) candidates.push(text)
+        if (commonTriples[text]!++ === 0) candidates.push(text)
       }
     }
     return candidates

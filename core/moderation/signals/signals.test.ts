@@ -21,10 +21,10 @@ const nobody: Arriving = {
 }
 
 function weighed(arriving: Partial<Arriving>, memory = new ShopHistory()) {
-  const { arrival, past } = memory.compareAndRemember({ ...nobody, ...arriving })
+  const { arrival, history } = memory.compareAndRemember({ ...nobody, ...arriving })
   const signals = weigh({
     arrival,
-    past,
+    history,
     model: startingModel(),
     ownDomains: ['wrenfield.example'],
     knownOrderKeys: [],
