@@ -33,7 +33,7 @@ export interface Matched {
   why: string
 }
 
-/** Finds for each review of a file the order that proves its writer bought. Its mailbox is taken as proven. */
+/** Finds for each review of a file the order that proves its writer bought. Its email address is taken as proven. */
 export function matchFiles(
   ordersFile: string,
   reviewsFile: string,
@@ -74,7 +74,7 @@ export function matchFiles(
 const readable = (moment: string): string | null =>
   moment && !Number.isNaN(Date.parse(moment)) ? moment : null
 
-/** The lines that could be a claim's: of its mailbox or of its number, so that a long list is not walked for each. */
+/** The lines that could be a claim's: of its email address or of its number, so that a long list is not traversed for each. */
 function finder(lines: OrderLine[]): (claim: { provenMailbox: string; orderNumber: string }) => OrderLine[] {
   const byMailbox = group(lines, ({ email }) => mailboxKey(email))
   const byNumber = group(lines, ({ orderNumber }) => orderNumberKey(orderNumber))

@@ -34,7 +34,7 @@ import { wrenfield } from './wrenfield/shop'
 const DAY_MS = 86_400_000
 
 /**
- * Fills a data folder with the made-up shops. Every review goes through the form's own way in and every decision
+ * Fills a data folder with the made-up shops. Every review goes through the form's own source and every decision
  * through the owner's, at its own time, so that signals, proof, counts and log are real.
  */
 export async function fillDemo(
@@ -57,7 +57,7 @@ export async function fillDemo(
   const end = Date.now()
   let clock = end - 800 * DAY_MS
   const db = await openDatabase(file)
-  // Waiting for the disk at each of a thousand steps guards nothing here: what is cut off is filled anew.
+  // Waiting for the disk at each of a thousand steps guards nothing here: what is cut off is filled again.
   await db.raw('PRAGMA synchronous = OFF')
   const services: Services = buildServices({
     db,
@@ -85,7 +85,7 @@ export async function fillDemo(
       await tell(services, shop, mara, story, review, at)
     }
     clock = end
-    // Until now anyone could write there; no mails went out to ask them.
+    // Until now anyone could write there; no emails went out to ask them.
     const { form } = (await openForm(services, story.form.slug))!
     await updateWriters(db, shop.id, form.publicId, story.form.writers)
     for (const display of story.displays) {

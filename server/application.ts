@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto'
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
+import { setTimeout } from 'node:timers/promises'
 import type { ServerBuild } from 'react-router'
 import packageJson from '../package.json' with { type: 'json' }
 import type { Config } from './config'
@@ -58,6 +59,8 @@ export interface Application {
 }
 
 const MAX_STOPPING_MS = 10_000
+/** How long the start waits for the histories of the latest reviews, at most. */
+const MAX_HISTORY_MS = 5000
 /** How often connections are looked at for the time they have had. */
 const CHECKING_MS = 5000
 
@@ -98,10 +101,10 @@ export async function startApplication(
     log,
     ...overrides,
   })
+  const histories = rememberLatestShops(services)
   const faults = buildFaults(log)
   const live = await loadLiveDisplays(db)
   await markInstallationStale(services)
-  void rememberLatestShops(services)
   await releaseAll(db)
   const jobs = startJobRunner(services, jobKinds(services, live))
 
@@ -162,6 +165,8 @@ export async function startApplication(
     }),
   })
   server.on('request', (req, res) => (vite ? vite(req, res, () => listener(req, res)) : listener(req, res)))
+  // So that the first review after a restart is answered as fast as every other.
+  await Promise.race([histories, setTimeout(MAX_HISTORY_MS, undefined, { ref: false })])
   const port = await listening(server, config.port)
 
   let stopped: Promise<void> | null = null

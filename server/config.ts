@@ -34,7 +34,7 @@ export interface Config {
   demoSignIn: { email: string; password: string } | null
   /** Hosts with their port that may be read although they are private. */
   allowedHosts: string[]
-  /** The way out for mails and the mailbox they come from; null when none is set. */
+  /** The way out for emails and the email address they come from; null when none is set. */
   smtp: { url: string; from: string } | null
   throttle: boolean
   /** How many proxies stand in front and say who asks. */

@@ -23,7 +23,7 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       quietMs: 10 * MINUTE_MS,
       run: async (job, { signal }) => void (await rebuildDisplays(services, publication, job, signal)),
     },
-    // Side by side, so that one slow mail server does not hold up the others' mails.
+    // Side by side, so that one slow mail server does not hold up the others' emails.
     [SEND_MAIL]: {
       atOnce: 4,
       tries: MAIL_TRIES,

@@ -13,7 +13,7 @@ export interface Presence {
   ) => { others: string[]; moved: boolean }
 }
 
-/** An open page looks anew at least once a minute; one that has not is closed, hidden or cut off. */
+/** An open page looks again at least once a minute; one that has not is closed, hidden or cut off. */
 const FRESH_MS = 75_000
 
 export function buildPresence(): Presence {

@@ -40,7 +40,7 @@ export interface Services {
   memories: ArrivalHistories
   /** Addresses of what single layouts run on other people's pages, by name. */
   behaviours: Partial<Record<Behaviour | 'page', string>>
-  /** The way out for mails; null where none is set. */
+  /** The way out for emails; null where none is set. */
   mailer: Mailer | null
   argon: { memoryCost: number; timeCost: number }
   /** Tells open tabs that something of a shop has changed; called after the transaction that changed it. */

@@ -3,7 +3,7 @@ import { useRevalidator } from 'react-router'
 
 const EVERY_MS = 1000
 
-/** Reads a page anew every second, as long as something on it is being done. */
+/** Reads a page again every second, as long as something on it is being done. */
 export function useLookAgain(isOn: boolean): void {
   const { revalidate } = useRevalidator()
   useEffect(() => {

@@ -115,7 +115,7 @@ export function FilterStrip({
   )
 }
 
-/** The choices of each part: ratings and answers always, products, ways in and languages as far as there are any. */
+/** The choices of each part: ratings and answers always, products, sources and languages as far as there are any. */
 function choicesOf(
   facets: Facets,
   products: { id: number; sku: string; title: string }[],

@@ -17,7 +17,7 @@ interface Answer {
   problem?: string
 }
 
-/** The acts on everything that is ticked, in place of those on the open review. */
+/** The acts on everything that is selected, in place of those on the open review. */
 export function ManyBar({
   shop,
   search,

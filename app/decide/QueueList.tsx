@@ -13,7 +13,7 @@ import type { Ticks } from './useSelection'
 
 type Line = ReviewLine & { when: string; tags: string[] }
 
-/** One lane as a list; each line opens its review, its box ticks it. */
+/** One lane as a list; each line opens its review, its box selects it. */
 export function QueueList({
   shop,
   search,

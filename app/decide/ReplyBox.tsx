@@ -7,7 +7,7 @@ import { say } from '../../core/messages/say'
 import { Key } from '../components/Key'
 import { useNoteOrDraft } from './useNoteOrDraft'
 
-/** The shop's public answer: drafted, posted, changed, taken back. */
+/** The shop's public answer: drafted, posted, changed, undone. */
 export function ReplyBox({
   address,
   review,
@@ -34,7 +34,7 @@ export function ReplyBox({
   const draft = useNoteOrDraft(address, 'replyDraft', review.replyDraft)
   const field = useRef<HTMLTextAreaElement>(null)
   const forget = useFetcher()
-  // Once it is posted or taken back, what stands is shown and the field is empty again.
+  // Once it is posted or undone, what stands is shown and the field is empty again.
   if (seen !== reply?.body) {
     setSeen(reply?.body)
     setEditing(reply === null && review.replyDraft !== '')

@@ -26,7 +26,7 @@ const chosen = z.object({
   at: z.iso.datetime(),
 })
 
-/** One act on many: on those ticked, or on all that the filter of the address lets through. */
+/** One act on many: on those selected, or on all that the filter of the address lets through. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const { act, ids, at } = readForm(context, chosen)

@@ -1,12 +1,12 @@
 import { useState } from 'react'
 
-/** A review that can be ticked, with its revision as it was seen. */
+/** A review that can be selected, with its revision as it was seen. */
 export interface Tickable {
   publicId: string
   revision: number
 }
 
-/** Which reviews of the list are ticked; kept while one goes through it, gone with another filter. */
+/** Which reviews of the list are selected; kept while one goes through it, gone with another filter. */
 export function useSelection(lines: Tickable[], filterKey: string) {
   const [ticked, setTicked] = useState<Map<string, number>>(new Map())
   const [all, setAll] = useState(false)
@@ -24,11 +24,11 @@ export function useSelection(lines: Tickable[], filterKey: string) {
     setLast(null)
   }
   return {
-    /** Those that are still in the list: one that somebody else has decided meanwhile is not ticked any more. */
+    /** Those that are still in the list: one that somebody else has decided meanwhile is not selected any more. */
     ticked: lines.filter(({ publicId }) => all || ticked.has(publicId)),
     all,
     isTicked: (publicId: string) => all || ticked.has(publicId),
-    /** Ticks or unticks one; with `range`, everything from the one ticked before up to it. */
+    /** Selects or deselects one; with `range`, everything from the one selected before up to it. */
     toggle: (publicId: string, range = false) => {
       const ids = lines.map((line) => line.publicId)
       const [from, to] = [last === null ? -1 : ids.indexOf(last), ids.indexOf(publicId)]
@@ -45,7 +45,7 @@ export function useSelection(lines: Tickable[], filterKey: string) {
       setAll(false)
       setLast(publicId)
     },
-    /** Ticks one, and leaves it ticked when it is. */
+    /** Selects one, and leaves it selected when it is. */
     tick: (publicId: string) => {
       const line = lines.find((one) => one.publicId === publicId)
       if (line && !all) setTicked((before) => new Map(before).set(publicId, line.revision))

@@ -149,7 +149,7 @@ function Fields({
     onValidate: ({ formData }) =>
       parseWithZod(formData, { schema: submissionSchema(products.map(({ sku }) => sku)) }),
   })
-  // What was computed is good for one token, so both stay when the page is loaded anew behind the form.
+  // What was computed is good for one token, so both stay when the page is loaded again behind the form.
   const [issued] = useState({ token, proofOfWork })
   const { pending, work } = useWork(issued.proofOfWork)
   const { send, waiting } = useSendWhenReady(photos.pending || pending)

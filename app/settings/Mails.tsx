@@ -5,7 +5,7 @@ import type { MailSettings } from '../../server/mail/mailSettings'
 
 const hours = Array.from({ length: 24 }, (_, hour) => hour)
 
-/** Whether mails go out, and how one is told of what comes in. */
+/** Whether emails go out, and how one is told of what comes in. */
 export function Mails({ mails, email }: { mails: MailSettings; email: string }) {
   const fetcher = useFetcher<{ done?: string }>()
   const { out, counts, troubled, told, digestHour } = mails

@@ -14,7 +14,7 @@ const asked = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('putBack'), key, live: z.enum(['yes', 'no']) }),
 ])
 
-/** What was done to a display from the list, in words, and how it is taken back. */
+/** What was done to a display from the list, in words, and how it is undone. */
 export interface Done {
   words: string
   undo: { key: string; live: 'yes' | 'no' } | null

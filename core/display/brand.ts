@@ -1,6 +1,6 @@
 import { converter, formatHex, parse, wcagContrast, type Oklch } from 'culori'
 
-/** Shades that a page of the shop is dressed in, all worked out from its one brand colour, as hex. */
+/** Shades that a page of the shop is styled in, all worked out from its one brand colour, as hex. */
 export interface BrandShades {
   fill: string
   /** Borders on white, 3:1 or better. */

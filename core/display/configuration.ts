@@ -75,7 +75,7 @@ const headingSchema = z.object({
 })
 export type Heading = z.infer<typeof headingSchema>
 
-/** How it is dressed. Colours are hex, empty for the one worked out from the shop's; spaces are CSS pixels. */
+/** How it is styled. Colours are hex, empty for the one worked out from the shop's; spaces are CSS pixels. */
 const dressSchema = z.object({
   ground: z.enum(grounds),
   colour: colourOrNone,

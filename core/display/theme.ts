@@ -9,7 +9,7 @@ export interface SiteStyle {
   corners: number
 }
 
-/** How a display is dressed in the end. Colours are hex. */
+/** How a display is styled in the end. Colours are hex. */
 export interface ResolvedTheme {
   ground: Theme['ground']
   /** What it stands on; null is the page itself. */

@@ -7,7 +7,7 @@ const DARK_PAGE = '#101a1d'
 export interface DressColours {
   /** What a display would stand on, by ground. */
   standing: Record<Theme['ground'], string>
-  /** Of its words, and of its ratings, as it is dressed now. */
+  /** Of its words, and of its ratings, as it is styled now. */
   text: string
   accent: string
   /** Plain pages to see it on: what is behind, and what is written in. */

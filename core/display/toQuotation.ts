@@ -27,7 +27,7 @@ export function toQuotation(
     small: `${mediaUrl}${small}`,
     width,
     height,
-    // A photo that nobody has put in words is still told apart from the others.
+    // A photo that nobody has put in words is still distinguished from the others.
     alt: alt || translate('visitor.photo', { place: i + 1, name: by }),
   })
   const spoken = { now, timeZone: shop.timeZone, locale }

@@ -2,12 +2,12 @@ import type { SubmissionChecks } from '../moderation/submissionChecks'
 import type { CustomerLanguage } from '../messages/customers/languages'
 import type { Writers } from './writers'
 
-/** A review on its way in, the same for every way in. Words and names are exactly as they came. */
+/** A review on its source, the same for every source. Words and names are exactly as they came. */
 export interface Candidate extends SubmissionChecks {
   source: 'form' | 'manualEntry'
-  /** The form it came through; null for other ways in. */
+  /** The form it came through; null for other sources. */
   formId: number | null
-  /** Kept once by this; null where the way in gives none. */
+  /** Kept once by this; null where the source gives none. */
   token: string | null
   /** Who may write this way. */
   writers: Writers
@@ -37,7 +37,7 @@ export interface Candidate extends SubmissionChecks {
   customerLanguage: CustomerLanguage | null
 }
 
-/** A photo as it is kept: made anew in two sizes, in files named by their content. */
+/** A photo as it is kept: created again in two sizes, in files named by their content. */
 export interface Photo {
   /** The file of the large one, and its size in pixels. */
   name: string

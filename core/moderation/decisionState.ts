@@ -30,7 +30,7 @@ const setParts = ['tagIds', 'declinedPhotoIds'] as const satisfies DecisionPart[
 export const isSetPart = (part: DecisionPart): boolean => (setParts as readonly DecisionPart[]).includes(part)
 
 /**
- * The point a review comes to when an act is taken back while later acts on other parts stay. Of tags and photos only
+ * The point a review comes to when an act is undone while later acts on other parts stay. Of tags and photos only
  * those are undone that the act put on or took off.
  */
 export function revertChange(

@@ -30,7 +30,7 @@ export const reviewActSchema = z.discriminatedUnion('kind', [
 export type ReviewAct = z.infer<typeof reviewActSchema>
 export type ReviewActKind = ReviewAct['kind']
 
-/** The acts that the log knows of and that can be taken back. */
+/** The acts that the log knows of and that can be undone. */
 export const reviewActKinds = reviewActSchema.options.map(({ shape }) => shape.kind.value)
 
 /** One of the three plain acts, with nothing said beside it. */

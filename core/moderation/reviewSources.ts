@@ -1,3 +1,3 @@
-/** The ways in by which a review can have come. */
+/** The sources by which a review can have come. */
 export const reviewSources = ['form', 'manualEntry'] as const
 export type ReviewSource = (typeof reviewSources)[number]

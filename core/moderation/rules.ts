@@ -48,7 +48,7 @@ export function waitsForWriter({ score, kinds }: Weighed): boolean {
   return arrivalState({ score, kinds: kinds.filter((kind) => !openKinds.has(kind)) }) === 'waiting'
 }
 
-/** The state of an arrival: the strongest act of the rules that apply, else what its way in says. */
+/** The state of an arrival: the strongest act of the rules that apply, else what its source says. */
 export function arrivalState(weighed: Weighed, otherwise: 'waiting' | 'approved' = 'waiting'): ArrivalState {
   const acts = startingRules.filter((rule) => rule.applies(weighed)).map((rule) => rule.act)
   return acts.includes('spam') ? 'spam' : acts.includes('held') ? 'held' : otherwise

@@ -50,7 +50,7 @@ export interface Signal {
   places: Place[]
 }
 
-/** Names the rules that gave a signal, so that a later model's signals can be told apart. */
+/** Names the rules that gave a signal, so that a later model's signals can be distinguished. */
 export const MODEL = 'signs-2'
 
 /** Every place where a finder matches in the title or the body. */

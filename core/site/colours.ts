@@ -26,7 +26,7 @@ const LEVELLING = 0.3
 const LINK_BLUE = '#0000ee'
 /** How much a rule counts that nothing on the page can match. */
 const UNUSED = 0.1
-/** Colours that are told apart on one site. */
+/** Colours that are distinguished on one site. */
 const MAX_COLOURS = 400
 /** Different values that are looked at. */
 const MAX_VALUES = 4000

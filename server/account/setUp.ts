@@ -47,7 +47,7 @@ export async function setUp(
     const shopId = await insertShop(trx, { publicId: newId(), slug, ...shopFields(profile, picture) }, now)
     await insertMembership(trx, memberId, shopId)
     await insertForm(trx, {
-      // Without a way out for mails nobody could ever confirm.
+      // Without a way out for emails nobody could ever confirm.
       writers: mailer ? 'confirmed' : 'anyone',
       shopId,
       publicId: newId(),

@@ -10,7 +10,7 @@ import { checkPassword, hashPassword } from './password'
 import { openSession } from './session'
 import { shopFields } from './setUp'
 
-/** Keeps what the owner changed of her shop, and has its displays rendered anew in its new dress. */
+/** Keeps what the owner changed of her shop, and has its displays rendered again in its new style. */
 export async function saveSettings(services: Services, shop: Shop, profile: ShopProfile): Promise<void> {
   const picture = profile.picture === shop.logo ? shop.logo : await cleanPicture(profile.picture)
   await writing(services.db, async (trx) => {

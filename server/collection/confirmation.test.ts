@@ -63,7 +63,7 @@ async function askFor(writers: 'anyone' | 'confirmed' | 'buyers') {
   expect(await setWriters(services, shop, public_id, writers)).toBe(true)
 }
 const linkOf = (mail: Sent) => /\/confirm\/(\S+)/.exec(mail.text)![1]!
-/** Sends a review, has its mail posted and answers what came. */
+/** Sends a review, has its email posted and answers what came. */
 async function written(given: Parameters<typeof send>[2] = {}) {
   const receipt = await send(services, 'wrenfield', given)
   await post()

@@ -26,10 +26,10 @@ import { hashToken } from './formToken'
 const DAY_MS = 86_400_000
 const CONFIRM_DAYS = 30
 const REVIEW_DAYS = 730
-/** Whoever types somebody else's mailbox again and again fills nobody's. */
+/** Whoever types somebody else's email address again and again fills nobody's. */
 const MAILS_A_DAY = 4
 
-/** Whether the writer can be asked to confirm: there is a way out for mails, and the mailbox has not had its fill. */
+/** Whether the writer can be asked to confirm: there is a way out for emails, and the email address has not had its fill. */
 export async function mayInvite(
   { db, mailer, now }: Services,
   { authorEmail }: { authorEmail: string },
@@ -108,7 +108,7 @@ async function saveToken(
 const ownPageToken = ({ signingKey }: Services, confirmToken: string): string =>
   createHmac('sha256', signingKey).update(`own page ${confirmToken}`).digest('base64url')
 
-/** What the link in a mail opens: the review to be confirmed, or null when the link is unknown or has run out. */
+/** What the link in a email opens: the review to be confirmed, or null when the link is unknown or has run out. */
 export async function confirmView(
   { db, now }: Services,
   token: string,
@@ -121,7 +121,7 @@ export async function confirmView(
 }
 
 /**
- * The mailbox is its writer's: proof is looked for anew, the rules run again, and what was held for want of it goes on,
+ * The email address is its writer's: proof is checked again, the rules run again, and what was held for want of it goes on,
  * unless a person has decided meanwhile. Answers a token for the customer's own page, or null for no such link.
  */
 export async function confirmEmail(services: Services, token: string): Promise<string | null> {
@@ -178,7 +178,7 @@ async function confirm(
 
 export type AskOutcome = 'asked' | 'noMails' | 'noAddress' | 'enough' | 'gone'
 
-/** Asks by mail the customer whose words the shop wrote down whether they are hers. */
+/** Asks by email the customer whose words the shop wrote down whether they are hers. */
 export async function askCustomerToConfirm(
   services: Services,
   shop: Shop,

@@ -36,7 +36,7 @@ export async function issueChallenge(services: Services, { form }: CustomerForm,
   return { token, proofOfWork: await askForWork(services, token, suspicion) }
 }
 
-/** The text beside the box that a customer ticks; stored with her answer. */
+/** The text beside the box that a customer selects; stored with her answer. */
 export const consentText = (shop: Shop, language: CustomerLanguage): string =>
   customerTranslate(language)('form.consent', { shop: shop.shortName })
 

@@ -13,7 +13,7 @@ export function recently(now: Date): string {
   return new Date(now.getTime() - THIRTY_DAYS_MS).toISOString()
 }
 
-/** What Gather shows: how much came in these 30 days, the ways in, the latest arrivals. */
+/** What Gather shows: how much came in these 30 days, the sources, the latest arrivals. */
 export interface GatherView {
   arrivals: { count: number; verified: number }
   forms: (Pick<Form, 'publicId' | 'slug' | 'heading' | 'open' | 'writers'> & {
@@ -28,7 +28,7 @@ export interface GatherView {
   products: number
   /** Orders placed in these 30 days. */
   orders: number
-  /** Whether mails go out, without which nobody can confirm a mailbox. */
+  /** Whether emails go out, without which nobody can confirm a email address. */
   mails: boolean
 }
 

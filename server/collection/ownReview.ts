@@ -140,7 +140,7 @@ export async function withdrawOwn(services: Services, token: string, back: boole
   await moveOwn(services, own, back ? 'takeBack' : 'bringBack', (point) => ({ ...point, ...to }))
 }
 
-/** An approved review was public before it was taken back, so somebody looks at it again. */
+/** An approved review was public before it was undone, so somebody looks at it again. */
 async function stateToRestore(
   { db }: Services,
   { shop, review }: OwnReview,

@@ -28,7 +28,7 @@ import { hashToken } from './formToken'
 /** Reading a shop's whole past takes a second or two. */
 const MOST_WEIGHING_MS = 20_000
 
-/** The one way in: every review, whichever way it comes, passes here and is kept once. */
+/** The one source: every review, whichever way it comes, passes here and is kept once. */
 export async function receive(
   services: Services,
   shop: Shop,

@@ -6,7 +6,7 @@ import type { Signal, SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
 import { insertProof, insertSignal } from './reviewWriting'
 
-/** A review as far as confirming its mailbox reads it. */
+/** A review as far as confirming its email address reads it. */
 export interface Confirmable {
   id: number
   versionId: number
@@ -101,7 +101,7 @@ export async function keepConfirmation(
     })
 }
 
-/** Puts the reasons that come and go with a mailbox and a purchase in place of those that were there. */
+/** Puts the reasons that come and go with a email address and a purchase in place of those that were there. */
 export async function putOpenSignals(
   trx: Knex.Transaction,
   shopId: number,

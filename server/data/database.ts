@@ -26,7 +26,7 @@ export async function openInThread(file: string, turns: Turns): Promise<Knex> {
   const db = connect(file, turns)
   await db.raw(`PRAGMA busy_timeout = ${THREAD_BUSY_MS}`)
   await setUpConnection(db)
-  // Long work notes how far it came in the transaction that did it, so that what a power cut takes back is done again;
+  // Long work notes how far it came in the transaction that did it, so that what a power cut undoes is done again;
   // it need not wait for the disk, and keeps nobody else waiting for it.
   await db.raw('PRAGMA synchronous = NORMAL')
   return db

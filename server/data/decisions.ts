@@ -137,7 +137,7 @@ export async function decisionsOfReview(
     .select({ ...columns, memberName: 'member.name' })
 }
 
-/** The member's latest act on a review that has not been taken back; taking back is no such act itself. */
+/** The member's latest act on a review that has not been undone; undoing is no such act itself. */
 export async function latestStandingAct(
   db: Knex,
   shopId: number,

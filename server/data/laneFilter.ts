@@ -80,7 +80,7 @@ export function collapsed(query: Knex.QueryBuilder): Knex.QueryBuilder {
     WHERE later.group_id = review.group_id AND later.state = review.state AND later.id > review.id))`)
 }
 
-/** By what a list is walked: a column and the id, both in one direction, so that one index serves it. */
+/** By what a list is traversed: a column and the id, both in one direction, so that one index serves it. */
 export function sortKey(filter: LaneFilter): { column: string; direction: 'asc' | 'desc' } {
   const byDate = filter.from !== null || filter.before !== null
   switch (filter.sort) {
@@ -139,7 +139,7 @@ function indexFor(column: string, rarest: CountedPart | null): string {
 export function orderBy(query: Knex.QueryBuilder, filter: LaneFilter, backwards = false): Knex.QueryBuilder {
   const { column, direction } = sortKey(filter)
   const way = backwards === (direction === 'asc') ? 'desc' : 'asc'
-  // The full-text index is walked by its own row number, which is the review's.
+  // The full-text index is sorted by its own row number, which is the review's.
   const id = filter.words === null ? 'review.id' : 'review_text.rowid'
   if (column !== 'id') query.orderBy(`review.${column}`, way)
   return query.orderBy(id, way)

@@ -81,7 +81,7 @@ export async function noteTry(
     .increment('attempts', 1)
 }
 
-/** How many went to a mailbox since a moment, from any shop, in whichever spelling. */
+/** How many went to a email address since a moment, from any shop, in whichever spelling. */
 export async function mailsTo(db: Knex, address: string, since: string): Promise<number> {
   return countRows(
     db('mail')
@@ -90,7 +90,7 @@ export async function mailsTo(db: Knex, address: string, since: string): Promise
   )
 }
 
-/** A shop's mails that are not out, or came back, the latest first. */
+/** A shop's emails that are not out, or came back, the latest first. */
 export async function troubledMails(db: Knex, shopId: number, limit: number): Promise<Mail[]> {
   return (
     db('mail')

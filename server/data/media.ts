@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Notes that a picture is one of the shop's; twice is once, noted anew. */
+/** Notes that a picture is one of the shop's; twice is once, noted again. */
 export async function insertMedia(
   db: Knex,
   media: { shopId: number; name: string; width: number; height: number; now: string },

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { OrderLine } from '../../core/proof/matchOrder'
 import { countRows } from './countRows'
 
-/** The lines of every order of a shop whose number or mailbox has this key; an empty key finds none. */
+/** The lines of every order of a shop whose number or email address has this key; an empty key finds none. */
 export async function orderLinesOf(
   db: Knex,
   shopId: number,

@@ -19,7 +19,7 @@ export interface FullReview {
   receivedAt: string
   publishedVersionId: number | null
   publishedAt: string | null
-  /** When its writer's mailbox was confirmed. */
+  /** When its writer's email address was confirmed. */
   confirmedAt: string | null
   customerId: number | null
   /** Those it came with as one. */
@@ -187,7 +187,7 @@ export async function proofOfReview(
     })
 }
 
-/** How many other reviews this shop has under the same mailbox that came before. */
+/** How many other reviews this shop has under the same email address that came before. */
 export async function earlierOfCustomer(
   db: Knex,
   shopId: number,

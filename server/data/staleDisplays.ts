@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { readVersion, versionColumns, type DisplayVersion, type VersionRow } from './displays'
 
-/** Marks one live display of a shop, or all of them, to be rendered anew. Answers how many. */
+/** Marks one live display of a shop, or all of them, to be rendered again. Answers how many. */
 export async function markDisplaysStale(
   trx: Knex.Transaction,
   shopId: number,
@@ -13,7 +13,7 @@ export async function markDisplaysStale(
     .increment('stale', 1)
 }
 
-/** A display that waits to be rendered anew; `stale` counts how often that was asked for. */
+/** A display that waits to be rendered again; `stale` counts how often that was asked for. */
 export interface StaleDisplay {
   id: number
   key: string

@@ -54,7 +54,7 @@ export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
       const answer = make()
       variants.set(full, answer, { size: VARIANT_BYTES })
       const keep = (made: Prepared | null) => {
-        // Rendered anew meanwhile, it is forgotten already.
+        // Rendered again meanwhile, it is forgotten already.
         if (variants.peek(full) !== answer) return
         if (made) variants.set(full, answer, { size: VARIANT_BYTES + bytesOf(made) })
         else variants.delete(full)

@@ -1,6 +1,6 @@
 import { escape } from 'html-escaper'
 
-/** A mail's text as plain words and as HTML, from the same parts. */
+/** A email's text as plain words and as HTML, from the same parts. */
 export interface MailParts {
   hello: string
   lines: string[]

@@ -6,7 +6,7 @@ import { digestOf, membersTold, setDigestHour, setTold } from '../data/telling'
 import type { Services } from '../services'
 import { sendTrial } from './notifyMembers'
 
-/** How mails of a shop go out, and how a member is told of what comes in. */
+/** How emails of a shop go out, and how a member is told of what comes in. */
 export interface MailSettings {
   /** Null where no mail server is set. */
   out: { through: string; from: string } | null

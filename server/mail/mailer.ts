@@ -1,7 +1,7 @@
 import { createTransport } from 'nodemailer'
 import type { Mail } from '../data/mails'
 
-/** Why a mail did not go out, and whether trying again can help. */
+/** Why a email did not go out, and whether trying again can help. */
 export class MailRefused extends Error {
   constructor(
     message: string,
@@ -11,13 +11,13 @@ export class MailRefused extends Error {
   }
 }
 
-/** The only way out for mails. */
+/** The only way out for emails. */
 export interface Mailer {
   /** @throws MailRefused */
   send: (
     mail: Pick<Mail, 'messageId' | 'recipient' | 'senderName' | 'subject' | 'text' | 'html'>,
   ) => Promise<void>
-  /** Where it goes out and under whose mailbox, for a person. */
+  /** Where it goes out and under whose email address, for a person. */
   through: string
   from: string
 }

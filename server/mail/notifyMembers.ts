@@ -78,7 +78,7 @@ export function nextDigest(now: Date, timeZone: string, hour: number): string {
   return new Date(there.getTime()).toISOString()
 }
 
-/** One mail a day with what came since the last one and what needs somebody; none where nothing came. */
+/** One email a day with what came since the last one and what needs somebody; none where nothing came. */
 export async function sendDigest(services: Services, job: Job): Promise<void> {
   const { db, now } = services
   const shop = await findShop(db, job.shopId!)
@@ -112,7 +112,7 @@ export async function sendDigest(services: Services, job: Job): Promise<void> {
   services.wakeJobs()
 }
 
-/** A mail to a member that shows whether mails go out at all. */
+/** A email to a member that shows whether emails go out at all. */
 export async function sendTrial(
   services: Services,
   shop: Shop,

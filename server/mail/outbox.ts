@@ -6,10 +6,10 @@ import type { Services } from '../services'
 import { MailRefused } from './mailer'
 
 export const SEND_MAIL = 'sendMail'
-/** After so many tries, the last some hours apart, a mail is given up and shown to the owner. */
+/** After so many tries, the last some hours apart, a email is given up and shown to the owner. */
 export const TRIES = 12
 
-/** Puts a mail into the outbox within the transaction that makes it necessary; it gets its one Message-ID there. */
+/** Puts a email into the outbox within the transaction that makes it necessary; it gets its one Message-ID there. */
 export async function queueMail(
   services: Services,
   trx: Knex.Transaction,
@@ -28,8 +28,8 @@ export async function queueMail(
 }
 
 /**
- * Sends one mail of the outbox. Killed between the server's yes and our note of it, it goes out again under the same
- * Message-ID, so that the mailbox knows it as the same.
+ * Sends one email of the outbox. Killed between the server's yes and our note of it, it goes out again under the same
+ * Message-ID, so that the email address knows it as the same.
  */
 export async function sendMail({ db, now, mailer, changes }: Services, job: Job): Promise<void> {
   const mail = await findMail(db, (JSON.parse(job.payload) as { mail: number }).mail)

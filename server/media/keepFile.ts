@@ -4,7 +4,7 @@ import path from 'node:path'
 import { insertMedia } from '../data/media'
 import type { Services } from '../services'
 
-/** A picture that was made anew, as `webp`. */
+/** A picture that was created again, as `webp`. */
 export interface MadePicture {
   data: Buffer
   info: { width: number; height: number }

@@ -19,7 +19,7 @@ const photoTypes = new Set(['image/jpeg', 'image/png', 'image/webp', 'image/avif
 export type PhotoOutcome = { large: MadePicture; small: MadePicture } | { refused: PhotoRefusal }
 
 /**
- * A photo made anew in two sizes: upright, and without what a camera writes beside it (the place, the device). What it
+ * A photo created again in two sizes: upright, and without what a camera writes beside it (the place, the device). What it
  * is is read from its content, never from its name.
  */
 export async function makePhoto(bytes: Buffer): Promise<PhotoOutcome> {

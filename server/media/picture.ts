@@ -6,7 +6,7 @@ const SHOP_PICTURE_PX = 128
 export const limited = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PHOTO_PIXELS, density: 192 })
 
 /**
- * A shop's picture as a data address, 128 px at most, made anew so that nothing else comes along.
+ * A shop's picture as a data address, 128 px at most, created again so that nothing else comes along.
  * @throws when the bytes are no picture
  */
 export async function shopPicture(bytes: Buffer): Promise<string> {
@@ -18,7 +18,7 @@ export async function shopPicture(bytes: Buffer): Promise<string> {
   return `data:image/webp;base64,${webp.toString('base64')}`
 }
 
-/** A picture that came back from a form as a data address, made anew; null when there is none or it can't be read. */
+/** A picture that came back from a form as a data address, created again; null when there is none or it can't be read. */
 export async function cleanPicture(address: string): Promise<string | null> {
   const bytes = pictureBytes(address)
   return bytes ? shopPicture(bytes).catch(() => null) : null

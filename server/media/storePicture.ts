@@ -6,7 +6,7 @@ import { limited, pictureBytes } from './picture'
 const LONGEST_PX = 256
 
 /**
- * Keeps a picture that came with a form, made anew so that nothing else comes along (places, programs, bombs).
+ * Keeps a picture that came with a form, created again so that nothing else comes along (places, programs, bombs).
  * @param address a data address; empty for none
  * @returns the file's name, or null when there is none or it is no picture
  */

@@ -34,7 +34,7 @@ export async function actOnReview(acting: Acting, review: FullReview, act: Revie
   return true
 }
 
-/** Puts a review to a point, logs it, and has displays rendered anew when what visitors may read has changed. */
+/** Puts a review to a point, logs it, and has displays rendered again when what visitors may read has changed. */
 export async function moveReview(
   { trx, shop, member, now, batch }: Acting,
   review: FullReview,
@@ -146,7 +146,7 @@ async function changeBy(
       return { verificationId: null }
     case 'unreply':
       if (before.replyId === null) return null
-      // The words stay at hand: taken back from visitors, not from the one who wrote them.
+      // The words stay at hand: undone from visitors, not from the one who wrote them.
       await updateReplyDraft(trx, shop.id, review.publicId, review.reply?.body ?? '')
       return { replyId: null }
   }

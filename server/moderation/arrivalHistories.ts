@@ -18,6 +18,8 @@ export interface ArrivalHistories {
   meet: (shopId: number, arriving: Arriving) => Promise<ReturnType<ShopHistory['compareAndRemember']>>
   /** Forgets an arrival that could not be stored. */
   forget: (shopId: number, id: string) => Promise<void>
+  /** Reads the latest arrivals of a shop; the others follow. */
+  readLatest: (shopId: number) => Promise<void>
   /** Reads all arrivals of a shop that are compared with later ones. Answers how many there are. */
   readAll: (shopId: number) => Promise<number>
 }
@@ -116,7 +118,7 @@ export function buildArrivalHistories(db: Knex, now: () => Date, firstRead = FIR
       const entry = await entryOf(shopId)
       const met = entry.memory.compareAndRemember(arriving)
       entry.metMeanwhile?.push(met.fingerprint)
-      // Read anew, without the oldest.
+      // Read again, without the oldest.
       if (entry.memory.size > MAX_ARRIVALS_IN_MEMORY && !entry.metMeanwhile) entries.delete(shopId)
       return met
     },
@@ -125,6 +127,9 @@ export function buildArrivalHistories(db: Knex, now: () => Date, firstRead = FIR
       if (!entry) return
       entry.memory.forget(id)
       entry.metMeanwhile = entry.metMeanwhile?.filter((one) => one.id !== id) ?? null
+    },
+    readLatest: async (shopId) => {
+      await entryOf(shopId)
     },
     readAll: async (shopId) => {
       const entry = await entryOf(shopId)

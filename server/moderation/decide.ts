@@ -57,7 +57,7 @@ export interface ManyOutcome {
 /** Short enough that nobody else waits noticeably for the database. */
 const AT_A_TIME = 50
 
-/** One act on many reviews: in short transactions, each review logged for itself, all taken back by one undo. */
+/** One act on many reviews: in short transactions, each review logged for itself, all undone by one undo. */
 export async function decideMany(
   services: Services,
   shop: Shop,

@@ -34,7 +34,7 @@ export async function readFilter(
     from: asked.from === undefined ? null : startOfDay(shop.timeZone, asked.from),
     before: asked.to === undefined ? null : startOfDay(shop.timeZone, asked.to, 1),
     words,
-    // A search is walked by the full-text index, which knows no other order than that of arrival.
+    // A search is sorted by the full-text index, which knows no other order than that of arrival.
     sort: words === null ? (asked.sort ?? 'newest') : asked.sort === 'oldest' ? 'oldest' : 'newest',
   }
 }

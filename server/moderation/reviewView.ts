@@ -31,7 +31,7 @@ export interface HistoryEntry {
   at: string
   hash: string
   undone: boolean
-  /** Whether it is an act that can be taken back from here. */
+  /** Whether it is an act that can be undone from here. */
   standing: boolean
 }
 

@@ -33,5 +33,5 @@ export async function rememberShops(
   { memories }: Services,
   { shopIds }: { shopIds: number[] },
 ): Promise<void> {
-  for (const shopId of shopIds) await memories.readAll(shopId)
+  for (const shopId of shopIds) await memories.readLatest(shopId)
 }

@@ -22,7 +22,7 @@ const WRITING_MS = 8
 const MOST_LISTED = 200
 
 /**
- * Takes the orders of an uploaded file in short transactions, then looks for proofs anew. Stopped at any moment, it goes
+ * Takes the orders of an uploaded file in short transactions, then looks for proofs again. Stopped at any moment, it goes
  * on where it stood: each transaction notes how far it came.
  * @throws TaskStopped when it was told to end
  */

@@ -32,7 +32,7 @@ export const orderImportSchema = z.object({
   name: z.string(),
   /** How many rows below the heading are done; null when all are. */
   row: z.number().nullable(),
-  /** The inner id up to which proofs are looked for anew. */
+  /** The inner id up to which proofs are checked again. */
   review: z.number(),
   report: orderReportSchema,
 })

@@ -7,7 +7,7 @@ import type { Shop } from '../data/shops'
 
 export interface BuyerClaim {
   authorName: string
-  /** A mailbox that its owner has confirmed; empty for one that is only typed. */
+  /** A email address that its owner has confirmed; empty for one that is only typed. */
   provenMailbox: string
   orderNumber: string
   productSku: string

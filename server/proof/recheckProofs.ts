@@ -25,7 +25,7 @@ export interface RecheckProgress {
 const AT_A_TIME = 100
 
 /**
- * Looks for proof anew after the orders have changed: what they prove now is marked, what they no longer prove is
+ * Looks for proof again after the orders have changed: what they prove now is marked, what they no longer prove is
  * unmarked with the reason. A mark by hand, and one taken away by hand, stay as they are.
  * @throws TaskStopped when it was told to end
  */

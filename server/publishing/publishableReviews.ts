@@ -4,7 +4,7 @@ import type { ShowableReview } from '../../core/display/showableReview'
 import { showableReviews } from '../data/showableReviews'
 import { stockVersion } from '../data/shops'
 
-/** What may be shown, kept in memory for each shop, so that many displays made anew read it once. */
+/** What may be shown, kept in memory for each shop, so that many displays created again read it once. */
 export type PublishableReviews = (db: Knex, shopId: number) => Promise<ShowableReview[]>
 
 /** Of all shops together, counted in reviews of about a kilobyte each. */

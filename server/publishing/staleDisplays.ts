@@ -6,14 +6,14 @@ import { writing } from '../data/writing'
 import { enqueue } from '../jobs/queue'
 import type { Services } from '../services'
 
-/** Renders anew every stale display of a shop. */
+/** Renders again every stale display of a shop. */
 export const REBUILD = 'rebuildDisplays'
 
 async function askForRebuild(trx: Knex.Transaction, shopId: number, now: string): Promise<void> {
   await enqueue(trx, { shopId, kind: REBUILD, uniqueKey: `${REBUILD}:${shopId}`, payload: {}, dueAt: now })
 }
 
-/** Has a display rendered anew for visitors, by work that is listed in the transaction that made it stale. */
+/** Has a display rendered again for visitors, by work that is listed in the transaction that made it stale. */
 export async function markStale(
   trx: Knex.Transaction,
   shopId: number,

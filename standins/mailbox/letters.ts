@@ -1,7 +1,7 @@
 import { simpleParser } from 'mailparser'
 import { SMTPServer } from 'smtp-server'
 
-/** A mail that came in, as its reader sees it. */
+/** A email that came in, as its reader sees it. */
 export interface Letter {
   id: string
   messageId: string

@@ -1,6 +1,6 @@
 import type { Running } from './application'
 
-/** The link that asks to confirm in the latest email to an address, once it has come to the stand-in mailbox. */
+/** The link that asks to confirm in the latest email to an address, once it has come to the stand-in mail server. */
 export async function confirmLinkFor({ shopUrl }: Running, address: string): Promise<string> {
   for (let tries = 0; tries < 100; tries++) {
     const list = await (await fetch(`${shopUrl}mailbox`)).text()

@@ -4,7 +4,7 @@ import type { Arrangement } from '../../../core/display/configuration'
 import { say } from '../../../core/messages/say'
 
 const STEP = 10
-/** Two marks nearer than this could not be told apart. */
+/** Two marks nearer than this could not be distinguished. */
 const APART = 40
 
 /** Where the columns change, drawn along the preview; each mark can be moved. */

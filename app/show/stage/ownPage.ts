@@ -29,7 +29,7 @@ export function fillOthers(page: Document, own: HTMLElement): void {
   }
 }
 
-/** A short CSS path that finds an element again when the page is fetched anew. */
+/** A short CSS path that finds an element again when the page is fetched again. */
 export function pathTo(element: Element): string {
   const steps: string[] = []
   for (let at: Element | null = element; at && at.tagName !== 'HTML'; at = at.parentElement) {

@@ -104,7 +104,7 @@ export function DressStrip(props: StripProps) {
 
 const asThePage = startingConfiguration.dress
 
-/** Pairs of colours that can't be told apart well enough, each mended by one click. */
+/** Pairs of colours that can't be distinguished well enough, each mended by one click. */
 function Faults(props: StripProps) {
   const set = changing(props, 'dress')
   return (

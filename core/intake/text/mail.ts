@@ -1,7 +1,7 @@
 import { partOf, type Line } from './lines'
 import { findDate } from './date'
 
-/** What the head of a pasted mail says. */
+/** What the head of a pasted email says. */
 export interface MailHead {
   from: { name: Line | null; email: string | null }
   date: { iso: string; start: number; end: number } | null
@@ -20,7 +20,7 @@ const headers: [keyof Omit<MailHead, 'body'> | 'other', RegExp][] = [
   ],
 ]
 
-/** Reads the head of a pasted mail, in eight languages; null when the text does not begin with one. */
+/** Reads the head of a pasted email, in eight languages; null when the text does not begin with one. */
 export function readMailHead(lines: Line[]): MailHead | null {
   const first = lines.findIndex((line) => line.text.trim() !== '')
   if (first < 0) return null

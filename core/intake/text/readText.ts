@@ -18,7 +18,7 @@ export interface ReadReview {
 }
 
 /**
- * Takes a pasted mail, chat, note or list of notes apart. What is not there is null; a text that holds no review gives
+ * Takes a pasted email, chat, note or list of notes apart. What is not there is null; a text that holds no review gives
  * none.
  * @param ownNames how the shop itself signs, so that its own turns in a chat are not taken for the customer's
  */
@@ -120,7 +120,7 @@ function reviews(notes: (Note & { email: string | null })[]): ReadReview[] {
   }))
 }
 
-/** "Kerr, Siobhan" as a mail's head has it, in the order of speech. */
+/** "Kerr, Siobhan" as a email's head has it, in the order of speech. */
 function inOrder(name: string): string {
   return name.replace(/^([^,]+),\s*([^,]+)$/u, '$2 $1')
 }

@@ -26,7 +26,7 @@ export interface ReadArrival extends Arriving {
   /** Epoch milliseconds. */
   at: number | null
   mailbox: string
-  /** The mailbox without dots and what follows a plus: where aliases of one person meet. */
+  /** The email address without dots and what follows a plus: where aliases of one person meet. */
   person: string
   domain: string
   /** As `networkOf` gives it. */

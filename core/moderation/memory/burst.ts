@@ -122,7 +122,7 @@ export class BurstWatch {
       }
   }
 
-  /** Whether a mail domain came before a place, within what shows the habit. */
+  /** Whether a email domain came before a place, within what shows the habit. */
   private knowsDomain(domain: string, from: number): boolean {
     for (let i = from - 1; i >= 0 && i >= from - MAX_BASELINE_ARRIVALS; i--)
       if (this.arrivals[i]!.domain === domain) return true

@@ -1,7 +1,7 @@
 import { readSender, type Arriving, type ReadArrival } from './arrival'
 import { ownTraits, type Trait } from './traits'
 
-/** Goes up when what is kept of an arrival changes, so that what was stored before is made anew. */
+/** Goes up when what is kept of an arrival changes, so that what was stored before is created again. */
 export const FINGERPRINT_MODEL = 1
 
 /** What is remembered of an arrival: everything that a later one is compared with, and none of its words. */
@@ -10,9 +10,9 @@ export interface Fingerprint {
   /** Epoch milliseconds; null where nobody knows. */
   at: number | null
   mailbox: string
-  /** The mailbox without dots and what follows a plus. */
+  /** The email address without dots and what follows a plus. */
   person: string
-  /** The mailbox as it was typed, in lower case. */
+  /** The email address as it was typed, in lower case. */
   typed: string
   /** In lower case. */
   name: string

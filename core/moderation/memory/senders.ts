@@ -1,14 +1,14 @@
 import type { Fingerprint } from './fingerprint'
 
 const DAY_MS = 86_400_000
-/** No more than these are kept of one mailbox or network address. */
+/** No more than these are kept of one email address or network address. */
 const MAX_PER_SENDER = 24
 
 interface Sent {
   id: string
   at: number | null
   mailbox: string
-  /** The mailbox as it was typed, in lower case. */
+  /** The email address as it was typed, in lower case. */
   typed: string
   name: string
   product: string
@@ -16,13 +16,13 @@ interface Sent {
 
 /** What is known of a sender from earlier arrivals of the shop. */
 export interface SenderHistory {
-  /** Earlier ones of this very mailbox about the same product. */
+  /** Earlier ones of this very email address about the same product. */
   sameProduct: number
-  /** Earlier ones of this mailbox within a day. */
+  /** Earlier ones of this email address within a day. */
   today: number
-  /** Another spelling of this mailbox, with another name under it; empty for none. */
+  /** Another spelling of this email address, with another name under it; empty for none. */
   aliasOf: string
-  /** How many other mailboxes wrote from the same network address within a day. */
+  /** How many other email addresses wrote from the same network address within a day. */
   sameAddress: number
 }
 

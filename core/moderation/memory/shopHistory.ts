@@ -9,7 +9,7 @@ export interface NearReview {
   id: string
   /** Dice's coefficient of their word triples, 0 to 1. */
   share: number
-  /** Its writer has the same mailbox or, without one, the same name. */
+  /** Its writer has the same email address or, without one, the same name. */
   sameSender: boolean
 }
 

@@ -42,7 +42,7 @@ const own = {
 }
 const ownTraitNames = Object.keys(own) as (keyof typeof own)[]
 
-/** A mailbox that has nothing of its writer's name in it. */
+/** A email address that has nothing of its writer's name in it. */
 export function isStrangeMailbox({
   mailbox,
   authorName,

@@ -5,7 +5,7 @@ import { placesOf, quoted, stretches, withoutOverlaps, type Place, type Signal }
 
 /** Points for asking readers to get in touch; with one other sign it reaches held (60). */
 export const CONTACT_POINTS = 30
-/** Points on top where a handle, mailbox or number stands beside it. */
+/** Points on top where a handle, email address or number stands beside it. */
 const REACHABLE_POINTS = 20
 
 const requests = phrasesOf(

@@ -60,7 +60,7 @@ const coded =
 const offers =
   /(?<![\p{L}\p{N}])(?:cheap\p{L}*|deals?|sale|discounts?|offers?|bonus\p{L}*|free|gratis|kostenlos\p{L}*|günstig\p{L}*|billig\p{L}*|rabatt\p{L}*|angebot\p{L}*|freispiel\p{L}*|gutschein\p{L}*|barat\p{L}*|ofertas?|descuento\p{L}*|regalos?|promo\p{L}*|remises?|gratuit\p{L}*|cadeaux?|moins cher|sconto|sconti|offert\p{L}*|costa meno|goedkop\p{L}*|korting\p{L}*|tani\p{L}*|zniżk\p{L}*|(?:lower|best|better) (?:prices?|cost)|lower cost|more info\p{L}*|mehr (?:infos?|auswahl)|click|earn|win|cash|money|geld|argent|dinero|soldi|without (?:any )?exam|i (?:sell|offer)|my (?:shop|store|page|site|blog))(?![\p{L}\p{N}])/iu
 
-/** Web addresses in a text, also bare domains and hidden ones; mailboxes are not links. */
+/** Web addresses in a text, also bare domains and hidden ones; email addresses are not links. */
 export function findLinks(given: string): FoundLink[] {
   const { tags, signs } = readWords({ title: '', body: given })
   return linksIn(given, tags, signs)

@@ -74,7 +74,7 @@ function orderNumbers(text: string, known: Set<string>, named: boolean): Stretch
 }
 
 /**
- * Personal data in the words: phone, mailbox, street address, order number. It holds a review without points, since
+ * Personal data in the words: phone, email address, street address, order number. It holds a review without points, since
  * it says nothing about spam.
  * @param knownOrderKeys which of `orderNumberCandidates` are orders of this shop
  */

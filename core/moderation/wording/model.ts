@@ -45,7 +45,7 @@ export class WordingModel {
     for (const feature of counts.seen.keys()) this.mark(feature)
   }
 
-  /** @param weight 1 for a text learnt, -1 for a lesson taken back */
+  /** @param weight 1 for a text learnt, -1 for a lesson undone */
   teach(words: ReadWord[], verdict: Verdict, weight = 1): void {
     const { counts } = this
     for (const feature of featuresOf(words)) {
@@ -126,7 +126,7 @@ export const nothingLearnt = (): WordingCounts => ({
   honestTotal: 0,
 })
 
-/** A model's counts from a file, each time anew, so that teaching one shop teaches no other. */
+/** A model's counts from a file, each time again, so that teaching one shop teaches no other. */
 export function readCounts({ counts }: WordingFile): WordingCounts {
   const read = nothingLearnt()
   for (const [key, spam, honest] of counts) {

@@ -119,7 +119,7 @@ function count(row: 'old' | 'new', by: number): string {
 }
 
 /**
- * The words that are searched. Shop and lane are words of their own there, so that a search walks through nothing but
+ * The words that are searched. Shop and lane are words of their own there, so that a search visits nothing but
  * what it may answer. The text itself lies with the versions.
  */
 const search = [

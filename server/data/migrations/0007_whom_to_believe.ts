@@ -2,11 +2,11 @@ import type { Knex } from 'knex'
 import { mailboxKey } from '../../../core/proof/mailbox'
 
 /**
- * Whom to believe: who may write, mailboxes confirmed by their owners, mails that go out, links with a single purpose,
- * orders found by mailbox, and what weighing an arrival remembers of those before it.
+ * Whom to believe: who may write, email addresses confirmed by their owners, emails that go out, links with a single purpose,
+ * orders found by email address, and what weighing an arrival remembers of those before it.
  */
 const statements = [
-  // Forms that are in use go on as they were; new ones start with a confirmed mailbox.
+  // Forms that are in use go on as they were; new ones start with a confirmed email address.
   `ALTER TABLE form ADD COLUMN writers TEXT NOT NULL DEFAULT 'anyone' CHECK (writers IN ('anyone', 'confirmed', 'buyers'))`,
   `ALTER TABLE review ADD COLUMN confirmed_at TEXT`,
   // Held back for nothing but an open confirmation: nobody needs to look at it.
