@@ -115,7 +115,7 @@ async function importing(running: Running, cookie: string) {
     for (;;) {
       await pause(500)
       const page = await (await fetch(address, { headers })).text()
-      if (/rows were taken/.test(page)) return
+      if (/rows were imported/.test(page)) return
       if (/role="alert"/.test(page)) throw new Error(/role="alert"[^>]*>([^<]*)/.exec(page)?.[1])
     }
   })

@@ -37,7 +37,7 @@ export interface Services {
   /** Hands a display that was rendered to whoever answers visitors. */
   published: (display: Published) => void
   /** What weighing remembers of each shop's arrivals. */
-  memories: ArrivalHistories
+  arrivalHistories: ArrivalHistories
   /** Addresses of what single layouts run on other people's pages, by name. */
   behaviours: Partial<Record<Behaviour | 'page', string>>
   /** The way out for emails; null where none is set. */
@@ -70,7 +70,7 @@ export function buildServices(
     fetchOutside,
     allowedHosts: [],
     publishableReviews: buildPublishableReviews(),
-    memories: buildArrivalHistories(given.db, given.now ?? (() => new Date())),
+    arrivalHistories: buildArrivalHistories(given.db, given.now ?? (() => new Date())),
     published: () => undefined,
     behaviours: {},
     mailer: null,

@@ -24,7 +24,7 @@ import { WordsFields } from './WordsFields'
 import { useWork } from './work/useWork'
 import type { Route } from './+types/form'
 
-// Compiling schemas at run time is what our own policy for scripts forbids.
+// Our Content-Security-Policy forbids compiling schemas at run time.
 if (typeof document !== 'undefined') z.config({ jitless: true })
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
@@ -83,7 +83,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   }
 }
 
-/** How long to wait goes with the answer of an act that was refused. */
+/** Passes on `Retry-After`. */
 export function headers({ actionHeaders }: Route.HeadersArgs) {
   return actionHeaders
 }
@@ -134,7 +134,7 @@ function Fields({
   lastResult,
 }: {
   loaderData: Route.ComponentProps['loaderData']
-  /** Where photos are sent ahead. */
+  /** For uploads of photos. */
   address: string
   lastResult: Route.ComponentProps['actionData']
 }) {
@@ -149,7 +149,7 @@ function Fields({
     onValidate: ({ formData }) =>
       parseWithZod(formData, { schema: submissionSchema(products.map(({ sku }) => sku)) }),
   })
-  // What was computed is good for one token, so both stay when the page is loaded again behind the form.
+  // The computation belongs to this token, so both stay when the loader runs again.
   const [issued] = useState({ token, proofOfWork })
   const { pending, work } = useWork(issued.proofOfWork)
   const { send, waiting } = useSendWhenReady(photos.pending || pending)

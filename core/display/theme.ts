@@ -1,7 +1,7 @@
 import { clampChroma, converter, formatHex, parse, wcagContrast, type Oklch } from 'culori'
 import type { Theme } from './configuration'
 
-/** What a shop's own page looks like, as it was read. Colours are hex, corners CSS pixels. */
+/** As read from the shop's site. Colours are hex, corners are CSS pixels. */
 export interface SiteStyle {
   ground: string
   ink: string
@@ -9,18 +9,18 @@ export interface SiteStyle {
   corners: number
 }
 
-/** How a display is styled in the end. Colours are hex. */
+/** Colours are hex. */
 export interface ResolvedTheme {
   ground: Theme['ground']
-  /** What it stands on; null is the page itself. */
+  /** Null is transparent. */
   background: string | null
-  /** null takes the page's own. */
+  /** Null inherits the page's colour. */
   text: string | null
-  /** For ratings and what leads on, on a light ground and on a dark one. */
+  /** Of ratings and links, on a light and on a dark background. */
   accent: { light: string; dark: string }
   frame: Theme['frame']
   corners: number
-  /** 1 is the usual space between reviews. */
+  /** Space between reviews; 1 is normal. */
   density: number
   inside: number
   around: number
@@ -36,11 +36,11 @@ export const TEXT_RATIO = 4.5
 export const GRAPHIC_RATIO = 3
 
 const toOklch = converter('oklch')
-/** Yellows turn to mud when they are only darkened; they go towards orange on the way. */
+// A darkened yellow looks brown, so its hue moves towards orange.
 const YELLOWS = { from: 55, to: 118, towards: 47 }
 const STEP = 0.01
 
-/** The nearest shade of a colour that keeps a contrast on a ground: darker on light ones, lighter on dark ones. */
+/** The nearest shade with a contrast ratio: darker on light backgrounds, lighter on dark ones. */
 export function legibleOn(colour: string, ground: string, ratio: number): string {
   if (wcagContrast(colour, ground) >= ratio) return formatHex(parse(colour)!)
   const start: Oklch = { h: 0, ...toOklch(parse(colour)!) }
@@ -67,13 +67,13 @@ export function legibleOn(colour: string, ground: string, ratio: number): string
 export const isDark = (ground: string): boolean =>
   wcagContrast(ground, '#ffffff') > wcagContrast(ground, '#000000')
 
-/** Dark or light words, whichever read better on a ground; pure black or white where softer ones would not do. */
+/** The text colour for a background: soft if the contrast allows it, otherwise pure black or white. */
 export function textOn(ground: string): string {
   const [soft, pure] = isDark(ground) ? [INK_TEXT, '#ffffff'] : [PAPER_TEXT, '#000000']
   return wcagContrast(soft, ground) >= TEXT_RATIO ? soft : pure
 }
 
-/** Works a display's dress out. @param theme what the page's own code asks for */
+/** @param theme from the embed code */
 export function resolveTheme(
   dress: Theme,
   site: SiteStyle,
@@ -106,7 +106,7 @@ export function resolveTheme(
   }
 }
 
-/** A pair of colours that do not keep their contrast, and the nearest that does. */
+/** Two colours with too little contrast, and a replacement. */
 export interface ContrastFault {
   what: 'text' | 'accent'
   ratio: number
@@ -114,7 +114,6 @@ export interface ContrastFault {
   mended: string
 }
 
-/** The pairs of a dress that fall short, on its own ground or on the shop's page. */
 export function contrastFaults(dress: Theme, site: SiteStyle): ContrastFault[] {
   const { background, text, accent } = resolveTheme(dress, site)
   const ground = background ?? site.ground

@@ -19,24 +19,18 @@ import { templateSignal } from './signals/template'
 import { wordingSignal } from './signals/wording'
 import type { WordingModel } from './wording/model'
 
-/** What is known of an arrival beside its words, its sender and those that came before. */
 export interface Circumstances extends SubmissionChecks {
   ownDomains: string[]
-  /** Keys of orders of this shop that the words may name. */
+  /** Keys of the shop's orders that the text may mention. */
   knownOrderKeys: string[]
 }
 
-/** All that a signal may look at. */
 export interface SignalContext extends Circumstances {
   arrival: ReadArrival
   history: ArrivalHistory
   model: WordingModel
 }
 
-/**
- * Every signal, each in a file of its own. A new one is a function from what is weighed to a signal or nothing, named
- * here and in `signal.ts`, with its words in the catalogue. Wording alone is asked after them.
- */
 const signals: ((weighing: SignalContext) => Signal | null)[] = [
   ({ arrival, ownDomains }) => linkSignal(arrival.reading, ownDomains),
   ({ arrival, model }) => lookalikeSignal(arrival.reading, model),
@@ -56,14 +50,14 @@ const signals: ((weighing: SignalContext) => Signal | null)[] = [
   ({ workMissing, tokenGood }) => (workMissing && tokenGood ? holding('nowork') : null),
 ]
 
-/** All signals of a review: those with points first, the heaviest leading. */
+/** All signals of a review, the most points first. */
 export function weigh(weighing: SignalContext): Signal[] {
   const found: Signal[] = []
   for (const signal of signals) {
     const one = signal(weighing)
     if (one) found.push(one)
   }
-  // Points are only taken off where there is something to take them off, so wording is asked last.
+  // The wording model may subtract points, so it runs last.
   const weighty = found.some(({ points }) => points > 0)
   const wording = wordingSignal(weighing.arrival.reading, weighing.model, weighty)
   if (wording) found.push(wording)

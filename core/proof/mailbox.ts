@@ -5,7 +5,7 @@ const shape = z.email()
 const plain = /^[\w.%-]+@[a-z0-9.-]+\.[a-z]+$/i
 
 /**
- * The key under which a email address is one: without a display name, `mailto:` and what follows a `?`, its case and the
+ * The key under which an email address is one: without a display name, `mailto:` and what follows a `?`, its case and the
  * part after a plus. Dots count, and other domains are others. Empty for what is no address.
  */
 export function mailboxKey(typed: string): string {
@@ -27,7 +27,7 @@ export function recipientKey(typed: string): string {
   return key.slice(0, at).replaceAll('.', '') + key.slice(at)
 }
 
-/** Whether a email can be sent there as it is typed. */
+/** Whether an email can be sent there as it is typed. */
 export function isAddress(typed: string): boolean {
   return shape.safeParse(typed).success
 }

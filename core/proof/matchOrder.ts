@@ -21,7 +21,7 @@ export interface OrderLine {
 
 export interface Claim {
   authorName: string
-  /** A email address known to be the writer's own; empty where it is only typed, or none. */
+  /** An email address known to be the writer's own; empty where it is only typed, or none. */
   provenMailbox: string
   orderNumber: string
   /** SKU or title; empty for a review of the shop. */
@@ -55,7 +55,7 @@ const dayOf = (timeZone: string, moment: string) =>
 
 /**
  * The order line that proves a purchase: by the writer's own email address, or by order number and name together. A number
- * alone, or a name alone, proves nothing; a wrong number does not spoil a email address that proves it. Of several that fit,
+ * alone, or a name alone, proves nothing; a wrong number does not spoil an email address that proves it. Of several that fit,
  * the latest delivered. A failure names the first condition that no line meets.
  */
 export function matchOrder(claim: Claim, lines: OrderLine[], timeZone: string): OrderMatch {

@@ -26,10 +26,9 @@ import { hashToken } from './formToken'
 const DAY_MS = 86_400_000
 const CONFIRM_DAYS = 30
 const REVIEW_DAYS = 730
-/** Whoever types somebody else's email address again and again fills nobody's. */
+/** Limits the emails that a stranger can cause by typing someone's address. */
 const MAILS_A_DAY = 4
 
-/** Whether the writer can be asked to confirm: there is a way out for emails, and the email address has not had its fill. */
 export async function mayInvite(
   { db, mailer, now }: Services,
   { authorEmail }: { authorEmail: string },
@@ -42,15 +41,12 @@ export async function mayInvite(
 interface Invited {
   reviewId: number
   address: string
-  /** What its writer read the form in; null where nobody knows. */
+  /** The language in which the form was read; null if unknown. */
   customerLanguage: CustomerLanguage | null
   version: { title: string; body: string; authorName: string; rating: number | null; language: string | null }
 }
 
-/**
- * Asks the owner of an email address whether the review is theirs. What a stranger typed is not quoted: an email must not
- * carry it to whomever he likes. What the shop wrote down itself is.
- */
+// Text from the form is not quoted, so that nobody can send messages to strangers from the shop's address.
 export async function requestConfirmation(
   services: Services,
   trx: Knex.Transaction,
@@ -104,11 +100,11 @@ async function saveToken(
   await upsertToken(trx, { hash: hashToken(token), purpose, reviewId, now: now.toISOString(), expiresAt })
 }
 
-/** Every press of the same link leads to the same page, so that pressing it a thousand times stores one token. */
+/** Derived, so that confirming a thousand times stores one token. */
 const ownPageToken = ({ signingKey }: Services, confirmToken: string): string =>
   createHmac('sha256', signingKey).update(`own page ${confirmToken}`).digest('base64url')
 
-/** What the link in a email opens: the review to be confirmed, or null when the link is unknown or has run out. */
+/** Null if the link is unknown or has expired. */
 export async function confirmView(
   { db, now }: Services,
   token: string,
@@ -121,8 +117,8 @@ export async function confirmView(
 }
 
 /**
- * The email address is its writer's: proof is checked again, the rules run again, and what was held for want of it goes on,
- * unless a person has decided meanwhile. Answers a token for the customer's own page, or null for no such link.
+ * Confirms the email address of a review, looks for a purchase, and applies the rules again. A person's decision stays.
+ * Returns the token of the customer's own page, or null if the link is unknown or has expired.
  */
 export async function confirmEmail(services: Services, token: string): Promise<string | null> {
   const { db } = services
@@ -178,7 +174,7 @@ async function confirm(
 
 export type AskOutcome = 'asked' | 'noMails' | 'noAddress' | 'enough' | 'gone'
 
-/** Asks by email the customer whose words the shop wrote down whether they are hers. */
+/** Asks a customer to confirm a review that the shop wrote down for her. */
 export async function askCustomerToConfirm(
   services: Services,
   shop: Shop,

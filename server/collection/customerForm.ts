@@ -13,7 +13,6 @@ import { hashToken, issueFormToken, readFormToken } from './formToken'
 import { askForWork, workDone } from './proofOfWork'
 import { receive } from './receive'
 
-/** A form as its customers find it. */
 export interface CustomerForm {
   form: Form
   shop: Shop
@@ -26,21 +25,17 @@ export async function openForm({ db }: Services, slug: string): Promise<Customer
   return { form, shop: await findShop(db, form.shopId), products: await productsOfShop(db, form.shopId) }
 }
 
-/**
- * What a form's page begins with: a fresh token, stamped now, and what its browser has to compute.
- * @param suspicion how suspicious whoever opens it is, 0 to 4
- */
+/** A token and a computation for the browser. @param suspicion 0 to 4; higher levels are more work */
 export async function issueChallenge(services: Services, { form }: CustomerForm, suspicion: number) {
   const { signingKey, newId, now } = services
   const token = issueFormToken(signingKey, form.publicId, newId(), now())
   return { token, proofOfWork: await askForWork(services, token, suspicion) }
 }
 
-/** The text beside the box that a customer selects; stored with her answer. */
+/** Stored with the answer, as evidence of what the customer agreed to. */
 export const consentText = (shop: Shop, language: CustomerLanguage): string =>
   customerTranslate(language)('form.consent', { shop: shop.shortName })
 
-/** Takes what a customer sent, already checked for its shape. */
 export async function submitForm(
   services: Services,
   { form, shop }: CustomerForm,
@@ -64,7 +59,7 @@ export async function submitForm(
     workMissing: lacksWork(suspicion, work !== undefined, done),
     trapSprung: (submission[TRAP_FIELD] ?? '') !== '',
     fillSeconds,
-    // One of our own network, such as that of a proxy, says nothing of the writer.
+    // An address of our own network belongs to a proxy, not to the writer.
     ip: isLocalAddress(ip) ? '' : ip,
     rating: { value: submission.rating, scale: 5 },
     title: submission.title,
@@ -86,10 +81,7 @@ export async function submitForm(
   })
 }
 
-/**
- * Whether a form names photos that are no longer there. One that is sent a second time is answered like the first time:
- * its photos have gone with that.
- */
+// A form that is sent twice is answered like the first time, although its photos are no longer pending.
 export async function hasLostPhotos(
   services: Services,
   { form }: CustomerForm,
@@ -99,7 +91,6 @@ export async function hasLostPhotos(
   return !token || !(await findReceipt(services.db, form.shopId, { tokenHash: hashToken(token) }))
 }
 
-/** What the thanks page may say of a review that came through this form: nothing but what became of it on arrival. */
 export function thanksFor(
   { db }: Services,
   { form }: CustomerForm,

@@ -28,7 +28,7 @@ export interface GatherView {
   products: number
   /** Orders placed in these 30 days. */
   orders: number
-  /** Whether emails go out, without which nobody can confirm a email address. */
+  /** Whether emails go out, without which nobody can confirm an email address. */
   mails: boolean
 }
 

@@ -25,10 +25,9 @@ import { tellOfArrival } from '../mail/notifyMembers'
 import { requestConfirmation, mayInvite } from './confirmation'
 import { hashToken } from './formToken'
 
-/** Reading a shop's whole past takes a second or two. */
 const MOST_WEIGHING_MS = 20_000
 
-/** The one source: every review, whichever way it comes, passes here and is kept once. */
+/** Stores a review from any source, once. */
 export async function receive(
   services: Services,
   shop: Shop,
@@ -133,9 +132,8 @@ export async function receive(
         })
     })
   } catch (error) {
-    // Whatever went wrong, it is none of those that came.
     await services.workers.run('forgetArrival', { shopId: shop.id, id: publicId }).catch(() => undefined)
-    // The same token twice at once: the second finds the first one's row in its way.
+    // The same token was sent twice at once, and the other request stored it first.
     const first = await receiptByToken(db, shop, tokenHash)
     if (first) return first
     throw error
@@ -155,7 +153,7 @@ async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): P
   return tokenHash === null ? null : findReceipt(db, shop.id, { tokenHash })
 }
 
-/** Weighs an arrival; one that comes through a form is compared with those before it, and is one of them from then on. */
+/** Scores a review. One from a form is compared with earlier ones, and later ones with it. */
 async function weighed(
   services: Services,
   shop: Shop,
@@ -165,12 +163,12 @@ async function weighed(
   const { db, workers } = services
   const arrival: ArrivalToWeigh = {
     shopId: shop.id,
-    // What the shop wrote down itself neither is nor makes a near-copy or a crowd.
+    // Reviews that the shop adds itself are not compared with others.
     alone: candidate.source !== 'form',
     arriving: {
       id,
       title: candidate.title,
-      // What photos are said to show is read by visitors too.
+      // Visitors read the descriptions of photos too.
       body: [candidate.body, ...candidate.photos.map(({ alt }) => alt)].filter(Boolean).join('\n'),
       rating,
       authorName: candidate.authorName,

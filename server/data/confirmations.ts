@@ -101,7 +101,7 @@ export async function keepConfirmation(
     })
 }
 
-/** Puts the reasons that come and go with a email address and a purchase in place of those that were there. */
+/** Puts the reasons that come and go with an email address and a purchase in place of those that were there. */
 export async function putOpenSignals(
   trx: Knex.Transaction,
   shopId: number,

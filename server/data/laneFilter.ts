@@ -3,12 +3,12 @@ import type { ReviewSort } from '../../core/moderation/reviewFilter'
 import type { ReviewSource } from '../../core/moderation/reviewSources'
 import { openStates, type ReviewState } from '../../core/moderation/rules'
 
-/** What narrows a lane and how it is ordered, in the database's own terms; null narrows nothing. */
+/** A list with its filters and order, in database values; null means no filter. */
 export interface LaneFilter {
   state: ReviewState
   /** Hundredths of five, 0 for none. */
   rating: number | null
-  /** 0 for the shop as a whole, -1 for a product that is not there. */
+  /** 0 for the shop in general, -1 for an unknown product. */
   productId: number | null
   source: ReviewSource | null
   /** '' for those whose language is not known. */
@@ -16,7 +16,7 @@ export interface LaneFilter {
   verified: boolean | null
   worded: boolean | null
   owed: boolean | null
-  /** -1 for a tag that is not there. */
+  /** -1 for an unknown tag. */
   tagId: number | null
   /** Received from this moment on, and before that one. */
   from: string | null
@@ -42,7 +42,7 @@ export const wholeLane = (state: ReviewState): LaneFilter => ({
   sort: 'newest',
 })
 
-/** Column of `review` by part; each has an index of its own within a lane, and a key in the counters. */
+/** Each column has its own index within a list, and is part of the counters. */
 const columns = {
   rating: 'rated',
   productId: 'about',
@@ -55,7 +55,6 @@ const columns = {
 export type CountedPart = keyof typeof columns
 export const countedParts = Object.keys(columns) as CountedPart[]
 
-/** The parts of a filter that the counters know. */
 export function countedIn(filter: LaneFilter): { part: CountedPart; value: string | number | boolean }[] {
   return countedParts.flatMap((part) => {
     const value = filter[part]
@@ -63,24 +62,23 @@ export function countedIn(filter: LaneFilter): { part: CountedPart; value: strin
   })
 }
 
-/** Whether the counters alone can say how many there are. */
 export function hasCounters({ tagId, from, before, words }: LaneFilter): boolean {
   return tagId === null && from === null && before === null && words === null
 }
 
-/** Whether a list shows one line for each group: the whole of a lane in which people decide. */
+/** Groups are collapsed only in an unfiltered list of undecided reviews. */
 export function collapsesGroups(filter: LaneFilter): boolean {
   return openStates.includes(filter.state) && hasCounters(filter) && countedIn(filter).length === 0
 }
 
-/** Leaves out those that stand behind a later one of their group. */
+/** Keeps the latest review of each group. */
 export function collapsed(query: Knex.QueryBuilder): Knex.QueryBuilder {
   return query.whereRaw(`(review.group_id IS NULL OR NOT EXISTS (
     SELECT 1 FROM review AS later
     WHERE later.group_id = review.group_id AND later.state = review.state AND later.id > review.id))`)
 }
 
-/** By what a list is traversed: a column and the id, both in one direction, so that one index serves it. */
+/** Column and id go in the same direction, so that one index can answer the query. */
 export function sortKey(filter: LaneFilter): { column: string; direction: 'asc' | 'desc' } {
   const byDate = filter.from !== null || filter.before !== null
   switch (filter.sort) {
@@ -98,9 +96,9 @@ export function sortKey(filter: LaneFilter): { column: string; direction: 'asc' 
 }
 
 /**
- * The reviews of a lane that a filter lets through. The planner knows no figures of this data, so it is told which
- * index to walk: that of the order where there is one, else that of the rarest part.
- * @param rarest the part of the filter that lets the fewest through
+ * SQLite has no statistics here, so the query names its index: the one of the sort order, otherwise the one of the most
+ * selective filter.
+ * @param rarest the most selective filter
  */
 export function filtered(
   db: Knex,
@@ -135,11 +133,10 @@ function indexFor(column: string, rarest: CountedPart | null): string {
   return rarest === null ? 'review_by_lane' : `review_by_lane_${columns[rarest]}`
 }
 
-/** Orders a query of `filtered` as its filter says. */
 export function orderBy(query: Knex.QueryBuilder, filter: LaneFilter, backwards = false): Knex.QueryBuilder {
   const { column, direction } = sortKey(filter)
   const way = backwards === (direction === 'asc') ? 'desc' : 'asc'
-  // The full-text index is sorted by its own row number, which is the review's.
+  // Row numbers of the full-text index are review ids.
   const id = filter.words === null ? 'review.id' : 'review_text.rowid'
   if (column !== 'id') query.orderBy(`review.${column}`, way)
   return query.orderBy(id, way)

@@ -81,7 +81,7 @@ export async function noteTry(
     .increment('attempts', 1)
 }
 
-/** How many went to a email address since a moment, from any shop, in whichever spelling. */
+/** How many went to an email address since a moment, from any shop, in whichever spelling. */
 export async function mailsTo(db: Knex, address: string, since: string): Promise<number> {
   return countRows(
     db('mail')

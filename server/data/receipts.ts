@@ -6,7 +6,7 @@ export interface Receipt {
   publicId: string
   state: ArrivalState
   showable: boolean
-  /** Whether a email was sent that asks to confirm the email address. */
+  /** Whether an email was sent that asks to confirm the email address. */
   confirm: boolean
   /** Held back for nothing but an open confirmation. */
   unconfirmed: boolean

@@ -157,7 +157,7 @@ async function customerByMailbox(
   return row.id
 }
 
-/** Puts a review under a email address. */
+/** Puts a review under an email address. */
 export async function setCustomer(
   trx: Knex.Transaction,
   shopId: number,

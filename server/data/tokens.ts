@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** What a link in a email is good for. */
+/** What a link in an email is good for. */
 export type TokenPurpose = 'confirm' | 'review'
 
 export interface Token {

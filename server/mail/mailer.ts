@@ -1,7 +1,7 @@
 import { createTransport } from 'nodemailer'
 import type { Mail } from '../data/mails'
 
-/** Why a email did not go out, and whether trying again can help. */
+/** Why an email did not go out, and whether trying again can help. */
 export class MailRefused extends Error {
   constructor(
     message: string,

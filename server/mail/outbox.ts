@@ -6,10 +6,10 @@ import type { Services } from '../services'
 import { MailRefused } from './mailer'
 
 export const SEND_MAIL = 'sendMail'
-/** After so many tries, the last some hours apart, a email is given up and shown to the owner. */
+/** After so many tries, the last some hours apart, an email is given up and shown to the owner. */
 export const TRIES = 12
 
-/** Puts a email into the outbox within the transaction that makes it necessary; it gets its one Message-ID there. */
+/** Puts an email into the outbox within the transaction that makes it necessary; it gets its one Message-ID there. */
 export async function queueMail(
   services: Services,
   trx: Knex.Transaction,

@@ -22,10 +22,7 @@ export interface Acting {
   batch: string | null
 }
 
-/**
- * Does one act to one review inside a transaction: the change, its entry in the log and the work that follows from it.
- * Answers false when the review is there already.
- */
+/** Changes a review, logs it, and lists the displays to render. Returns false if nothing changes. */
 export async function actOnReview(acting: Acting, review: FullReview, act: ReviewAct): Promise<boolean> {
   const before = await readDecisionState(acting.trx, acting.shop.id, review.id)
   const change = await changeBy(acting, review, before, act)
@@ -34,7 +31,6 @@ export async function actOnReview(acting: Acting, review: FullReview, act: Revie
   return true
 }
 
-/** Puts a review to a point, logs it, and has displays rendered again when what visitors may read has changed. */
 export async function moveReview(
   { trx, shop, member, now, batch }: Acting,
   review: FullReview,
@@ -44,7 +40,7 @@ export async function moveReview(
   undoesId: number | null,
 ): Promise<void> {
   await applyDecisionState(trx, shop.id, review.id, before, after, now)
-  // Where the review stands is the member's to say; only what is open about it follows.
+  // A member's decision on the state wins over the rules.
   if (before.verificationId !== after.verificationId)
     await renewOpenReasons(trx, shop.id, review.id, after.verificationId !== null)
   await appendDecision(trx, {
@@ -78,7 +74,7 @@ function isSeen(before: DecisionState, after: DecisionState): boolean {
 
 const unpublished = { publishedVersionId: null, publishedAt: null }
 
-/** What an act changes, or null when it changes nothing. */
+/** Null if nothing changes. */
 async function changeBy(
   { trx, shop, member, now }: Acting,
   review: FullReview,
@@ -146,7 +142,7 @@ async function changeBy(
       return { verificationId: null }
     case 'unreply':
       if (before.replyId === null) return null
-      // The words stay at hand: undone from visitors, not from the one who wrote them.
+      // The text of a deleted reply stays as a draft.
       await updateReplyDraft(trx, shop.id, review.publicId, review.reply?.body ?? '')
       return { replyId: null }
   }

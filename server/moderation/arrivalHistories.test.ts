@@ -27,7 +27,7 @@ beforeEach(async () => {
 const readAnew = (firstRead?: number) => {
   const memories = buildArrivalHistories(services.db, () => clock.now, firstRead)
   return {
-    meet: (one: Arriving) => memories.meet(shop.id, one),
+    meet: (one: Arriving) => memories.compareAndRemember(shop.id, one),
     forget: (id: string) => memories.forget(shop.id, id),
     readAll: () => memories.readAll(shop.id),
   }
@@ -83,7 +83,10 @@ test('two posts of one token at once are one review, and one that is remembered'
   const given = { body, author_email: 'anna@berg.example', author_name: 'Anna Berg', token }
   const receipts = await Promise.all([send(services, 'wrenfield', given), send(services, 'wrenfield', given)])
   expect(receipts[0]).toEqual(receipts[1])
-  const { history } = await services.memories.meet(shop.id, arriving({ body, authorEmail: '' }))
+  const { history } = await services.arrivalHistories.compareAndRemember(
+    shop.id,
+    arriving({ body, authorEmail: '' }),
+  )
   expect(history.near).toHaveLength(1)
 })
 

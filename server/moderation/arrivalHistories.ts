@@ -15,7 +15,10 @@ import { writing } from '../data/writing'
  */
 export interface ArrivalHistories {
   /** Compares an arrival with earlier ones, and remembers it. */
-  meet: (shopId: number, arriving: Arriving) => Promise<ReturnType<ShopHistory['compareAndRemember']>>
+  compareAndRemember: (
+    shopId: number,
+    arriving: Arriving,
+  ) => Promise<ReturnType<ShopHistory['compareAndRemember']>>
   /** Forgets an arrival that could not be stored. */
   forget: (shopId: number, id: string) => Promise<void>
   /** Reads the latest arrivals of a shop; the others follow. */
@@ -114,7 +117,7 @@ export function buildArrivalHistories(db: Knex, now: () => Date, firstRead = FIR
   }
 
   return {
-    meet: async (shopId, arriving) => {
+    compareAndRemember: async (shopId, arriving) => {
       const entry = await entryOf(shopId)
       const met = entry.memory.compareAndRemember(arriving)
       entry.metMeanwhile?.push(met.fingerprint)

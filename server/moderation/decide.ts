@@ -12,10 +12,7 @@ export type DecideOutcome =
   | { outcome: 'conflict' | 'alreadyThere'; authorName: string; state: ReviewState }
   | { outcome: 'gone' }
 
-/**
- * A member's act on a review: the change, its entry in the log and the work that follows from it, in one transaction.
- * @param revision the review's revision as the member saw it; when it has moved on, nothing is changed
- */
+/** @param revision as the member saw it; if the review has changed since, nothing happens */
 export async function decide(
   services: Services,
   shop: Shop,
@@ -49,15 +46,14 @@ async function decideOne(
 
 export interface ManyOutcome {
   done: number
-  /** How many somebody else had moved on meanwhile, so that they were left as they are. */
+  /** Reviews that someone else changed in the meantime; they stay as they are. */
   conflicts: number
   alreadyThere: number
 }
 
-/** Short enough that nobody else waits noticeably for the database. */
 const AT_A_TIME = 50
 
-/** One act on many reviews: in short transactions, each review logged for itself, all undone by one undo. */
+/** Acts on many reviews in short transactions. One undo reverts all of them. */
 export async function decideMany(
   services: Services,
   shop: Shop,
@@ -80,7 +76,7 @@ export async function decideMany(
       else if (one === 'conflict') outcome.conflicts++
       else if (one === 'alreadyThere') outcome.alreadyThere++
     }
-    // Between two transactions everybody else has a turn.
+    // Lets other requests run between two transactions.
     await new Promise((resolve) => setImmediate(resolve))
   }
   if (outcome.done > 0) services.changes.announce(shop.id)

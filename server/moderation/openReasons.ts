@@ -5,7 +5,7 @@ import { writersSignals } from '../../core/moderation/signals/writers'
 import { confirmationOf, putOpenSignals, type Confirmable } from '../data/confirmations'
 
 /**
- * Runs the rules again once a email address or a purchase is proven, or no longer is: the reasons that come and go with them,
+ * Runs the rules again once an email address or a purchase is proven, or no longer is: the reasons that come and go with them,
  * and the state that follows. What a person has decided stays.
  */
 export function openReasons(

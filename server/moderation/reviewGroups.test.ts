@@ -109,7 +109,7 @@ describe('near-copies', () => {
 })
 
 describe('a crowd that turns out to be an attack', () => {
-  /** Twelve on one network within minutes, from a email domain never seen, each in other words. */
+  /** Twelve on one network within minutes, from an email domain never seen, each in other words. */
   const bodies = [
     'Nothing works and nobody answers.',
     'Avoid, the wood was wet through.',

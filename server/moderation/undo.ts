@@ -24,9 +24,8 @@ export type UndoOutcome =
   | { outcome: 'nothing' }
 
 /**
- * Takes back the member's latest act that still stands, with all that the same press did; called again, the one before
- * it, without a limit.
- * @param passing acts to step over: those that somebody else has overtaken and the member was told of
+ * Reverts the member's latest act that still holds, on all reviews that it changed.
+ * @param passing acts to skip: those that conflict with later acts of others, after the member was told so
  */
 export async function undo(
   services: Services,
@@ -42,7 +41,7 @@ export async function undo(
   })
 }
 
-/** Takes back one act on a review by its number in the log, whoever did it, as long as nothing later stands on it. */
+/** Reverts an act of anyone, unless a later act changed the same part. */
 export async function undoFromLog(
   services: Services,
   shop: Shop,
@@ -57,7 +56,6 @@ export async function undoFromLog(
   })
 }
 
-/** Short enough that nobody else waits noticeably for the database. */
 const AT_A_TIME = 50
 
 async function takeBack(

@@ -10,28 +10,28 @@ import type { ArrivalToWeigh, WeighedArrival } from './weighedArrival'
  * one from then on. Runs in the thread that remembers them; one that can't be stored is to be forgotten again.
  */
 export async function weighArrival(
-  { memories }: Services,
+  { arrivalHistories }: Services,
   { shopId, alone, arriving, circumstances }: ArrivalToWeigh,
 ): Promise<WeighedArrival> {
   const { arrival, history, fingerprint } = alone
     ? new ShopHistory().compareAndRemember(arriving)
-    : await memories.meet(shopId, arriving)
+    : await arrivalHistories.compareAndRemember(shopId, arriving)
   const signals = weigh({ arrival, history, model: startingModel(), ...circumstances })
   return { signals, history, imprint: alone ? null : storedImprint(fingerprint) }
 }
 
 /** Takes an arrival back that could not be stored. */
 export async function forgetArrival(
-  { memories }: Services,
+  { arrivalHistories }: Services,
   { shopId, id }: { shopId: number; id: string },
 ): Promise<void> {
-  await memories.forget(shopId, id)
+  await arrivalHistories.forget(shopId, id)
 }
 
 /** Reads what is remembered of shops before anybody asks. */
 export async function rememberShops(
-  { memories }: Services,
+  { arrivalHistories }: Services,
   { shopIds }: { shopIds: number[] },
 ): Promise<void> {
-  for (const shopId of shopIds) await memories.readLatest(shopId)
+  for (const shopId of shopIds) await arrivalHistories.readLatest(shopId)
 }

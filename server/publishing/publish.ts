@@ -9,13 +9,9 @@ import type { Services } from '../services'
 import { composer, type Composer } from './compose'
 import { strongEtag } from './etag'
 
-/** How many are written in one transaction, so that nobody waits long for the database. */
 const BATCH = 10
 
-/**
- * The one way out: renders the stale displays of a shop, those that visitors asked for last before the others, keeps the
- * bytes and hands them to whoever answers visitors.
- */
+/** Renders the changed displays of a shop, stores them, and publishes them. The most recently requested come first. */
 export async function publishStale(
   services: Services,
   { shopId, latestAsked }: { shopId: number; latestAsked: string[] },
@@ -30,7 +26,7 @@ export async function publishStale(
     const rendered: ReturnType<typeof renderLive>[] = []
     for (const display of stale.slice(from, from + BATCH)) {
       rendered.push(renderLive(services, composing, shopId, display))
-      // Whoever waits for an answer comes between two of them.
+      // Lets requests run between two displays.
       await new Promise(setImmediate)
     }
     const put = await writing(db, async (trx) => {
@@ -64,7 +60,7 @@ function renderLive(services: Services, composing: Composer, shopId: number, dis
   }
 }
 
-/** What visitors' pages are answered: finished HTML with its styles, and what it says in figures. */
+/** The JSON that the loader requests. */
 export function displayAnswer(
   { behaviours, publicUrl }: Pick<Services, 'behaviours' | 'publicUrl'>,
   display: { key: string; live: { number: number } },

@@ -28,7 +28,7 @@ const sentFrom =
   /^(?:sent\s+from|get\s+\p{L}+\s+for|von\s+meinem|gesendet\s+von|envoyé\s+d|enviado\s+desde|wysłano\s+z|inviato\s+da|verzonden\s+vanaf)\b/iu
 const dashName = /^\s*[-–—~]{1,2}\s*(?<name>\p{Lu}.*)$/u
 
-/** Takes greeting, quoted thread and signature off the lines of a email or letter. */
+/** Takes greeting, quoted thread and signature off the lines of an email or letter. */
 export function openLetter(lines: Line[]): Letter {
   const own = withoutGreeting(trimBlank(withoutThread(lines)))
   return withoutSignature(own)

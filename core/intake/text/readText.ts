@@ -120,7 +120,7 @@ function reviews(notes: (Note & { email: string | null })[]): ReadReview[] {
   }))
 }
 
-/** "Kerr, Siobhan" as a email's head has it, in the order of speech. */
+/** "Kerr, Siobhan" as an email's head has it, in the order of speech. */
 function inOrder(name: string): string {
   return name.replace(/^([^,]+),\s*([^,]+)$/u, '$2 $1')
 }

@@ -4,38 +4,30 @@ import { traitNames, traits, type Trait } from './traits'
 /* A sudden crowd, told from an attack by what its members share beyond the shop's own habit. */
 
 const HOUR_MS = 3_600_000
-/** Stretches of time in which many at once are looked for. */
 const TIME_WINDOWS_MS = [HOUR_MS, 6 * HOUR_MS, 24 * HOUR_MS, 72 * HOUR_MS]
 const BASELINE_MS = 60 * 24 * HOUR_MS
-/** Sixty days before three; a day more for what comes out of order. */
+// The baseline, the longest window, and a day for reviews that arrive out of order.
 const MAX_AGE_MS = BASELINE_MS + 4 * 24 * HOUR_MS
 const MIN_EXPIRED_TO_DROP = 1000
-/** Fewer than this are no crowd. */
 const MIN_CROWD_SIZE = 6
-/** A crowd is sudden when the shop's habit makes it this unlikely. */
 const MAX_CHANCE_OF_SUDDEN_CROWD = 0.001
-/** Evidence, in nats, from which a sudden crowd is an attack; without a hard trait it takes more. */
 const MIN_ATTACK_NATS = 11
 const MIN_ATTACK_NATS_WITHOUT_HARD_TRAIT = 14
 const MIN_HARD_TRAIT_NATS = 3
-/** With fewer arrivals than this before, what is usual is a guess, and an attack takes so much more. */
 const MIN_HISTORY_FOR_CONFIDENCE = 20
 const EXTRA_NATS_WITH_SHORT_HISTORY = 3
-/** How many neighbours an arrival's words and network are compared with. */
 const MAX_NEIGHBOURS_COMPARED = 40
-/** How many of a crowd are looked at, the latest. */
 const MAX_MEMBERS_COMPARED = 200
-/** How many earlier arrivals show what is usual. */
 const MAX_BASELINE_ARRIVALS = 400
 
 export interface Burst {
-  /** Earlier members, the latest first. */
+  /** Ids of earlier members, the latest first. */
   members: string[]
-  /** What they share, the weightiest first. */
+  /** The strongest first. */
   shared: Trait[]
-  /** Hours that the crowd came in. */
+  /** Length of the window. */
   hours: number
-  /** How many came in them, this one included. */
+  /** Reviews in the window, with this one. */
   count: number
 }
 
@@ -45,22 +37,18 @@ interface Remembered {
   network: string
   domain: string
   traits: Set<Trait>
-  /** Neighbours of three days with the same turns of phrase, and on the same network. */
+  /** Reviews of the last three days with the same phrases, or on the same network. */
   sharedWith: { words?: Set<Remembered>; network?: Set<Remembered> }
 }
-/** What an arrival shows only beside others. */
 type SharedTrait = keyof Remembered['sharedWith']
-/** So large a share of the others must go with an arrival before it has company: in a crowd some always do. */
+// In a large group some always share wording or a network by chance.
 const MIN_SHARE_OF_NEIGHBOURS = 0.15
 
-/** Remembers a shop's arrivals in the order of their time. */
+/** Finds attacks among a shop's reviews. */
 export class BurstWatch {
   private arrivals: Remembered[] = []
 
-  /**
-   * Whether an arrival belongs to an attack, going by those remembered; then it is remembered too.
-   * @param akin ids of earlier ones with turns of phrase in common
-   */
+  /** @param akin ids of earlier reviews that share wording */
   compareAndRemember(arrival: Fingerprint, akin: Set<string>): Burst | null {
     const one = remembered(arrival)
     if (!one) return null
@@ -71,7 +59,6 @@ export class BurstWatch {
     return burst
   }
 
-  /** Remembers an arrival without a look at those around it. */
   remember(arrival: Fingerprint): void {
     const one = remembered(arrival)
     if (one) this.insert(one, this.firstAfter(one.at))
@@ -94,16 +81,14 @@ export class BurstWatch {
       }
   }
 
-  /** What is older than any habit looks back, some at a time. */
   private dropOld(): void {
     const newest = this.arrivals.at(-1)!.at
     const old = this.firstAfter(newest - MAX_AGE_MS)
     if (old < MIN_EXPIRED_TO_DROP) return
-    // What remains would hold the dropped ones as its neighbours.
+    // Otherwise the remaining reviews keep references to the dropped ones.
     for (const one of this.arrivals.splice(0, old)) one.sharedWith = {}
   }
 
-  /** The traits that an arrival shows beside its neighbours of three days; they take them on too. */
   private addNeighbourTraits(one: Remembered, end: number, akin: Set<string>): void {
     const from = Math.max(this.firstAfter(one.at - TIME_WINDOWS_MS.at(-1)!), end - MAX_NEIGHBOURS_COMPARED)
     let strangers = 0
@@ -122,7 +107,6 @@ export class BurstWatch {
       }
   }
 
-  /** Whether a email domain came before a place, within what shows the habit. */
   private knowsDomain(domain: string, from: number): boolean {
     for (let i = from - 1; i >= 0 && i >= from - MAX_BASELINE_ARRIVALS; i--)
       if (this.arrivals[i]!.domain === domain) return true
@@ -140,11 +124,11 @@ export class BurstWatch {
     return null
   }
 
-  /** Poisson's law with the rate of the sixty days before: how likely so many, or more, would be. */
+  /** Uses a Poisson distribution with the rate of the last sixty days. */
   private isSudden(count: number, from: number, span: number, at: number): boolean {
     const start = this.firstAfter(at - span - BASELINE_MS)
     const days = from > start ? at - span - this.arrivals[start]!.at : 0
-    // One a day stands in for a habit that is not there yet.
+    // Assumes one review a day where there is no baseline yet.
     const perMs = (from - start + 2) / (days + 2 * 24 * HOUR_MS)
     return tailOfPoisson(count, perMs * span) < MAX_CHANCE_OF_SUDDEN_CROWD
   }
@@ -175,7 +159,7 @@ export class BurstWatch {
     }
   }
 
-  /** Place of the first arrival later than a moment, which mostly lies near the end, so that is looked at first. */
+  // Searches from the end, because the result is usually there.
   private firstAfter(moment: number): number {
     let [back, high] = [1, this.arrivals.length]
     while (back <= this.arrivals.length && this.arrivals[this.arrivals.length - back]!.at > moment) {
@@ -201,7 +185,6 @@ function linkNeighbours(one: Remembered, other: Remembered, trait: SharedTrait):
   ;(other.sharedWith[trait] ??= new Set()).add(one)
 }
 
-/** Whether an arrival shows a trait among others: by itself, or because enough of them go with it. */
 function shows(one: Remembered, trait: Trait, others: Remembered[]): boolean {
   if (trait !== 'words' && trait !== 'network') return one.traits.has(trait)
   const own = one.sharedWith[trait]
@@ -213,10 +196,7 @@ function shows(one: Remembered, trait: Trait, others: Remembered[]): boolean {
   )
 }
 
-/**
- * How much more often a crowd shows a trait than is usual: the log-likelihood ratio of its own share against the
- * habit's, in nats; 0 where it shows it no more often.
- */
+/** Log-likelihood ratio of the group's share of a trait against the baseline, in nats; at least 0. */
 function evidence(trait: Trait, members: Remembered[], usual: Remembered[]): number {
   const n = members.length
   const share = members.filter((one) => shows(one, trait, members)).length / n
@@ -228,12 +208,12 @@ function evidence(trait: Trait, members: Remembered[], usual: Remembered[]): num
   const part = (p: number, q: number) => (p === 0 ? 0 : p * Math.log(p / q))
   return n * (part(share, habit) + part(1 - share, 1 - habit))
 }
-/** What is usual anywhere counts as much as so many arrivals of the shop's own. */
+// Reviews of the shop that the general baseline is worth.
 const PRIOR_WEIGHT = 8
 
 /**
- * The chance of `count` or more where `mean` are expected (Poisson's law), summed from there on in logarithms, since
- * `exp(-mean)` is nothing from about 745 on.
+ * The probability of `count` or more events in a Poisson distribution. The terms are computed as logarithms, because
+ * `exp(-mean)` underflows above a mean of about 745.
  */
 export function tailOfPoisson(count: number, mean: number): number {
   if (count <= mean) return 1

@@ -1,7 +1,6 @@
 import type { Fingerprint } from './fingerprint'
 
 const DAY_MS = 86_400_000
-/** No more than these are kept of one email address or network address. */
 const MAX_PER_SENDER = 24
 
 interface Sent {
@@ -14,19 +13,17 @@ interface Sent {
   product: string
 }
 
-/** What is known of a sender from earlier arrivals of the shop. */
 export interface SenderHistory {
-  /** Earlier ones of this very email address about the same product. */
+  /** Earlier reviews from this address about the same product. */
   sameProduct: number
-  /** Earlier ones of this email address within a day. */
+  /** Earlier reviews from this address within a day. */
   today: number
-  /** Another spelling of this email address, with another name under it; empty for none. */
+  /** Another spelling of this address with another name; empty if there is none. */
   aliasOf: string
-  /** How many other email addresses wrote from the same network address within a day. */
+  /** Other email addresses on the same network address within a day. */
   sameAddress: number
 }
 
-/** Remembers who wrote from where. */
 export class SenderBook {
   private byPerson = new Map<string, Sent[]>()
   private byAddress = new Map<string, Sent[]>()

@@ -4,7 +4,6 @@ import { fingerprintOf, type Fingerprint } from './fingerprint'
 import { SenderBook, type SenderHistory } from './senders'
 import { TripleIndex } from './tripleIndex'
 
-/** An earlier review with nearly the same words. */
 export interface NearReview {
   id: string
   /** Dice's coefficient of their word triples, 0 to 1. */
@@ -13,29 +12,27 @@ export interface NearReview {
   sameSender: boolean
 }
 
-/** What earlier arrivals of a shop say of a new one. */
 export interface ArrivalHistory {
   near: NearReview[]
-  /** Share of the shop's earlier reviews that had a near-copy, 0 to 1. */
+  /** 0 to 1 */
   usualNearCopyShare: number
   sender: SenderHistory
   burst: Burst | null
 }
 
-/** So few near-copies, or so few days, say nothing yet of what is usual. */
 const MIN_ARRIVALS_FOR_BASELINE = 30
 const MAX_BASELINE_ARRIVALS = 400
 const BASELINE_MIN_AGE_MS = 3 * 86_400_000
 
 const nobody: Set<string> = new Set()
-/** How many of the latest arrivals are to be restored by `restoreLatest`. */
+/** How many of the latest reviews `restoreLatest` should get. */
 export const LATEST_COMPARED = 600
 
 interface RememberedArrival {
   id: string
   sender: string
   at: number | null
-  /** Whether it is a near-copy of somebody else's. */
+  /** Whether it is a near-copy of a review by someone else. */
   copied: boolean
   person: string
   ip: string
@@ -43,7 +40,7 @@ interface RememberedArrival {
 
 const senderOf = ({ mailbox, name }: Fingerprint) => mailbox || name
 
-/** Remembers a shop's arrivals, as far as weighing the next one needs them: words, senders, and when they came. */
+/** The earlier reviews of a shop, as spam detection needs them. */
 export class ShopHistory {
   private triples = new TripleIndex()
   private senders = new SenderBook()
@@ -54,7 +51,6 @@ export class ShopHistory {
     return this.arrivals.length
   }
 
-  /** What the past says of an arrival, which from then on is part of it. */
   compareAndRemember(arriving: Arriving): {
     arrival: ReadArrival
     history: ArrivalHistory
@@ -65,7 +61,7 @@ export class ShopHistory {
     return { arrival, history: this.compare(fingerprint), fingerprint }
   }
 
-  /** Remembers earlier arrivals as they were stored, the oldest first, without comparing them with each other. */
+  /** Adds stored fingerprints, the oldest first, without comparing them. */
   restore(fingerprints: Fingerprint[]): void {
     for (const one of fingerprints) {
       this.bursts.remember(one)
@@ -73,17 +69,16 @@ export class ShopHistory {
     }
   }
 
-  /** Remembers the latest of earlier arrivals and compares them, since the next arrival may belong to their burst. */
+  /** Adds the latest fingerprints and compares them, because the next review may belong to their group. */
   restoreLatest(fingerprints: Fingerprint[]): void {
     for (const one of fingerprints) this.compare(one)
   }
 
-  /** Whether an arrival was remembered. */
   remembers(id: string): boolean {
     return this.arrivals.findLastIndex((one) => one.id === id) >= 0
   }
 
-  /** Takes an arrival back that could not be stored. */
+  /** Removes a review that could not be stored. */
   forget(id: string): void {
     const text = this.arrivals.findLastIndex((one) => one.id === id)
     if (text < 0) return
@@ -123,7 +118,7 @@ export class ShopHistory {
     this.arrivals.push({ id, sender: senderOf(one), at, copied, person, ip })
   }
 
-  /** Of the earlier ones that came days ago, so that a flood is not its own excuse. */
+  // Ignores recent reviews, so that a flood of copies does not become the baseline.
   private usuallyNear(at: number | null): number {
     if (at === null) return 0
     let [settled, copied] = [0, 0]

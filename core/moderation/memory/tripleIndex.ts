@@ -1,14 +1,14 @@
 /* Near-copies by the word triples that two texts share. */
 
-/** From this share on two texts are near-copies: of the shorter one's triples, and of both together. */
+/** Of the shorter text's triples, or Dice's coefficient of both. */
 export const NEAR_SHARE = 0.5
-/** From this share of the shorter one's triples on two texts have turns of phrase in common. */
+/** Of the shorter text's triples. */
 const SHARED_WORDING_SHARE = 0.2
-/** Below this many triples a text says too little for its copy to mean anything by the shorter one's share alone. */
+// Short texts contain common phrases only.
 const MIN_TRIPLES = 8
-/** Of a triple that many texts have ("I would recommend") only the latest so many are remembered. */
+// Triples such as "I would recommend" are in many texts.
 const MAX_TEXTS_PER_TRIPLE = 15
-/** A count and the texts: as many numbers as memory fetches at once. */
+/** A count and the texts: one cache line. */
 const BLOCK = MAX_TEXTS_PER_TRIPLE + 1
 
 export interface NearCopy {
@@ -18,11 +18,7 @@ export interface NearCopy {
   share: number
 }
 
-/**
- * An index of texts by every three words in a row. It finds those that share half of them or more: the latest texts
- * with each triple are met, and what is met often enough is compared exactly. Kept in flat arrays, so that a hundred
- * thousand texts take about 80 MB, and what is asked for lies side by side.
- */
+/** Finds near-copies by word triples. A hundred thousand texts take about 80 MB in flat arrays. */
 export class TripleIndex {
   /** Open addressing: a triple, and 1 + its only text, or -1 - its block; 0 where there is none. */
   private table = new Int32Array(2 << 13)
@@ -55,7 +51,7 @@ export class TripleIndex {
     for (const hash of triples) this.note(hash, text)
   }
 
-  /** Takes a text out: nothing is like it any more. Its place stays. */
+  /** Keeps the text's position. */
   forget(text: number): void {
     this.forgotten.add(text)
   }
@@ -66,7 +62,7 @@ export class TripleIndex {
     if (held === 0) {
       this.table[at] = hash
       this.table[at + 1] = text + 1
-      // Half full at most, so that an empty place is never far.
+      // At most half full, so that probing stays short.
       if (++this.entries * 4 > this.table.length) this.grow()
       return
     }
@@ -82,7 +78,7 @@ export class TripleIndex {
     this.blocks[block + 1 + (count % MAX_TEXTS_PER_TRIPLE)] = text
   }
 
-  /** Earlier near-copies of a text, the closest first, and all that share turns of phrase with it. */
+  /** The closest first. */
   findSimilar(triples: Int32Array): { near: NearCopy[]; sharedWording: number[] } {
     const candidates = this.countCommonTriples(triples)
     const near: NearCopy[] = []
@@ -94,7 +90,7 @@ export class TripleIndex {
       const [start, end] = [this.starts[text]!, this.starts[text + 1]!]
       const shorter = Math.min(triples.length, end - start)
       if (common >= 2 && common >= SHARED_WORDING_SHARE * shorter) sharedWording.push(text)
-      // Half of those met may have been forgotten, so the exact count comes after a generous guess.
+      // The index may have dropped half of the triples, so the first filter is generous.
       if (common * 4 < shorter) continue
       const shared = countShared(triples, this.triples.subarray(start, end))
       const share = (2 * shared) / (triples.length + end - start)
@@ -104,7 +100,7 @@ export class TripleIndex {
     return { near: near.sort((a, b) => b.share - a.share || b.text - a.text), sharedWording }
   }
 
-  /** The texts that have any of some triples; how many each has stands in `met`. */
+  /** Returns the texts with any of the triples, and counts them in `commonTriples`. */
   private countCommonTriples(triples: Int32Array): number[] {
     const { table, blocks, commonTriples } = this
     const candidates: number[] = []
@@ -136,7 +132,6 @@ export class TripleIndex {
   }
 }
 
-/** Where a triple stands in a table, or where it would. */
 function placeOf(table: Int32Array, hash: number): number {
   const last = table.length - 1
   let at = (hash << 1) & last

@@ -8,7 +8,7 @@ import { findLinks, mayLink } from './link'
 
 const MOST = 62
 
-/** What each sign of a sender gives. One alone never holds a review: families share a computer, clubs a email address. */
+/** What each sign of a sender gives. One alone never holds a review: families share a computer, clubs an email address. */
 const points = {
   throwAway: 30,
   alias: 34,
