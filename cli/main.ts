@@ -95,7 +95,7 @@ program
     }),
   )
 
-/** A line of JSON for each; one write for all, since a hundred thousand would be slow. */
+// One write, because a hundred thousand are slow.
 function printLines(records: object[]): void {
   process.stdout.write(records.map((record) => `${JSON.stringify(record)}\n`).join(''))
 }

@@ -34,8 +34,8 @@ import { wrenfield } from './wrenfield/shop'
 const DAY_MS = 86_400_000
 
 /**
- * Fills a data folder with the made-up shops. Every review goes through the form's own source and every decision
- * through the owner's, at its own time, so that signals, proof, counts and log are real.
+ * Fills a data folder with the made-up shops. Reviews and decisions use the real use cases at their own times, so that
+ * signals, proof, counts and log are real.
  */
 export async function fillDemo(
   folder: string,
@@ -46,7 +46,7 @@ export async function fillDemo(
     argon,
   }: {
     publicUrl: string
-    /** Where the stand-in sites are, without a trailing slash. */
+    /** Without a trailing slash. */
     siteUrl: string
     secret: string | null
     argon?: Services['argon']
@@ -57,7 +57,7 @@ export async function fillDemo(
   const end = Date.now()
   let clock = end - 800 * DAY_MS
   const db = await openDatabase(file)
-  // Waiting for the disk at each of a thousand steps guards nothing here: what is cut off is filled again.
+  // An interrupted fill starts over, so it need not wait for the disk.
   await db.raw('PRAGMA synchronous = OFF')
   const services: Services = buildServices({
     db,
@@ -85,7 +85,7 @@ export async function fillDemo(
       await tell(services, shop, mara, story, review, at)
     }
     clock = end
-    // Until now anyone could write there; no emails went out to ask them.
+    // Earlier reviews came while anyone could write, so no emails asked to confirm them.
     const { form } = (await openForm(services, story.form.slug))!
     await updateWriters(db, shop.id, form.publicId, story.form.writers)
     for (const display of story.displays) {

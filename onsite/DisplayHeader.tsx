@@ -1,10 +1,7 @@
 import type { DisplayModel } from '../core/display/displayModel'
 import { oneDecimal } from '../core/formats/rating'
 
-/**
- * The average of all in scope, and that the shown ones were picked. What is picked is said whatever is switched off:
- * nothing that an owner chooses may pass a few for all.
- */
+// The note that reviews were selected cannot be switched off.
 export function DisplayHeader({ model }: { model: DisplayModel }) {
   const { tally, heading, publishableCount, quotations, locale, translate, layout, links } = model
   const whole = layout.kind === 'aggregate'

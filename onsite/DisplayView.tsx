@@ -6,13 +6,12 @@ import { Slides } from './Slides'
 import { DisplayHeader } from './DisplayHeader'
 import { RatingSummary } from './RatingSummary'
 
-/** A display as visitors get it: static HTML, which the loader wakes where a layout needs to move. */
 export function DisplayView({
   model,
   modules,
 }: {
   model: DisplayModel
-  /** Where what wakes it lies, for the loader; several with spaces between. */
+  /** Addresses of its modules, separated by spaces. */
   modules?: string
 }) {
   const { layout, title, heading, quotations, whenEmpty, dress, theme } = model

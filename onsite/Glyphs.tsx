@@ -2,7 +2,7 @@ import type { Parts } from '../core/display/configuration'
 
 const signs: Record<Parts['glyph'], string> = { star: '★', disc: '●', heart: '♥' }
 
-/** A rating in glyphs, lit ones first. With a label they are one picture, without they say nothing by themselves. */
+/** Without a label, screen readers skip the glyphs. */
 export function Glyphs({
   marks,
   of = 5,

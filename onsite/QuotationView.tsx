@@ -6,7 +6,7 @@ type Given = Pick<DisplayModel, 'translate' | 'parts' | 'title'>
 
 export function QuotationView({ quotation, model }: { quotation: Quotation; model: Given }) {
   const { marks, numeral, title, reply, language } = quotation
-  // Under no title of ours a heading would stand at a level that the page around may not have.
+  // Without a title of the display, a heading might skip a level of the page.
   const Head = model.title ? 'h3' : 'p'
   return (
     <figure>
@@ -42,7 +42,6 @@ export function QuotationView({ quotation, model }: { quotation: Quotation; mode
   )
 }
 
-/** The words, in full or with the rest a click away. */
 function Words({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
   const { words, language } = quotation
   if (words.head.length === 0) return null
@@ -68,7 +67,6 @@ function Words({ quotation, translate }: { quotation: Quotation; translate: Give
   )
 }
 
-/** What its writer photographed: each a link to the large one, which opens above the page where scripts run. */
 function Photos({
   quotation: { photos },
   translate,
@@ -101,7 +99,6 @@ function Paragraphs({ texts }: { texts: string[] }) {
   ))
 }
 
-/** Who says so, on what, and how we know; what is missing leaves no hole. */
 function Writer({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
   const { name, role, company, portrait, product, proof, note, relationship, date } = quotation
   const who = Boolean(name || role || company)

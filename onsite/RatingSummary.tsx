@@ -2,7 +2,6 @@ import type { DisplayModel } from '../core/display/displayModel'
 import { litMarks, oneDecimal } from '../core/formats/rating'
 import { Glyphs } from './Glyphs'
 
-/** How many and how well rated in all, large, small or as a line; never a figure that nobody gave. */
 export function RatingSummary({ model }: { model: DisplayModel }) {
   const { tally, layout, translate, locale, links, parts } = model
   if (tally.average === null)

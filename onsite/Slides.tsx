@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import type { DisplayModel } from '../core/display/displayModel'
 import { regionName } from './regionName'
 
-/** Reviews that pass by: a row that scrolls, with controls that the loader wakes. */
+/** A row that scrolls; `behaviour/slide.ts` activates its controls. */
 export function Slides({ model, children }: { model: DisplayModel; children: ReactNode }) {
   const { layout, translate, quotations } = model
   const { arrows, dots, autoplay, step } = layout

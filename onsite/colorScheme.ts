@@ -1,6 +1,6 @@
 type Colour = [red: number, green: number, blue: number]
 
-/** Relative luminance of a solid colour as browsers write it out, or null (WCAG 2.2). */
+/** Relative luminance (WCAG 2.2) of a computed colour; null if it is transparent. */
 function luminance(colour: string): number | null {
   const [red, green, blue, alpha = 1] = (colour.match(/[\d.]+/g) ?? []).map(Number)
   if (blue === undefined || alpha < 0.5 || !colour.startsWith('rgb')) return null
@@ -11,17 +11,16 @@ function luminance(colour: string): number | null {
   return 0.2126 * r + 0.7152 * g + 0.0722 * b
 }
 
-/** White and black read equally well on this luminance. */
+/** White and black have the same contrast with this luminance. */
 const MIDDLE = 0.179
 
-/** What a display stands on. */
 export interface Ground {
   dark: boolean
-  /** Whether the page's own words could not be read there. */
+  /** Whether the page's text colour has too little contrast. */
   unreadable: boolean
 }
 
-/** Tells a light ground from a dark one, by what is painted behind a box, else by the words that are read there. */
+/** Uses the colour behind the box, otherwise the colour of the text. */
 export function groundAround(box: Element, theme: string | undefined): Ground {
   const words = luminance(getComputedStyle(box.parentElement ?? box).color) ?? 0
   let painted: number | null = null
@@ -32,10 +31,7 @@ export function groundAround(box: Element, theme: string | undefined): Ground {
   return { dark: ground < MIDDLE, unreadable: contrast < 3 }
 }
 
-/**
- * Lets a display follow the ground it stands on. Done before it is first painted: browsers keep colours mixed from
- * those of the words when the words change later.
- */
+// Runs before the first paint, because browsers do not update mixed colours when the text colour changes later.
 export function applyColorScheme(display: Element | null, { dark, unreadable }: Ground): void {
   if (!display?.classList.contains('eg-on-page')) return
   display.classList.toggle('eg-dark', dark)

@@ -1,7 +1,7 @@
 import type { Arrangement } from '../core/display/configuration'
 import type { Layout } from '../core/display/choices'
 
-/** How the columns follow the width of the box, as a custom property that the layouts use. */
+/** Sets the number of columns for each width of the box, as a custom property. */
 export function columnStyles({ marks, columns }: Arrangement): string {
   const steps = marks.slice(0, columns - 1)
   return (

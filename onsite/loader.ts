@@ -30,7 +30,7 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     if (jsonLd) tellSearchEngines(box, jsonLd)
     navigator.sendBeacon?.(`${display}/seen`, location.origin + location.pathname)
   } catch {
-    // The calm link inside the box stays.
+    // The link in the box stays.
   }
 }
 
@@ -43,7 +43,7 @@ function show(box: HTMLElement, html: string, css: string): void {
   const width = box.offsetWidth
   const ground = groundAround(box, box.dataset.theme)
   const root = box.attachShadow({ mode: 'open' })
-  // A constructed sheet is allowed under any policy of the page, where a style element may not be.
+  // Every Content-Security-Policy allows constructed style sheets.
   const sheet = new CSSStyleSheet()
   sheet.replaceSync(css)
   root.adoptedStyleSheets = [sheet]
@@ -55,7 +55,7 @@ function show(box: HTMLElement, html: string, css: string): void {
   else hold(box, display, reserved, width)
 }
 
-/** What the code reserved stays reserved, so that nothing below moves, until the box gets another width. */
+/** Keeps the reserved height until the width of the box changes, so that the page does not move. */
 function hold(box: HTMLElement, display: HTMLElement, height: number, width: number): void {
   display.style.minHeight = `${height}px`
   const watch = new ResizeObserver(() => {
@@ -66,7 +66,7 @@ function hold(box: HTMLElement, display: HTMLElement, height: number, width: num
   watch.observe(box)
 }
 
-/** In the page itself, where those who read pages by machine look for it. */
+// Search engines do not look into shadow roots.
 function tellSearchEngines(box: HTMLElement, jsonLd: object): void {
   const data = document.createElement('script')
   data.type = 'application/ld+json'
@@ -74,7 +74,7 @@ function tellSearchEngines(box: HTMLElement, jsonLd: object): void {
   box.append(data)
 }
 
-/** Runs on other people's pages: fills every box that names a display with what the display looks like now. */
+/* Fills every `[data-elogio]` box of a page with its display. */
 const script = document.currentScript
 if (script instanceof HTMLScriptElement) {
   const origin = new URL(script.src).origin

@@ -1,6 +1,6 @@
 import type { DisplayModel } from '../core/display/displayModel'
 
-/** What a display is called for those who do not see it. */
+/** For screen readers. */
 export function regionName({ translate, product, shopName }: DisplayModel): string {
   return product?.title
     ? translate('visitor.regionOn', { product: product.title })

@@ -5,7 +5,7 @@ import type { DisplayModel } from '../core/display/displayModel'
 import { DisplayView } from './DisplayView'
 import { displayStyles, shadowStyles } from './styles'
 
-/** What a display needs to run beside its HTML, by the name of its module in `behaviour/`. */
+/** The modules in `behaviour/` that a display needs. */
 export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos'
 
 const byLayout: Partial<Record<Layout, Behaviour>> = {
@@ -16,14 +16,13 @@ const byLayout: Partial<Record<Layout, Behaviour>> = {
   ratingLine: 'lead',
 }
 
-/** What a shadow root on somebody else's page is filled with. */
 export interface RenderedDisplay {
   html: string
   css: string
   behaviours: Behaviour[]
 }
 
-/** @param addresses where the behaviours lie, for whoever gets the HTML without our code around it */
+/** @param addresses of the modules */
 export function renderDisplay(
   model: DisplayModel,
   addresses: Partial<Record<Behaviour, string>> = {},
@@ -40,7 +39,6 @@ function behavioursOf({ layout, quotations }: DisplayModel): Behaviour[] {
   return [...(own ? [own] : []), ...(photos ? ['photos' as const] : [])]
 }
 
-/** The look of a page that a display has to itself, in the shop's own ground, ink and type. */
 export interface PageLook {
   ground: string
   ink: string
@@ -56,7 +54,6 @@ h1{font-size:1.2em;margin:0}`.replace(/\n/g, '')
 
 const ownLook: PageLook = { ground: '#f6f9f9', ink: '#13262c', fonts: '' }
 
-/** A display as a whole page of its own, with the one style element and the one script that it needs. */
 export function renderPage(
   model: DisplayModel,
   {
@@ -72,7 +69,7 @@ export function renderPage(
     description: string
     picture: string | null
     jsonLd: string | null
-    /** Where the behaviour of its layout lies, or null. */
+    /** Address of the module of its layout, or null. */
     script: string | null
   },
 ): string {
@@ -104,7 +101,7 @@ export function renderPage(
   })
 }
 
-/** A page that says one thing: that nothing is live at an address, or that a request went wrong. */
+/** A page with one message. */
 export function renderMessagePage({
   language,
   title,

@@ -2,10 +2,7 @@ import type { DisplayModel } from '../core/display/displayModel'
 import { isDark, type ResolvedTheme } from '../core/display/theme'
 import { columnStyles, layoutRules } from './layoutStyles'
 
-/**
- * Inside a shadow root the page's rules do not reach the reviews, but they do reach the host and what is inherited.
- * Type and colour are taken from the page on purpose; everything else starts over.
- */
+// The page's rules reach the host of a shadow root and inherited properties. Only font and text colour are inherited.
 const host = `:host{all:initial!important;display:block!important;font-family:inherit!important;font-size:inherit!important;color:inherit!important;direction:inherit!important}
 :host([data-inline]){display:inline-block!important}`
 
@@ -54,7 +51,6 @@ const quotation = `
 .eg-proof summary:hover{text-decoration:underline}
 .eg-proof summary::before{content:"✓ ";font-family:${signs}}`
 
-/** Only where there are photos. */
 const photos = `
 .eg-photos{display:flex;flex-wrap:wrap;gap:6px;margin-top:.6em}
 .eg-photos a,.eg-photos img{display:block;border-radius:min(var(--eg-round),12px)}
@@ -70,7 +66,6 @@ const photos = `
 
 const squeeze = (css: string) => css.replace(/\n/g, '')
 
-/** Colours and spaces of a dress, as custom properties and the ground it stands on. */
 function dressStyles({
   background,
   text,
@@ -107,7 +102,6 @@ function dressStyles({
 
 type Styled = Pick<DisplayModel, 'layout' | 'dress' | 'quotations'>
 
-/** The styles of a display, without what only a shadow root needs. */
 export function displayStyles({ layout, dress, quotations }: Styled): string {
   const rules = layoutRules(layout.kind)
   return squeeze(
@@ -121,7 +115,6 @@ export function displayStyles({ layout, dress, quotations }: Styled): string {
   )
 }
 
-/** The styles of a display for a shadow root on somebody else's page. */
 export function shadowStyles(model: Styled): string {
   return squeeze(host) + displayStyles(model)
 }

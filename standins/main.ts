@@ -9,7 +9,7 @@ import { journalPage } from './wrenfield/journalPage'
 import { icon } from './wrenfield/sitePage'
 import { serif } from './wrenfield/fonts'
 
-/** The simulated outside world, on a port of its own so that everything between it and the application is cross-origin. */
+/* Runs on a port of its own, so that everything between it and the application is cross-origin. */
 const port = Number(process.env.STANDIN_PORT ?? 4311)
 const smtpPort = Number(process.env.STANDIN_SMTP_PORT ?? 4312)
 const elogioUrl = process.env.ELOGIO_URL ?? 'http://localhost:4310'

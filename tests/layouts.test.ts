@@ -170,7 +170,7 @@ describe('passing by', () => {
       const arrives = (index: number) =>
         driver.wait(
           async () => (await driver.executeScript(first)) === index,
-          5000,
+          15_000,
           `review ${index} comes first`,
         )
       await driver.executeScript(`${button('.eg-on')}.click()`)

@@ -223,6 +223,7 @@ describe('what visitors fetch', () => {
     expect(Object.keys((await first.json()) as object)).toEqual([
       'key',
       'version',
+      'language',
       'html',
       'css',
       'jsonLd',

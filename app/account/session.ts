@@ -59,7 +59,7 @@ export async function requireMember(
   context: AppLoadContext,
 ): Promise<{ member: Member; shops: Shop[] }> {
   const token = await sessionToken(request, context)
-  const known = token && (await context.elogio.whoIs(token))
+  const known = token && (await context.elogio.findSession(token))
   if (known) return known
   const { pathname, search } = new URL(request.url)
   throw redirect(`/sign-in?to=${encodeURIComponent(pathname + search)}`)

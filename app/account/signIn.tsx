@@ -20,7 +20,7 @@ function wayBack(request: Request): string {
 
 export async function loader({ request, context }: Route.LoaderArgs) {
   const token = await sessionToken(request, context)
-  if (token && (await context.elogio.whoIs(token))) throw redirect(wayBack(request))
+  if (token && (await context.elogio.findSession(token))) throw redirect(wayBack(request))
   if (await context.elogio.isEmpty()) throw redirect('/begin')
   return { demo: context.demoSignIn }
 }

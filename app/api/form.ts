@@ -17,7 +17,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const products = found.products.map(({ sku, title }) => ({ sku, title }))
   return Response.json(
     {
-      ...(await context.elogio.handOut(
+      ...(await context.elogio.issueChallenge(
         found,
         await context.throttle.suspicion(context.clientAddress, params.slug),
       )),
@@ -44,7 +44,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
       ...(submission.status !== 'success' && submission.error),
       ...(problems.length > 0 && { media: problems }),
     })
-  if (await context.elogio.lacksPhotos(found, submission.value))
+  if (await context.elogio.hasLostPhotos(found, submission.value))
     return unfit({ media: [messageCode('photo.error.gone')] })
   try {
     const { publicId, state, confirm } = await context.elogio.submitForm(found, submission.value, {

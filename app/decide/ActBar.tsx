@@ -17,7 +17,6 @@ interface Neighbour {
   authorName?: string
 }
 
-/** The acts on the open review, by button and by key, the likely one first; what was done last, and what comes next. */
 export function ActBar({
   shop,
   review,
@@ -47,7 +46,7 @@ export function ActBar({
   const plain = (one: Act) => {
     if (possible.includes(one)) act(plainAct(one))
   }
-  // A key pressed while the next review is still on its way goes on from that one.
+  // Keys pressed while the next review loads act on that review.
   const underWay = useRef<string | null>(null)
   const go = (side: 'after' | 'before') => {
     const at = underWay.current ?? review.publicId
@@ -57,7 +56,7 @@ export function ActBar({
         : shown[shown.indexOf(at) + (side === 'after' ? 1 : -1)]
     if (!there) return
     underWay.current = there
-    // Going on past the end of what the list shows brings more of it.
+    // The end of the loaded list loads more.
     const show = shown.includes(there) ? search.show : search.show + FIRST_SHOWN
     void navigate(queuePath(shop, there, { ...search, show }))
   }

@@ -8,7 +8,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const address = String(context.form?.get('address') ?? '').trim()
   try {
-    const outcome = await context.elogio.askToConfirm(shop, member, params.review, address)
+    const outcome = await context.elogio.askCustomerToConfirm(shop, member, params.review, address)
     return { outcome, words: say(`ask.${outcome}`, { address }) }
   } catch (error) {
     const words = storageWords(error)

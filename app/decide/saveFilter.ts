@@ -15,7 +15,7 @@ const wish = z.union([
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const asked = readForm(context, wish)
-  if ('forget' in asked) await context.elogio.forgetView(shop, asked.forget)
+  if ('forget' in asked) await context.elogio.deleteView(shop, asked.forget)
   else {
     const query = queueQuery(readQueueSearch(new URLSearchParams(asked.query)))
     await context.elogio.saveView(shop, asked.name, query)

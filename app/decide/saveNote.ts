@@ -19,8 +19,8 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const given = readForm(context, aside)
   const kept =
     given.what === 'alt'
-      ? await context.elogio.keepAlt(shop, params.review, given.photo, given.text.trim())
-      : await context.elogio.keepAside(shop, params.review, given.what, given.text)
+      ? await context.elogio.savePhotoDescription(shop, params.review, given.photo, given.text.trim())
+      : await context.elogio.saveNoteOrDraft(shop, params.review, given.what, given.text)
   if (!kept) throw data(null, { status: 404 })
   return { kept: given.text }
 }

@@ -1,12 +1,11 @@
 import { useState } from 'react'
 
-/** A review that can be selected, with its revision as it was seen. */
 export interface Tickable {
   publicId: string
   revision: number
 }
 
-/** Which reviews of the list are selected; kept while one goes through it, gone with another filter. */
+/** The selected reviews of the list. Another filter clears the selection. */
 export function useSelection(lines: Tickable[], filterKey: string) {
   const [ticked, setTicked] = useState<Map<string, number>>(new Map())
   const [all, setAll] = useState(false)
@@ -24,11 +23,11 @@ export function useSelection(lines: Tickable[], filterKey: string) {
     setLast(null)
   }
   return {
-    /** Those that are still in the list: one that somebody else has decided meanwhile is not selected any more. */
+    /** Without reviews that someone else has decided on. */
     ticked: lines.filter(({ publicId }) => all || ticked.has(publicId)),
     all,
     isTicked: (publicId: string) => all || ticked.has(publicId),
-    /** Selects or deselects one; with `range`, everything from the one selected before up to it. */
+    /** With `range`, everything from the last selected one. */
     toggle: (publicId: string, range = false) => {
       const ids = lines.map((line) => line.publicId)
       const [from, to] = [last === null ? -1 : ids.indexOf(last), ids.indexOf(publicId)]
@@ -45,7 +44,6 @@ export function useSelection(lines: Tickable[], filterKey: string) {
       setAll(false)
       setLast(publicId)
     },
-    /** Selects one, and leaves it selected when it is. */
     tick: (publicId: string) => {
       const line = lines.find((one) => one.publicId === publicId)
       if (line && !all) setTicked((before) => new Map(before).set(publicId, line.revision))

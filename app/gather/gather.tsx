@@ -107,7 +107,6 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
   )
 }
 
-/** One way that reviews reach the shop, with how many came by it lately. */
 function WayIn({
   name,
   hint,
@@ -133,7 +132,6 @@ function WayIn({
   )
 }
 
-/** "5 came in these 30 days, 60 % from verified buyers." */
 function sentence({ count, verified }: { count: number; verified: number }, everCame: boolean): string {
   if (count === 0) return say(everCame ? 'gather.none' : 'gather.noneEver')
   const share = say('gather.verifiedShare', { percent: Math.round((verified / count) * 100) })

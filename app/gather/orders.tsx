@@ -23,14 +23,14 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const sent = uploaded.safeParse(Object.fromEntries(context.form ?? []))
   if (sent.success) {
-    await context.elogio.bringOrders(shop, sent.data.upload, sent.data.name)
+    await context.elogio.importUploadedOrders(shop, sent.data.upload, sent.data.name)
     return { problem: null }
   }
   const file = context.form?.get('file')
   if (!(file instanceof File) || file.size === 0)
     return data({ problem: say('bringOrders.noFile') }, { status: 422 })
   const bytes = new Uint8Array(await file.arrayBuffer())
-  await context.elogio.bringOrderFile(shop, { name: file.name, bytes })
+  await context.elogio.importOrderFile(shop, { name: file.name, bytes })
   return { problem: null }
 }
 

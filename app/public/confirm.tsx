@@ -22,7 +22,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
-  const own = await context.elogio.confirmMailbox(params.token)
+  const own = await context.elogio.confirmEmail(params.token)
   if (!own) throw data(null, { status: 404 })
   return redirect(withLanguage(`/r/${own}?thanks`, request))
 }

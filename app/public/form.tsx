@@ -37,7 +37,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     heading: form.heading,
     intro: form.intro,
     open: form.open,
-    ...(await context.elogio.handOut(
+    ...(await context.elogio.issueChallenge(
       found,
       await context.throttle.suspicion(context.clientAddress, params.slug),
     )),
@@ -64,7 +64,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
     )
   if (submission.status !== 'success' || problems.length > 0)
     return data({ reply: submission.reply(mediaErrors(problems)), photos }, { status: 422 })
-  if (await context.elogio.lacksPhotos(found, submission.value))
+  if (await context.elogio.hasLostPhotos(found, submission.value))
     return data(
       { reply: submission.reply(mediaErrors([messageCode('photo.error.gone')])), photos },
       { status: 422 },

@@ -53,7 +53,7 @@ export async function action({ params, context }: Route.ActionArgs) {
     if (wait !== null) return refused(waitCode(wait), 429)
     return done(
       act === 'takeBack' || act === 'bringBack'
-        ? context.elogio.takeBackOwn(params.token, act === 'takeBack')
+        ? context.elogio.withdrawOwn(params.token, act === 'takeBack')
         : context.elogio.consentOwn(params.token, act === 'consent'),
     )
   }

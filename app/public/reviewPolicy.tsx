@@ -9,7 +9,7 @@ import { speechFor } from './speechFor'
 import type { Route } from './+types/reviewPolicy'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const how = await context.elogio.howHandled(params.shop)
+  const how = await context.elogio.reviewPolicy(params.shop)
   if (!how) throw data(null, { status: 404 })
   const speech = speechFor(request, how.shop)
   return { ...how, speech }

@@ -14,7 +14,7 @@ import type { Route } from './+types/begin'
 /** Who may set up a shop here: anybody while nobody is here yet, and every member. */
 async function whoSetsUp(request: Request, context: Route.LoaderArgs['context']) {
   const token = await sessionToken(request, context)
-  const known = token ? await context.elogio.whoIs(token) : null
+  const known = token ? await context.elogio.findSession(token) : null
   if (!known && !(await context.elogio.isEmpty())) throw redirect('/sign-in')
   return known
 }

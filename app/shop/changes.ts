@@ -27,7 +27,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
         if (open) controller.enqueue(encoder.encode(line))
       }
       const beat = async () => {
-        if (await context.elogio.whoIs(token)) send(': still here\n\n')
+        if (await context.elogio.findSession(token)) send(': still here\n\n')
         else end()
       }
       const heartbeat = setInterval(() => void beat().catch(end), HEARTBEAT_MS)

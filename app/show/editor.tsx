@@ -72,7 +72,7 @@ export async function action({ request, context, params: { shop: slug, key } }: 
     case 'live':
       return found(await elogio.makeLive(shop, member, key))
     case 'back':
-      return found(await elogio.bringBack(shop, key, wish.version))
+      return found(await elogio.restoreVersion(shop, key, wish.version))
     case 'rename':
       return found(await elogio.renameDisplay(shop, key, wish.name))
     case 'address':

@@ -32,13 +32,13 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     return redirect(`/s/${params.shop}/show/${made}`)
   }
   if (wish.intent === 'putBack') {
-    const name = await elogio.putBackDisplay(shop, member, wish.key, wish.live === 'yes')
+    const name = await elogio.restoreDisplay(shop, member, wish.key, wish.live === 'yes')
     if (!name) throw missing()
     return { words: say('show.isBack', { name }), undo: null } satisfies Done
   }
   const outcome =
     wish.intent === 'down'
-      ? await elogio.takeDownDisplay(shop, member, wish.key)
+      ? await elogio.unpublishDisplay(shop, member, wish.key)
       : await elogio.removeDisplay(shop, member, wish.key)
   if (!outcome) throw missing()
   return {

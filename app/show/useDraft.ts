@@ -4,7 +4,7 @@ import { changedKeys } from './changedKeys'
 import type { Configuration } from '../../core/display/configuration'
 
 const TYPING_PAUSE_MS = 250
-/** Changes of the same setting that follow each other sooner than this are one step back. */
+/** Faster changes of the same setting are one undo step. */
 const ONE_STEP_MS = 900
 const MOST_STEPS = 100
 
@@ -20,7 +20,7 @@ interface Steps {
   forth: Configuration[]
 }
 
-/** The draft as it stands on the screen; every change is kept by itself after a short pause, or on leaving the page. */
+/** Saves each change after a short pause, or when the page is left. */
 export function useDraft(kept: Configuration, address: string) {
   const fetcher = useFetcher<{ problem: string } | null>()
   const { submit } = fetcher
@@ -30,7 +30,7 @@ export function useDraft(kept: Configuration, address: string) {
   const lastChange = useRef({ at: 0, keys: '' })
   const keptText = JSON.stringify(kept)
   const [seen, setSeen] = useState(keptText)
-  // What comes back from the server wins once nothing typed is still on its way there.
+  // The server's answer replaces the draft only if no change is unsaved.
   if (seen !== keptText && !unsent && fetcher.state === 'idle') {
     setSeen(keptText)
     if (keptText !== JSON.stringify(draft)) setSteps({ back: [...steps.back, draft], forth: [] })

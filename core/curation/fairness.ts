@@ -1,22 +1,20 @@
 import { lowOnes, type RatingTally } from './ratingTally'
 
-/** With fewer rated reviews than this in all, nobody can say whether a pick is fair. */
 export const ENOUGH_TO_JUDGE = 10
-/** The distance from which a pick no longer stands for all, in marks. */
+/** In stars. */
 export const FAIR_WITHIN = 0.4
 
 export type Verdict = 'tooFew' | 'empty' | 'fair' | 'rosier' | 'harsher' | 'lopsided'
 
 export interface Fairness {
   verdict: Verdict
-  /** How far the picked lie from all, in marks from 0 to 4; null when there is nothing to compare. */
+  /** In stars, 0 to 4; null if there is nothing to compare. */
   distance: number | null
 }
 
 /**
- * Compares a pick with all. The distance is the earth mover's distance (first Wasserstein distance) between the two
- * spreads over five marks: how many marks, on average, the picked would have to be moved for their spread to be that
- * of all. It equals the sum of the absolute differences between the cumulative shares (Vallender 1974).
+ * Compares selected ratings with all ratings. The distance is the earth mover's distance in stars, 0 to 4, computed as the
+ * sum of absolute differences between the cumulative shares (Vallender 1974).
  */
 export function fairnessOf(picked: RatingTally, all: RatingTally): Fairness {
   if (all.count < ENOUGH_TO_JUDGE) return { verdict: 'tooFew', distance: null }
@@ -41,7 +39,7 @@ function spreadDistance(a: RatingTally, b: RatingTally): number {
 const meanMark = ({ byMark, count }: RatingTally) =>
   byMark.reduce((sum, times, i) => sum + times * (i + 1), 0) / count
 
-/** "1 in 7": how rare the low ones (3 or lower) are, as a whole number; null when there are none. */
+/** 7 if one in seven ratings is 3 or lower; null if there are none. */
 export function oneIn(tally: RatingTally): number | null {
   const low = lowOnes(tally)
   return low === 0 ? null : Math.round(tally.count / low)

@@ -1,13 +1,13 @@
 import { litMarks } from '../formats/rating'
 
-/** Ratings added up. `average` is in hundredths of five, null when there is none; `byMark` counts 1 to 5. */
+/** `average` is in hundredths of five stars, null if there is none; `byMark` counts 1 to 5. */
 export interface RatingTally {
   count: number
   average: number | null
   byMark: [number, number, number, number, number]
 }
 
-/** Adds up ratings in hundredths of five, each with how often it was given; unrated ones are left out. */
+/** Ratings are in hundredths of five stars; reviews without a rating are left out. */
 export function tallyOf(ratings: { rating: number | null; times?: number }[]): RatingTally {
   const byMark: RatingTally['byMark'] = [0, 0, 0, 0, 0]
   let count = 0
@@ -21,7 +21,7 @@ export function tallyOf(ratings: { rating: number | null; times?: number }[]): R
   return { count, average: count === 0 ? null : sum / count, byMark }
 }
 
-/** How many were rated 3 or lower. */
+/** Ratings of 3 or lower. */
 export function lowOnes({ byMark }: RatingTally): number {
   return byMark[0] + byMark[1] + byMark[2]
 }

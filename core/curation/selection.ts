@@ -22,7 +22,7 @@ export const everything: Selection = {
   hand: [],
 }
 
-/** What picking needs to know of a review. Ratings are hundredths of five; `writtenAt` is UTC ISO-8601 text. */
+/** Ratings are hundredths of five stars; `writtenAt` is UTC as ISO 8601. */
 export interface Pickable {
   id: number
   publicId: string
@@ -36,7 +36,7 @@ export interface Pickable {
   worded: boolean
 }
 
-/** What a page adds to a selection: the product it is about, and how many it has room for. */
+/** Product and limit from the embed code. */
 export interface Page {
   product?: string
   limit?: number
@@ -49,26 +49,24 @@ export const newestFirst = (
 
 const sameSku = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
 
-/** The SKUs that a display on a page is about; null for the shop as a whole. */
+/** Null is the shop in general. */
 export function scopeOf({ products }: Selection, page: Page = {}): string[] | null {
   if (page.product) return [page.product]
   return products.kind === 'chosen' ? products.skus : null
 }
 
-/** Whether a review is about one of the products of a scope. */
 export function inScope({ productSku }: Pick<Pickable, 'productSku'>, scope: string[] | null): boolean {
   return scope === null || (productSku !== null && scope.some((sku) => sameSku(sku, productSku)))
 }
 
-/** Whether ratings are narrowed at all. */
 export const asksForRatings = (ratings: number[]): boolean => ratings.length < 5
 
-/** Whether a rating is among the marks; all five marks ask for nothing, so that unrated reviews stay too. */
+/** A selection of all five ratings includes reviews without a rating. */
 export function ratedAmong(rating: number | null, ratings: number[]): boolean {
   return !asksForRatings(ratings) || (rating !== null && ratings.includes(litMarks(rating)))
 }
 
-/** Whether a review answers a selection, apart from what it is about and from what was done by hand. */
+/** Checks neither products nor pins. */
 function answers(review: Pickable, selection: Selection): boolean {
   const { ratings, tags, sources, languages, verifiedOnly, withWords } = selection
   return (
@@ -87,7 +85,7 @@ const comparing: Record<Exclude<SelectionOrder, 'hand'>, (a: Pickable, b: Pickab
   verified: (a, b) => Number(b.verified) - Number(a.verified) || newestFirst(a, b),
 }
 
-/** Many displays pick from the same reviews, so each order of them is worked out once. */
+// Many displays select from the same reviews, so each order is computed once.
 function inOrder<R extends Pickable>(reviews: R[], { order, hand }: Selection): R[] {
   if (order !== 'hand') return memoOf(reviews, order, () => reviews.toSorted(comparing[order]))
   const place = new Map(hand.map((id, i) => [id, i]))
@@ -95,7 +93,6 @@ function inOrder<R extends Pickable>(reviews: R[], { order, hand }: Selection): 
   return reviews.toSorted((a, b) => placeOf(a) - placeOf(b) || newestFirst(a, b))
 }
 
-/** All about some products, for as many displays as ask; everything when there is no scope. */
 export function reviewsInScope<R extends Pickable>(reviews: R[], scope: string[] | null): R[] {
   if (scope === null) return reviews
   return memoOf(reviews, `scope ${JSON.stringify(scope)}`, () =>
@@ -109,15 +106,12 @@ function fits(selection: Selection): (review: Pickable) => boolean {
   return (review) => !out.has(review.publicId) && (byHand.has(review.publicId) || answers(review, selection))
 }
 
-/** All that fit a selection on a page, in its order, before any limit and without regard to pins. */
+/** All matching reviews in order, without limit and pins. */
 export function fitting<R extends Pickable>(reviews: R[], selection: Selection, page: Page = {}): R[] {
   return inOrder(reviewsInScope(reviews, scopeOf(selection, page)), selection).filter(fits(selection))
 }
 
-/**
- * The reviews that a selection shows on a page, in its order. Pinned ones stand at their places whether or not they
- * answer it, as long as they are about the page's product; ones put into an order by hand stay likewise.
- */
+/** The selected reviews in order. Pinned reviews are included even if they do not match, if the product does. */
 export function pick<R extends Pickable>(reviews: R[], selection: Selection, page: Page = {}): R[] {
   const scope = reviewsInScope(reviews, scopeOf(selection, page))
   const limit = page.limit ?? selection.limit

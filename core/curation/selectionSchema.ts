@@ -7,15 +7,15 @@ const MOST_NAMED = 500
 const publicId = z.string().min(1).max(40)
 const named = z.array(z.string().min(1).max(100)).max(MOST_NAMED)
 
-/** Which reviews a display shows, and in which order. What is empty narrows nothing. */
+/** Empty lists do not restrict the selection. */
 export const selectionSchema = z.object({
   limit: z.number().int().min(1).max(MOST_SHOWN),
-  /** Marks from 1 to 5, ascending; all five let unrated ones through too. */
+  /** 1 to 5, ascending; all five include reviews without a rating. */
   ratings: z
     .array(z.number().int().min(1).max(5))
     .min(1)
     .transform((marks) => [...new Set(marks)].toSorted((a, b) => a - b)),
-  /** `page`: those about the product whose page it stands on; all where none is named. Products go by their SKU. */
+  /** `page` is the product of the embed code, or all products. Products are SKUs. */
   products: z.discriminatedUnion('kind', [
     z.object({ kind: z.literal('every') }),
     z.object({ kind: z.literal('page') }),
@@ -27,10 +27,10 @@ export const selectionSchema = z.object({
   verifiedOnly: z.boolean(),
   withWords: z.boolean(),
   order: z.enum(selectionOrders),
-  /** Ones that stand at a place of their own, counted from 0, whatever the order says. */
+  /** Fixed positions, counted from 0. */
   pins: z.array(z.object({ review: publicId, at: z.number().int().min(0).max(MOST_SHOWN) })).max(MOST_SHOWN),
   leftOut: z.array(publicId).max(MOST_NAMED),
-  /** The order by hand; any others follow it, the newest first. */
+  /** The other reviews follow, newest first. */
   hand: z.array(publicId).max(MOST_NAMED),
 })
 export type Selection = z.infer<typeof selectionSchema>

@@ -2,63 +2,61 @@ import type { SubmissionChecks } from '../moderation/submissionChecks'
 import type { CustomerLanguage } from '../messages/customers/languages'
 import type { Writers } from './writers'
 
-/** A review on its source, the same for every source. Words and names are exactly as they came. */
+/** A review from any source, before it is checked. Text and names are unchanged. */
 export interface Candidate extends SubmissionChecks {
   source: 'form' | 'manualEntry'
-  /** The form it came through; null for other sources. */
+  /** Null for other sources. */
   formId: number | null
-  /** Kept once by this; null where the source gives none. */
+  /** A review with the same token is stored once; null if the source has no tokens. */
   token: string | null
-  /** Who may write this way. */
   writers: Writers
-  /** Seconds between the form being handed out and its arrival; null when nobody knows. */
+  /** Seconds between opening and sending the form; null if unknown. */
   fillSeconds: number | null
-  /** The network address it came from; empty when nobody knows. */
+  /** Empty if unknown. */
   ip: string
-  /** Where it lands unless a rule is stronger. */
+  /** Unless a rule is stronger. */
   arrivesAs: 'waiting' | 'approved'
   rating: { value: number; scale: number } | null
   title: string
   body: string
   authorName: string
-  /** Empty when nobody knows it. */
+  /** Empty if unknown. */
   authorEmail: string
   orderNumber: string
   productSku: string
-  /** When it was written, as an ISO date or moment; null for now. */
+  /** ISO date or moment; null is now. */
   writtenAt: string | null
   consent: { answer: 'given' | 'refused' | 'stated'; text: string }
   about: AboutWriter
-  /** Each with the key that it was staged under. */
+  /** Each with the key of its upload. */
   photos: (Photo & { key: string })[]
-  /** For the shop alone. */
+  /** Only the shop sees it. */
   note: string
-  /** The language that its writer read the form in; null where nobody knows. */
+  /** The language in which the form was read; null if unknown. */
   customerLanguage: CustomerLanguage | null
 }
 
-/** A photo as it is kept: created again in two sizes, in files named by their content. */
+/** Two sizes, in files named by their content. */
 export interface Photo {
-  /** The file of the large one, and its size in pixels. */
+  /** The file and pixel size of the large one. */
   name: string
   width: number
   height: number
   /** The file of the small one. */
   small: string
-  /** What it shows, for those who can't see it; empty where nobody said. */
+  /** A description for people who can't see it; may be empty. */
   alt: string
 }
 
-/** What is known of a writer beside her name; empty where nothing is. */
+/** Unknown values are empty. */
 export interface AboutWriter {
   role: string
   company: string
   companyUrl: string
-  /** Where the review can be seen. */
+  /** Link to the original. */
   seenUrl: string
-  /** A gift, discount or relationship, told to visitors. */
+  /** A free gift or personal connection; visitors see it. */
   relationship: string
-  /** Files of pictures; null for none. */
   portrait: string | null
   companyLogo: string | null
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { reviewStates } from './rules'
 
-/** Everything of a review that people decide on; two of these, before and after, say what an act did. */
+/** The parts of a review that people decide on. An entry in the log has the state before and after. */
 export const decisionStateSchema = z.object({
   state: z.enum(reviewStates),
   publishedVersionId: z.number().nullable(),
@@ -9,10 +9,10 @@ export const decisionStateSchema = z.object({
   declineReasonId: z.number().nullable(),
   productId: z.number().nullable(),
   replyId: z.number().nullable(),
-  /** The evidence that stands for a purchase. */
+  /** The current evidence of a purchase. */
   verificationId: z.number().nullable(),
   tagIds: z.array(z.number()),
-  /** Photos that visitors don't get to see. */
+  /** Hidden photos. */
   declinedPhotoIds: z.array(z.number()),
 })
 export type DecisionState = z.infer<typeof decisionStateSchema>
@@ -21,7 +21,7 @@ export type DecisionPart = keyof DecisionState
 const parts = Object.keys(decisionStateSchema.shape) as DecisionPart[]
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
-/** The parts that differ between two points. An older entry may lack parts that came later; those did not change. */
+/** Older entries lack parts that were added later; those did not change. */
 export function changedParts(before: Partial<DecisionState>, after: Partial<DecisionState>): DecisionPart[] {
   return parts.filter((part) => part in after && !same(before[part] ?? null, after[part]))
 }
@@ -29,10 +29,7 @@ export function changedParts(before: Partial<DecisionState>, after: Partial<Deci
 const setParts = ['tagIds', 'declinedPhotoIds'] as const satisfies DecisionPart[]
 export const isSetPart = (part: DecisionPart): boolean => (setParts as readonly DecisionPart[]).includes(part)
 
-/**
- * The point a review comes to when an act is undone while later acts on other parts stay. Of tags and photos only
- * those are undone that the act put on or took off.
- */
+/** Reverts an act and keeps later changes of other parts. Of tags and photos, only those that the act changed. */
 export function revertChange(
   act: { before: Partial<DecisionState>; after: Partial<DecisionState> },
   now: DecisionState,

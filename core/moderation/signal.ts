@@ -1,12 +1,11 @@
 import { messageCode } from '../messages/code'
 
-/** What a customer wrote, as far as signals read it. */
 export interface Words {
   title: string
   body: string
 }
 
-/** A stretch of the words, in UTF-16 units of the text as given; `end` is exclusive. */
+/** UTF-16 units of the given text; `end` is exclusive. */
 export interface Place {
   field: keyof Words
   start: number
@@ -39,21 +38,20 @@ export const holdingKinds = [
 ] as const
 export type SignalKind = (typeof scoredKinds)[number] | (typeof holdingKinds)[number]
 
-/** A reason that weighs on a review. `points` add up to the spam score; a holding reason has none. */
+/** `points` add up to the spam score. A signal without points holds the review back. */
 export interface Signal {
   kind: SignalKind
   points: number
   /** A message code. */
   headline: string
-  /** What exactly was found: message codes, one a line; may be empty. */
+  /** Message codes, one a line; may be empty. */
   detail: string
   places: Place[]
 }
 
-/** Names the rules that gave a signal, so that a later model's signals can be distinguished. */
+/** Stored with each signal, to distinguish it from signals of later rules. */
 export const MODEL = 'signs-2'
 
-/** Every place where a finder matches in the title or the body. */
 export function placesOf(words: Words, find: (text: string) => { start: number; end: number }[]): Place[] {
   const title = words.title === '' ? [] : find(words.title)
   return [
@@ -62,19 +60,18 @@ export function placesOf(words: Words, find: (text: string) => { start: number; 
   ]
 }
 
-/** The stretch of text that a place means. */
 export function textAt(words: Words, { field, start, end }: Place): string {
   return words[field].slice(start, end)
 }
 
-/** The code of a message that quotes the texts at some places, each once. */
+/** A message code that quotes the texts at these places. */
 export function quoted(words: Words, places: Place[]): string {
   const texts = new Set(places.map((place) => `“${textAt(words, place)}”`))
   return messageCode('signal.quoted', { text: [...texts].slice(0, QUOTED_AT_MOST).join(', ') })
 }
 const QUOTED_AT_MOST = 6
 
-/** All matches of a global pattern as stretches; a group named `at` narrows the stretch to that group. */
+/** @param pattern global; if it has a group named `at`, the match is that group */
 export function stretches(text: string, pattern: RegExp): { start: number; end: number }[] {
   return [...text.matchAll(pattern)].map((match) => {
     const inner = match.groups?.at
@@ -83,7 +80,7 @@ export function stretches(text: string, pattern: RegExp): { start: number; end: 
   })
 }
 
-/** Places in order, those that lie inside or across an earlier one left out. */
+/** Sorted; places that overlap an earlier one are left out. */
 export function withoutOverlaps(places: Place[]): Place[] {
   const kept: Place[] = []
   for (const place of places.toSorted((a, b) => a.start - b.start || b.end - a.end)) {

@@ -1,12 +1,10 @@
-/** How a review was sent. */
 export interface SubmissionChecks {
-  /** Whether the form's signed token came along; true for sources that have none. */
+  /** Whether the form's token was valid; true for sources without tokens. */
   tokenGood: boolean
-  /** Whether nobody computed what the form's page asks for; false for sources that ask nothing. */
+  /** Whether the form's computation is missing; false for sources without one. */
   workMissing: boolean
-  /** Whether the field that people never see was filled in. */
+  /** Whether the hidden field was filled in. */
   trapSprung: boolean
 }
 
-/** As people send one. */
 export const trustedSubmission: SubmissionChecks = { tokenGood: true, workMissing: false, trapSprung: false }

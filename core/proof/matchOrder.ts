@@ -6,7 +6,7 @@ import { namesAgree } from './personName'
 export const lineStatuses = ['delivered', 'refunded', 'returned', 'shipped', 'placed', 'cancelled'] as const
 export type LineStatus = (typeof lineStatuses)[number]
 
-/** One line of an order, as far as proof needs it. Moments are UTC ISO-8601 text, or a calendar day. */
+/** Moments are UTC as ISO 8601, or a calendar day. */
 export interface OrderLine {
   id: number
   orderNumber: string
@@ -21,15 +21,14 @@ export interface OrderLine {
 
 export interface Claim {
   authorName: string
-  /** An email address known to be the writer's own; empty where it is only typed, or none. */
+  /** A confirmed email address; otherwise empty. */
   provenMailbox: string
   orderNumber: string
-  /** SKU or title; empty for a review of the shop. */
+  /** SKU or title; empty for the shop in general. */
   product: string
   writtenAt: string
 }
 
-/** By what an order is known to be the writer's. */
 export type ProofMethod = 'mailbox' | 'orderNumber'
 
 export const proofFailures = [
@@ -45,18 +44,17 @@ export type OrderMatch = { line: OrderLine; by: ProofMethod } | { failure: Proof
 
 const bought = new Set<string>(['delivered', 'refunded', 'returned'] satisfies LineStatus[])
 
-/** Case and spaces aside. Upper case first, since some letters have two of them. */
+// Some letters have two lower-case forms, so upper case comes first.
 const productKey = (text: string) => text.normalize('NFKC').replace(/\s+/gu, '').toUpperCase().toLowerCase()
 const statusOf = ({ status }: OrderLine) => status.trim().toLowerCase()
 
-/** The calendar day of a moment in a time zone; a day alone is that day wherever it is. */
+/** A calendar day is the same in every time zone. */
 const dayOf = (timeZone: string, moment: string) =>
   /^\d{4}-\d{2}-\d{2}$/.test(moment) ? moment : dayIn(timeZone, moment)
 
 /**
- * The order line that proves a purchase: by the writer's own email address, or by order number and name together. A number
- * alone, or a name alone, proves nothing; a wrong number does not spoil an email address that proves it. Of several that fit,
- * the latest delivered. A failure names the first condition that no line meets.
+ * Finds the order line that proves a purchase, by confirmed email address, or by order number and name together. Of several
+ * matches it returns the latest delivered. A failure names the first condition that no line meets.
  */
 export function matchOrder(claim: Claim, lines: OrderLine[], timeZone: string): OrderMatch {
   const number = orderNumberKey(claim.orderNumber)

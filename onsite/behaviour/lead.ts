@@ -1,4 +1,4 @@
-/** A line or badge leads down to the reviews when they stand on the same page; else to the page of their own. */
+/** Links a small rating or badge to the reviews on the same page, if there are any. */
 export default function lead(root: ParentNode): () => void {
   const link = root.querySelector<HTMLAnchorElement>('.eg-to')
   const down = (event: MouseEvent) => {

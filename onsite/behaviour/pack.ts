@@ -1,6 +1,6 @@
 /**
- * Packs reviews: each next one goes under the shortest column. Their order in the page stays the chosen one, so that
- * reading and tabbing follow it. Without scripts they stand in rows.
+ * Places each review under the shortest column. The order in the document does not change, so that keyboard focus and
+ * screen readers follow it. Without scripts the reviews are in rows.
  */
 export default function pack(root: ParentNode): () => void {
   const box = root.querySelector<HTMLElement>('.eg-masonry')

@@ -2,5 +2,5 @@ import pack from './pack'
 import photos from './photos'
 import slide from './slide'
 
-/** On a display's page of its own, where no loader wakes it. */
+/** Activates the modules on a display's own page, which has no loader. */
 for (const wake of [pack, slide, photos]) wake(document)

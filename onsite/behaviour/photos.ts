@@ -1,4 +1,4 @@
-/** Photos open large above the page, with those of the same review a key away. Without scripts each is a plain link. */
+/** Opens photos above the page. Arrow keys move between the photos of a review. */
 export default function photos(root: ParentNode): () => void {
   const ending = new AbortController()
   const heard = { signal: ending.signal }
@@ -42,7 +42,7 @@ export default function photos(root: ParentNode): () => void {
     dialog.addEventListener('keydown', (event) => {
       const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
       if (step) show(at + step)
-      // What lies behind has keys of its own.
+      // The page behind may use the same keys.
       event.stopPropagation()
     })
     dialog.addEventListener('click', (event) => event.target === dialog && dialog.close())

@@ -1,6 +1,6 @@
 const MOST_DOTS = 12
 
-/** Lets a row of reviews be stepped through by arrows and dots, and move by itself where that is asked for. */
+/** Adds arrows, dots and automatic movement to a row. */
 export default function slide(root: ParentNode): () => void {
   const box = root.querySelector<HTMLElement>('.eg-slides')
   const list = box?.querySelector('ol')
@@ -14,20 +14,20 @@ export default function slide(root: ParentNode): () => void {
   const heard = { signal: ending.signal }
   let playing = seconds > 0 && !calm
   let held = false
-  /** Where the row is moving to. */
+  /** The target of the current movement. */
   let goal: number | null = null
 
   const seen = () => Number(getComputedStyle(list).getPropertyValue('--eg-n')) || 1
   const last = () => Math.max(0, items.length - seen())
   const stride = () => Number(box.dataset.step) || seen()
   const startOf = (item: HTMLElement) => Math.abs(item.offsetLeft - items[0]!.offsetLeft)
-  /** The first review in sight. */
+  /** The first visible review. */
   const at = () => {
     const scrolled = Math.abs(list.scrollLeft)
     const near = items.map((item) => Math.abs(startOf(item) - scrolled))
     return Math.min(last(), near.indexOf(Math.min(...near)))
   }
-  /** Where a step begins: a second press counts from where the first one leads. */
+  /** A second press continues from the target of the first one. */
   const from = () => goal ?? at()
   const stops = () => {
     const places: number[] = []

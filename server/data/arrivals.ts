@@ -46,6 +46,16 @@ export async function forgetAddresses(db: Knex, before: string): Promise<number>
 }
 
 /** When the latest review came to a shop; null before the first. */
+/** Whether more than a number of reviews came through the forms of a shop. */
+export async function hasManyArrivals(db: Knex, shopId: number, count: number): Promise<boolean> {
+  const row: { id: number } | undefined = await db('review')
+    .where({ shop_id: shopId, source: 'form' })
+    .orderBy('id', 'desc')
+    .offset(count)
+    .first('id')
+  return row !== undefined
+}
+
 export async function latestArrival(db: Knex, shopId: number): Promise<string | null> {
   const row: { at: string } | undefined = await db('review')
     .where({ shop_id: shopId })

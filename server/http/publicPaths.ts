@@ -1,7 +1,7 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import { limitKeyOf } from '../../core/formats/ipAddress'
 import { customerTranslate } from '../../core/messages/customers'
-import { customerLanguages } from '../../core/messages/customers/languages'
+import { customerLanguage, customerLanguages } from '../../core/messages/customers/languages'
 import { renderMessagePage } from '../../onsite/render'
 import { displayJson, visitorPage } from './displayAnswers'
 import type { AnswerKind } from './answerKind'
@@ -17,22 +17,29 @@ import type { UploadMemory } from './uploadMemory'
 
 const openToAll = { 'Access-Control-Allow-Origin': '*' }
 
-/** What is answered where no display is published, in each language. */
+/** The answers where no display is published, in each language. */
 const absent = new Map(
   customerLanguages.map((language) => {
     const translate = customerTranslate(language)
     const text = translate('visitor.notPublished')
+    const title = translate('visitor.notPublishedTitle')
+    const page = visitorPage(renderMessagePage({ language, title, text }))
     return [
       language,
       {
         json: displayJson(JSON.stringify({ error: text })),
-        page: visitorPage(
-          renderMessagePage({ language, title: translate('visitor.notPublishedTitle'), text }),
-        ),
+        // Its language is the browser's, so no cache may give it to somebody else.
+        page: { ...page, headers: { ...page.headers, 'Cache-Control': 'no-store' } },
       },
     ]
   }),
 )
+
+/** A display's JSON is in the language that its address asks for, its page in the browser's. */
+function absenceFor(req: IncomingMessage, kind: AnswerKind, query: string | undefined): Prepared {
+  if (kind !== '.json') return absent.get(customerRequestLanguage(req) ?? 'en')!.page
+  return absent.get(customerLanguage(new URLSearchParams(query).get('lang') ?? '') ?? 'en')!.json
+}
 
 interface Answering {
   live: LiveDisplays
@@ -119,8 +126,7 @@ function answerDisplay(
   query: string | undefined,
 ): void {
   const key = live.keyOf(name)
-  const absence = absent.get(customerRequestLanguage(req) ?? 'en')!
-  const missing = kind === '.json' ? absence.json : absence.page
+  const missing = absenceFor(req, kind, query)
   if (key === undefined) return sendPrepared(req, res, missing, 404)
   // What is asked for most is sent at once, without a turn of waiting.
   const ready = kind === '.json' && !query ? live.json(key) : undefined

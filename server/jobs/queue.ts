@@ -1,10 +1,7 @@
 import type { Knex } from 'knex'
 import type { Job, NewJob, Outcome } from './job'
 
-/**
- * Puts work on the list inside the transaction that makes it necessary. Work under the same key is done once; asked
- * for again while it is being done, it is done once more.
- */
+/** Adds a job. A job with the same key runs once; if it is already running, it runs once more. */
 export async function enqueue(trx: Knex.Transaction, job: NewJob): Promise<void> {
   await trx('job')
     .insert({
@@ -27,7 +24,7 @@ export async function enqueue(trx: Knex.Transaction, job: NewJob): Promise<void>
     })
 }
 
-/** Lists a recurring job of the installation; one that is listed keeps its time. */
+/** Adds a recurring job unless it exists. */
 export async function enqueueRecurring(
   db: Knex,
   { kind, everyMs, now }: { kind: string; everyMs: number; now: string },
@@ -38,7 +35,6 @@ export async function enqueueRecurring(
     .merge({ every_ms: everyMs })
 }
 
-/** Leases the next due job of some kinds, or answers undefined when nothing is due. */
 export async function leaseNext(
   db: Knex,
   kinds: string[],
@@ -57,7 +53,7 @@ export async function leaseNext(
   return { ...job, shopId }
 }
 
-/** Keeps the leases of jobs that are being done, and answers which of them somebody wants to end. */
+/** Returns the ids of jobs that should be cancelled. */
 export async function renewLeases(db: Knex, ids: number[], leasedUntil: string): Promise<number[]> {
   await db('job').whereIn('id', ids).update({ leased_until: leasedUntil })
   return db('job').whereIn('id', ids).where({ cancel_asked: 1 }).pluck('id')
@@ -67,7 +63,7 @@ export async function noteProgress(db: Knex, id: number, done: number, total: nu
   await db('job').where({ id }).update({ done, total })
 }
 
-/** Ends a job that is done: takes it off the list or keeps its outcome, unless it was asked for again meanwhile. */
+/** Deletes a finished job or stores its outcome. A job that was added again in the meantime stays. */
 export async function finish(
   db: Knex,
   job: Job,
@@ -86,7 +82,6 @@ export async function finish(
   if (ended === 0) await putBack(db, job.id, {})
 }
 
-/** Lists a job that was begun again, to be done at its time or a later one. */
 export async function putBack(
   db: Knex,
   id: number,
@@ -103,7 +98,6 @@ export async function putBack(
     })
 }
 
-/** Ends a job that did not get done, and says why. */
 export async function endUndone(
   db: Knex,
   id: number,
@@ -113,7 +107,6 @@ export async function endUndone(
   await db('job').where({ id }).update({ state, error, ended_at: now, leased_until: null })
 }
 
-/** Lists again what was being done under a lease that has run out. */
 export async function releaseExpired(db: Knex, now: string): Promise<void> {
   await db('job')
     .where({ state: 'running' })
@@ -121,7 +114,7 @@ export async function releaseExpired(db: Knex, now: string): Promise<void> {
     .update({ state: 'due', leased_until: null })
 }
 
-/** Gives back what a process that is gone had leased: one process works on a database, so at its start all is stale. */
+// Only one process uses a database, so at its start every lease is stale.
 export async function releaseAll(db: Knex): Promise<void> {
   await db('job')
     .where({ state: 'running' })

@@ -13,25 +13,23 @@ import {
 
 const LEASE_MS = 60_000
 const POLL_MS = 1000
-/** Progress is stored no more often than this. */
 const NOTING_MS = 500
 const FIRST_WAIT_MS = 2000
 const LONGEST_WAIT_MS = 3_600_000
-/** The runner looks every second; when it has not for so long, it is stuck. */
 const ASLEEP_MS = 30_000
 
-/** Why a job was aborted: only one that was cancelled ends by it. */
+/** The reason for an abort: a job that was not cancelled runs again. */
 type Ending = 'cancelled' | 'stopping' | 'late'
 
 export interface JobRunner {
-  /** Looks for due work now instead of at the next turn. */
+  /** Checks for due jobs now. */
   wake: () => void
-  /** Resolves when nothing is due and nothing is being done any more. */
+  /** Resolves when no job is due or running. */
   drain: () => Promise<void>
-  /** Ends a job that is being done; what it keeps, its kind says. */
+  /** Cancels a running job. */
   cancel: (id: number) => void
   stop: () => Promise<void>
-  /** How many jobs are being done, and the kinds of which one has been silent for longer than it may. */
+  /** The number of running jobs, and the kinds that have reported nothing for too long. */
   state: () => { running: number; stuck: string[] }
 }
 
@@ -40,13 +38,13 @@ interface Running {
   kind: JobKind
   abort: AbortController
   ended: Promise<void>
-  /** When it last said how far it is, as epoch milliseconds. */
+  /** Time of its last progress, in epoch milliseconds. */
   heardAt: number
 }
 
 /**
- * Works through the job table: of each kind as many at a time as it says. What fails is tried again after growing
- * waits, and in the end kept with its reason. A job under a lease belongs to this runner, which renews it.
+ * Runs the jobs of the job table, with a limit for each kind. Failed jobs run again after growing delays; after the last
+ * attempt the reason is stored. The runner renews the leases of its jobs.
  */
 export function startJobRunner(
   { db, now, log, changes }: Pick<Services, 'db' | 'now' | 'log' | 'changes'>,
@@ -141,7 +139,7 @@ export function startJobRunner(
     const ending = abort.signal.aborted ? (abort.signal.reason as Ending) : null
     const at = { now: now().toISOString() }
     if (ending === 'cancelled') return endUndone(db, job.id, 'cancelled', { ...at, error: null })
-    // It goes on when the application runs again; this was no try.
+    // It runs again at the next start; this does not count as an attempt.
     if (ending === 'stopping') return putBack(db, job.id, { attempts: job.attempts - 1 })
     const refused = error instanceof JobRefused
     const why = refused
@@ -198,7 +196,7 @@ export function startJobRunner(
     state: () => {
       const asleep = now().getTime() - lookedAt > ASLEEP_MS
       const silent = [...running.values()]
-        // What has heard that its time is over gets a moment to end.
+        // Gives aborted jobs time to end.
         .filter(({ kind, heardAt }) => now().getTime() - heardAt > kind.quietMs + ASLEEP_MS)
         .map(({ job }) => job.kind)
       return { running: running.size, stuck: asleep ? ['all', ...silent] : silent }

@@ -7,9 +7,8 @@ import type { Log } from '../log'
 import type { Asked, Said, ThreadSettings } from './messages'
 import type { TaskName, Workers } from './workers'
 
-/** How long a task that was told to end may take to make whole what it keeps. */
 const ENDING_MS = 5000
-/** A thread takes a second and a half to start, and memory as long as it stands. */
+// A thread needs 1.5 s to start.
 const IDLE_MS = 60_000
 const MEMORY_MB = 256
 
@@ -20,13 +19,12 @@ export interface ThreadsGiven {
   behaviours: ThreadSettings['behaviours']
   turns: Turns
   log: Log
-  /** What threads say: that something of a shop has changed, and that a job is due. */
   announce: (shopId: number) => void
   wakeJobs: () => void
   published: (display: Published) => void
 }
 
-/** Threads that do long work one piece after the other, each with a connection of its own to the database. */
+/** Each thread runs one task at a time and has its own database connection. */
 export function buildThreads(given: ThreadsGiven): Workers {
   const pools = {
     long: buildPool(given, {}),
@@ -41,7 +39,7 @@ export function buildThreads(given: ThreadsGiven): Workers {
   }
 }
 
-/** What a thread runs: what was built, or the source where the application itself runs from it. */
+/** The built file, or the source in development. */
 function threadFile(): string {
   const isBuilt = import.meta.url.endsWith('.js')
   return isBuilt
@@ -49,7 +47,7 @@ function threadFile(): string {
     : fileURLToPath(new URL('./start.mjs', import.meta.url))
 }
 
-/** Which threads do what: an arrival never waits for an import, and what is remembered stays in one thread. */
+/** A new review never waits for an import, and the histories of reviews stay in one thread. */
 const poolOf: Record<TaskName, 'long' | 'history' | 'render'> = {
   importOrders: 'long',
   publishStale: 'render',
@@ -63,9 +61,9 @@ const poolOf: Record<TaskName, 'long' | 'history' | 'render'> = {
 }
 
 interface PoolSettings {
-  /** Whether its thread is there all the time. */
+  /** Whether its thread never ends. */
   stays?: boolean
-  /** Whether nobody waits for its answers. */
+  /** Whether nobody waits for its results. */
   isPatient?: boolean
   memoryMb?: number
   idleMs?: number
@@ -89,7 +87,7 @@ function buildPool(
     execArgv: [],
     minThreads: stays ? 1 : 0,
     maxThreads: 1,
-    // What stays goes on reading what it remembers while it has no task, and weighs an arrival meanwhile.
+    // The history thread reads earlier reviews in the background while it scores new ones.
     concurrentTasksPerWorker: stays ? 20 : 1,
     atomics: stays ? 'disabled' : 'sync',
     idleTimeout: stays ? Infinity : idleMs,

@@ -6,7 +6,7 @@ import type { Prepared } from '../http/prepared'
 import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
 import type { ImportOutcome } from '../proof/orderImport'
 
-/** What goes into each task and comes out of it. Both are copied between threads: plain values and bytes. */
+/** Inputs and outputs are copied between threads: plain values and bytes. */
 export interface Tasks {
   importOrders: { input: { job: number; shopId: number }; output: ImportOutcome }
   weighArrival: { input: ArrivalToWeigh; output: WeighedArrival }
@@ -21,15 +21,12 @@ export interface Tasks {
 export type TaskName = keyof Tasks
 
 export interface TaskOptions {
-  /** Ends the task: it gets a moment to make whole what it keeps. */
+  /** Ends the task after its current transaction. */
   signal?: AbortSignal
-  /** Hears how far it has come. */
   progress?: (done: number, total: number | null) => void
-  /** The longest that it may take, in milliseconds. */
   mostMs?: number
 }
 
-/** Where long work is done. */
 export interface Workers {
   run: <N extends TaskName>(
     name: N,

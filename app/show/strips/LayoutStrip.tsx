@@ -80,7 +80,7 @@ function Finer(props: StripProps) {
       <Slider
         label={say('show.density')}
         value={dress.density}
-        words={`${dress.density} %`}
+        words={`${dress.density}%`}
         min={40}
         max={200}
         step={10}

@@ -2,16 +2,16 @@ import { limitKeyOf, networkOf } from '../../formats/ipAddress'
 import { mailboxKey, recipientKey } from '../../proof/mailbox'
 import { readWords, tripleHashes, type Reading } from '../reading'
 
-/** A review as it arrives, as far as weighing reads it. Empty or null where nobody knows. */
+/** A new review. Unknown values are empty or null. */
 export interface Arriving {
   id: string
   title: string
   body: string
-  /** Hundredths of five. */
+  /** Hundredths of five stars. */
   rating: number | null
   authorName: string
   authorEmail: string
-  /** Network address, of either kind. */
+  /** IPv4 or IPv6. */
   ip: string
   /** UTC ISO-8601. */
   receivedAt: string | null
@@ -19,21 +19,20 @@ export interface Arriving {
   fillSeconds: number | null
 }
 
-/** An arrival taken apart once, for the signals and for what is remembered of it. */
+/** A review, parsed once for all signals. */
 export interface ReadArrival extends Arriving {
   reading: Reading
   triples: Int32Array
   /** Epoch milliseconds. */
   at: number | null
   mailbox: string
-  /** The email address without dots and what follows a plus: where aliases of one person meet. */
+  /** The email address without dots and the part after a plus, the same for all aliases. */
   person: string
   domain: string
-  /** As `networkOf` gives it. */
+  /** See `networkOf`. */
   network: string
 }
 
-/** Who sent an arrival, and when, as far as others are compared with it. */
 export type Sender = Pick<ReadArrival, 'at' | 'mailbox' | 'person' | 'domain' | 'network' | 'ip'>
 
 export function readSender(arriving: Pick<Arriving, 'authorEmail' | 'ip' | 'receivedAt'>): Sender {

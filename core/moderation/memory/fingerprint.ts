@@ -1,18 +1,18 @@
 import { readSender, type Arriving, type ReadArrival } from './arrival'
 import { ownTraits, type Trait } from './traits'
 
-/** Goes up when what is kept of an arrival changes, so that what was stored before is created again. */
+/** Increment it when fingerprints change, so that stored ones are computed again. */
 export const FINGERPRINT_MODEL = 1
 
-/** What is remembered of an arrival: everything that a later one is compared with, and none of its words. */
+/** What later reviews are compared with. It contains no text of the review. */
 export interface Fingerprint {
   id: string
-  /** Epoch milliseconds; null where nobody knows. */
+  /** Epoch milliseconds; null if unknown. */
   at: number | null
   mailbox: string
-  /** The email address without dots and what follows a plus. */
+  /** The email address without dots and the part after a plus. */
   person: string
-  /** The email address as it was typed, in lower case. */
+  /** As typed, in lower case. */
   typed: string
   /** In lower case. */
   name: string
@@ -21,17 +21,16 @@ export interface Fingerprint {
   ip: string
   product: string
   traits: Trait[]
-  /** As `tripleHashes` gives them: each once, rising. */
+  /** Unique and ascending, see `tripleHashes`. */
   triples: Int32Array
 }
 
-/** What of a fingerprint comes from the words and the form; all else stands with the review. */
+/** The stored part of a fingerprint; the rest is read from the review. */
 export type Imprint = Pick<Fingerprint, 'traits' | 'triples'>
 
 export const fingerprintOf = (arrival: ReadArrival): Fingerprint =>
   fingerprintFrom(arrival, { traits: ownTraits(arrival), triples: arrival.triples })
 
-/** A fingerprint put together from what stands with a review and what was stored of its words. */
 export function fingerprintFrom(
   arriving: Pick<Arriving, 'id' | 'authorName' | 'authorEmail' | 'ip' | 'receivedAt' | 'product'>,
   { traits, triples }: Imprint,

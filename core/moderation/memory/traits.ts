@@ -2,14 +2,12 @@ import { normalizeText } from '../../formats/normalizeText'
 import { isThrowAway } from '../throwAway'
 import type { ReadArrival } from './arrival'
 
-/** Below this, in seconds, a form was filled in in a hurry; what it says depends on the shop's habit. */
 const HURRIED_SECONDS = 15
 const FEW_WORDS = 6
 
 /**
- * What arrivals of one hand have in common. `most` is how much each can weigh, in nats of evidence: some of them honest
- * crowds share too (a class at one table, a newsletter's readers), so that these alone never make an attack. `usual` is
- * the share of arrivals that show it where a shop has no habit of its own yet.
+ * Traits that reviews of one attacker share. `most` is the maximum evidence in nats; traits that honest groups share too
+ * have a low maximum. `usual` is the share of reviews with the trait, for shops without their own baseline.
  */
 export const traits = {
   words: { most: 8, hard: true, usual: 0.1 },
@@ -26,7 +24,7 @@ export const traits = {
 export type Trait = keyof typeof traits
 export const traitNames = Object.keys(traits) as Trait[]
 
-/** The traits that an arrival shows by itself; those of its company are found beside its neighbours. */
+/** Traits of a single review. Shared wording and networks are found by comparing reviews. */
 export function ownTraits(arrival: ReadArrival): Trait[] {
   return ownTraitNames.filter((trait) => own[trait](arrival))
 }
@@ -50,7 +48,7 @@ export function isStrangeMailbox({
   if (mailbox === '' || authorName.trim() === '') return false
   const person = mailbox.slice(0, mailbox.lastIndexOf('@'))
   const name = authorName.toLowerCase()
-  // Nearly all that have one of their names in it have its beginning.
+  // Addresses usually contain the beginning of a name.
   if (person.length > 3 && name.includes(person.slice(0, 4))) return false
   const parts = normalizeText(authorName)
     .split(/[^a-z]+/u)
