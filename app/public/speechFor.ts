@@ -1,5 +1,5 @@
 import { customerMessages } from '../../core/messages/customers'
-import { customerLanguages } from '../../core/messages/customers/languages'
+import { customerLanguage, customerLanguages } from '../../core/messages/customers/languages'
 import { readerLanguage } from '../../core/messages/customers/readerLanguage'
 import type { ProblemSpeech, Speech } from './speech'
 
@@ -30,7 +30,7 @@ export function problemSpeechFor(request: Request): ProblemSpeech | null {
 
 /** An address that goes on in the language that was asked for by `?lang=`. */
 export function withLanguage(address: string, request: Request): string {
-  const asked = new URL(request.url).searchParams.get('lang')
-  if (!asked) return address
-  return `${address}${address.includes('?') ? '&' : '?'}lang=${encodeURIComponent(asked.slice(0, 20))}`
+  const language = customerLanguage(new URL(request.url).searchParams.get('lang') ?? '')
+  if (!language) return address
+  return `${address}${address.includes('?') ? '&' : '?'}lang=${language}`
 }

@@ -125,3 +125,22 @@ test('the address decides before the browser, and the language goes on with her'
     customerMessages('it').email.confirmSubject.replace('{{shop}}', 'wrenfield'),
   )
 })
+
+test.each(['aaaaaaaaaaaaaaaaaaa%F0%9F%98%80', '%0d%0aSet-Cookie:x', '%ff%fe', '__proto__', 'x'.repeat(3000)])(
+  'an address that asks for no language (%s) is answered as without one',
+  async (lang) => {
+    const body = new URLSearchParams({
+      token: await formToken(app.url, 'wrenfield'),
+      rating: '5',
+      author_name: 'Bo',
+      author_email: 'bo@customer.example',
+    })
+    const sent = await asked(`/f/wrenfield?lang=${lang}`, 'fr', { method: 'POST', body })
+    expect(sent.status).toBe(302)
+    expect(sent.headers.get('Location')).not.toContain('lang')
+    expect(await page(`/f/wrenfield?lang=${lang}`, 'fr')).toContain(customerMessages('fr').form.send)
+    expect(await page(`/d/made-up?lang=${lang}`, 'fr')).toContain(
+      customerMessages('fr').visitor.notPublishedTitle,
+    )
+  },
+)
