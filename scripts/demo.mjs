@@ -42,7 +42,7 @@ try {
   console.log(
     `Elogio is ready at ${publicUrl} (sign in as ${owner.email} with ${owner.password}; it is filled in). ` +
       `The shop's own page is at http://localhost:${standinPort}, its form at ${publicUrl}/f/tell-us, ` +
-      `and the mails it sends are read at http://localhost:${standinPort}/mailbox.`,
+      `and the emails it sends are at http://localhost:${standinPort}/mailbox.`,
   )
 } catch (error) {
   fail(error instanceof Error ? error.message : String(error))
