@@ -251,8 +251,8 @@ test('taken down, removed and brought back from the list; its page, and how revi
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
     await signIn(page, demo.url + '/s/wrenfield/show')
-    const live = async () => Number(/^\d+/.exec(await page.text('h1'))?.[0])
-    const before = await live()
+    await page.sees(/^\d+ displays are published/, 'h1')
+    const before = Number.parseInt(await page.text('h1'))
     const act = async (key: string, intent: string) => {
       await page.click(`[data-display=${key}] summary`)
       await page.click(`[data-display=${key}] button[value=${intent}]`)

@@ -66,7 +66,9 @@ export default function slide(root: ParentNode): () => void {
 
   box.querySelector('.eg-back')?.addEventListener('click', () => go(from() - stride()), heard)
   box.querySelector('.eg-on')?.addEventListener('click', () => go(from() + stride()), heard)
-  for (const name of ['scrollend', 'wheel', 'pointerdown', 'keydown'])
+  // The event of an interrupted movement can arrive after the next one has begun.
+  list.addEventListener('scrollend', () => goal === at() && (goal = null), heard)
+  for (const name of ['wheel', 'pointerdown', 'keydown'])
     list.addEventListener(name, () => (goal = null), { ...heard, passive: true })
   list.addEventListener('scroll', draw, { ...heard, passive: true })
   for (const name of ['pointerenter', 'focusin']) box.addEventListener(name, () => (held = true), heard)
