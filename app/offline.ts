@@ -1,4 +1,4 @@
-import { say } from '../core/messages/say'
+import { say } from '../core/messages/say/frame'
 import { storageWords } from './storageProblem'
 
 /**
@@ -9,7 +9,7 @@ export async function orOffline<T>(serverAction: () => Promise<T>): Promise<T | 
   try {
     return await serverAction()
   } catch (error) {
-    const problem = error instanceof TypeError ? say('problem.offline') : storageWords(error)
+    const problem = error instanceof TypeError ? say('error.offline') : storageWords(error)
     if (problem) return { problem }
     throw error
   }

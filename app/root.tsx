@@ -12,11 +12,11 @@ import {
 } from 'react-router'
 import type { ReactNode } from 'react'
 import type { Route } from './+types/root'
-import { say } from '../core/messages/say'
+import { say } from '../core/messages/say/frame'
 import { Wordmark } from './components/Wordmark'
-import { useRequestTranslate, type Speech } from './public/speech'
+import { useProblemTranslate, type ProblemTranslate, type Speech } from './public/speech'
 import { problemSpeechFor } from './public/speechFor'
-import { storageWords } from './storageProblem'
+import { storageFaultIn, storageWords } from './storageProblem'
 import { themeIn, themeName } from './theme'
 import './app.css'
 
@@ -63,19 +63,15 @@ export default function Root() {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  const translate = useRequestTranslate()
-  const forCustomer = useRouteLoaderData<typeof loader>('root')?.problemSpeech !== null
-  const missing = isRouteErrorResponse(error) && error.status === 404
-  const storage = storageWords(error)
-  const title = translate(missing ? 'problem.notFound' : storage ? 'problem.notSavedTitle' : 'problem.title')
-  const hint = missing ? translate('problem.notFoundHint') : translate('problem.unexpected')
+  const translate = useProblemTranslate()
+  const { title, hint } = translate ? customerProblem(error, translate) : ownerProblem(error)
   return (
     <main className="mx-auto flex min-h-dvh max-w-xl flex-col justify-center gap-4 p-6">
       <title>{`${title} · Elogio`}</title>
       <Wordmark className="text-petrol" />
       <h1>{title}</h1>
-      <p className="text-soft">{(!forCustomer && storage) || hint}</p>
-      {!forCustomer && (
+      <p className="text-soft">{hint}</p>
+      {!translate && (
         <p>
           <Link to="/" className="btn btn-primary">
             {say('error.home')}
@@ -84,4 +80,20 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
       )}
     </main>
   )
+}
+
+const isMissing = (error: unknown) => isRouteErrorResponse(error) && error.status === 404
+
+function ownerProblem(error: unknown) {
+  if (isMissing(error)) return { title: say('error.notFound'), hint: say('error.notFoundHint') }
+  const storage = storageWords(error)
+  if (storage) return { title: say('error.storage.title'), hint: storage }
+  return { title: say('error.title'), hint: say('error.unexpected') }
+}
+
+function customerProblem(error: unknown, translate: ProblemTranslate) {
+  if (isMissing(error))
+    return { title: translate('problem.notFound'), hint: translate('problem.notFoundHint') }
+  const title = translate(storageFaultIn(error) ? 'problem.notSavedTitle' : 'problem.title')
+  return { title, hint: translate('problem.unexpected') }
 }

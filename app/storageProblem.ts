@@ -1,5 +1,5 @@
 import { isRouteErrorResponse } from 'react-router'
-import { say } from '../core/messages/say'
+import { say } from '../core/messages/say/frame'
 
 const faults = ['busy', 'full', 'unwritable'] as const
 type Fault = (typeof faults)[number]

@@ -1,5 +1,5 @@
 import { translateCode } from '../core/messages/code'
-import { say } from '../core/messages/say'
+import { say } from '../core/messages/say/customers'
 import { waitCode } from './waitCode'
 
 /** The same, in the language of a shop's people. */

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { hundredthsOfFive } from '../core/formats/rating'
 import { translateCode, translateCodes } from '../core/messages/code'
-import { say } from '../core/messages/say'
+import { say } from '../core/messages/say/everything'
 import { ShopHistory } from '../core/moderation/memory/shopHistory'
 import { readWords } from '../core/moderation/reading'
 import { arrivalState, type ArrivalState } from '../core/moderation/rules'

@@ -7,7 +7,7 @@ import { mailboxKey } from '../core/proof/mailbox'
 import { matchOrder, type OrderLine } from '../core/proof/matchOrder'
 import { orderNumberKey } from '../core/proof/orderNumber'
 import { translateCode } from '../core/messages/code'
-import { say } from '../core/messages/say'
+import { say } from '../core/messages/say/everything'
 import { readJsonLines } from './jsonLines'
 
 const text = z

@@ -1,4 +1,4 @@
-import { showsReviews } from '../core/display/sentence'
+import { showsReviews } from '../core/display/choices'
 import type { DisplayModel } from '../core/display/displayModel'
 import { regionName } from './regionName'
 import { QuotationView } from './QuotationView'

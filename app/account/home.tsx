@@ -1,5 +1,5 @@
 import { Form, redirect } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/frame'
 import { requireMember } from './session'
 import type { Route } from './+types/home'
 

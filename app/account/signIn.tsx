@@ -1,6 +1,6 @@
 import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/frame'
 import { Wordmark } from '../components/Wordmark'
 import { waitWords } from '../waitWords'
 import { formFields } from '../readForm'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/everything'
 import { requireShop } from '../account/session'
 import { storageFaultIn } from '../storageProblem'
 import type { Route } from './+types/orderPiece'

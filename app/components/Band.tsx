@@ -1,7 +1,7 @@
 import { ChevronDown } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Form, Link } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/frame'
 import { Menu } from './Menu'
 import { ThemeChoice } from './ThemeChoice'
 import { Thread, type StepCounts } from './Thread'
@@ -68,9 +68,9 @@ export function Band({
         >
           <p className="px-3 py-1 font-semibold">{member.name}</p>
           <p className="px-3 pb-2 text-soft">{member.email}</p>
-          <MenuLink to={`/s/${shop.slug}/settings`}>{say('settings.title')}</MenuLink>
+          <MenuLink to={`/s/${shop.slug}/settings`}>{say('frame.settings')}</MenuLink>
           <ThemeChoice />
-          <MenuLink to="/begin">{say('settings.addShop')}</MenuLink>
+          <MenuLink to="/begin">{say('frame.addShop')}</MenuLink>
           <Form method="post" action="/sign-out">
             <button className="w-full cursor-pointer rounded-lg px-3 py-2 text-left hover:bg-wash">
               {say('account.signOut')}

@@ -1,6 +1,6 @@
 import { Check, Copy } from 'lucide-react'
 import { useState } from 'react'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/frame'
 
 const SHOWN_MS = 2500
 
@@ -40,7 +40,7 @@ export function CopyButton({
         <Copy className="size-4" aria-hidden="true" />
       )}
       <span role="status">
-        {outcome === null ? label : say(outcome === 'copied' ? 'gather.copied' : 'gather.notCopied')}
+        {outcome === null ? label : say(outcome === 'copied' ? 'frame.copied' : 'frame.notCopied')}
       </span>
     </button>
   )

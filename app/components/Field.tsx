@@ -1,6 +1,6 @@
 import { useId, type ReactNode } from 'react'
 import { translateCode } from '../../core/messages/code'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/customers'
 
 /** A field with its name, who sees it, and what is wrong with it. The input takes the id that it is given. */
 export function Field({

@@ -1,5 +1,5 @@
 import { useFetcher } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/jobs'
 
 /** How far a job has come, and the button that ends it. */
 export function JobProgress({

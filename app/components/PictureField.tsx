@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/setUp'
 import { smallPicture } from './smallPicture'
 
 /** A picture in a form: shown, replaced by a file of the owner's, or left out. */

@@ -1,18 +1,22 @@
 import { litMarks } from '../../core/formats/rating'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/frame'
 
 const heights = [4, 6, 8, 10, 12]
 
 /** A rating in the application: its numeral and five uprights that rise; unlit ones are outlined. */
-export function RatingMark({ rating, large = false }: { rating: number | null; large?: boolean }) {
+export function RatingMark({
+  rating,
+  large = false,
+  label = (given) => say('frame.rating', { given }),
+}: {
+  rating: number | null
+  large?: boolean
+  label?: (given: number) => string
+}) {
   if (rating === null) return null
   const lit = litMarks(rating)
   return (
-    <span
-      className="inline-flex items-end gap-1.5"
-      role="img"
-      aria-label={say('rating.of', { given: rating / 100 })}
-    >
+    <span className="inline-flex items-end gap-1.5" role="img" aria-label={label(rating / 100)}>
       <b className="leading-none">{rating / 100}</b>
       <Uprights lit={lit} large={large} />
     </span>

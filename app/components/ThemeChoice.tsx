@@ -1,5 +1,5 @@
 import { useRevalidator, useRouteLoaderData } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/frame'
 import { themes, wearTheme, type Theme } from '../theme'
 
 /** Day, night, or as the system has it; kept for this browser. */

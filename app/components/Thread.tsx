@@ -1,5 +1,5 @@
 import { NavLink } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/frame'
 
 const steps = ['gather', 'decide', 'show'] as const
 export type StepCounts = Record<(typeof steps)[number], number>

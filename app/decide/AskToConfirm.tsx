@@ -1,5 +1,5 @@
 import { useFetcher } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import type { action } from './requestConfirmation'
 
 /** One email to the customer whose words were written down; from her yes on they are her own. */

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { REASON_LIMIT } from '../../core/moderation/reviewAct'
 import { messageCode } from '../../core/messages/code'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { declineReasons, storedReason } from './declineReason'
 
 /**

@@ -3,7 +3,7 @@ import { useRef } from 'react'
 import { useLetter } from '../components/useLetter'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { BODY_LIMIT } from '../../core/intake/submission'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { useNoteOrDraft } from './useNoteOrDraft'
 
 /** Where a review belongs: its product, its tags, and a note to oneself. */

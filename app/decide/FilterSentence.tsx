@@ -1,5 +1,5 @@
 import type { ReviewFilter } from '../../core/moderation/reviewFilter'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { sentenceParts, type StripPart, type Titles } from './filterWords'
 
 export type OpenStrip = StripPart | 'sort' | 'and'

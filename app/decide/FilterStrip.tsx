@@ -1,7 +1,7 @@
 import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { isNarrowed, reviewSorts, WHOLE_SHOP, type ReviewFilter } from '../../core/moderation/reviewFilter'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import type { Facets } from '../../server/moderation/facets'
 import { Uprights } from '../components/RatingMark'
 import { queuePath } from './address'

@@ -1,6 +1,6 @@
 import { useRef } from 'react'
 import { useSign } from '../components/useLetter'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 
 const keys = [
   ['J', 'next'],

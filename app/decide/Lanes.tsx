@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { ReviewState } from '../../core/moderation/rules'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { StateMark } from '../components/StateMark'
 import { queuePath } from './address'
 

@@ -3,7 +3,7 @@ import { useLetter } from '../components/useLetter'
 import { useFetcher } from 'react-router'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { BODY_LIMIT } from '../../core/intake/submission'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { Key } from '../components/Key'
 import { useNoteOrDraft } from './useNoteOrDraft'
 

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { AskToConfirm } from './AskToConfirm'
 import { REASON_LIMIT, type ReviewAct } from '../../core/moderation/reviewAct'
 import type { ProofKept } from '../../server/data/reviewReading'

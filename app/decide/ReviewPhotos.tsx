@@ -2,7 +2,7 @@ import { ChevronLeft, ChevronRight, X } from 'lucide-react'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { ALT_LIMIT } from '../../core/intake/photos'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import type { ReviewPhoto } from '../../server/data/photos'
 import { useNoteOrDraft } from './useNoteOrDraft'
 

@@ -3,7 +3,7 @@ import { oneDecimal } from '../../core/formats/rating'
 import { markedText } from '../../core/moderation/markedText'
 import { searchPlaces } from '../../core/moderation/searchWords'
 import type { Signal, Words } from '../../core/moderation/signal'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import type { ReviewView } from '../../server/moderation/reviewView'
 import { RatingMark } from '../components/RatingMark'
 
@@ -81,7 +81,7 @@ export function ReviewWords({
           review.company,
           review.relationship,
           review.authorEmail,
-          say(review.source === 'form' ? 'gather.shopForm' : 'gather.byYou'),
+          say(review.source === 'form' ? 'source.form' : 'source.owner'),
           when,
         ]
           .filter(Boolean)
@@ -89,7 +89,7 @@ export function ReviewWords({
       </p>
       {review.seenUrl && (
         <p className="mt-1 break-words text-soft">
-          <b className="font-semibold">{say('write.seen')}:</b> {review.seenUrl}
+          <b className="font-semibold">{say('source.original')}:</b> {review.seenUrl}
         </p>
       )}
       {standing && (

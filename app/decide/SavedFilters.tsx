@@ -1,7 +1,7 @@
 import { ChevronDown, X } from 'lucide-react'
 import { Link, useFetcher } from 'react-router'
 import { isNarrowed } from '../../core/moderation/reviewFilter'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { Menu } from '../components/Menu'
 import { queueQuery, type QueueSearch } from './address'
 

@@ -2,7 +2,7 @@ import { Search, X } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { useSign } from '../components/useLetter'
 import { useNavigate } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { Key } from '../components/Key'
 import { queuePath, type QueueSearch } from './address'
 

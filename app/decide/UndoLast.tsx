@@ -1,7 +1,7 @@
 import { useLetter } from '../components/useLetter'
 import { useFetcher } from 'react-router'
 import type { ReviewState } from '../../core/moderation/rules'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { Key } from '../components/Key'
 
 export interface LastAct {

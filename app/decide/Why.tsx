@@ -1,7 +1,7 @@
 import { HELD_FROM, SPAM_FROM, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
 import { translateCode, translateCodes } from '../../core/messages/code'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 
 /** The reasons with their points, numbered to the marked places. */
 export function Why({ state, score, signals }: { state: ReviewState; score: number; signals: Signal[] }) {

@@ -1,5 +1,5 @@
 import { messageCode } from '../../core/messages/code'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 
 /** Reasons that are stored as codes, so that each customer reads them in her language. */
 export const declineReasons = ['offTopic', 'elsewhere', 'personal', 'rude', 'twice', 'advert'] as const

@@ -1,6 +1,6 @@
 import { WHOLE_SHOP, type FilterPart, type ReviewFilter } from '../../core/moderation/reviewFilter'
 import { languageName } from '../../core/messages/languageName'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 
 /** The parts as the strip groups them: the two ends of a span of days are one. */
 export const stripParts = [

@@ -2,7 +2,8 @@ import { useState } from 'react'
 import { Link, Outlet } from 'react-router'
 import { spokenMoment, wholeDays } from '../../core/formats/dates'
 import { reviewStates } from '../../core/moderation/rules'
-import { countWordFirst, say } from '../../core/messages/say'
+import { countWordFirst } from '../../core/messages/countWord'
+import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
 import { queuePath, queueQuery } from './address'
 import { FilterSentence, type OpenStrip } from './FilterSentence'
@@ -150,8 +151,8 @@ function Sentence({
     <>
       <h1>
         {undecided === 1
-          ? say('decide.need', { count: 1 })
-          : say('decide.need', { count: undecided, replace: { count: countWordFirst(undecided) } })}{' '}
+          ? say('nextStep.decide', { count: 1 })
+          : say('nextStep.decide', { count: undecided, replace: { count: countWordFirst(undecided) } })}{' '}
         {largest
           ? say(largest.sameWords ? 'group.same' : 'group.crowd', {
               count: largest.count,

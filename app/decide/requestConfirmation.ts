@@ -1,4 +1,4 @@
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
 import { storageWords } from '../storageProblem'
 import type { Route } from './+types/requestConfirmation'

@@ -1,6 +1,6 @@
 import { redirect } from 'react-router'
 import { z } from 'zod'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { readForm } from '../readForm'

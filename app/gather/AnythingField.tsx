@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/gather'
 import { Key } from '../components/Key'
 
 /** The one large field: what a customer told is pasted here and taken apart on the next page. */

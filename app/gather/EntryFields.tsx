@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { ReadReview } from '../../core/intake/text/readText'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/gather'
 import { Field, Mistake } from '../components/Field'
 import { PictureField } from '../components/PictureField'
 import { Uprights } from '../components/RatingMark'
@@ -124,7 +124,7 @@ export function EntryFields({
           </Field>
           <Field
             name="seen_url"
-            label={say('write.seen')}
+            label={say('source.original')}
             hint={say('write.onlyYou')}
             errors={errors.seen_url}
           >

@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/gather'
 import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
 import { StateMark } from '../components/StateMark'
@@ -46,8 +46,7 @@ export function LatestArrivals({ shop, latest }: { shop: string; latest: Arrival
                     <RatingMark rating={review.rating} />
                   </span>
                   <span className="truncate">
-                    {review.productTitle ??
-                      say(review.source === 'form' ? 'gather.shopForm' : 'gather.byYou')}
+                    {review.productTitle ?? say(review.source === 'form' ? 'source.form' : 'source.owner')}
                   </span>
                 </span>
                 <span className="customer-words line-clamp-2 text-[15px] leading-snug" dir="auto">

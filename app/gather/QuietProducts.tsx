@@ -1,4 +1,4 @@
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/gather'
 import { CopyButton } from '../components/CopyButton'
 
 const FIRST_FEW = 6

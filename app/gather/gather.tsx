@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 import { data, Link } from 'react-router'
 import { writersSchema } from '../../core/intake/writers'
 import { spokenMoment } from '../../core/formats/dates'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/gather'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { CopyButton } from '../components/CopyButton'
@@ -97,7 +97,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             </Link>
           </WayIn>
           {writtenDown > 0 && (
-            <WayIn name={say('gather.byYou')} hint={say('gather.byYouHint')} count={writtenDown} />
+            <WayIn name={say('source.owner')} hint={say('gather.byYouHint')} count={writtenDown} />
           )}
         </ul>
         <QuietProducts products={quiet} total={products} form={forms[0]?.address ?? null} />

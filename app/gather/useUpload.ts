@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/gather'
 
 /** Small enough that a slow line has sent it before anybody's patience ends. */
 const PIECE_BYTES = 4_000_000

@@ -1,11 +1,11 @@
 import { isRouteErrorResponse, useRouteError } from 'react-router'
-import { useRequestTranslate } from './speech'
+import { useProblemTranslate } from './speech'
 
 /** A link of an email that is unknown or has expired. */
 export function LinkGone() {
   const error = useRouteError()
-  const translate = useRequestTranslate()
-  if (!isRouteErrorResponse(error) || error.status !== 404) throw error
+  const translate = useProblemTranslate()
+  if (!translate || !isRouteErrorResponse(error) || error.status !== 404) throw error
   return (
     <main className="mx-auto max-w-[560px] px-6 py-16">
       <title>{translate('confirm.gone')}</title>

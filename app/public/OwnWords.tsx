@@ -20,7 +20,7 @@ export function OwnWords({
   const translate = useTranslate()
   return (
     <blockquote className="mt-5 border-l-2 border-(--shop-edge) pl-4">
-      {rating !== null && <RatingMark rating={rating} />}
+      {rating !== null && <RatingMark rating={rating} label={(given) => translate('rating.of', { given })} />}
       <div
         className="customer-words mt-1 text-[19px] leading-snug break-words whitespace-pre-line"
         dir="auto"

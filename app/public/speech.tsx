@@ -3,7 +3,6 @@ import { useRouteLoaderData } from 'react-router'
 import { translateCode } from '../../core/messages/code'
 import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { CustomerMessages, CustomerTranslate } from '../../core/messages/customers/customerMessages'
-import { say } from '../../core/messages/say'
 import { buildTranslate } from '../../core/messages/translate'
 
 /** The language of a customer's page and its texts; they come with the page, so that no browser loads five languages. */
@@ -12,27 +11,34 @@ export interface Speech {
   messages: CustomerMessages
 }
 
-/** The texts of a page that no shop is known for. */
+/** The texts of a page that failed or that no shop is known for. */
 export interface ProblemSpeech {
   language: CustomerLanguage
   messages: Pick<CustomerMessages, 'problem' | 'confirm'>
 }
 
+export type ProblemTranslate = CustomerTranslate<'problem' | 'confirm'>
+
 export function useSpeech({ language, messages }: Speech): CustomerTranslate {
   return useMemo(() => buildTranslate(language, messages) as CustomerTranslate, [language, messages])
 }
 
-/** Components that customers and the people of a shop both see speak English unless a page says otherwise. */
-export const TranslateContext = createContext<CustomerTranslate>(say)
+/** The texts of a customer's page, for the components within it. */
+export const TranslateContext = createContext<CustomerTranslate | null>(null)
 
-export const useTranslate = (): CustomerTranslate => useContext(TranslateContext)
+/** @throws outside a customer's page, which has no texts for customers */
+export function useTranslate(): CustomerTranslate {
+  const translate = useContext(TranslateContext)
+  if (!translate) throw new Error('no texts for customers on this page')
+  return translate
+}
 
-/** For pages that no shop is known for: the texts of problems, in the language of the request. */
-export function useRequestTranslate(): CustomerTranslate {
+/** The texts of problems in the language of the request; null where the page is not a customer's. */
+export function useProblemTranslate(): ProblemTranslate | null {
   const root = useRouteLoaderData('root') as { problemSpeech: ProblemSpeech | null } | undefined
   const speech = root?.problemSpeech
   return useMemo(
-    () => (speech ? (buildTranslate(speech.language, speech.messages) as CustomerTranslate) : say),
+    () => (speech ? (buildTranslate(speech.language, speech.messages) as ProblemTranslate) : null),
     [speech],
   )
 }

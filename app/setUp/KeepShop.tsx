@@ -1,7 +1,7 @@
 import { useState, useSyncExternalStore } from 'react'
 import { Form, Link } from 'react-router'
 import { PASSWORD_LEAST } from '../../core/account/shopProfile'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/setUp'
 import { DressedPreview } from '../components/DressedPreview'
 import { Field } from '../components/Field'
 import { Wordmark } from '../components/Wordmark'

@@ -1,6 +1,6 @@
 import { useFetcher } from 'react-router'
 import { toldChoices } from '../../core/account/told'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/setUp'
 import type { MailSettings } from '../../server/mail/mailSettings'
 
 const hours = Array.from({ length: 24 }, (_, hour) => hour)

@@ -1,5 +1,5 @@
 import { wcagContrast } from 'culori'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/setUp'
 import { Field } from '../components/Field'
 import { PictureField } from '../components/PictureField'
 

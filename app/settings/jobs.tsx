@@ -3,7 +3,8 @@ import { z } from 'zod'
 import { spokenMoment } from '../../core/formats/dates'
 import type { jobWords } from '../../core/messages/en/jobs'
 import { translateCode } from '../../core/messages/code'
-import { say } from '../../core/messages/say'
+import { say as sayAnything } from '../../core/messages/say/everything'
+import { say } from '../../core/messages/say/setUp'
 import type { JobLine } from '../../server/data/jobs'
 import { requireShop } from '../account/session'
 import { JobProgress } from '../components/JobProgress'
@@ -15,7 +16,12 @@ import type { Route } from './+types/jobs'
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const { locale, timeZone } = shop
-  return { jobs: await context.elogio.jobsView(shop), now: context.elogio.now(), locale, timeZone }
+  // Any kind of job can fail, so that the code of its error is not only one of this page's texts.
+  const jobs = (await context.elogio.jobsView(shop)).map((job) => ({
+    ...job,
+    error: job.error && translateCode(sayAnything, job.error),
+  }))
+  return { jobs, now: context.elogio.now(), locale, timeZone }
 }
 
 const asked = z.object({ intent: z.enum(['cancel', 'again']), id: z.coerce.number().int() })
@@ -50,7 +56,7 @@ export default function Jobs({ loaderData, params }: Route.ComponentProps) {
       <title>{`${say('jobs.title')} · Elogio`}</title>
       <p>
         <Link to={`/s/${params.shop}/settings`} className="part">
-          {say('settings.title')}
+          {say('frame.settings')}
         </Link>
       </p>
       <h1 className="mt-2">{say('jobs.title')}</h1>
@@ -105,12 +111,10 @@ function OneJob({ job, shop, when }: { job: JobLine; shop: string; when: string 
         <JobProgress job={job} shop={shop} label={named(job.kind)} keeps={keeps} />
       )}
       {isOpen(job) && job.error !== null && (
-        <p className="text-ochre">
-          {say('jobs.triedAgain', { count: job.attempts, error: translateCode(say, job.error) })}
-        </p>
+        <p className="text-ochre">{say('jobs.triedAgain', { count: job.attempts, error: job.error })}</p>
       )}
       {job.state === 'failed' && (
-        <p className="text-plum">{say('jobs.gaveUp', { error: translateCode(say, job.error ?? '') })}</p>
+        <p className="text-plum">{say('jobs.gaveUp', { error: job.error ?? '' })}</p>
       )}
       {(job.state === 'failed' || job.state === 'cancelled') && job.shopId !== null && (
         <fetcher.Form method="post" className="mt-2">

@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { digestHourSchema, toldSchema } from '../../core/account/told'
 import { newPassword, PASSWORD_LEAST, shopProfileSchema } from '../../core/account/shopProfile'
 import { customerLanguages } from '../../core/messages/customers/languages'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/setUp'
 import { keepSession, requireShop } from '../account/session'
 import { DressedPreview } from '../components/DressedPreview'
 import { Field } from '../components/Field'
@@ -107,8 +107,8 @@ export default function Settings({ loaderData, actionData, params }: Route.Compo
   const busy = useNavigation().state !== 'idle'
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-6 py-6">
-      <title>{`${say('settings.title')} · Elogio`}</title>
-      <h1>{say('settings.title')}</h1>
+      <title>{`${say('frame.settings')} · Elogio`}</title>
+      <h1>{say('frame.settings')}</h1>
       {problem && (
         <p role="alert" className="mt-3 font-semibold text-plum">
           {problem}

@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3-scale'
 import { FAIR_WITHIN, oneIn, type Fairness } from '../../core/curation/fairness'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/show'
 
 const TALLEST = 26
 

@@ -1,5 +1,5 @@
 import { useFetcher } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/show'
 import type { EditorView } from '../../server/publishing/editorView'
 import type { PickedLine } from '../../server/publishing/pickedLine'
 import { Panel } from './Panel'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { MOST_SHOWN } from '../../core/curation/selectionOrders'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/show'
 
 /** Any number of reviews, typed; what is not one yet changes nothing and says so. */
 export function NumberField({ value, set }: { value: number; set: (value: number) => void }) {

@@ -1,5 +1,5 @@
 import { useEffect, useRef, type ReactNode } from 'react'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/show'
 
 /** A dialog over the page; Escape and a click beside it close it. */
 export function Panel({ title, close, children }: { title: string; close: () => void; children: ReactNode }) {

@@ -1,12 +1,7 @@
 import type { Configuration } from '../../core/display/configuration'
-import {
-  foldedParts,
-  partWords,
-  sentencePieces,
-  type ProductNames,
-  type SentencePart,
-} from '../../core/display/sentence'
-import { say } from '../../core/messages/say'
+import { foldedParts, type SentencePart } from '../../core/display/sentenceParts'
+import { partTexts, sentencePieces, type ProductNames } from '../../core/messages/display/sentence'
+import { say } from '../../core/messages/say/show'
 
 /** A part of the sentence, or what folds under its end. */
 export type OpenPart = SentencePart | 'more' | 'parts'
@@ -36,7 +31,7 @@ export function Sentence({
       {words}
     </button>
   )
-  const words = partWords(configuration, names)
+  const words = partTexts(configuration, names)
   // What is being set for the first time has no words in the sentence yet.
   const isFolded =
     open !== null && (foldedParts as readonly string[]).includes(open) && !words[open as SentencePart]

@@ -1,5 +1,5 @@
 import { useFetcher } from 'react-router'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/show'
 import { Panel } from './Panel'
 
 export interface VersionLine {

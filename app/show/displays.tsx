@@ -1,7 +1,7 @@
 import { Ellipsis } from 'lucide-react'
 import { Link, useFetcher } from 'react-router'
 import { spokenMoment } from '../../core/formats/dates'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
 import { Menu } from '../components/Menu'
 import { ShadowHtml } from '../components/ShadowHtml'

@@ -1,6 +1,6 @@
 import { data, redirect } from 'react-router'
 import { z } from 'zod'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { readForm } from '../readForm'

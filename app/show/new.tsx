@@ -1,7 +1,7 @@
 import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
 import { layouts, type Layout } from '../../core/display/choices'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
 import { ShadowHtml } from '../components/ShadowHtml'
 import { orOffline } from '../offline'

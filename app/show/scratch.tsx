@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
 import type { Route } from './+types/scratch'
 

@@ -1,5 +1,5 @@
 import { isOwnPage } from '../../core/site/ownPage'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/everything'
 import { requireShop } from '../account/session'
 import { waitWords } from '../waitWords'
 import type { Route } from './+types/stage'

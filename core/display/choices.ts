@@ -29,3 +29,7 @@ export const frames = ['rule', 'box', 'none'] as const
 export const WIDEST_SPACE = 96
 export const ROUNDEST = 32
 export const places = ['front', 'product', 'products', 'side', 'footer', 'own', 'elsewhere'] as const
+
+/** Whether a layout shows reviews, or only their number and average. */
+export const showsReviews = (layout: Layout): boolean =>
+  layout !== 'aggregate' && layout !== 'badge' && layout !== 'ratingLine'

@@ -7,7 +7,8 @@ import { jsonLdOf } from './jsonLd'
 import { publicName } from './publicName'
 import { readConfiguration } from './readConfiguration'
 import { selectionFacts } from './selectionFacts'
-import { changesBetween, sentenceText } from './sentence'
+import { changesBetween } from '../messages/display/changes'
+import { sentenceText } from '../messages/display/sentence'
 import { triedWith } from './tryOut'
 
 describe('a name is shown', () => {

@@ -6,7 +6,6 @@ import { customerLanguage } from '../messages/customers/languages'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
 import { resolveTheme, type ResolvedTheme } from './theme'
-import { sampleQuotations } from './samples'
 import type { Quotation } from './quotation'
 import { inAverages, type DisplayShop, type ShowableReview } from './showableReview'
 import { toQuotation } from './toQuotation'
@@ -60,7 +59,7 @@ export function displayModel({
   mediaUrl,
   now,
   asked = {},
-  samples = false,
+  samples = [],
 }: {
   configuration: Configuration
   shop: DisplayShop
@@ -70,8 +69,8 @@ export function displayModel({
   mediaUrl: string
   now: string
   asked?: Asked
-  /** Lets samples stand where no review does; for the owner's eyes only. */
-  samples?: boolean
+  /** What an owner sees while there is no review; visitors never get them. */
+  samples?: Quotation[]
 }): { model: DisplayModel; picked: ShowableReview[]; scope: ShowableReview[] } {
   const { selection } = configuration
   const language = customerLanguage(asked.language ?? shop.locale) ?? 'en'
@@ -97,8 +96,8 @@ export function displayModel({
     publishableCount: scope.length,
     ratings: asksForRatings(selection.ratings) ? selection.ratings : null,
     quotations:
-      samples && reviews.length === 0
-        ? sampleQuotations()
+      reviews.length === 0
+        ? samples
         : picked.map((review) =>
             toQuotation(review, configuration.parts, { shop, mediaUrl, now, translate, locale }),
           ),

@@ -1,4 +1,4 @@
-import { showsReviews } from './sentence'
+import { showsReviews } from './choices'
 import type { Arrangement } from './configuration'
 import type { Measure } from './measures'
 

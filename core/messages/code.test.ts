@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import { messageCode, translateCode, translateCodes } from './code'
 import { customerTranslate } from './customers'
-import { say } from './say'
+import { say } from './say/everything'
 
 test('a code is worded in each language, with its values', () => {
   const code = messageCode('form.error.long', { limit: 3000 })

@@ -1,4 +1,4 @@
-import type { English } from './say'
+import type { English } from './say/everything'
 import type { TextsByKey, Translate } from './typedKeys'
 import type { UntypedTranslate } from './translate'
 

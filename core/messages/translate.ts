@@ -16,18 +16,31 @@ const numbersOf = (language: string): FormatterModule => {
 export type UntypedTranslate = (key: string, values?: Partial<Values>) => string
 
 /**
- * Translates the keys of one catalogue. Places are filled as they are, numbers as the language writes them; plural forms
- * are chosen by `count`.
+ * The texts of one language, to which more can be added. Places are filled as they are, numbers as the language writes
+ * them; plural forms are chosen by `count`.
  * @param language a BCP 47 tag
  */
-export function buildTranslate(language: string, messages: object): UntypedTranslate {
+export function buildCatalogue(language: string): {
+  add: (messages: object) => void
+  translate: UntypedTranslate
+} {
   const instance = i18next.createInstance()
   void instance.use(numbersOf(language)).init({
     lng: language,
-    resources: { [language]: { translation: messages } },
+    resources: { [language]: { translation: {} } },
     initAsync: false,
     returnNull: false,
     interpolation: { escapeValue: false, alwaysFormat: true },
   })
-  return (key, values = {}) => instance.t(key, { ...values })
+  return {
+    add: (messages) => instance.addResourceBundle(language, 'translation', messages, true, true),
+    translate: (key, values = {}) => instance.t(key, { ...values }),
+  }
+}
+
+/** Translates the keys of one catalogue. */
+export function buildTranslate(language: string, messages: object): UntypedTranslate {
+  const { add, translate } = buildCatalogue(language)
+  add(messages)
+  return translate
 }

@@ -1,7 +1,7 @@
 import type { NewAccount, ShopProfile } from '../../core/account/shopProfile'
 import { firstFree, slugOf } from '../../core/account/slug'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/everything'
 import { insertDisplay, isDisplayKeyTaken } from '../data/displays'
 import { insertForm, isFormSlugTaken } from '../data/forms'
 import { findMemberByEmail, insertMember, isEmptyInstallation, type Member } from '../data/members'

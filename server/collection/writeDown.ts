@@ -1,6 +1,6 @@
 import { trustedSubmission } from '../../core/moderation/submissionChecks'
 import type { ManualEntry } from '../../core/intake/manualEntry'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/everything'
 import type { Member } from '../data/members'
 import { latestStatedConsent } from '../data/receipts'
 import { productsOfShop, type Product, type Shop } from '../data/shops'

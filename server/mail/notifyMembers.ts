@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { TZDate } from '@date-fns/tz'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/everything'
 import { arrivalsSince } from '../data/reviewLists'
 import { undecidedCount } from '../data/reviewCounts'
 import { findShop, type Shop } from '../data/shops'

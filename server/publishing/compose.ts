@@ -1,3 +1,4 @@
+import { sampleQuotations } from '../../core/messages/display/sampleQuotations'
 import { displayModel, type Asked } from '../../core/display/displayModel'
 import type { DisplayShop } from '../../core/display/showableReview'
 import type { Configuration } from '../../core/display/configuration'
@@ -62,7 +63,7 @@ export async function composer(services: Services, shop: Shop) {
         mediaUrl: `${publicUrl}/media/`,
         now: now().toISOString(),
         asked,
-        samples,
+        samples: samples ? sampleQuotations() : [],
       }),
   }
 }

@@ -1,4 +1,5 @@
-import { changesBetween, sentenceText } from '../../core/display/sentence'
+import { changesBetween } from '../../core/messages/display/changes'
+import { sentenceText } from '../../core/messages/display/sentence'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
 import { displaysOfShop } from '../data/displays'
 import type { PageSeen } from '../data/displaySeen'

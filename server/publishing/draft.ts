@@ -1,4 +1,4 @@
-import { changesBetween } from '../../core/display/sentence'
+import { changedParts } from '../../core/display/changedParts'
 import type { Configuration } from '../../core/display/configuration'
 import { appendDecision } from '../data/decisions'
 import {
@@ -47,7 +47,7 @@ export async function makeLive(
     const display = await findDisplay(trx, shop.id, { key })
     if (!display) return null
     const { draft, live } = display
-    if (live && changesBetween(live.configuration, draft.configuration).length === 0) return display
+    if (live && changedParts(live.configuration, draft.configuration).length === 0) return display
     await putDraftLive(trx, display, member.id, now)
     await appendDecision(trx, {
       shopId: shop.id,

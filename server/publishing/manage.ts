@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { firstFree, slugOf } from '../../core/account/slug'
 import type { Configuration } from '../../core/display/configuration'
 import type { Measure } from '../../core/display/measures'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/everything'
 import { appendDecision } from '../data/decisions'
 import {
   findDisplay,

@@ -1,7 +1,7 @@
 import { layouts, type Layout } from '../../core/display/choices'
 import type { Configuration, Placement } from '../../core/display/configuration'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
-import { say } from '../../core/messages/say'
+import { say } from '../../core/messages/say/everything'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'

@@ -1,3 +1,4 @@
+import { sampleQuotations } from '../../core/messages/display/sampleQuotations'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { displayModel } from '../../core/display/displayModel'
 import type { DisplayShop } from '../../core/display/showableReview'
@@ -19,7 +20,7 @@ export function samplePreview(
     links: { write: null, all: '', how: '' },
     mediaUrl: '',
     now: now().toISOString(),
-    samples: true,
+    samples: sampleQuotations(),
   })
   return renderDisplay(model).html
 }

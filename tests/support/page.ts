@@ -2,8 +2,18 @@ import { createRequire } from 'node:module'
 import { readFileSync } from 'node:fs'
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver'
 import { expect } from 'vitest'
+import { en as customerTexts } from '../../core/messages/customers/en'
+import { ownerTexts } from '../../core/messages/en'
 
 const PATIENCE_MS = 8000
+type Texts = { [key: string]: string | Texts }
+const keysOf = (texts: Texts, prefix = ''): string[] =>
+  Object.entries(texts).flatMap(([key, text]) =>
+    typeof text === 'string'
+      ? [prefix + key.replace(/_(?:one|other)$/, '')]
+      : keysOf(text, `${prefix}${key}.`),
+  )
+const textKeys = new Set([...keysOf(ownerTexts), ...keysOf(customerTexts)])
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
 /** A page as a person uses it: finds by what is seen, waits for what a person would wait for. */
@@ -97,8 +107,14 @@ export function pageOf(driver: WebDriver) {
       }, `${words} in the display inside ${css}`),
     displaySees: (words: RegExp) =>
       wait(async () => words.test(await page.display()), `${words} in the display`),
-    /** axe finds nothing on the page as it stands. */
+    /** axe finds nothing on the page as it stands, and every text has been found in the catalogue. */
     accessible: async () => {
+      const shown = await driver.executeScript<string>(
+        'return [document.body.innerText, ...[...document.querySelectorAll("[aria-label]")].map((e) => e.ariaLabel)].join("\\n")',
+      )
+      // A page shows the key of a text that it did not load.
+      const unfound = (shown.match(/\b[a-z]\w*(?:\.\w+)+/gi) ?? []).filter((key) => textKeys.has(key))
+      expect(unfound, await driver.getCurrentUrl()).toEqual([])
       await driver.executeScript(axe)
       const violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] =
         await driver.executeAsyncScript(

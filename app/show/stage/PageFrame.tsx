@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { RenderedDisplay } from '../../../onsite/render'
-import { say } from '../../../core/messages/say'
+import { say } from '../../../core/messages/say/show'
 import { fillBox } from './fillBox'
 import { boxOn, fillOthers, pathTo } from './ownPage'
 import { clickedIn, type Clicked } from './previewParts'

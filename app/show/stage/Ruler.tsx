@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react'
 import { hasColumns, NARROWEST_MARK, WIDEST_MARK } from '../../../core/display/choices'
 import type { Arrangement } from '../../../core/display/configuration'
-import { say } from '../../../core/messages/say'
+import { say } from '../../../core/messages/say/show'
 
 const STEP = 10
 /** Two marks nearer than this could not be distinguished. */

@@ -1,7 +1,7 @@
 import { frames, grounds, ROUNDEST, WIDEST_SPACE } from '../../../core/display/choices'
 
 import { startingConfiguration } from '../../../core/display/startingConfiguration'
-import { say } from '../../../core/messages/say'
+import { say } from '../../../core/messages/say/show'
 import { Choices } from '../Choices'
 import { ColourChoice } from '../ColourChoice'
 import { Slider } from '../Slider'

@@ -5,8 +5,8 @@ import {
   MOST_COLUMNS,
   type Layout,
 } from '../../../core/display/choices'
-import { showsReviews } from '../../../core/display/sentence'
-import { say } from '../../../core/messages/say'
+import { showsReviews } from '../../../core/display/choices'
+import { say } from '../../../core/messages/say/show'
 import { ShadowHtml } from '../../components/ShadowHtml'
 import { Choices } from '../Choices'
 import { Slider } from '../Slider'

@@ -1,5 +1,7 @@
-import { foldedParts, partWords, showsReviews } from '../../../core/display/sentence'
-import { say } from '../../../core/messages/say'
+import { foldedParts } from '../../../core/display/sentenceParts'
+import { partTexts } from '../../../core/messages/display/sentence'
+import { showsReviews } from '../../../core/display/choices'
+import { say } from '../../../core/messages/say/show'
 import { Choices } from '../Choices'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'
@@ -7,7 +9,7 @@ import { changing, type StripProps } from './stripProps'
 /** What few displays need: narrowings that are not set yet, and what stands there when nothing fits. */
 export function MoreStrip(props: StripProps) {
   const { draft, change, setOpen } = props
-  const words = partWords(draft)
+  const words = partTexts(draft)
   const set = changing(props, 'selection')
   const folded = foldedParts.filter((part) => words[part] === '')
   return (

@@ -1,6 +1,6 @@
 import { reviewSources } from '../../../core/moderation/reviewSources'
 import { languageName } from '../../../core/messages/languageName'
-import { say } from '../../../core/messages/say'
+import { say } from '../../../core/messages/say/show'
 import { SwitchLine } from '../SwitchLine'
 import { Ticks } from '../Ticks'
 import { changing, type StripProps } from './stripProps'

@@ -1,6 +1,6 @@
 import { dateForms, glyphs, nameForms, ratingForms } from '../../../core/display/choices'
 import { switchedParts } from '../../../core/display/settings'
-import { say } from '../../../core/messages/say'
+import { say } from '../../../core/messages/say/show'
 import { SelectLine } from '../SelectLine'
 import { Slider } from '../Slider'
 import { SwitchLine } from '../SwitchLine'

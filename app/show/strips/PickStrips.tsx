@@ -1,8 +1,8 @@
 import { useSearchParams } from 'react-router'
 import { anyRating } from '../../../core/curation/selection'
 import { selectionOrders } from '../../../core/curation/selectionOrders'
-import { ratingWords } from '../../../core/display/spoken'
-import { say } from '../../../core/messages/say'
+import { ratingText } from '../../../core/messages/display/listed'
+import { say } from '../../../core/messages/say/show'
 import { Uprights } from '../../components/RatingMark'
 import { Choices } from '../Choices'
 import { NumberField } from '../NumberField'
@@ -43,7 +43,7 @@ export function RatingsStrip(props: StripProps) {
         value={anyRating.find((lowest) => from(lowest).join() === ratings.join()) ?? 0}
         choices={anyRating.map((lowest) => ({
           value: lowest,
-          words: ratingWords(from(lowest)),
+          words: ratingText(from(lowest)),
           picture: <Uprights lit={lowest === 1 ? 0 : lowest} />,
           ...(lowest > 1 && { small: say('show.fits', { count: among(from(lowest)) }) }),
         }))}

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { useFetcher } from 'react-router'
 import { places } from '../../../core/display/choices'
-import { say } from '../../../core/messages/say'
+import { say } from '../../../core/messages/say/show'
 import { PictureField } from '../../components/PictureField'
 import { Choices } from '../Choices'
 import { changing, type StripProps } from './stripProps'

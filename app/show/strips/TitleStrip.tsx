@@ -1,6 +1,6 @@
 import { DISPLAY_LINE_LIMIT, DISPLAY_TITLE_LIMIT } from '../../../core/display/choices'
 import { summaryParts } from '../../../core/display/settings'
-import { say } from '../../../core/messages/say'
+import { say } from '../../../core/messages/say/show'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'
 

@@ -7,4 +7,6 @@ type Strings<T> = { [K in keyof T]: T[K] extends string ? string : Strings<T[K]>
 export type CustomerMessages = Strings<typeof en>
 
 export type CustomerKey = keyof TextsByKey<typeof en>
-export type CustomerTranslate = Translate<TextsByKey<typeof en>>
+export type CustomerTranslate<Part extends keyof typeof en = keyof typeof en> = Translate<
+  TextsByKey<Pick<typeof en, Part>>
+>

@@ -268,8 +268,6 @@ export const de: CustomerMessages = {
     notFoundHint: 'Vielleicht wurde die Seite verschoben, oder der Link ist unvollständig.',
     unexpected:
       'Bei uns ist etwas schiefgegangen. Was Sie gespeichert haben, ist noch da. Bitte versuchen Sie es gleich noch einmal.',
-    offline:
-      'Zurzeit besteht keine Verbindung. Hier geht nichts verloren. Bitte versuchen Sie es gleich noch einmal.',
     foreign: 'Das kam von einer anderen Website. Laden Sie die Seite neu und versuchen Sie es noch einmal.',
     tooLarge: 'Das ist zu groß.',
     busy: 'Gerade kommen viele große Dateien an. Bitte versuchen Sie es gleich noch einmal.',

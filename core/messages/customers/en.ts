@@ -257,7 +257,6 @@ export const en = {
     notFound: 'There’s nothing at this address',
     notFoundHint: 'It may have moved, or the link may be incomplete.',
     unexpected: 'Something went wrong on our side. Nothing you saved is lost. Please try again in a moment.',
-    offline: 'There’s no connection at the moment. Nothing here is lost. Please try again in a moment.',
     foreign: 'That came from another site. Reload the page and try again.',
     tooLarge: 'That’s too large.',
     busy: 'Many large files are arriving at the moment. Please try again shortly.',

@@ -259,7 +259,6 @@ export const es: CustomerMessages = {
     notFoundHint: 'Quizá la página se haya movido o el enlace esté incompleto.',
     unexpected:
       'Algo ha fallado por nuestra parte. No se pierde nada de lo que guardó. Inténtelo de nuevo en un momento.',
-    offline: 'No hay conexión en este momento. Aquí no se pierde nada. Inténtelo de nuevo en un momento.',
     foreign: 'Esto vino de otro sitio. Recargue la página e inténtelo de nuevo.',
     tooLarge: 'Es demasiado grande.',
     busy: 'Están llegando muchos archivos grandes. Inténtelo de nuevo en un momento.',

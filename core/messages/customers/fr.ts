@@ -265,7 +265,6 @@ export const fr: CustomerMessages = {
     notFoundHint: 'La page a peut-être été déplacée, ou le lien est incomplet.',
     unexpected:
       'Un problème est survenu de notre côté. Rien de ce que vous avez enregistré n’est perdu. Réessayez dans un instant.',
-    offline: 'Pas de connexion pour le moment. Rien n’est perdu ici. Réessayez dans un instant.',
     foreign: 'Cette demande vient d’un autre site. Rechargez la page et réessayez.',
     tooLarge: 'C’est trop volumineux.',
     busy: 'Beaucoup de gros fichiers arrivent en ce moment. Réessayez dans un instant.',

@@ -262,7 +262,6 @@ export const it: CustomerMessages = {
     notFoundHint: 'Forse la pagina è stata spostata o il link è incompleto.',
     unexpected:
       'Qualcosa è andato storto da parte nostra. Quello che ha salvato non va perso. Riprovi tra un momento.',
-    offline: 'Al momento non c’è connessione. Qui non va perso nulla. Riprovi tra un momento.',
     foreign: 'Questa richiesta viene da un altro sito. Ricarichi la pagina e riprovi.',
     tooLarge: 'È troppo grande.',
     busy: 'In questo momento arrivano molti file grandi. Riprovi tra poco.',

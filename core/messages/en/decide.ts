@@ -1,44 +1,5 @@
-/** Deciding: states, signals, proof, acts and the queue. */
+/** Deciding: acts, the history, and the queue. */
 export const decideWords = {
-  state: {
-    waiting: 'Waiting',
-    held: 'Held back',
-    approved: 'Approved',
-    declined: 'Declined',
-    spam: 'Spam',
-    withdrawn: 'Withdrawn',
-  },
-  proof: {
-    verified: 'verified buyer',
-    yes: 'Yes, order {{number}}',
-    orderNumber: 'The order number and the name match: {{title}}, delivered {{when}}.',
-    mailbox: 'The confirmed email address is the one on the order: {{title}}, delivered {{when}}.',
-    no: 'Not verified',
-    manual: 'Your reason: {{reason}}',
-    byHand: 'Verified by you',
-    better: 'Another order proves it now.',
-    vouch: 'Mark as verified buyer',
-    unvouch: 'Remove badge',
-    vouchWhy: 'How do you know?',
-    unvouchWhy: 'Why?',
-    reasonSeen: 'saved with the review',
-    noNumber: 'No order number was given.',
-    unknownNumber: 'You have no order {{number}}.',
-    otherName: 'Order {{number}} has another name on it.',
-    otherProduct: 'Order {{number}} doesn’t include {{product}}.',
-    cancelled: 'Order {{number}} was cancelled.',
-    notDelivered: 'Order {{number}} hadn’t been delivered yet.',
-    short: {
-      mailbox: 'by the email address of order {{number}}',
-      orderNumber: 'by the number and name of order {{number}}',
-      noNumber: 'no order number',
-      unknownNumber: 'order not found',
-      otherName: 'another name on the order',
-      otherProduct: 'another product on the order',
-      cancelled: 'order cancelled',
-      notDelivered: 'not delivered yet',
-    },
-  },
   act: {
     approve: 'Approve',
     decline: 'Decline',
@@ -78,8 +39,6 @@ export const decideWords = {
   },
   decide: {
     title: 'Decide',
-    need_one: 'One review needs you.',
-    need_other: '{{count}} reviews need you.',
     oldest: {
       now: 'All arrived today.',
       days_one: 'The oldest has waited a day.',

@@ -1,6 +1,13 @@
 /** A display in words, as its sentence, its list and what will change say it. */
 export const displayWords = {
   display: {
+    sample: {
+      note: 'a sample, only you see it',
+      name: 'A customer',
+      short: 'A short one. This is how two lines of praise will look here.',
+      long: 'This is where a customer’s own text will appear, in the font and text colour of your page. Longer reviews take the room they need, and nothing is cut off.',
+      mixed: 'Not every review is five stars, and visitors believe a page the more for it.',
+    },
     sentence_one:
       'Show [limit] review with [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], as [layout]{, [title]}, styled [dress], for [placement]',
     sentence_other:

@@ -2,7 +2,24 @@
 export const frameWords = {
   and: 'and',
   today: 'today',
-  frame: { steps: 'Steps', theme: { name: 'Appearance', system: 'automatic', day: 'light', night: 'dark' } },
+  frame: {
+    steps: 'Steps',
+    settings: 'Settings',
+    addShop: 'Add a shop',
+    rating: '{{given}} of 5',
+    copied: 'Copied',
+    notCopied: 'Couldn’t copy. Please select and copy it.',
+    theme: { name: 'Appearance', system: 'automatic', day: 'light', night: 'dark' },
+  },
+  nextStep: {
+    decide_one: 'One review needs you.',
+    decide_other: '{{count}} reviews need you.',
+    open: 'Decide {{count}}',
+    show_one: 'All decided. One review is ready to show.',
+    show_other: 'All decided. {{count}} reviews are ready to show.',
+    firstDisplay: 'Show it on my site',
+    seeDisplay: 'See my display',
+  },
   told: {
     hello: 'Hello {{name}},',
     subject: 'New review of {{shop}} by {{name}}',
@@ -37,8 +54,13 @@ export const frameWords = {
     noShop: 'You don’t belong to a shop yet. Ask its owner to add you.',
   },
   error: {
+    title: 'That didn’t work',
+    unexpected: 'Something went wrong on our side. Nothing you saved is lost. Please try again in a moment.',
+    notFound: 'There’s nothing at this address',
+    notFoundHint: 'It may have moved, or the link may be incomplete.',
     home: 'Go to my shop',
     otherHost: 'Elogio is set up for {{origin}}. Open that address, or set PUBLIC_URL to the one you use.',
+    offline: 'There’s no connection at the moment. Nothing here is lost. Please try again in a moment.',
     storage: {
       title: 'Elogio can’t save at the moment',
       busy: 'Not saved: another program is using the database. Please try again in a moment.',

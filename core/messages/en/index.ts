@@ -6,6 +6,7 @@ import { groupWords } from './groups'
 import { jobWords } from './jobs'
 import { photoWords } from './photos'
 import { proofWords } from './proof'
+import { reviewWords } from './review'
 import { setUpWords } from './setUp'
 import { showWords } from './show'
 import { signalWords } from './signals'
@@ -13,6 +14,7 @@ import { signalWords } from './signals'
 /** What the people of a shop read. Plurals end in `_one` and `_other`. */
 export const ownerTexts = {
   ...displayWords,
+  ...reviewWords,
   ...decideWords,
   ...signalWords,
   ...gatherWords,

@@ -77,16 +77,8 @@ export const setUpWords = {
       picture: 'We can’t read that file as a picture.',
       mistakes: 'Something isn’t right yet. Everything you typed is still here.',
     },
-    sampleNote: 'a sample, only you see it',
-    sampleName: 'A customer',
-    sampleWords: {
-      short: 'A short one. This is how two lines of praise will look here.',
-      long: 'This is where a customer’s own text will appear, in the font and text colour of your page. Longer reviews take the room they need, and nothing is cut off.',
-      mixed: 'Not every review is five stars, and visitors believe a page the more for it.',
-    },
   },
   settings: {
-    title: 'Settings',
     customerLanguages: 'Languages for your customers',
     customerLanguagesHint:
       'Forms, emails and customers’ own pages use the customer’s language if it’s one of these, otherwise your site’s.',
@@ -101,7 +93,6 @@ export const setUpWords = {
     passwordNote: 'You’ll be signed out on your other devices.',
     passwordChanged: 'Your password is changed. You’ve been signed out on your other devices.',
     wrongPassword: 'That isn’t your current password.',
-    addShop: 'Add a shop',
     mails: 'Email',
     mailsOut: 'Sent through {{through}}, from {{from}}.',
     mailsNone:

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import { customerTranslate } from './customers'
-import { countWord, countWordFirst, say } from './say'
+import { countWord, countWordFirst } from './countWord'
+import { say } from './say/everything'
 
 test('counts are spelt to nine and written from ten', () => {
   expect([0, 1, 4, 9, 10, 287].map(countWord)).toEqual(['no', 'one', 'four', 'nine', '10', '287'])

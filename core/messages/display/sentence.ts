@@ -1,47 +1,22 @@
-import { languageName } from '../messages/languageName'
-import { say } from '../messages/say'
-import type { Configuration } from './configuration'
-import type { Layout } from './choices'
-import { settings, settingValues, settingWords, type Setting } from './settings'
-import { listed, ratingWords } from './spoken'
-
-/** The parts that every sentence says, and those it says only where they are set. */
-export const sentenceParts = [
-  'limit',
-  'ratings',
-  'products',
-  'tags',
-  'sources',
-  'languages',
-  'verifiedOnly',
-  'withWords',
-  'order',
-  'layout',
-  'dress',
-  'placement',
-  'title',
-] as const
-export type SentencePart = (typeof sentenceParts)[number]
-
-/** Parts that fold under "and…" while nothing is set. */
-export const foldedParts = ['tags', 'sources', 'languages', 'verifiedOnly', 'withWords', 'title'] as const
+import { showsReviews } from '../../display/choices'
+import type { Configuration } from '../../display/configuration'
+import type { SentencePart } from '../../display/sentenceParts'
+import { languageName } from '../languageName'
+import { say } from '../say/show'
+import { listed, ratingText } from './listed'
 
 /** What products are called, by their SKU. */
 export type ProductNames = Record<string, string>
 
-/** Layouts that say how many and how well rated, without a single review. */
-export const showsReviews = (layout: Layout): boolean =>
-  layout !== 'aggregate' && layout !== 'badge' && layout !== 'ratingLine'
-
 /** Each part of a display in words, as its sentence says it. */
-export function partWords(
+export function partTexts(
   { selection, layout, dress, placement, title }: Configuration,
   names: ProductNames = {},
 ): Record<SentencePart, string> {
   const { limit, ratings, products, tags, sources, languages, verifiedOnly, withWords, order } = selection
   return {
     limit: String(limit),
-    ratings: ratingWords(ratings),
+    ratings: ratingText(ratings),
     products:
       products.kind === 'chosen'
         ? products.skus.length > 2
@@ -75,7 +50,7 @@ export function sentencePieces(
   configuration: Configuration,
   names: ProductNames = {},
 ): (string | { part: SentencePart; words: string })[] {
-  const words = partWords(configuration, names)
+  const words = partTexts(configuration, names)
   const template = showsReviews(configuration.layout.kind)
     ? say('display.sentence', { count: configuration.selection.limit })
     : say('display.sentenceWhole')
@@ -98,45 +73,4 @@ export function sentenceText(configuration: Configuration, names: ProductNames =
   return sentencePieces(configuration, names)
     .map((piece) => (typeof piece === 'string' ? piece : piece.words))
     .join('')
-}
-
-export interface Change {
-  part: SentencePart | Setting
-  name: string
-  before: string
-  after: string
-}
-
-/** What differs between what is live and the draft, part by part: first what the sentence says, then the finer settings. */
-export function changesBetween(
-  live: Configuration,
-  draft: Configuration,
-  names: ProductNames = {},
-): Change[] {
-  const [before, after] = [
-    { ...partWords(live, names), ...settingWords(live) },
-    { ...partWords(draft, names), ...settingWords(draft) },
-  ]
-  const [valuesBefore, valuesAfter] = [valuesOf(live), valuesOf(draft)]
-  return [...sentenceParts, ...settings]
-    .filter((part) => JSON.stringify(valuesBefore[part]) !== JSON.stringify(valuesAfter[part]))
-    .map((part) => ({
-      part,
-      name: say(`display.part.${part}`),
-      before: before[part] || say('display.unset'),
-      after: after[part] || say('display.unset'),
-    }))
-}
-
-/** What stands behind the words of each part, so that two of them can be compared. */
-function valuesOf(configuration: Configuration): Record<SentencePart | Setting, unknown> {
-  const { selection, layout, dress, placement, title } = configuration
-  return {
-    ...selection,
-    ...settingValues(configuration),
-    layout: layout.kind,
-    dress: dress.ground === 'colour' ? dress.colour : dress.ground,
-    placement: placement.place,
-    title: title.trim(),
-  }
 }

@@ -1,5 +1,5 @@
-import { asksForRatings } from '../curation/selection'
-import { say } from '../messages/say'
+import { asksForRatings } from '../../curation/selection'
+import { say } from '../say/show'
 
 /** "a", "a and b", "a, b and c", in the interface's language. */
 export function listed(words: string[], how: 'and' | 'or' = 'and'): string {
@@ -8,7 +8,7 @@ export function listed(words: string[], how: 'and' | 'or' = 'and'): string {
 }
 
 /** Marks as a sentence says them: "any rating", "4 and up", "5 only", "2 or 3". */
-export function ratingWords(ratings: number[]): string {
+export function ratingText(ratings: number[]): string {
   if (!asksForRatings(ratings)) return say('display.rating.any')
   if (ratings.length === 1) return say('display.rating.only', { mark: ratings[0]! })
   const lowest = ratings[0]!

@@ -1,5 +1,5 @@
-import { say } from '../messages/say'
-import type { Quotation } from './quotation'
+import { say } from '../say/show'
+import type { Quotation } from '../../display/quotation'
 
 const sample = (publicId: string, marks: number, words: string): Quotation => ({
   publicId,
@@ -10,12 +10,12 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   numeral: '',
   title: '',
   words: { head: [words], rest: [], within: false },
-  name: say('setUp.sampleName'),
+  name: say('display.sample.name'),
   language: null,
   product: null,
   date: null,
   proof: null,
-  note: say('setUp.sampleNote'),
+  note: say('display.sample.note'),
   role: '',
   portrait: null,
   company: null,
@@ -27,8 +27,8 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
 /** What stands in the editor, marked as samples, while there is no review; visitors never get them. */
 export function sampleQuotations(): Quotation[] {
   return [
-    sample('sample-1', 5, say('setUp.sampleWords.short')),
-    sample('sample-2', 5, say('setUp.sampleWords.long')),
-    sample('sample-3', 4, say('setUp.sampleWords.mixed')),
+    sample('sample-1', 5, say('display.sample.short')),
+    sample('sample-2', 5, say('display.sample.long')),
+    sample('sample-3', 4, say('display.sample.mixed')),
   ]
 }

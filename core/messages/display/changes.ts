@@ -1,0 +1,30 @@
+import { changedParts } from '../../display/changedParts'
+import type { Configuration } from '../../display/configuration'
+import type { SentencePart } from '../../display/sentenceParts'
+import type { Setting } from '../../display/settings'
+import { say } from '../say/show'
+import { partTexts, type ProductNames } from './sentence'
+import { settingTexts } from './settingTexts'
+
+export interface Change {
+  part: SentencePart | Setting
+  name: string
+  before: string
+  after: string
+}
+
+/** The differences between the published version and the draft, part by part. */
+export function changesBetween(
+  live: Configuration,
+  draft: Configuration,
+  names: ProductNames = {},
+): Change[] {
+  const before = { ...partTexts(live, names), ...settingTexts(live) }
+  const after = { ...partTexts(draft, names), ...settingTexts(draft) }
+  return changedParts(live, draft).map((part) => ({
+    part,
+    name: say(`display.part.${part}`),
+    before: before[part] || say('display.unset'),
+    after: after[part] || say('display.unset'),
+  }))
+}

@@ -1,0 +1,73 @@
+import type { Configuration } from '../../display/configuration'
+import { summaryParts, switchedParts, type Setting } from '../../display/settings'
+import { say } from '../say/show'
+import { listed } from './listed'
+
+const unless = (isUnset: boolean, text: string) => (isUnset ? '' : text)
+
+/** Each setting as a text; empty where nothing is set. */
+export function settingTexts({
+  selection,
+  layout,
+  parts,
+  heading,
+  dress,
+  whenEmpty,
+  description,
+  picture,
+}: Configuration): Record<Setting, string> {
+  const { pins, leftOut, hand, order } = selection
+  const hidden = switchedParts.filter((part) => !parts[part])
+  const shown = summaryParts.filter((part) => heading[part])
+  return {
+    byHand: handTexts(pins, leftOut, order === 'hand' ? hand : []),
+    columns: say('display.columns', {
+      most: layout.columns,
+      marks: listed(layout.marks.slice(0, layout.columns - 1).map(String)) || '0',
+    }),
+    moving: [
+      unless(layout.autoplay === 0, say('display.autoplay', { count: layout.autoplay })),
+      layout.step === 0 ? say('display.stepAll') : say('display.step', { count: layout.step }),
+      unless(layout.arrows, say('display.noArrows')),
+      unless(layout.dots, say('display.noDots')),
+    ]
+      .filter(Boolean)
+      .join(', '),
+    name: say(`display.nameForm.${parts.name}`),
+    rating:
+      parts.rating === 'hidden' || parts.rating === 'numeral'
+        ? say(`display.ratingForm.${parts.rating}`)
+        : `${say(`display.glyph.${parts.glyph}`)}${parts.rating === 'both' ? ` ${say('display.ratingForm.both')}` : ''}`,
+    date: say(`display.dateForm.${parts.date}`),
+    hiddenParts: listed(hidden.map((part) => say(`display.reviewPart.${part}`))),
+    shortened: unless(parts.shortened === 0, say('display.shortened', { count: parts.shortened })),
+    line: heading.line.trim(),
+    summary: listed(shown.map((part) => say(`display.summary.${part}`))),
+    button: heading.button.words.trim() && `${heading.button.words.trim()} → ${heading.button.url}`,
+    accent: dress.accent,
+    frame: `${say(`display.frame.${dress.frame}`)}, ${
+      dress.corners === null ? say('display.pageCorners') : say('display.corners', { count: dress.corners })
+    }${dress.ground === 'colour' && dress.text ? `, ${say('display.textColour', { colour: dress.text })}` : ''}`,
+    spaces: say('display.spaces', dress),
+    whenEmpty: say(`display.whenEmpty.${whenEmpty}`),
+    description: description.trim(),
+    picture: unless(picture === '', say('display.picture')),
+  }
+}
+
+/** How many reviews were moved by hand, and where to; their ids say nothing to an owner. */
+function handTexts(pins: { review: string; at: number }[], leftOut: string[], hand: string[]): string {
+  return [
+    unless(
+      pins.length === 0,
+      say('display.pinned', {
+        count: pins.length,
+        places: listed(pins.map(({ at }) => String(at + 1))),
+      }),
+    ),
+    unless(leftOut.length === 0, say('display.leftOut', { count: leftOut.length })),
+    unless(hand.length === 0, say('display.inHand', { count: hand.length })),
+  ]
+    .filter(Boolean)
+    .join(', ')
+}

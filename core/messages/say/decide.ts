@@ -1,0 +1,21 @@
+import { frameWords } from '../en/frame'
+import { reviewWords } from '../en/review'
+import { decideWords } from '../en/decide'
+import { signalWords } from '../en/signals'
+import { groupWords } from '../en/groups'
+import { photoWords } from '../en/photos'
+import { proofWords } from '../en/proof'
+import { en as customerTexts } from '../customers/en'
+import { sayOf } from './sayOf'
+
+/** Says the queue and a review in it. */
+export const say = sayOf(
+  frameWords,
+  reviewWords,
+  decideWords,
+  signalWords,
+  groupWords,
+  photoWords,
+  proofWords,
+  customerTexts,
+)

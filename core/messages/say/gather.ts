@@ -1,0 +1,10 @@
+import { frameWords } from '../en/frame'
+import { reviewWords } from '../en/review'
+import { gatherWords } from '../en/gather'
+import { proofWords } from '../en/proof'
+import { jobWords } from '../en/jobs'
+import { en as customerTexts } from '../customers/en'
+import { sayOf } from './sayOf'
+
+/** Says gathering reviews and bringing in orders. */
+export const say = sayOf(frameWords, reviewWords, gatherWords, proofWords, jobWords, customerTexts)

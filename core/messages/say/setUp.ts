@@ -1,0 +1,8 @@
+import { frameWords } from '../en/frame'
+import { setUpWords } from '../en/setUp'
+import { jobWords } from '../en/jobs'
+import { en as customerTexts } from '../customers/en'
+import { sayOf } from './sayOf'
+
+/** Says setting a shop up and its settings. */
+export const say = sayOf(frameWords, setUpWords, jobWords, customerTexts)
