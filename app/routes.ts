@@ -36,7 +36,7 @@ export default [
     route('show/scratch', 'show/scratch.tsx'),
     route('show/scratch/page', 'show/scratchPage.ts'),
     route('show/:key', 'show/editor.tsx'),
-    route('show/:key/stage', 'show/stage.ts'),
+    route('show/:key/preview', 'show/previewPage.ts'),
   ]),
   route('*', 'public/notFound.tsx'),
 ] satisfies RouteConfig

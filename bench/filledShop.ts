@@ -48,8 +48,8 @@ export async function filledShop(size: number): Promise<FilledShop> {
       timeZone: 'Europe/London',
       siteUrl: '',
       description: '',
-      ground: '#ffffff',
-      ink: '#000000',
+      background: '#ffffff',
+      textColour: '#000000',
       fonts: '',
       corners: 8,
       replyName: 'Bench',
@@ -99,8 +99,8 @@ export async function filledShop(size: number): Promise<FilledShop> {
   /** One review, and its only version under the same number. */
   function reviewAndVersion(i: number) {
     const rating = [500, 500, 500, 400, 400, 300, 200, 100][chance(8)]!
-    const worded = chance(10) > 0
-    const body = worded
+    const hasText = chance(10) > 0
+    const body = hasText
       ? Array.from(
           { length: 12 + chance(30) },
           () => words[Math.floor(chance(words.length * chance(4)) / 3)]!,
@@ -125,7 +125,7 @@ export async function filledShop(size: number): Promise<FilledShop> {
       written_at: at,
       written_precision: 'moment',
       language,
-      worded,
+      has_text: hasText,
     }
     const version = {
       id: i + 1,

@@ -23,7 +23,7 @@ const asked = {
   language: { language: 'pl' },
   verified: { bought: 'yes' },
   'with words': { words: 'no' },
-  'owed a reply': { owed: 'yes' },
+  'needsReply a reply': { needsReply: 'yes' },
   'rating and product': { rating: 1, product: 'SKU-7' },
   'rating and verified': { rating: 4, bought: 'yes' },
   date: { from: '2026-03-01', to: '2026-03-07' },

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { z } from 'zod'
 import { decodeFile } from '../core/formats/decodeFile'
 import { readOrderFile } from '../core/proof/orderFile'
-import { mailboxKey } from '../core/proof/mailbox'
+import { emailKeyOf } from '../core/proof/emailKey'
 import { matchOrder, type OrderLine } from '../core/proof/matchOrder'
 import { orderNumberKey } from '../core/proof/orderNumber'
 import { translateCode } from '../core/messages/code'
@@ -54,7 +54,7 @@ export function matchFiles(
   return readJsonLines(reviewsFile, claimSchema).map((review) => {
     const claim = {
       authorName: review.author_name,
-      provenMailbox: review.author_email,
+      provenEmail: review.author_email,
       orderNumber: review.order_number,
       product: review.product,
       writtenAt: readable(review.written_at) ?? now,
@@ -75,12 +75,12 @@ const readable = (moment: string): string | null =>
   moment && !Number.isNaN(Date.parse(moment)) ? moment : null
 
 /** The lines that could be a claim's: of its email address or of its number, so that a long list is not traversed for each. */
-function finder(lines: OrderLine[]): (claim: { provenMailbox: string; orderNumber: string }) => OrderLine[] {
-  const byMailbox = group(lines, ({ email }) => mailboxKey(email))
+function finder(lines: OrderLine[]): (claim: { provenEmail: string; orderNumber: string }) => OrderLine[] {
+  const byEmail = group(lines, ({ email }) => emailKeyOf(email))
   const byNumber = group(lines, ({ orderNumber }) => orderNumberKey(orderNumber))
-  return ({ provenMailbox, orderNumber }) => [
+  return ({ provenEmail, orderNumber }) => [
     ...new Set([
-      ...(byMailbox.get(mailboxKey(provenMailbox)) ?? []),
+      ...(byEmail.get(emailKeyOf(provenEmail)) ?? []),
       ...(byNumber.get(orderNumberKey(orderNumber)) ?? []),
     ]),
   ]

@@ -9,7 +9,7 @@ import { hashPassword } from '../server/account/password'
 import { openForm, submitForm } from '../server/collection/customerForm'
 import { writeDown } from '../server/collection/writeDown'
 import { storePicture } from '../server/media/storePicture'
-import { stagePhoto } from '../server/media/stagePhoto'
+import { storePendingPhoto } from '../server/media/pendingPhotos'
 import { issueFormToken } from '../server/collection/formToken'
 import { databaseFile, mediaFolder, signingKey } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
@@ -140,8 +140,8 @@ async function addShop(
       public_id: newId(),
       number: order.number,
       number_key: orderNumberKey(order.number),
-      email: mailboxOf(order.name),
-      mailbox: mailboxOf(order.name),
+      email: emailOf(order.name),
+      email_key: emailOf(order.name),
       name: order.name,
       placed_at: placedAt.toISOString(),
     })
@@ -211,7 +211,7 @@ async function sent(services: Services, story: ShopStory, review: ReviewStory): 
     title: review.title ?? '',
     body: review.body,
     author_name: review.name,
-    author_email: review.email ?? mailboxOf(review.name),
+    author_email: review.email ?? emailOf(review.name),
     order_number: review.order ?? '',
     product: review.product ?? '',
     consent: review.mayShow !== false,
@@ -229,9 +229,9 @@ async function photosSent(
 ): Promise<PhotoRef[]> {
   const refs: PhotoRef[] = []
   for (const { drawn, shows } of photos) {
-    const staged = await stagePhoto(services, form, await photographed(drawn))
-    if ('refused' in staged) throw new Error(`a photo of ${name} is refused: ${staged.refused}`)
-    refs.push({ key: staged.key, alt: shows })
+    const stored = await storePendingPhoto(services, form, await photographed(drawn))
+    if ('refused' in stored) throw new Error(`a photo of ${name} is refused: ${stored.refused}`)
+    refs.push({ key: stored.key, alt: shows })
   }
   return refs
 }
@@ -262,7 +262,7 @@ async function writtenDown(
 
 const drawing = (svg: string) => `data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')}`
 
-function mailboxOf(name: string): string {
+function emailOf(name: string): string {
   const parts = normalizeText(name)
     .replace(/[^a-z\s]/g, '')
     .split(/\s+/)

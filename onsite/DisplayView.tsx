@@ -14,10 +14,10 @@ export function DisplayView({
   /** Addresses of its modules, separated by spaces. */
   modules?: string
 }) {
-  const { layout, title, heading, quotations, whenEmpty, dress, theme } = model
+  const { layout, title, heading, quotations, whenEmpty, theme, scheme } = model
   const empty = quotations.length === 0 && (model.publishableCount === 0 || showsReviews(layout.kind))
   if (empty && whenEmpty === 'nothing') return null
-  const classes = ['eg', `eg-${layout.kind}`, `eg-on-${dress.ground}`, theme && `eg-${theme}`]
+  const classes = ['eg', `eg-${layout.kind}`, `eg-on-${theme.background}`, scheme && `eg-${scheme}`]
   if (layout.kind === 'badge' || layout.kind === 'ratingLine')
     return (
       <div className={classes.filter(Boolean).join(' ')} lang={model.language} data-modules={modules}>

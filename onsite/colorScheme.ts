@@ -14,25 +14,26 @@ function luminance(colour: string): number | null {
 /** White and black have the same contrast with this luminance. */
 const MIDDLE = 0.179
 
-export interface Ground {
+export interface PageBackground {
   dark: boolean
   /** Whether the page's text colour has too little contrast. */
   unreadable: boolean
 }
 
 /** Uses the colour behind the box, otherwise the colour of the text. */
-export function groundAround(box: Element, theme: string | undefined): Ground {
+export function backgroundAround(box: Element, theme: string | undefined): PageBackground {
   const words = luminance(getComputedStyle(box.parentElement ?? box).color) ?? 0
   let painted: number | null = null
   for (let at: Element | null = box; at && painted === null; at = at.parentElement)
     painted = luminance(getComputedStyle(at).backgroundColor)
-  const ground = theme === 'dark' ? 0.01 : theme === 'light' ? 1 : (painted ?? (words > MIDDLE ? 0.01 : 1))
-  const contrast = (Math.max(words, ground) + 0.05) / (Math.min(words, ground) + 0.05)
-  return { dark: ground < MIDDLE, unreadable: contrast < 3 }
+  const background =
+    theme === 'dark' ? 0.01 : theme === 'light' ? 1 : (painted ?? (words > MIDDLE ? 0.01 : 1))
+  const contrast = (Math.max(words, background) + 0.05) / (Math.min(words, background) + 0.05)
+  return { dark: background < MIDDLE, unreadable: contrast < 3 }
 }
 
 // Runs before the first paint, because browsers do not update mixed colours when the text colour changes later.
-export function applyColorScheme(display: Element | null, { dark, unreadable }: Ground): void {
+export function applyColorScheme(display: Element | null, { dark, unreadable }: PageBackground): void {
   if (!display?.classList.contains('eg-on-page')) return
   display.classList.toggle('eg-dark', dark)
   display.classList.toggle('eg-light', !dark)

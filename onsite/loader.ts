@@ -1,4 +1,4 @@
-import { groundAround, applyColorScheme } from './colorScheme'
+import { backgroundAround, applyColorScheme } from './colorScheme'
 
 interface Answer {
   html: string
@@ -41,7 +41,7 @@ interface Behaviour {
 function show(box: HTMLElement, html: string, css: string): void {
   const reserved = box.offsetHeight
   const width = box.offsetWidth
-  const ground = groundAround(box, box.dataset.theme)
+  const background = backgroundAround(box, box.dataset.theme)
   const root = box.attachShadow({ mode: 'open' })
   // Every Content-Security-Policy allows constructed style sheets.
   const sheet = new CSSStyleSheet()
@@ -49,7 +49,7 @@ function show(box: HTMLElement, html: string, css: string): void {
   root.adoptedStyleSheets = [sheet]
   root.innerHTML = html
   const display = root.querySelector<HTMLElement>('.eg')
-  applyColorScheme(display, ground)
+  applyColorScheme(display, background)
   if (!display) return
   if (display.matches('.eg-badge,.eg-ratingLine')) box.dataset.inline = ''
   else hold(box, display, reserved, width)

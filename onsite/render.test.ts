@@ -38,7 +38,10 @@ const text = (html: string) =>
     .replace(/\|+/g, '|')
     .replace(/^\||\|$/g, '')
 const two = { title: 'Kept bees a year longer', selection: { limit: 2 } }
-const page = { look: { ground: '#fff', ink: '#111', fonts: '' }, url: 'https://reviews.example/d/front' }
+const page = {
+  look: { background: '#fff', textColour: '#111', fonts: '' },
+  url: 'https://reviews.example/d/front',
+}
 const bare = { ...page, description: '', picture: null, jsonLd: null, script: null }
 
 describe('the output', () => {

@@ -40,19 +40,19 @@ function behavioursOf({ layout, quotations }: DisplayModel): Behaviour[] {
 }
 
 export interface PageLook {
-  ground: string
-  ink: string
+  background: string
+  textColour: string
   fonts: string
 }
 
-const pageStyles = ({ ground, ink, fonts }: PageLook) =>
+const pageStyles = ({ background, textColour, fonts }: PageLook) =>
   `@font-face{font-family:"Literata Variable";src:url(/fonts/literata.woff2) format("woff2");font-weight:200 900}
-body{margin:0;background:${ground};color:${ink};font:17px/1.5 ${fonts || '"Literata Variable",Georgia,serif'}}
+body{margin:0;background:${background};color:${textColour};font:17px/1.5 ${fonts || '"Literata Variable",Georgia,serif'}}
 main{max-width:1080px;margin:0 auto;padding:32px 24px 64px}
 header{font-weight:700;font-size:1.1em;margin-bottom:2em}
 h1{font-size:1.2em;margin:0}`.replace(/\n/g, '')
 
-const ownLook: PageLook = { ground: '#f6f9f9', ink: '#13262c', fonts: '' }
+const ownLook: PageLook = { background: '#f6f9f9', textColour: '#13262c', fonts: '' }
 
 export function renderPage(
   model: DisplayModel,

@@ -66,8 +66,8 @@ const photos = `
 
 const squeeze = (css: string) => css.replace(/\n/g, '')
 
-function dressStyles({
-  background,
+function themeStyles({
+  backgroundColour: background,
   text,
   accent,
   corners,
@@ -100,16 +100,16 @@ function dressStyles({
   )
 }
 
-type Styled = Pick<DisplayModel, 'layout' | 'dress' | 'quotations'>
+type Styled = Pick<DisplayModel, 'layout' | 'theme' | 'quotations'>
 
-export function displayStyles({ layout, dress, quotations }: Styled): string {
+export function displayStyles({ layout, theme, quotations }: Styled): string {
   const rules = layoutRules(layout.kind)
   return squeeze(
     common +
       (rules.heading ? heading : '') +
       (rules.reviews ? quotation : '') +
       (quotations.some((shown) => shown.photos.length > 0) ? photos : '') +
-      dressStyles(dress) +
+      themeStyles(theme) +
       rules.css +
       (rules.columns ? columnStyles(layout) : ''),
   )

@@ -7,7 +7,7 @@ import { gatherView, setWriters } from './collection/gather'
 import { changeOwn, consentOwn, ownReview, withdrawOwn } from './collection/ownReview'
 import { writeDown, writeView } from './collection/writeDown'
 import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/confirmation'
-import { mailSettings, saveTelling, tryMail } from './mail/mailSettings'
+import { mailSettings, saveNotifications, tryMail } from './mail/mailSettings'
 import { importOrderFile, importUploadedOrders, ordersView } from './proof/ordersUpload'
 import { keepPiece } from './proof/incoming'
 import { latestOwnAct } from './moderation/latestOwnAct'
@@ -24,8 +24,8 @@ import { readFilter } from './moderation/readFilter'
 import { readTogether, reviewView } from './moderation/reviewView'
 import { undo, undoFromLog } from './moderation/undo'
 import { shopPicture } from './media/picture'
-import { stagedPhotos, stagePhoto } from './media/stagePhoto'
-import { stagePage } from './outside/stagePage'
+import { pendingPhotos, storePendingPhoto } from './media/pendingPhotos'
+import { readPreviewPage } from './outside/previewPage'
 import { readShopSite } from './outside/readShopSite'
 import { displayCards } from './publishing/displayCards'
 import { restoreVersion, makeLive, saveDraft } from './publishing/draft'
@@ -77,14 +77,14 @@ export function buildElogio(services: Services, publication: Publication) {
     jobsView: bound(jobsView),
     cancelJob: bound(cancelJob),
     retryJob: bound(retryJob),
-    saveTelling: bound(saveTelling),
+    saveTelling: bound(saveNotifications),
     tryMail: bound(tryMail),
     changePassword: bound(changePassword),
     openForm: bound(openForm),
     issueChallenge: bound(issueChallenge),
     submitForm: bound(submitForm),
-    stagePhoto: bound(stagePhoto),
-    stagedPhotos: bound(stagedPhotos),
+    storePendingPhoto: bound(storePendingPhoto),
+    pendingPhotos: bound(pendingPhotos),
     hasLostPhotos: bound(hasLostPhotos),
     thanksFor: bound(thanksFor),
     confirmView: bound(confirmView),
@@ -135,7 +135,7 @@ export function buildElogio(services: Services, publication: Publication) {
     renameDisplay: bound(rename),
     keepMeasured: bound(keepMeasured),
     setSharingPicture: bound(setSharingPicture),
-    stagePage: bound(stagePage),
+    previewPage: bound(readPreviewPage),
     setDisplayAddress: bound(setAddress),
     unpublishDisplay: (shop: Shop, member: Member, key: string) =>
       takeDown(services, publication, shop, member, key),

@@ -28,7 +28,7 @@ afterAll(async () => {
   bad.close()
 })
 
-test('from a site’s address to a shop, its display in the site’s dress, and praise ready to show', async () => {
+test('from a site’s address to a shop, its display in the site’s theme, and praise ready to show', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
     await page.go(running.url)
@@ -50,7 +50,7 @@ test('from a site’s address to a shop, its display in the site’s dress, and 
     await tryAddress(running.shopUrl, 'Here’s what we found for Wrenfield Bee Supply')
     await page.accessible()
     expect(await (await page.find('[name=brand]')).getAttribute('value')).toBe('#e9b949')
-    expect(await (await page.find('[name=ground]')).getAttribute('value')).toBe('#fcf7eb')
+    expect(await (await page.find('[name=background]')).getAttribute('value')).toBe('#fcf7eb')
     expect(await (await page.find('[name=fonts]')).getAttribute('value')).toContain('Shopserif')
     await page.find('main img[src^="data:image/webp"]')
 

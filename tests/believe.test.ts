@@ -22,7 +22,7 @@ const ilse = {
   product: 'VC-100',
 }
 
-test('a mailbox is confirmed, an order proves the purchase, and the words stay their writer’s', async () => {
+test('an email address is confirmed, an order proves the purchase, and the words stay their writer’s', async () => {
   await sendSeveral(demo, 'how-was-it', 1, () => ilse)
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)

@@ -166,7 +166,7 @@ test('what is changed by clicking it, moved by keys, undone, kept as a version a
   })
 })
 
-test('a rosy pick is told so, colours that cannot be read are mended, and her page is the ground', async () => {
+test('a rosy pick is told so, colours that cannot be read are mended, and her page is the background', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
     await signIn(page, demo.url + '/s/wrenfield/show/front-page')
@@ -179,7 +179,7 @@ test('a rosy pick is told so, colours that cannot be read are mended, and her pa
     await page.displayInside(PREVIEW, /These 6, rated 5, were selected by Wrenfield from 139/)
     await page.keys(Key.ESCAPE)
 
-    await page.click('[data-part=dress]')
+    await page.click('[data-part=theme]')
     await driver.executeScript(
       `const field = [...document.querySelectorAll('#strip input')].find((input) => input.ariaLabel === 'Accent' && input.type !== 'color')
        field.focus(); field.select()`,

@@ -100,7 +100,9 @@ describe('nothing is cut, scrolls or sticks out', () => {
       [1, 2, 20].flatMap((count) => [
         standing(kind, some(count, short)),
         standing(kind, some(count, long)),
-        standing(kind, some(count, long), { dress: { ground: 'ink', frame: 'box', inside: 12, around: 8 } }),
+        standing(kind, some(count, long), {
+          theme: { background: 'dark', frame: 'box', inside: 12, around: 8 },
+        }),
       ]),
     )
     const page = site.show(
@@ -241,12 +243,12 @@ describe('passing by', () => {
   })
 })
 
-test('axe finds nothing in any layout, on light, dark and coloured grounds', async () => {
+test('axe finds nothing in any layout, on light, dark and coloured backgrounds', async () => {
   const boxes = layouts.flatMap((kind) => [
     standing(kind, some(3, long), { layout: { autoplay: 9 }, title: `${kind} on the page` }),
-    standing(kind, some(3, short), { dress: { ground: 'ink' }, title: `${kind} on ink` }),
+    standing(kind, some(3, short), { theme: { background: 'dark' }, title: `${kind} on dark` }),
     standing(kind, some(3, short), {
-      dress: { ground: 'colour', colour: '#f3e3b3' },
+      theme: { background: 'colour', colour: '#f3e3b3' },
       title: `${kind} on colour`,
     }),
   ])

@@ -109,7 +109,7 @@ test('without scripts photos go with the form, and a mistake in it loses none', 
   expect(review).toEqual({ photos: 1 })
 })
 
-const stage = (body: BodyInit) =>
+const upload = (body: BodyInit) =>
   fetch(`${demo.url}/f/tell-us/photo`, { method: 'POST', body, headers: { Accept: 'application/json' } })
 
 test('what is no photo is refused in plain words, and what is too large before it is read', async () => {
@@ -119,7 +119,7 @@ test('what is no photo is refused in plain words, and what is too large before i
     [svgWithScript, /drawing/],
     [Buffer.alloc(0), /file is empty/],
   ] as const) {
-    const answer = await stage(new Uint8Array(bytes))
+    const answer = await upload(new Uint8Array(bytes))
     expect([answer.status, ((await answer.json()) as { error: string }).error]).toEqual([
       422,
       expect.stringMatching(why),
@@ -128,7 +128,7 @@ test('what is no photo is refused in plain words, and what is too large before i
   const started = performance.now()
   expect(await statusOf({ 'Content-Length': String(2_000_000_000) })).toBe(413)
   expect(performance.now() - started).toBeLessThan(3000)
-  expect((await stage(new Uint8Array(await phonePhoto(300, 200)))).status).toBe(201)
+  expect((await upload(new Uint8Array(await phonePhoto(300, 200)))).status).toBe(201)
 })
 
 /** The answer to a stream that begins and does not end. */
@@ -154,7 +154,7 @@ test('the JSON side takes photos in the form or by their keys, and names the fie
     return fetch(`${demo.url}/f/tell-us`, { method: 'POST', body: form, headers })
   }
   const photo = new Blob([new Uint8Array(await phonePhoto(300, 200))])
-  const { key } = (await (await stage(photo)).json()) as { key: string }
+  const { key } = (await (await upload(photo)).json()) as { key: string }
   const answer = await send([`${key} Seen from above`, photo])
   expect([answer.status, await answer.json()]).toEqual([201, expect.objectContaining({ state: 'held' })])
   for (const media of [[key], ['gone'], [new Blob([new Uint8Array(zip)])], Array<Blob>(5).fill(photo)]) {
@@ -165,7 +165,7 @@ test('the JSON side takes photos in the form or by their keys, and names the fie
 
 test('killed while photos come in, none of a review is lost, and the sweep leaves no orphans', async () => {
   const photo = new Uint8Array(await phonePhoto(1600, 1200))
-  const coming = Array.from({ length: 8 }, () => stage(photo).catch(() => null))
+  const coming = Array.from({ length: 8 }, () => upload(photo).catch(() => null))
   await coming[0]
   await demo.kill()
   await Promise.all(coming)
@@ -188,7 +188,7 @@ test('killed while photos come in, none of a review is lost, and the sweep leave
     ] as const)
       for (const column of columns) used.push(...(await db(table).whereNotNull(column).pluck(column)))
     expect(readdirSync(services.mediaFolder).sort()).toEqual([...new Set(used)].sort())
-    expect(await db('staged_photo').pluck('key')).toEqual([])
+    expect(await db('pending_photo').pluck('key')).toEqual([])
   } finally {
     await db.destroy()
   }

@@ -13,9 +13,12 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const wait = await context.throttle.photo(context.clientAddress)
   if (wait !== null) return refused(429, messageCode('photo.error.wait'), { 'Retry-After': String(wait) })
   try {
-    const staged = await context.elogio.stagePhoto(found.form, Buffer.from(await request.arrayBuffer()))
-    if ('refused' in staged) return refused(422, refusalCode(staged.refused))
-    return Response.json(staged, { status: 201 })
+    const stored = await context.elogio.storePendingPhoto(
+      found.form,
+      Buffer.from(await request.arrayBuffer()),
+    )
+    if ('refused' in stored) return refused(422, refusalCode(stored.refused))
+    return Response.json(stored, { status: 201 })
   } catch (error) {
     if (!storageFaultIn(error)) throw error
     return refused(503, messageCode('problem.notSaved'), { 'Retry-After': '60' })

@@ -4,7 +4,7 @@ import { Form, Link } from 'react-router'
 import { say } from '../../core/messages/say/frame'
 import { Menu } from './Menu'
 import { ThemeChoice } from './ThemeChoice'
-import { Thread, type StepCounts } from './Thread'
+import { Steps, type StepCounts } from './Steps'
 import { Wordmark } from './Wordmark'
 
 interface BandShop {
@@ -29,7 +29,7 @@ export function Band({
       <Link to={`/s/${shop.slug}/gather`} className="w-[126px] shrink-0" aria-label="Elogio">
         <Wordmark />
       </Link>
-      <Thread shop={shop.slug} counts={counts} />
+      <Steps shop={shop.slug} counts={counts} />
       <div className="ml-auto flex min-w-0 items-center gap-4 lg:gap-6">
         {shops.length > 1 ? (
           <Menu

@@ -11,7 +11,7 @@ export function AskToConfirm({ address, known }: { address: string; known: strin
       {!asked && (
         <>
           <label className={known ? 'sr-only' : 'text-[13px] text-soft'}>
-            {say('ask.mailbox')}
+            {say('ask.email')}
             <input
               type="email"
               name="address"

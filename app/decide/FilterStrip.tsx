@@ -121,7 +121,7 @@ function choicesOf(
   products: { id: number; sku: string; title: string }[],
   tags: string[],
 ): Record<Exclude<StripPart, 'dates'>, Choice[]> {
-  const yesNo = (part: 'verified' | 'worded' | 'owed') => [
+  const yesNo = (part: 'verified' | 'hasText' | 'needsReply') => [
     { value: 'yes', count: facets[part]['1'] ?? 0 },
     { value: 'no', count: facets[part]['0'] ?? 0 },
   ]
@@ -136,8 +136,8 @@ function choicesOf(
     source: sorted(facets.source),
     language: sorted(facets.language).map(({ value, count }) => ({ value: value || '-', count })),
     bought: yesNo('verified'),
-    words: yesNo('worded'),
-    owed: yesNo('owed'),
+    words: yesNo('hasText'),
+    needsReply: yesNo('needsReply'),
     tag: tags.map((value) => ({ value, count: null })),
   }
 }

@@ -178,8 +178,8 @@ function Chips({ line, languages }: { line: Line; languages: string[] }) {
       {line.source === 'manualEntry' && <Chip>{say('decide.writtenDown')}</Chip>}
       {!verified && proofFailure && <Chip>{say(`proof.short.${proofFailure}`)}</Chip>}
       {language && !languages.includes(language) && <Chip>{languageName(language)}</Chip>}
-      {line.owed && line.showable && line.state === 'approved' && (
-        <Chip tone="ochre">{say('decide.filter.owed.yes')}</Chip>
+      {line.needsReply && line.showable && line.state === 'approved' && (
+        <Chip tone="ochre">{say('decide.filter.needsReply.yes')}</Chip>
       )}
       {!showable && <Chip tone="ochre">{say('decide.onlyYou')}</Chip>}
       {line.tags.map((tag) => (

@@ -20,7 +20,7 @@ export function ReplyBox({
   review: {
     reply: { name: string; body: string } | null
     replyDraft: string
-    owed: boolean
+    needsReply: boolean
     showable: boolean
     state: string
   }
@@ -67,8 +67,8 @@ export function ReplyBox({
           )}
         </p>
       </div>
-      {review.owed && review.showable && !editing && (
-        <p className="mt-1 text-ochre">{say('decide.reply.owed')}</p>
+      {review.needsReply && review.showable && !editing && (
+        <p className="mt-1 text-ochre">{say('decide.reply.needsReply')}</p>
       )}
       {reply && !editing && (
         <>

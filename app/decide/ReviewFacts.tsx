@@ -42,7 +42,7 @@ export function ReviewFacts({
             <b className="font-semibold">
               {earlier === 0 ? say('decide.firstReview') : say('decide.earlier', { count: earlier })}
             </b>
-            <Small>{say(review.confirmedAt ? 'decide.confirmed' : 'decide.mailboxOnly')}</Small>
+            <Small>{say(review.confirmedAt ? 'decide.confirmed' : 'decide.emailOnly')}</Small>
           </>
         )}
       </Fact>

@@ -14,7 +14,7 @@ test('only what narrows is said, each in its own words', () => {
       language: 'de',
       bought: 'yes',
       words: 'no',
-      owed: 'yes',
+      needsReply: 'yes',
     }),
   ).toEqual([
     'rating 2',

@@ -10,7 +10,7 @@ export const stripParts = [
   'language',
   'bought',
   'words',
-  'owed',
+  'needsReply',
   'tag',
   'dates',
 ] as const
@@ -32,7 +32,7 @@ export function choiceWords(part: FilterPart, value: string, titles: Titles): st
       return value === '-' ? say('decide.filter.language.none') : languageName(value)
     case 'bought':
     case 'words':
-    case 'owed':
+    case 'needsReply':
       return say(`decide.filter.${part}.${value as 'yes' | 'no'}`)
     default:
       return value

@@ -3,7 +3,7 @@ import type { BrandShades } from '../../core/display/brand'
 import type { CustomerTranslate } from '../../core/messages/customers/customerMessages'
 import { TranslateContext } from './speech'
 
-/** A sheet on the shop's own ground, under its name: every page that customers see. */
+/** The frame of every page that customers see: the shop's colours and its name. */
 export function ShopSheet({
   shop: { name, logo, shades },
   title,
@@ -16,15 +16,15 @@ export function ShopSheet({
   translate: CustomerTranslate
   children: ReactNode
 }) {
-  const dress = {
+  const style = {
     '--shop-fill': shades.fill,
     '--shop-on-fill': shades.onFill,
     '--shop-edge': shades.edge,
     '--shop-button': shades.button,
-    background: shades.ground,
+    background: shades.background,
   } as CSSProperties
   return (
-    <div className="min-h-dvh sm:py-6" style={dress}>
+    <div className="min-h-dvh sm:py-6" style={style}>
       <title>{`${title} · ${name}`}</title>
       <main className="min-h-dvh bg-paper px-6 py-6 sm:mx-auto sm:min-h-0 sm:max-w-[640px] sm:rounded-[18px] sm:border sm:border-line sm:px-10 sm:pb-9">
         <header className="mb-5 flex items-center gap-2.5 text-[15px] font-semibold">

@@ -2,7 +2,7 @@ import { useState, useSyncExternalStore } from 'react'
 import { Form, Link } from 'react-router'
 import { PASSWORD_LEAST } from '../../core/account/shopProfile'
 import { say } from '../../core/messages/say/setUp'
-import { DressedPreview } from '../components/DressedPreview'
+import { ShopPreview } from '../components/ShopPreview'
 import { Field } from '../components/Field'
 import { Wordmark } from '../components/Wordmark'
 import { LookFields, MoreFields, type ProfileErrors, type ProfileValues } from '../settings/ProfileFields'
@@ -40,7 +40,7 @@ export function KeepShop({
           <p className="mt-1 text-soft">{say('setUp.sentenceHint')}</p>
           <div className="mt-4 overflow-hidden rounded-[14px] border border-line">
             <PageHead values={values} />
-            <DressedPreview html={found.html} dress={values} />
+            <ShopPreview html={found.html} style={values} />
           </div>
         </div>
         <Form
@@ -95,8 +95,8 @@ function PageHead({ values }: { values: ProfileValues }) {
     <div
       className="flex items-center gap-3 border-b px-8 py-4 text-[20px] font-semibold"
       style={{
-        background: values.ground,
-        color: values.ink,
+        background: values.background,
+        color: values.textColour,
         fontFamily: values.fonts || undefined,
         borderColor: values.brand,
       }}

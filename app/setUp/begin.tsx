@@ -19,7 +19,14 @@ async function whoSetsUp(request: Request, context: Route.LoaderArgs['context'])
   return known
 }
 
-const plainShop = { brand: '#0e4654', ground: '#ffffff', ink: '#13262c', fonts: '', locale: 'en', domain: '' }
+const plainShop = {
+  brand: '#0e4654',
+  background: '#ffffff',
+  textColour: '#13262c',
+  fonts: '',
+  locale: 'en',
+  domain: '',
+}
 
 export async function loader({ request, context }: Route.LoaderArgs) {
   const known = await whoSetsUp(request, context)
@@ -46,8 +53,8 @@ export async function loader({ request, context }: Route.LoaderArgs) {
       site_url: url,
       picture: picture ?? '',
       brand,
-      ground: reading.colours.ground,
-      ink: reading.colours.ink,
+      background: reading.colours.background,
+      textColour: reading.colours.textColour,
       fonts: reading.fonts.body ?? '',
       corners: String(reading.corners),
       locale,
@@ -67,8 +74,8 @@ const blank = {
   site_url: '',
   picture: '',
   brand: plainShop.brand,
-  ground: plainShop.ground,
-  ink: plainShop.ink,
+  background: plainShop.background,
+  textColour: plainShop.textColour,
   fonts: '',
   corners: '8',
   locale: plainShop.locale,

@@ -1,14 +1,14 @@
 import { useFetcher } from 'react-router'
-import { toldChoices } from '../../core/account/told'
+import { notificationPreferences } from '../../core/account/notificationPreference'
 import { say } from '../../core/messages/say/setUp'
 import type { MailSettings } from '../../server/mail/mailSettings'
 
 const hours = Array.from({ length: 24 }, (_, hour) => hour)
 
-/** Whether emails go out, and how one is told of what comes in. */
+/** Whether emails go out, and how one is preference of what comes in. */
 export function Mails({ mails, email }: { mails: MailSettings; email: string }) {
   const fetcher = useFetcher<{ done?: string }>()
-  const { out, counts, troubled, told, digestHour } = mails
+  const { out, counts, troubled, preference, digestHour } = mails
   return (
     <section className="panel px-6 py-5" aria-labelledby="mails">
       <h2 id="mails" className="text-[16px] font-semibold">
@@ -44,17 +44,17 @@ export function Mails({ mails, email }: { mails: MailSettings; email: string }) 
           </fetcher.Form>
           <fetcher.Form method="post" className="mt-5 flex flex-col gap-3 border-t border-line pt-4">
             <fieldset>
-              <legend className="font-semibold">{say('settings.told')}</legend>
-              {toldChoices.map((choice) => (
+              <legend className="font-semibold">{say('settings.notifications')}</legend>
+              {notificationPreferences.map((choice) => (
                 <label key={choice} className="mt-1.5 flex items-center gap-2">
                   <input
                     type="radio"
-                    name="told"
+                    name="preference"
                     value={choice}
-                    defaultChecked={choice === told}
+                    defaultChecked={choice === preference}
                     className="radio radio-sm border-edge"
                   />
-                  {say(`settings.toldBy.${choice}`)}
+                  {say(`settings.notifyOf.${choice}`)}
                 </label>
               ))}
             </fieldset>

@@ -11,8 +11,8 @@ export type ProfileValues = Record<
   | 'site_url'
   | 'picture'
   | 'brand'
-  | 'ground'
-  | 'ink'
+  | 'background'
+  | 'textColour'
   | 'fonts'
   | 'corners'
   | 'locale'
@@ -44,7 +44,7 @@ export function LookFields({ values, change, errors, candidates }: Given & { can
         change={(picture) => change({ ...values, picture })}
       />
       <div className="grid gap-4 sm:grid-cols-3">
-        {(['brand', 'ground', 'ink'] as const).map((name) => (
+        {(['brand', 'background', 'textColour'] as const).map((name) => (
           <ColourField
             key={name}
             name={name}
@@ -55,7 +55,7 @@ export function LookFields({ values, change, errors, candidates }: Given & { can
           />
         ))}
       </div>
-      <Contrast ground={values.ground} ink={values.ink} />
+      <Contrast background={values.background} textColour={values.textColour} />
       {candidates.length > 1 && (
         <div className="flex flex-wrap items-center gap-2" role="group" aria-label={say('setUp.alsoFound')}>
           <span className="text-[13px] text-soft">{say('setUp.alsoFound')}</span>
@@ -153,8 +153,8 @@ function ColourField({
 
 const READABLE = 4.5
 
-function Contrast({ ground, ink }: { ground: string; ink: string }) {
-  const ratio = contrastOf(ground, ink)
+function Contrast({ background, textColour }: { background: string; textColour: string }) {
+  const ratio = contrastOf(background, textColour)
   if (ratio === null || ratio >= READABLE) return null
   return (
     <p role="status" className="font-semibold text-ochre">
@@ -163,9 +163,9 @@ function Contrast({ ground, ink }: { ground: string; ink: string }) {
   )
 }
 
-function contrastOf(ground: string, ink: string): number | null {
+function contrastOf(background: string, textColour: string): number | null {
   try {
-    return wcagContrast(ground, ink)
+    return wcagContrast(background, textColour)
   } catch {
     return null
   }

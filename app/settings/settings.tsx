@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import { data, Form, Link, useNavigation } from 'react-router'
 import { z } from 'zod'
-import { digestHourSchema, toldSchema } from '../../core/account/told'
+import { digestHourSchema, notificationPreferenceSchema } from '../../core/account/notificationPreference'
 import { newPassword, PASSWORD_LEAST, shopProfileSchema } from '../../core/account/shopProfile'
 import { customerLanguages } from '../../core/messages/customers/languages'
 import { say } from '../../core/messages/say/setUp'
 import { keepSession, requireShop } from '../account/session'
-import { DressedPreview } from '../components/DressedPreview'
+import { ShopPreview } from '../components/ShopPreview'
 import { Field } from '../components/Field'
 import { orOffline } from '../offline'
 import { formFields } from '../readForm'
@@ -25,8 +25,8 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     site_url: shop.siteUrl,
     picture: shop.logo ?? '',
     brand: shop.brand,
-    ground: shop.ground,
-    ink: shop.ink,
+    background: shop.background,
+    textColour: shop.textColour,
     fonts: shop.fonts,
     corners: String(shop.corners),
     locale: shop.locale,
@@ -79,8 +79,8 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   }
   if (fields.intent === 'telling') {
     const telling = z
-      .object({ told: toldSchema, digestHour: digestHourSchema })
-      .safeParse({ told: fields.told, digestHour: fields.digest_hour })
+      .object({ preference: notificationPreferenceSchema, digestHour: digestHourSchema })
+      .safeParse({ preference: fields.preference, digestHour: fields.digest_hour })
     if (!telling.success) throw data(null, { status: 400 })
     await context.elogio.saveTelling(shop, member, telling.data)
     return answer({ done: 'telling', errors: {} })
@@ -134,7 +134,7 @@ export default function Settings({ loaderData, actionData, params }: Route.Compo
             <h2 id="look" className="border-b border-line bg-paper px-6 py-3 font-semibold">
               {say('settings.look')}
             </h2>
-            <DressedPreview html={loaderData.html} dress={values} />
+            <ShopPreview html={loaderData.html} style={values} />
           </section>
           <section className="panel px-6 py-5" aria-labelledby="jobs">
             <h2 id="jobs" className="text-[16px] font-semibold">

@@ -52,7 +52,7 @@ export default function Displays({ loaderData: displays, params }: Route.Compone
           {say('show.scratch')}
         </Link>
       </div>
-      <Told shop={params.shop} told={manage.data} />
+      <Outcome shop={params.shop} outcome={manage.data} />
       <ul className="mt-5 grid grid-cols-[minmax(0,1fr)] gap-5 md:grid-cols-2 xl:grid-cols-3">
         {displays.map((card) => (
           <DisplayCard key={card.key} shop={params.shop} card={card} act={manage.Form} />
@@ -63,23 +63,23 @@ export default function Displays({ loaderData: displays, params }: Route.Compone
 }
 
 /** What was just done to a display, with the way back. */
-function Told({ shop, told }: { shop: string; told: Done | { problem: string } | undefined }) {
+function Outcome({ shop, outcome }: { shop: string; outcome: Done | { problem: string } | undefined }) {
   const manage = useFetcher<Done>({ key: 'manage' })
-  if (!told) return null
-  if ('problem' in told)
+  if (!outcome) return null
+  if ('problem' in outcome)
     return (
       <p role="alert" className="mt-3 font-semibold text-plum">
-        {told.problem}
+        {outcome.problem}
       </p>
     )
   return (
     <p role="status" className="mt-3 flex items-center gap-3">
-      {told.words}
-      {told.undo && (
+      {outcome.words}
+      {outcome.undo && (
         <manage.Form method="post" action={`/s/${shop}/show/manage`}>
           <input type="hidden" name="intent" value="putBack" />
-          <input type="hidden" name="key" value={told.undo.key} />
-          <input type="hidden" name="live" value={told.undo.live} />
+          <input type="hidden" name="key" value={outcome.undo.key} />
+          <input type="hidden" name="live" value={outcome.undo.live} />
           <button className="btn btn-quiet btn-sm">{say('show.undo')}</button>
         </manage.Form>
       )}
@@ -104,7 +104,7 @@ function DisplayCard({
     >
       <div
         className="relative h-56 overflow-hidden rounded-t-[13px] border-b border-line"
-        style={{ background: look.ground, color: look.ink, fontFamily: look.fonts || undefined }}
+        style={{ background: look.background, color: look.textColour, fontFamily: look.fonts || undefined }}
         inert
       >
         <ShadowHtml

@@ -14,11 +14,11 @@ import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
 import { FairGauge } from './FairGauge'
-import { MakeLive } from './MakeLive'
+import { PublishPanel } from './PublishPanel'
 import { measureBeside } from './measure'
 import { NameField } from './NameField'
 import { Sentence, type OpenPart } from './Sentence'
-import { Stage } from './stage/Stage'
+import { PreviewCanvas } from './preview/PreviewCanvas'
 import { useDraft } from './useDraft'
 import { useUndoKeys } from './useUndoKeys'
 import type { Route } from './+types/editor'
@@ -152,7 +152,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
           >
             {say('show.place')}
           </button>
-          <MakeLive view={view} open={panel === 'live'} setOpen={(on) => setPanel(on ? 'live' : null)} />
+          <PublishPanel view={view} open={panel === 'live'} setOpen={(on) => setPanel(on ? 'live' : null)} />
         </div>
         <div onPointerEnter={() => void loadStrip()} onFocus={() => void loadStrip()}>
           <Sentence configuration={draft} names={names} open={open} setOpen={setOpen} />
@@ -174,12 +174,12 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
         className={`grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)] ${picks ? 'lg:grid-cols-[minmax(0,1fr)_276px]' : ''}`}
       >
         <div className="flex min-h-[560px] min-w-0 flex-col lg:min-h-0">
-          <Stage
+          <PreviewCanvas
             view={view}
             draft={draft}
             change={change}
             shop={params.shop}
-            pageAddress={page && !ownPage ? `${at}/stage?page=${encodeURIComponent(page)}` : null}
+            pageAddress={page && !ownPage ? `${at}/preview?page=${encodeURIComponent(page)}` : null}
             measureIn={setBox}
           />
           {picks && (

@@ -2,7 +2,7 @@ import { isReserved, widthsToMeasure } from '../../core/display/reserve'
 import type { Measure } from '../../core/display/measures'
 import type { Arrangement } from '../../core/display/configuration'
 import type { RenderedDisplay } from '../../onsite/render'
-import { fillBox } from './stage/fillBox'
+import { fillBox } from './preview/fillBox'
 
 /** How high a display is at many widths where it stands: beside its own box, out of sight, in the page's own type. */
 export function measureBeside(box: HTMLElement, display: RenderedDisplay, layout: Arrangement): Measure[] {

@@ -48,7 +48,11 @@ export default function New({ loaderData: { looks, look, samples }, actionData }
             >
               <div
                 className="grid h-52 grid-cols-[minmax(0,1fr)_110px] overflow-hidden border-b border-line"
-                style={{ background: look.ground, color: look.ink, fontFamily: look.fonts || undefined }}
+                style={{
+                  background: look.background,
+                  color: look.textColour,
+                  fontFamily: look.fonts || undefined,
+                }}
                 inert
               >
                 <div className="overflow-hidden">

@@ -40,16 +40,16 @@ export default function Scratch({ loaderData: { code, action } }: Route.Componen
         </label>
         <fieldset className="flex flex-wrap gap-4">
           <legend className="sr-only">{say('show.scratchGround')}</legend>
-          {(['white', 'dark', 'coloured'] as const).map((ground, i) => (
-            <label key={ground} className="flex min-h-7 items-center gap-2">
+          {(['white', 'dark', 'coloured'] as const).map((background, i) => (
+            <label key={background} className="flex min-h-7 items-center gap-2">
               <input
                 type="radio"
-                name="ground"
-                value={ground}
+                name="background"
+                value={background}
                 defaultChecked={i === 0}
                 className="radio radio-sm"
               />
-              {say(`show.scratchOn.${ground}`)}
+              {say(`show.scratchOn.${background}`)}
             </label>
           ))}
         </fieldset>

@@ -5,7 +5,7 @@ import type { Route } from './+types/scratchPage'
 
 const asked = z.object({
   code: z.string().max(60_000),
-  ground: z.enum(['white', 'dark', 'coloured']),
+  background: z.enum(['white', 'dark', 'coloured']),
 })
 
 const looks = {
@@ -17,7 +17,7 @@ const looks = {
 /** A plain page with pasted code in it: only our own scripts run there, and it is nobody's origin. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   await requireShop(request, context, params.shop)
-  const { code, ground } = readForm(context, asked)
+  const { code, background } = readForm(context, asked)
   const { origin } = new URL(request.url)
   const own = `${origin} ${context.elogio.publicUrl}`
   const policy = [
@@ -30,7 +30,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     "frame-ancestors 'self'",
   ].join('; ')
   return new Response(
-    `<!doctype html><meta charset="utf-8"><meta name="viewport" content="width=device-width"><body style="margin:0;padding:32px;font:17px/1.5 system-ui,sans-serif;${looks[ground]}">${code}`,
+    `<!doctype html><meta charset="utf-8"><meta name="viewport" content="width=device-width"><body style="margin:0;padding:32px;font:17px/1.5 system-ui,sans-serif;${looks[background]}">${code}`,
     { headers: { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': policy } },
   )
 }

@@ -21,7 +21,7 @@ export function readLabelled(): Labelled[] {
       .split('\n')
       .filter((line) => line.trim() !== '' && !line.startsWith('#'))
       .map((line) => {
-        const [kind, language, rating, seconds, name, mailbox, ...words] = line.split(' | ')
+        const [kind, language, rating, seconds, name, email, ...words] = line.split(' | ')
         return {
           label,
           kind: kind!,
@@ -29,7 +29,7 @@ export function readLabelled(): Labelled[] {
           rating: Number(rating),
           fill_seconds: Number(seconds),
           author_name: name!,
-          author_email: mailbox!,
+          author_email: email!,
           body: words.join(' | '),
         }
       }),

@@ -68,8 +68,8 @@ export const shopProfileSchema = z.object({
   }),
   picture: pictureAddress,
   brand: colour,
-  ground: colour,
-  ink: colour,
+  background: colour,
+  textColour: colour,
   fonts: optional(200).refine((typed) => typed === '' || FAMILY_LIST.test(typed), {
     error: messageCode('setUp.error.fonts'),
   }),

@@ -9,7 +9,7 @@ export interface PickFacets {
   sources: Record<string, number>
   languages: Record<string, number>
   verified: number
-  worded: number
+  hasText: number
   /** What fits as it is. */
   all: number
 }
@@ -32,7 +32,7 @@ export function pickFacets(reviews: Pickable[], selection: Selection, page: Page
     sources: count(without({ sources: [] }), ({ source }) => [source]),
     languages: count(without({ languages: [] }), ({ language }) => [language]),
     verified: without({ verifiedOnly: true }).length,
-    worded: without({ withWords: true }).length,
+    hasText: without({ withWords: true }).length,
     all: without({}).length,
   }
 }

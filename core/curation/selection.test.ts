@@ -10,7 +10,7 @@ const stock = [
   showable(1, 500, { productSku: 'HK-2', verified: true, tags: ['gift'], language: 'de' }),
   showable(5, 200, { productSku: 'SM-L', language: 'en' }),
   showable(6, null, { source: 'manualEntry' }),
-  showable(3, 400, { productSku: 'HK-2', verified: true, worded: false, tags: ['course', 'gift'] }),
+  showable(3, 400, { productSku: 'HK-2', verified: true, hasText: false, tags: ['course', 'gift'] }),
   showable(4, 500, { language: 'en' }),
 ]
 const picked = (selection: Partial<Selection>, page?: Page) =>
@@ -79,7 +79,7 @@ test('each choice says how many it would let through with all else as it is', ()
     sources: { form: 1 },
     languages: { de: 1 },
     verified: 1,
-    worded: 1,
+    hasText: 1,
     all: 1,
   })
 })

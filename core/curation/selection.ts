@@ -33,7 +33,7 @@ export interface Pickable {
   source: string
   language: string | null
   verified: boolean
-  worded: boolean
+  hasText: boolean
 }
 
 /** Product and limit from the embed code. */
@@ -75,7 +75,7 @@ function answers(review: Pickable, selection: Selection): boolean {
     (sources.length === 0 || (sources as string[]).includes(review.source)) &&
     (languages.length === 0 || languages.includes(review.language ?? '')) &&
     (!verifiedOnly || review.verified) &&
-    (!withWords || review.worded)
+    (!withWords || review.hasText)
   )
 }
 

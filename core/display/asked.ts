@@ -9,11 +9,11 @@ export function readAsked(query: URLSearchParams): Asked {
   const product = query.get('product')?.trim()
   const limit = /^\d{1,3}$/.test(query.get('limit') ?? '') ? Number(query.get('limit')) : 0
   const language = customerLanguage(query.get('lang') ?? '')
-  const theme = query.get('theme')
+  const scheme = query.get('theme')
   return {
     ...(product && product.length <= SKU_LIMIT && { product }),
     ...(limit >= 1 && { limit: Math.min(limit, MOST_SHOWN) }),
     ...(language && { language }),
-    ...((theme === 'light' || theme === 'dark') && { theme }),
+    ...((scheme === 'light' || scheme === 'dark') && { scheme }),
   }
 }

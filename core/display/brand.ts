@@ -7,8 +7,8 @@ export interface BrandShades {
   edge: string
   /** Buttons that carry white text, 4.5:1 or better. */
   button: string
-  /** A ground that dark text reads on. */
-  ground: string
+  /** A background that dark text reads on. */
+  background: string
   /** Text on `fill`, 4.5:1 or better. */
   onFill: string
 }
@@ -35,7 +35,7 @@ export function brandShades(brand: string): BrandShades {
     fill: formatHex(colour),
     edge: darkened(colour, 3.2),
     button: darkened(colour, 7),
-    ground: formatHex({ ...colour, l: 0.976, c: Math.min(colour.c, 0.018) }),
+    background: formatHex({ ...colour, l: 0.976, c: Math.min(colour.c, 0.018) }),
     onFill: wcagContrast(INK, formatHex(colour)) >= 4.5 ? INK : '#ffffff',
   }
 }

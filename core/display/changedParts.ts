@@ -12,12 +12,12 @@ export function changedParts(before: Configuration, after: Configuration): (Sent
 
 /** The value of each part, for comparing two configurations. */
 function valuesOf(configuration: Configuration): Record<SentencePart | Setting, unknown> {
-  const { selection, layout, dress, placement, title } = configuration
+  const { selection, layout, theme, placement, title } = configuration
   return {
     ...selection,
     ...settingValues(configuration),
     layout: layout.kind,
-    dress: dress.ground === 'colour' ? dress.colour : dress.ground,
+    theme: theme.background === 'colour' ? theme.colour : theme.background,
     placement: placement.place,
     title: title.trim(),
   }

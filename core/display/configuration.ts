@@ -12,7 +12,7 @@ import {
   dateForms,
   ratingForms,
   glyphs,
-  grounds,
+  backgrounds,
   frames,
   WIDEST_SPACE,
   ROUNDEST,
@@ -76,8 +76,8 @@ const headingSchema = z.object({
 export type Heading = z.infer<typeof headingSchema>
 
 /** How it is styled. Colours are hex, empty for the one worked out from the shop's; spaces are CSS pixels. */
-const dressSchema = z.object({
-  ground: z.enum(grounds),
+const themeSchema = z.object({
+  background: z.enum(backgrounds),
   colour: colourOrNone,
   text: colourOrNone,
   accent: colourOrNone,
@@ -89,7 +89,7 @@ const dressSchema = z.object({
   inside: z.number().int().min(0).max(WIDEST_SPACE),
   around: z.number().int().min(0).max(WIDEST_SPACE),
 })
-export type Theme = z.infer<typeof dressSchema>
+export type Theme = z.infer<typeof themeSchema>
 
 const placementSchema = z.object({
   place: z.enum(places),
@@ -102,13 +102,13 @@ export type Placement = z.infer<typeof placementSchema>
 
 /** Everything that one version of a display says. `schema` numbers this shape, so that older ones can be read. */
 export const configurationSchema = z.object({
-  schema: z.literal(2),
+  schema: z.literal(3),
   title: z.string().max(DISPLAY_TITLE_LIMIT),
   selection: selectionSchema,
   layout: arrangementSchema,
   parts: partsSchema,
   heading: headingSchema,
-  dress: dressSchema,
+  theme: themeSchema,
   placement: placementSchema,
   /** What stands there when nothing fits. */
   whenEmpty: z.enum(['invitation', 'nothing']),

@@ -97,9 +97,9 @@ describe('what will change', () => {
     ['line', { heading: { line: 'And more' } }],
     ['summary', { heading: { average: false } }],
     ['button', { heading: { button: { words: 'Shop', url: 'https://wrenfield.example/' } } }],
-    ['accent', { dress: { accent: '#112233' } }],
-    ['frame', { dress: { frame: 'box' } }],
-    ['spaces', { dress: { density: 120 } }],
+    ['accent', { theme: { accent: '#112233' } }],
+    ['frame', { theme: { frame: 'box' } }],
+    ['spaces', { theme: { density: 120 } }],
     ['whenEmpty', { whenEmpty: 'nothing' }],
     ['description', { description: 'Praise' }],
     ['products', { selection: { products: { kind: 'chosen', skus: ['HK-2'] } } }],
@@ -135,11 +135,26 @@ describe('a configuration', () => {
     expect(readConfiguration(startingConfiguration)).toEqual(startingConfiguration)
   })
   test.each([
+    ['page', 'page'],
+    ['paper', 'light'],
+    ['ink', 'dark'],
+    ['colour', 'colour'],
+  ] as const)('of the second shape is read with the background it had: %s', (ground, background) => {
+    const {
+      theme: { background: _, ...dress },
+      ...others
+    } = draft
+    expect(readConfiguration({ ...others, schema: 2, dress: { ...dress, ground } })).toEqual({
+      ...draft,
+      theme: { ...draft.theme, background },
+    })
+  })
+  test.each([
     [{ ...draft, selection: { ...draft.selection, limit: 0 } }],
     [{ ...draft, layout: { ...draft.layout, kind: 'spiral' } }],
     [{ ...draft, layout: { ...draft.layout, marks: [700, 430, 900] } }],
     [{ ...draft, heading: { ...draft.heading, button: { words: 'Go', url: 'javascript:alert(1)' } } }],
-    [{ ...draft, dress: { ...draft.dress, colour: 'red;}body{display:none' } }],
+    [{ ...draft, theme: { ...draft.theme, colour: 'red;}body{display:none' } }],
   ])('that makes no sense is refused', (wrong) => {
     expect(configurationSchema.safeParse(wrong).success).toBe(false)
   })
@@ -209,7 +224,7 @@ describe('what a page asks', () => {
   test.each([
     [
       'product=HK-2&limit=3&lang=de-AT&theme=dark',
-      { product: 'HK-2', limit: 3, language: 'de', theme: 'dark' },
+      { product: 'HK-2', limit: 3, language: 'de', scheme: 'dark' },
     ],
     ['limit=900', { limit: 50 }],
     ['limit=-1&lang=xx&theme=pink&product=', {}],

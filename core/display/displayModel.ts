@@ -5,7 +5,7 @@ import { customerTranslate } from '../messages/customers'
 import { customerLanguage } from '../messages/customers/languages'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
-import { resolveTheme, type ResolvedTheme } from './theme'
+import { resolveTheme, type ColourScheme, type ResolvedTheme } from './theme'
 import type { Quotation } from './quotation'
 import { inAverages, type DisplayShop, type ShowableReview } from './showableReview'
 import { toQuotation } from './toQuotation'
@@ -20,7 +20,7 @@ export interface DisplayLinks {
 /** What the page that a display stands on asks for by its code. */
 export interface Asked extends Page {
   language?: string
-  theme?: 'light' | 'dark'
+  scheme?: ColourScheme
 }
 
 /** All that a display's output is made from. */
@@ -35,8 +35,8 @@ export interface DisplayModel {
   heading: Heading
   layout: Arrangement
   parts: Parts
-  dress: ResolvedTheme
-  theme: 'light' | 'dark' | null
+  theme: ResolvedTheme
+  scheme: ColourScheme | null
   /** The product that it is about, when it is one. */
   product: { sku: string; title: string } | null
   /** Of all customers' ratings in its scope, not only of those picked. */
@@ -89,8 +89,8 @@ export function displayModel({
     heading: configuration.heading,
     layout: configuration.layout,
     parts: configuration.parts,
-    dress: resolveTheme(configuration.dress, shop.site, asked.theme ?? null),
-    theme: asked.theme ?? null,
+    theme: resolveTheme(configuration.theme, shop.site, asked.scheme ?? null),
+    scheme: asked.scheme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
     tally: memoOf(scope, 'tally', () => tallyOf(scope.filter(inAverages))),
     publishableCount: scope.length,

@@ -14,14 +14,29 @@ const first = z.object({
   layout: z.enum(['list', 'grid']),
 })
 
+/** Before `theme` and `background` had these names. */
+const second = z.looseObject({
+  schema: z.literal(2),
+  dress: z.looseObject({ ground: z.string() }),
+})
+
 /**
  * Reads a configuration of any shape there has been, as the newest one.
  * @throws ZodError when it is none
  */
 export function readConfiguration(stored: unknown): Configuration {
-  const old = first.safeParse(stored)
-  if (!old.success) return configurationSchema.parse(stored)
-  const { title, selection, layout } = old.data
+  const oldest = first.safeParse(stored)
+  if (oldest.success) return fromFirst(oldest.data)
+  const older = second.safeParse(stored)
+  return configurationSchema.parse(older.success ? fromSecond(older.data) : stored)
+}
+
+function fromSecond({ dress: { ground, ...theme }, ...others }: z.infer<typeof second>): unknown {
+  const background = { paper: 'light', ink: 'dark' }[ground] ?? ground
+  return { ...others, schema: 3, theme: { ...theme, background } }
+}
+
+function fromFirst({ title, selection, layout }: z.infer<typeof first>): Configuration {
   const { limit, lowestRating, order } = selection
   return configurationSchema.parse({
     ...startingConfiguration,

@@ -10,7 +10,7 @@ export const sentenceParts = [
   'withWords',
   'order',
   'layout',
-  'dress',
+  'theme',
   'placement',
   'title',
 ] as const

@@ -13,7 +13,7 @@ export interface ShowableReview extends Pickable {
   /** When the order that proves the purchase was placed; null when unproven. */
   boughtAt: string | null
   /** What proves the purchase; null when nothing does. */
-  boughtBy: ProofMethod | 'invitation' | 'manual' | null
+  boughtBy: ProofMethod | 'reviewRequest' | 'manual' | null
   role: string
   company: string
   companyUrl: string

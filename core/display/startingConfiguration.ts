@@ -3,7 +3,7 @@ import type { Configuration } from './configuration'
 
 /** What a new display starts with. */
 export const startingConfiguration: Configuration = {
-  schema: 2,
+  schema: 3,
   title: '',
   selection: everything,
   layout: {
@@ -39,8 +39,8 @@ export const startingConfiguration: Configuration = {
     all: false,
     button: { words: '', url: '' },
   },
-  dress: {
-    ground: 'page',
+  theme: {
+    background: 'page',
     colour: '',
     text: '',
     accent: '',

@@ -8,36 +8,39 @@ import { contrastFaults, resolveTheme, isDark, legibleOn, textOn } from './theme
 const { site } = beeShop
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`)
 
-test('whatever the brand and the ground, a display can be read from the start', () => {
+test('whatever the brand and the background, a display can be read from the start', () => {
   fc.assert(
-    fc.property(hex, hex, fc.constantFrom('paper', 'ink', 'colour'), (brand, colour, ground) => {
-      const worn = resolveTheme(
-        { ...configured().dress, ground: ground as 'paper', colour },
+    fc.property(hex, hex, fc.constantFrom('light', 'dark', 'colour'), (brand, colour, background) => {
+      const used = resolveTheme(
+        { ...configured().theme, background: background as 'light', colour },
         { ...site, brand },
       )
-      expect(wcagContrast(worn.text!, worn.background!)).toBeGreaterThanOrEqual(4.5)
-      expect(wcagContrast(worn.accent.light, worn.background!)).toBeGreaterThanOrEqual(3)
+      expect(wcagContrast(used.text!, used.backgroundColour!)).toBeGreaterThanOrEqual(4.5)
+      expect(wcagContrast(used.accent.light, used.backgroundColour!)).toBeGreaterThanOrEqual(3)
       expect(
-        contrastFaults({ ...configured().dress, ground: ground as 'paper', colour }, { ...site, brand }),
+        contrastFaults(
+          { ...configured().theme, background: background as 'light', colour },
+          { ...site, brand },
+        ),
       ).toEqual([])
     }),
     { numRuns: 60 },
   )
 })
 
-describe('a colour that cannot be told from its ground', () => {
-  test('is named with its contrast, and mended by the nearest that can', () => {
-    const dress = { ...configured().dress, accent: '#f3e3b3' }
-    const [fault] = contrastFaults(dress, site)
+describe('a colour that cannot be told from its background', () => {
+  test('is named with its contrast, and legible by the nearest that can', () => {
+    const theme = { ...configured().theme, accent: '#f3e3b3' }
+    const [fault] = contrastFaults(theme, site)
     expect(fault).toMatchObject({ what: 'accent', needed: 3 })
     expect(fault!.ratio).toBeLessThan(1.3)
-    expect(contrastFaults({ ...dress, accent: fault!.mended }, site)).toEqual([])
+    expect(contrastFaults({ ...theme, accent: fault!.legible }, site)).toEqual([])
   })
-  test('is told of words on a ground of the owner’s too', () => {
-    const dress = { ...configured().dress, ground: 'colour' as const, colour: '#ffffff', text: '#cccccc' }
-    const [fault] = contrastFaults(dress, site)
+  test('is told of words on a background of the owner’s too', () => {
+    const theme = { ...configured().theme, background: 'colour' as const, colour: '#ffffff', text: '#cccccc' }
+    const [fault] = contrastFaults(theme, site)
     expect(fault!.what).toBe('text')
-    expect(wcagContrast(fault!.mended, '#ffffff')).toBeGreaterThanOrEqual(4.5)
+    expect(wcagContrast(fault!.legible, '#ffffff')).toBeGreaterThanOrEqual(4.5)
   })
   test('is left alone where it can', () => {
     expect(legibleOn('#123456', '#ffffff', 4.5)).toBe('#123456')
@@ -52,13 +55,13 @@ test('a light yellow grows warmer as it darkens, so that stars do not look like 
   expect(green! - blue!).toBeGreaterThan(30)
 })
 
-test('light and dark change places where the page’s code asks for it; the page’s own ground stays', () => {
-  const on = (ground: 'paper' | 'ink' | 'page', theme: 'light' | 'dark') =>
-    resolveTheme({ ...configured().dress, ground }, site, theme).ground
-  expect([on('paper', 'dark'), on('ink', 'light'), on('ink', 'dark'), on('page', 'dark')]).toEqual([
-    'ink',
-    'paper',
-    'ink',
+test('light and dark change places where the page’s code asks for it; the page’s own background stays', () => {
+  const on = (background: 'light' | 'dark' | 'page', scheme: 'light' | 'dark') =>
+    resolveTheme({ ...configured().theme, background }, site, scheme).background
+  expect([on('light', 'dark'), on('dark', 'light'), on('dark', 'dark'), on('page', 'dark')]).toEqual([
+    'dark',
+    'light',
+    'dark',
     'page',
   ])
   expect([isDark('#101a1d'), isDark('#fcf7eb')]).toEqual([true, false])
@@ -71,7 +74,7 @@ test('a shop’s colours hold their contrast whatever its brand is', () => {
     expect(wcagContrast(shades.button, '#ffffff')).toBeGreaterThanOrEqual(4.5)
     expect(wcagContrast(shades.edge, '#ffffff')).toBeGreaterThanOrEqual(3)
     expect(wcagContrast(shades.onFill, shades.fill)).toBeGreaterThanOrEqual(4.5)
-    expect(wcagContrast('#13262c', shades.ground)).toBeGreaterThanOrEqual(4.5)
+    expect(wcagContrast('#13262c', shades.background)).toBeGreaterThanOrEqual(4.5)
   }
   expect(() => brandShades('honey')).toThrow(RangeError)
 })

@@ -3,17 +3,19 @@ import type { Theme } from './configuration'
 
 /** As read from the shop's site. Colours are hex, corners are CSS pixels. */
 export interface SiteStyle {
-  ground: string
-  ink: string
+  background: string
+  textColour: string
   brand: string
   corners: number
 }
 
+export type ColourScheme = 'light' | 'dark'
+
 /** Colours are hex. */
 export interface ResolvedTheme {
-  ground: Theme['ground']
+  background: Theme['background']
   /** Null is transparent. */
-  background: string | null
+  backgroundColour: string | null
   /** Null inherits the page's colour. */
   text: string | null
   /** Of ratings and links, on a light and on a dark background. */
@@ -26,10 +28,10 @@ export interface ResolvedTheme {
   around: number
 }
 
-export const PAPER = '#ffffff'
-export const INK = '#16211f'
-const PAPER_TEXT = '#1b1a17'
-const INK_TEXT = '#eef1ec'
+export const LIGHT_BACKGROUND = '#ffffff'
+export const DARK_BACKGROUND = '#16211f'
+const DARK_TEXT = '#1b1a17'
+const LIGHT_TEXT = '#eef1ec'
 
 /** WCAG 2.2: text (1.4.3) and graphics that mean something (1.4.11). */
 export const TEXT_RATIO = 4.5
@@ -41,10 +43,10 @@ const YELLOWS = { from: 55, to: 118, towards: 47 }
 const STEP = 0.01
 
 /** The nearest shade with a contrast ratio: darker on light backgrounds, lighter on dark ones. */
-export function legibleOn(colour: string, ground: string, ratio: number): string {
-  if (wcagContrast(colour, ground) >= ratio) return formatHex(parse(colour)!)
+export function legibleOn(colour: string, background: string, ratio: number): string {
+  if (wcagContrast(colour, background) >= ratio) return formatHex(parse(colour)!)
   const start: Oklch = { h: 0, ...toOklch(parse(colour)!) }
-  const down = wcagContrast(ground, '#000000') > wcagContrast(ground, '#ffffff')
+  const down = wcagContrast(background, '#000000') > wcagContrast(background, '#ffffff')
   const hue = start.h!
   const isYellow = down && hue > YELLOWS.from && hue < YELLOWS.to && start.c > 0.05
   for (let l = start.l; l >= 0 && l <= 1; l += down ? -STEP : STEP) {
@@ -59,50 +61,51 @@ export function legibleOn(colour: string, ground: string, ratio: number): string
       'oklch',
     )
     const hex = formatHex(shade)
-    if (wcagContrast(hex, ground) >= ratio) return hex
+    if (wcagContrast(hex, background) >= ratio) return hex
   }
   return down ? '#000000' : '#ffffff'
 }
 
-export const isDark = (ground: string): boolean =>
-  wcagContrast(ground, '#ffffff') > wcagContrast(ground, '#000000')
+export const isDark = (background: string): boolean =>
+  wcagContrast(background, '#ffffff') > wcagContrast(background, '#000000')
 
 /** The text colour for a background: soft if the contrast allows it, otherwise pure black or white. */
-export function textOn(ground: string): string {
-  const [soft, pure] = isDark(ground) ? [INK_TEXT, '#ffffff'] : [PAPER_TEXT, '#000000']
-  return wcagContrast(soft, ground) >= TEXT_RATIO ? soft : pure
+export function textOn(background: string): string {
+  const [soft, pure] = isDark(background) ? [LIGHT_TEXT, '#ffffff'] : [DARK_TEXT, '#000000']
+  return wcagContrast(soft, background) >= TEXT_RATIO ? soft : pure
 }
 
-/** @param theme from the embed code */
+/** @param scheme what the embed code asks for */
 export function resolveTheme(
-  dress: Theme,
+  theme: Theme,
   site: SiteStyle,
-  theme: 'light' | 'dark' | null = null,
+  scheme: ColourScheme | null = null,
 ): ResolvedTheme {
-  const ground =
-    theme !== null && (dress.ground === 'paper' || dress.ground === 'ink')
-      ? theme === 'dark'
-        ? 'ink'
-        : 'paper'
-      : dress.ground
-  const background = { page: null, paper: PAPER, ink: INK, colour: dress.colour || site.brand }[ground]
-  const accentOn = (on: string) => dress.accent || legibleOn(site.brand, on, GRAPHIC_RATIO + 0.4)
-  const pageIsDark = isDark(site.ground)
+  const isSwitchable = theme.background === 'light' || theme.background === 'dark'
+  const background = scheme !== null && isSwitchable ? scheme : theme.background
+  const backgroundColour = {
+    page: null,
+    light: LIGHT_BACKGROUND,
+    dark: DARK_BACKGROUND,
+    colour: theme.colour || site.brand,
+  }[background]
+  const accentOn = (on: string) => theme.accent || legibleOn(site.brand, on, GRAPHIC_RATIO + 0.4)
+  const pageIsDark = isDark(site.background)
   return {
-    ground,
     background,
-    text: background && ((ground === 'colour' && dress.text) || textOn(background)),
-    accent: background
-      ? { light: accentOn(background), dark: accentOn(background) }
+    backgroundColour,
+    text: backgroundColour && ((background === 'colour' && theme.text) || textOn(backgroundColour)),
+    accent: backgroundColour
+      ? { light: accentOn(backgroundColour), dark: accentOn(backgroundColour) }
       : {
-          light: accentOn(pageIsDark ? PAPER : site.ground),
-          dark: accentOn(pageIsDark ? site.ground : INK),
+          light: accentOn(pageIsDark ? LIGHT_BACKGROUND : site.background),
+          dark: accentOn(pageIsDark ? site.background : DARK_BACKGROUND),
         },
-    frame: dress.frame,
-    corners: dress.corners ?? site.corners,
-    density: dress.density / 100,
-    inside: dress.inside,
-    around: dress.around,
+    frame: theme.frame,
+    corners: theme.corners ?? site.corners,
+    density: theme.density / 100,
+    inside: theme.inside,
+    around: theme.around,
   }
 }
 
@@ -111,17 +114,17 @@ export interface ContrastFault {
   what: 'text' | 'accent'
   ratio: number
   needed: number
-  mended: string
+  legible: string
 }
 
-export function contrastFaults(dress: Theme, site: SiteStyle): ContrastFault[] {
-  const { background, text, accent } = resolveTheme(dress, site)
-  const ground = background ?? site.ground
+export function contrastFaults(theme: Theme, site: SiteStyle): ContrastFault[] {
+  const { backgroundColour, text, accent } = resolveTheme(theme, site)
+  const background = backgroundColour ?? site.background
   const pairs = [
-    { what: 'text' as const, colour: text ?? site.ink, needed: TEXT_RATIO },
+    { what: 'text' as const, colour: text ?? site.textColour, needed: TEXT_RATIO },
     {
       what: 'accent' as const,
-      colour: isDark(ground) ? accent.dark : accent.light,
+      colour: isDark(background) ? accent.dark : accent.light,
       needed: GRAPHIC_RATIO,
     },
   ]
@@ -129,8 +132,8 @@ export function contrastFaults(dress: Theme, site: SiteStyle): ContrastFault[] {
     .map(({ what, colour, needed }) => ({
       what,
       needed,
-      ratio: wcagContrast(colour, ground),
-      mended: legibleOn(colour, ground, needed),
+      ratio: wcagContrast(colour, background),
+      legible: legibleOn(colour, background, needed),
     }))
     .filter(({ ratio, needed }) => ratio < needed)
 }

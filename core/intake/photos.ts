@@ -20,7 +20,7 @@ export const photoRefusals = [
 ] as const
 export type PhotoRefusal = (typeof photoRefusals)[number]
 
-/** A photo that a form refers to by the key it was staged under, with what its writer says it shows. */
+/** A photo that a form refers to by the key it was uploaded under, with what its writer says it shows. */
 export interface PhotoRef {
   key: string
   alt: string

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { mailboxKey } from './mailbox'
+import { emailKeyOf } from './emailKey'
 import { matchOrder, type OrderLine } from './matchOrder'
 import { orderNumberKey } from './orderNumber'
 import { namesAgree } from './personName'
@@ -17,7 +17,7 @@ const line: OrderLine = {
 }
 const claim = {
   authorName: 'Piotr Lis',
-  provenMailbox: '',
+  provenEmail: '',
   orderNumber: 'wb 2091',
   product: 'HK-2',
   writtenAt: '2026-04-01T08:00:00Z',
@@ -132,7 +132,7 @@ describe('matching an order', () => {
   })
 })
 
-describe('mailboxes', () => {
+describe('email addresses', () => {
   test.each([
     'piotr.lis@post.example',
     ' Piotr.Lis@POST.example ',
@@ -140,30 +140,30 @@ describe('mailboxes', () => {
     'mailto:piotr.lis@post.example?subject=hello',
     'piotr.lis+reviews@post.example',
   ])('%s is the same', (typed) => {
-    expect(mailboxKey(typed)).toBe('piotr.lis@post.example')
+    expect(emailKeyOf(typed)).toBe('piotr.lis@post.example')
   })
   test.each(['', 'n/a', '-', 'piotr', '@post.example', 'a b@post.example', 'piotr@post'])(
     '%s is none',
     (typed) => {
-      expect(mailboxKey(typed)).toBe('')
+      expect(emailKeyOf(typed)).toBe('')
     },
   )
   test('dots count, other domains are others, and a domain is one in either script', () => {
-    expect(mailboxKey('piotrlis@post.example')).not.toBe(mailboxKey('piotr.lis@post.example'))
-    expect(mailboxKey('piotr.lis@post.test')).not.toBe(mailboxKey('piotr.lis@post.example'))
-    expect(mailboxKey('a@bücher.example')).toBe(mailboxKey('a@xn--bcher-kva.example'))
+    expect(emailKeyOf('piotrlis@post.example')).not.toBe(emailKeyOf('piotr.lis@post.example'))
+    expect(emailKeyOf('piotr.lis@post.test')).not.toBe(emailKeyOf('piotr.lis@post.example'))
+    expect(emailKeyOf('a@bücher.example')).toBe(emailKeyOf('a@xn--bcher-kva.example'))
   })
 })
 
-describe('by mailbox', () => {
-  const mine = { provenMailbox: 'Piotr.Lis+shop@post.example', authorName: 'Someone Else' }
+describe('by email address', () => {
+  const mine = { provenEmail: 'Piotr.Lis+shop@post.example', authorName: 'Someone Else' }
   test('the writer’s own proves it whatever the name and number say', () => {
     expect(match({ ...mine, orderNumber: '' })).toBe(1)
     expect(match({ ...mine, orderNumber: 'WB-1' })).toBe(1)
   })
-  test('two without a mailbox are not one', () => {
-    expect(match({ provenMailbox: '', authorName: 'X Y' }, { email: '' })).toBe('otherName')
-    expect(match({ provenMailbox: 'n/a', authorName: 'X Y', orderNumber: '' }, { email: 'n/a' })).toBe(
+  test('two without an email address are not one', () => {
+    expect(match({ provenEmail: '', authorName: 'X Y' }, { email: '' })).toBe('otherName')
+    expect(match({ provenEmail: 'n/a', authorName: 'X Y', orderNumber: '' }, { email: 'n/a' })).toBe(
       'noNumber',
     )
   })

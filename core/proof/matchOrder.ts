@@ -1,5 +1,5 @@
 import { dayIn } from '../formats/dates'
-import { mailboxKey } from './mailbox'
+import { emailKeyOf } from './emailKey'
 import { orderNumberKey } from './orderNumber'
 import { namesAgree } from './personName'
 
@@ -22,7 +22,7 @@ export interface OrderLine {
 export interface Claim {
   authorName: string
   /** A confirmed email address; otherwise empty. */
-  provenMailbox: string
+  provenEmail: string
   orderNumber: string
   /** SKU or title; empty for the shop in general. */
   product: string
@@ -58,9 +58,9 @@ const dayOf = (timeZone: string, moment: string) =>
  */
 export function matchOrder(claim: Claim, lines: OrderLine[], timeZone: string): OrderMatch {
   const number = orderNumberKey(claim.orderNumber)
-  const mailbox = mailboxKey(claim.provenMailbox)
+  const emailKey = emailKeyOf(claim.provenEmail)
   const own = lines.flatMap((line): { line: OrderLine; by: ProofMethod }[] => {
-    if (mailbox && mailboxKey(line.email) === mailbox) return [{ line, by: 'mailbox' }]
+    if (emailKey && emailKeyOf(line.email) === emailKey) return [{ line, by: 'mailbox' }]
     const numbered = number !== '' && orderNumberKey(line.orderNumber) === number
     return numbered && namesAgree(claim.authorName, line.name) ? [{ line, by: 'orderNumber' }] : []
   })

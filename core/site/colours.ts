@@ -4,8 +4,8 @@ import { isUsed, type Declaration } from './css'
 /** The colours of a page, as hex. */
 export interface SiteColours {
   /** What stands behind its words. */
-  ground: string
-  ink: string
+  background: string
+  textColour: string
   /** The likeliest brand colour, or null when the page has none but greys. */
   brand: string | null
   /** Others that stand out, the likelier first; the brand colour is the first. */
@@ -51,7 +51,7 @@ function weightOf({ selector, property }: Declaration): number {
 }
 
 /**
- * Ground, ink and brand colour of a page, from what its style sheets and its own statements (theme colours) say.
+ * Background, text colour and brand colour of a page, from what its style sheets and its own statements (theme colours) say.
  * A colour scores by where it is used, times its chroma; greys are no brand.
  * @param used the classes on the page: what a framework brings along for others hardly counts
  */
@@ -60,8 +60,8 @@ export function coloursOf(
   stated: (string | null)[],
   used: ReadonlySet<string>,
 ): SiteColours {
-  const ground = ofPage(declarations, ['background', 'background-color']) ?? WHITE
-  const ink = ofPage(declarations, ['color'])
+  const background = ofPage(declarations, ['background', 'background-color']) ?? WHITE
+  const textColour = ofPage(declarations, ['color'])
   const weighed: { colour: Color; lab: Color; weight: number }[] = []
   const add = (colour: Color, weight: number) => {
     const lab = toOklab(colour)
@@ -84,15 +84,20 @@ export function coloursOf(
       ({ colour, weight }) =>
         weight > 0 &&
         chroma(colour) > GREY &&
-        apart(colour, parse(ground)!) > SAME &&
+        apart(colour, parse(background)!) > SAME &&
         formatHex(colour) !== LINK_BLUE,
     )
     .toSorted((a, b) => b.weight * (LEVELLING + chroma(b.colour)) - a.weight * (LEVELLING + chroma(a.colour)))
     .slice(0, CANDIDATES_MOST)
     .map(({ colour }) => formatHex(colour))
   return {
-    ground,
-    ink: ink && wcagContrast(ink, ground) >= 4.5 ? ink : wcagContrast(INK, ground) >= 4.5 ? INK : WHITE,
+    background,
+    textColour:
+      textColour && wcagContrast(textColour, background) >= 4.5
+        ? textColour
+        : wcagContrast(INK, background) >= 4.5
+          ? INK
+          : WHITE,
     brand: candidates[0] ?? null,
     candidates,
   }

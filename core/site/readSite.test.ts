@@ -34,7 +34,7 @@ test('name, words, language, colours and type are read from the page and its she
     domain: 'tarn-and-thistle.example',
     fonts: { body: '"Alder Text", Georgia, serif', heading: '"Alder Display", serif' },
   })
-  expect(reading.colours).toMatchObject({ ground: '#faf7f0', ink: '#222222', brand: '#2f6b4f' })
+  expect(reading.colours).toMatchObject({ background: '#faf7f0', textColour: '#222222', brand: '#2f6b4f' })
   expect(reading.colours.candidates).not.toContain('#ff0000')
   expect(reading.colours.candidates).not.toContain('#ff00ff')
 })
@@ -82,7 +82,7 @@ test('a manifest gives what the page does not', () => {
 
 test('a page of greys has no brand colour, and nothing is invented for it', () => {
   const { colours, fonts, language, description } = read('<p>Hi</p>', ['a{color:#333}body{background:#eee}'])
-  expect(colours).toEqual({ ground: '#eeeeee', ink: '#1b1a17', brand: null, candidates: [] })
+  expect(colours).toEqual({ background: '#eeeeee', textColour: '#1b1a17', brand: null, candidates: [] })
   expect({ fonts, language, description }).toEqual({
     fonts: { body: null, heading: null },
     language: null,
@@ -90,14 +90,14 @@ test('a page of greys has no brand colour, and nothing is invented for it', () =
   })
 })
 
-test('ink that cannot be read on the ground is not taken', () => {
-  expect(read('', ['body{background:#101820;color:#222}']).colours.ink).toBe('#ffffff')
+test('a text colour that cannot be read on the background is not taken', () => {
+  expect(read('', ['body{background:#101820;color:#222}']).colours.textColour).toBe('#ffffff')
 })
 
 test.each(['}}}{{{', 'a{color:', '@media{', 'body{background:var(--a)}:root{--a:var(--b);--b:var(--a)}'])(
   'broken CSS %s harms nothing',
   (css) => {
-    expect(read('<title>Osier</title>', [css]).colours.ground).toBe('#ffffff')
+    expect(read('<title>Osier</title>', [css]).colours.background).toBe('#ffffff')
   },
 )
 
@@ -134,8 +134,8 @@ test.each([
   ['rgba(0, 0, 0, .5)', '#ffffff'],
   ['url(red.png) #faf7f0', '#faf7f0'],
   ['transparent', '#ffffff'],
-])('a ground of %s is read as %s', (value, ground) => {
-  expect(read('', [`body{background:${value}}`]).colours.ground).toBe(ground)
+])('a background of %s is read as %s', (value, background) => {
+  expect(read('', [`body{background:${value}}`]).colours.background).toBe(background)
 })
 
 test.each([

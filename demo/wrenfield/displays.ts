@@ -47,7 +47,7 @@ export const displays: DisplayStory[] = [
       title: 'What the season said',
       selection: { ...start.selection, limit: 9, ratings: [4, 5], order: 'highest' },
       layout: { ...start.layout, kind: 'carousel' },
-      dress: { ...start.dress, ground: 'colour', colour: '#f3e3b3', frame: 'none' },
+      theme: { ...start.theme, background: 'colour', colour: '#f3e3b3', frame: 'none' },
     },
     false,
   ),

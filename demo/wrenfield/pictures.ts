@@ -1,5 +1,5 @@
-const svg = (ground: string, drawing: string) =>
-  `<svg xmlns="http://www.w3.org/2000/svg" width="256" height="256" viewBox="0 0 64 64"><rect width="64" height="64" fill="${ground}"/>${drawing}</svg>`
+const svg = (background: string, drawing: string) =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="256" height="256" viewBox="0 0 64 64"><rect width="64" height="64" fill="${background}"/>${drawing}</svg>`
 
 const box = (x: number, y: number, width: number, height: number, fill: string) =>
   `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="1.5" fill="${fill}"/>`
@@ -104,7 +104,7 @@ export const pictures = {
 }
 
 function face(
-  ground: string,
+  background: string,
   skin: string,
   hair: string,
   cut: 'short' | 'long' | 'bun' | 'cap',
@@ -117,7 +117,7 @@ function face(
     cap: shape('M17 24c0-16 30-16 30 0z', hair) + box(40, 22, 14, 3, hair),
   }
   return svg(
-    ground,
+    background,
     shape('M10 64c0-24 44-24 44 0z', clothes) +
       box(27, 36, 10, 10, skin) +
       (cut === 'long' ? hairs.long : '') +

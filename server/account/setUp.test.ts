@@ -13,8 +13,8 @@ const profile = (more: Record<string, string> = {}) =>
   shopProfileSchema.parse({
     name: 'Tarn & Thistle',
     brand: 'teal',
-    ground: '#FAF7F0',
-    ink: '#222',
+    background: '#FAF7F0',
+    textColour: '#222',
     locale: 'de',
     time_zone: 'Europe/Berlin',
     own_domains: 'https://www.Tarn-and-Thistle.example/shop, blumen.example',
@@ -34,13 +34,13 @@ async function withShop() {
   return { services, made, member: known!.member, shop: known!.shops[0]! }
 }
 
-test('from nothing there is a shop with its dress, a form, a draft with samples, and its owner is signed in', async () => {
+test('from nothing there is a shop with its theme, a form, a draft with samples, and its owner is signed in', async () => {
   const { services, made, shop } = await withShop()
   expect(made.slug).toBe('tarn-thistle')
   expect(shop).toMatchObject({
     name: 'Tarn & Thistle',
     brand: '#008080',
-    ground: '#faf7f0',
+    background: '#faf7f0',
     languages: ['de'],
     ownDomains: ['tarn-and-thistle.example', 'blumen.example'],
     replyName: 'Tarn & Thistle',

@@ -46,7 +46,7 @@ test('emails go ninety days after they were queued, unless they still wait', asy
     shop_id: shop.id,
     kind: 'confirm',
     recipient: 'anna@post.example',
-    mailbox: 'anna@post.example',
+    email_key: 'anna@post.example',
     sender_name: '',
     language: 'en',
     subject: '',

@@ -13,7 +13,7 @@ import type { Shop } from '../data/shops'
 import { jobKinds } from '../jobKinds'
 import { startJobRunner } from '../jobs/runner'
 import { MailRefused } from '../mail/mailer'
-import { stagePhoto, type Staged } from '../media/stagePhoto'
+import { storePendingPhoto, type StoredPhoto } from '../media/pendingPhotos'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { reviewPolicy } from '../publishing/reviewPolicy'
@@ -87,7 +87,7 @@ describe('the mail that asks to confirm', () => {
     await post()
     expect(sent).toHaveLength(1)
   })
-  test('does not go out for spam, nor a fifth time in a day to one mailbox', async () => {
+  test('does not go out for spam, nor a fifth time in a day to one email address', async () => {
     await written({ body: 'Free casino bonus at spins.example, message me, earn cash today' })
     expect(sent).toEqual([])
     for (let i = 0; i < 6; i++)
@@ -97,7 +97,7 @@ describe('the mail that asks to confirm', () => {
       })
     expect(sent).toHaveLength(4)
   })
-  test('is tried again under the same Message-ID, and given up where the mailbox is refused', async () => {
+  test('is tried again under the same Message-ID, and given up where the email address is refused', async () => {
     refuse = () => {
       throw new MailRefused('not now', false)
     }
@@ -125,7 +125,7 @@ describe('the mail that asks to confirm', () => {
 })
 
 describe('confirming', () => {
-  test('opening the link does nothing; pressing the button does, and proves the purchase of that mailbox', async () => {
+  test('opening the link does nothing; pressing the button does, and proves the purchase of that email address', async () => {
     const { publicId, link } = await written({ product: 'HK-2', author_name: 'Somebody' })
     for (let i = 0; i < 3; i++) expect((await confirmView(services, link))!.confirmed).toBe(false)
     expect((await found(publicId)).verified).toBe(false)
@@ -148,7 +148,7 @@ describe('confirming', () => {
       ),
     ).toBe(1)
   })
-  test('a mailbox confirmed once confirms no other review that somebody types it into', async () => {
+  test('an email address confirmed once confirms no other review that somebody types it into', async () => {
     const first = await written({ author_name: 'Somebody' })
     await confirmEmail(services, first.link)
     const second = await send(services, 'wrenfield', {
@@ -186,7 +186,7 @@ describe('confirming', () => {
     await confirmEmail(services, link)
     expect([(await found(publicId)).state, await kindsOf(publicId)]).toEqual(['held', ['personal']])
   })
-  test('only verified buyers: the mailbox of an order goes on, another stays held with its reason', async () => {
+  test('only verified buyers: the email address of an order goes on, another stays held with its reason', async () => {
     await askFor('buyers')
     const buyer = await written({ author_name: 'P' })
     await confirmEmail(services, buyer.link)
@@ -248,7 +248,7 @@ describe('the customer’s own page', () => {
   test('a change can leave a photo out and bring one; until it is decided visitors see what they saw', async () => {
     const form = (await findFormBySlug(services.db, 'wrenfield'))!
     const stage = async (side: number) =>
-      ((await stagePhoto(services, form, await phonePhoto(side, side))) as Staged).key
+      ((await storePendingPhoto(services, form, await phonePhoto(side, side))) as StoredPhoto).key
     const media = [
       { key: await stage(31), alt: 'one' },
       { key: await stage(32), alt: 'two' },

@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { customerTranslate } from '../../core/messages/customers'
 import { customerLanguage, type CustomerLanguage } from '../../core/messages/customers/languages'
 import { greeting } from '../../core/messages/customers/greeting'
-import { isAddress } from '../../core/proof/mailbox'
+import { isAddress } from '../../core/proof/emailKey'
 import { appendDecision } from '../data/decisions'
 import { mailsTo } from '../data/mails'
 import type { Member } from '../data/members'
@@ -147,7 +147,7 @@ async function confirm(
 ): Promise<void> {
   const proof = review.verified
     ? null
-    : await proveBuyer(trx, shop, { ...review, provenMailbox: review.address, writtenAt: review.receivedAt })
+    : await proveBuyer(trx, shop, { ...review, provenEmail: review.address, writtenAt: review.receivedAt })
   const verified = review.verified || (proof !== null && proof.line !== null)
   const { open, state, unconfirmed } = openReasons(review, { confirmed: true, verified })
   const before = await readDecisionState(trx, shop.id, review.id)

@@ -7,7 +7,7 @@ import { customerLanguage, type CustomerLanguage } from '../../core/messages/cus
 import { findFormBySlug, type Form } from '../data/forms'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { findShop, productsOfShop, type Product, type Shop } from '../data/shops'
-import { stagedPhotos } from '../media/stagePhoto'
+import { pendingPhotos } from '../media/pendingPhotos'
 import type { Services } from '../services'
 import { hashToken, issueFormToken, readFormToken } from './formToken'
 import { askForWork, workDone } from './proofOfWork'
@@ -71,7 +71,7 @@ export async function submitForm(
     writtenAt: null,
     arrivesAs: 'waiting',
     about: nothingAbout,
-    photos: await stagedPhotos(services, form, submission.media),
+    photos: await pendingPhotos(services, form, submission.media),
     note: '',
     customerLanguage: language,
     consent: {
@@ -87,7 +87,7 @@ export async function hasLostPhotos(
   { form }: CustomerForm,
   { media, token }: Submission,
 ): Promise<boolean> {
-  if ((await stagedPhotos(services, form, media)).length === media.length) return false
+  if ((await pendingPhotos(services, form, media)).length === media.length) return false
   return !token || !(await findReceipt(services.db, form.shopId, { tokenHash: hashToken(token) }))
 }
 

@@ -19,7 +19,7 @@ import { findReview, versionWords, type FullReview, type VersionWords } from '..
 import { findShop, type Shop } from '../data/shops'
 import { findToken } from '../data/tokens'
 import { writing } from '../data/writing'
-import { stagedPhotos } from '../media/stagePhoto'
+import { pendingPhotos } from '../media/pendingPhotos'
 import { digestOfVersion } from '../moderation/digest'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
@@ -121,11 +121,11 @@ async function photosChosen(
   refs: PhotoRef[],
 ): Promise<PhotoOfVersion[]> {
   const kept = new Map(photos.map(({ publicId, id }) => [publicId, id]))
-  const staged = form ? await stagedPhotos(services, form, refs) : []
+  const stored = form ? await pendingPhotos(services, form, refs) : []
   return refs.flatMap(({ key }): PhotoOfVersion[] => {
     const id = kept.get(key)
     if (id !== undefined) return [{ id }]
-    const photo = staged.find((one) => one.key === key)
+    const photo = stored.find((one) => one.key === key)
     return photo ? [{ ...photo, publicId: services.newId() }] : []
   })
 }

@@ -7,7 +7,7 @@ import type { Member } from '../data/members'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import { showableReviews } from '../data/showableReviews'
 import type { Shop } from '../data/shops'
-import { stagePhoto, type Staged } from '../media/stagePhoto'
+import { storePendingPhoto, type StoredPhoto } from '../media/pendingPhotos'
 import { savePhotoDescription } from '../moderation/notesAndDrafts'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
@@ -33,7 +33,7 @@ beforeEach(async () => {
 
 const bought = { order_number: 'WB-2091', product: 'HK-2' }
 const stage = async (side = 50) =>
-  (await stagePhoto(services, form, await phonePhoto(side, side + 10))) as Staged
+  (await storePendingPhoto(services, form, await phonePhoto(side, side + 10))) as StoredPhoto
 const refs = async (count: number) =>
   Promise.all(
     Array.from({ length: count }, async (_, i) => ({ key: (await stage(40 + i)).key, alt: `Side ${i}` })),
@@ -56,7 +56,7 @@ describe('on the way in', () => {
       ['Side 1', 51, 41],
       ['Side 2', 52, 42],
     ])
-    expect(await services.db('staged_photo').pluck('key')).toEqual([])
+    expect(await services.db('pending_photo').pluck('key')).toEqual([])
   })
   test('from somebody who is not a verified buyer they are held, and only they', async () => {
     const stranger = { author_name: 'Somebody', author_email: 'some@body.example' }

@@ -141,7 +141,7 @@ test('without consent it is for the shop alone, with the words she was asked', a
   })
 })
 
-test('a mailbox is one customer, whatever its case', async () => {
+test('an email address is one customer, whatever its case', async () => {
   await send(services, 'wrenfield', { author_email: 'Piotr@Lis.example' })
   await send(services, 'wrenfield', { author_email: 'piotr@lis.example' })
   expect(await services.db('customer').pluck('address')).toEqual(['Piotr@Lis.example'])

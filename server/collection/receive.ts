@@ -40,7 +40,7 @@ export async function receive(
   if (earlier) return earlier
 
   const receivedAt = services.now().toISOString()
-  const proof = await proveBuyer(db, shop, { ...candidate, provenMailbox: '', writtenAt: receivedAt })
+  const proof = await proveBuyer(db, shop, { ...candidate, provenEmail: '', writtenAt: receivedAt })
   const publicId = services.newId()
   const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
   const {
@@ -91,7 +91,7 @@ export async function receive(
     customer: candidate.authorEmail
       ? {
           publicId: services.newId(),
-          mailbox: candidate.authorEmail.trim().toLowerCase(),
+          emailKey: candidate.authorEmail.trim().toLowerCase(),
           address: candidate.authorEmail,
         }
       : null,

@@ -95,7 +95,7 @@ export async function keepConfirmation(
       unconfirmed: outcome.unconfirmed,
       revision: trx.raw('revision + 1'),
       // What the shop wrote down is the customer's own from now on, and counts.
-      counted: true,
+      in_averages: true,
       ...(outcome.proof && { verified: true, proof_failure: null }),
       ...(outcome.proofFailure && review.source === 'form' && { proof_failure: outcome.proofFailure }),
     })

@@ -35,7 +35,7 @@ export interface Provable {
   authorName: string
   orderNumber: string
   /** Confirmed; empty otherwise. */
-  provenMailbox: string
+  provenEmail: string
   productSku: string
   receivedAt: string
   verificationId: number | null
@@ -73,7 +73,7 @@ export async function provableReviews(
       publicId: 'review.public_id',
       authorName: 'review_version.author_name',
       orderNumber: 'review.claimed_order',
-      provenMailbox: db.raw(
+      provenEmail: db.raw(
         "CASE WHEN review.confirmed_at IS NULL THEN '' ELSE ifnull(customer.address, '') END",
       ),
       productSku: db.raw("ifnull(product.sku, '')"),

@@ -14,8 +14,8 @@ export interface LaneFilter {
   /** '' for those whose language is not known. */
   language: string | null
   verified: boolean | null
-  worded: boolean | null
-  owed: boolean | null
+  hasText: boolean | null
+  needsReply: boolean | null
   /** -1 for an unknown tag. */
   tagId: number | null
   /** Received from this moment on, and before that one. */
@@ -33,8 +33,8 @@ export const wholeLane = (state: ReviewState): LaneFilter => ({
   source: null,
   language: null,
   verified: null,
-  worded: null,
-  owed: null,
+  hasText: null,
+  needsReply: null,
   tagId: null,
   from: null,
   before: null,
@@ -44,13 +44,13 @@ export const wholeLane = (state: ReviewState): LaneFilter => ({
 
 /** Each column has its own index within a list, and is part of the counters. */
 const columns = {
-  rating: 'rated',
-  productId: 'about',
+  rating: 'rating_stars',
+  productId: 'product_key',
   source: 'source',
   language: 'language',
   verified: 'verified',
-  worded: 'worded',
-  owed: 'owed',
+  hasText: 'has_text',
+  needsReply: 'needs_reply',
 } as const
 export type CountedPart = keyof typeof columns
 export const countedParts = Object.keys(columns) as CountedPart[]
@@ -85,9 +85,9 @@ export function sortKey(filter: LaneFilter): { column: string; direction: 'asc' 
     case 'oldest':
       return { column: byDate ? 'received_at' : 'id', direction: 'asc' }
     case 'lowest':
-      return { column: 'rated', direction: 'asc' }
+      return { column: 'rating_stars', direction: 'asc' }
     case 'highest':
-      return { column: 'rated', direction: 'desc' }
+      return { column: 'rating_stars', direction: 'desc' }
     case 'suspicious':
       return { column: 'score', direction: 'desc' }
     case 'newest':

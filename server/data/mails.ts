@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
-import { recipientKey } from '../../core/proof/mailbox'
+import { recipientKey } from '../../core/proof/emailKey'
 import { countRows } from './countRows'
 
-export const mailKinds = ['confirm', 'ask', 'trial', 'told'] as const
+export const mailKinds = ['confirm', 'ask', 'trial', 'notification'] as const
 export type MailKind = (typeof mailKinds)[number]
 
 export interface NewMail {
@@ -53,7 +53,7 @@ export async function insertMail(trx: Knex.Transaction, mail: NewMail): Promise<
     kind: mail.kind,
     review_id: mail.reviewId,
     recipient: mail.recipient,
-    mailbox: recipientKey(mail.recipient),
+    email_key: recipientKey(mail.recipient),
     sender_name: mail.senderName,
     language: mail.language,
     subject: mail.subject,
@@ -85,7 +85,7 @@ export async function noteTry(
 export async function mailsTo(db: Knex, address: string, since: string): Promise<number> {
   return countRows(
     db('mail')
-      .where({ mailbox: recipientKey(address) })
+      .where({ email_key: recipientKey(address) })
       .where('queued_at', '>=', since),
   )
 }

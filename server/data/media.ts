@@ -21,8 +21,8 @@ export async function insertMedia(
 const uses = [
   ['photo', 'name'],
   ['photo', 'small'],
-  ['staged_photo', 'name'],
-  ['staged_photo', 'small'],
+  ['pending_photo', 'name'],
+  ['pending_photo', 'small'],
   ['review_version', 'portrait'],
   ['review_version', 'company_logo'],
   ['product', 'picture'],
@@ -57,5 +57,5 @@ export async function isKnownFile(db: Knex, name: string): Promise<boolean> {
 
 /** Forgets photos of forms that were not sent. */
 export async function forgetStaged(db: Knex, before: string): Promise<void> {
-  await db('staged_photo').where('staged_at', '<', before).delete()
+  await db('pending_photo').where('uploaded_at', '<', before).delete()
 }

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { mailboxKey } from '../../core/proof/mailbox'
+import { emailKeyOf } from '../../core/proof/emailKey'
 import type { OrderRow } from '../../core/proof/orderFile'
 import { orderNumberKey } from '../../core/proof/orderNumber'
 
@@ -80,7 +80,7 @@ async function productsOf(
 /** What a file says of an order; a file without a column leaves what an earlier one said. */
 interface OrderFacts {
   email?: string
-  mailbox?: string
+  email_key?: string
   name?: string
   placed_at?: string
 }
@@ -97,7 +97,7 @@ async function purchasesOf(
     const key = orderNumberKey(row.number)
     const one = given.get(key) ?? { first: row, facts: {} }
     Object.assign(one.facts, {
-      ...(row.email !== '' && { email: row.email, mailbox: mailboxKey(row.email) }),
+      ...(row.email !== '' && { email: row.email, email_key: emailKeyOf(row.email) }),
       ...(row.name !== '' && { name: row.name }),
       ...(row.placedAt !== null && { placed_at: row.placedAt }),
     })
@@ -106,7 +106,7 @@ async function purchasesOf(
   const known: ({ id: number; number_key: string } & Required<OrderFacts>)[] = await trx('purchase')
     .where({ shop_id: shopId })
     .whereIn('number_key', [...given.keys()])
-    .select('id', 'number_key', 'email', 'mailbox', 'name', 'placed_at')
+    .select('id', 'number_key', 'email', 'email_key', 'name', 'placed_at')
   const ids = new Map(known.map(({ id, number_key }) => [number_key, id]))
   for (const before of known) {
     const { facts } = given.get(before.number_key)!
@@ -123,7 +123,7 @@ async function purchasesOf(
           number: first.number,
           number_key: key,
           email: '',
-          mailbox: '',
+          email_key: '',
           name: '',
           placed_at: first.placedAt ?? first.deliveredAt ?? now,
           ...facts,

@@ -6,9 +6,9 @@ import { countRows } from './countRows'
 export async function orderLinesOf(
   db: Knex,
   shopId: number,
-  { numberKey, mailbox }: { numberKey: string; mailbox: string },
+  { numberKey, emailKey }: { numberKey: string; emailKey: string },
 ): Promise<OrderLine[]> {
-  const ids = await purchasesOf(db, shopId, { numberKey, mailbox })
+  const ids = await purchasesOf(db, shopId, { numberKey, emailKey })
   if (ids.length === 0) return []
   return db('purchase_line')
     .join('purchase', 'purchase.id', 'purchase_line.purchase_id')
@@ -32,14 +32,15 @@ export async function orderLinesOf(
 async function purchasesOf(
   db: Knex,
   shopId: number,
-  { numberKey, mailbox }: { numberKey: string; mailbox: string },
+  { numberKey, emailKey }: { numberKey: string; emailKey: string },
 ): Promise<number[]> {
   const orders = () => db('purchase').where({ shop_id: shopId })
   const ids = new Set<number>()
   if (numberKey !== '')
     for (const id of await orders().where({ number_key: numberKey }).pluck('id')) ids.add(id)
-  if (mailbox !== '')
-    for (const id of await orders().where({ mailbox }).where('mailbox', '<>', '').pluck('id')) ids.add(id)
+  if (emailKey !== '')
+    for (const id of await orders().where({ email_key: emailKey }).where('email_key', '<>', '').pluck('id'))
+      ids.add(id)
   return [...ids]
 }
 

@@ -53,7 +53,7 @@ export async function addVersion(
       current_version_id: versionId,
       rating: version.rating,
       language: version.language ?? '',
-      worded: `${version.title}${version.body}`.trim() !== '',
+      has_text: `${version.title}${version.body}`.trim() !== '',
       score: version.score,
       unconfirmed: version.unconfirmed,
     })

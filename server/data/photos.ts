@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { Photo } from '../../core/intake/candidate'
 
 /** A photo that waits for its form to be sent. */
-export interface StagedPhoto extends Omit<Photo, 'alt'> {
+export interface PendingPhoto extends Omit<Photo, 'alt'> {
   key: string
 }
 
@@ -14,17 +14,17 @@ export interface ReviewPhoto extends Photo {
   declined: boolean
 }
 
-export async function insertStaged(
+export async function insertPendingPhoto(
   db: Knex,
   form: { id: number; shopId: number },
-  staged: StagedPhoto,
+  stored: PendingPhoto,
   now: string,
 ): Promise<void> {
-  await db('staged_photo').insert({ ...staged, shop_id: form.shopId, form_id: form.id, staged_at: now })
+  await db('pending_photo').insert({ ...stored, shop_id: form.shopId, form_id: form.id, uploaded_at: now })
 }
 
-export async function findStaged(db: Knex, formId: number, keys: string[]): Promise<StagedPhoto[]> {
-  return db('staged_photo')
+export async function findPendingPhotos(db: Knex, formId: number, keys: string[]): Promise<PendingPhoto[]> {
+  return db('pending_photo')
     .where({ form_id: formId })
     .whereIn('key', keys)
     .select('key', 'name', 'small', 'width', 'height')
@@ -33,7 +33,7 @@ export async function findStaged(db: Knex, formId: number, keys: string[]): Prom
 /** What a version shows: photos of earlier versions by their ids, and new ones that came with it. */
 export type PhotoOfVersion = { id: number } | (Photo & { publicId: string; key: string })
 
-/** Puts photos under a version, in their order; those that were staged no longer wait. */
+/** Puts photos under a version, in their order; those that were pending are so no longer. */
 export async function insertPhotos(
   trx: Knex.Transaction,
   { shopId, reviewId, versionId }: { shopId: number; reviewId: number; versionId: number },
@@ -70,7 +70,7 @@ async function insertPhoto(
     alt,
     created_at: now,
   })
-  await trx('staged_photo').where({ shop_id: shopId, key }).delete()
+  await trx('pending_photo').where({ shop_id: shopId, key }).delete()
   return id!
 }
 

@@ -33,8 +33,8 @@ export interface CountedGroup {
   source: string
   language: string
   verified: 0 | 1
-  worded: 0 | 1
-  owed: 0 | 1
+  hasText: 0 | 1
+  needsReply: 0 | 1
   count: number
 }
 
@@ -49,8 +49,8 @@ export async function groupsInLane(db: Knex, shopId: number, state: ReviewState)
       source: 'source',
       language: 'language',
       verified: 'verified',
-      worded: 'worded',
-      owed: 'owed',
+      hasText: 'has_text',
+      needsReply: 'needs_reply',
       count: 'count',
     })
   return rows.map((row) => ({ ...row, rating: Math.floor((row.rating + 50) / 100) * 100 }))
@@ -59,7 +59,7 @@ export async function groupsInLane(db: Knex, shopId: number, state: ReviewState)
 /** Approved reviews that may be shown and count in averages, added up: of the shop, or of one product. */
 export async function approvedTally(db: Knex, shopId: number, productId?: number): Promise<RatingTally> {
   const query = db('review_count')
-    .where({ shop_id: shopId, state: 'approved', showable: 1, counted: 1 })
+    .where({ shop_id: shopId, state: 'approved', showable: 1, in_averages: 1 })
     .where('rating', '>', 0)
   if (productId !== undefined) query.where({ product_id: productId })
   const rows: { rating: number; times: number }[] = await query

@@ -27,7 +27,7 @@ export interface ReviewLine {
   receivedAt: string
   source: ReviewSource
   revision: number
-  owed: boolean
+  needsReply: boolean
   photos: number
   /** How many of its group stand in the same state, itself included; 0 for one that came alone. */
   together: number
@@ -52,7 +52,7 @@ const columns = {
   receivedAt: 'review.received_at',
   source: 'review.source',
   revision: 'review.revision',
-  owed: 'review.owed',
+  needsReply: 'review.needs_reply',
   photos: 'review.photos',
   authorName: 'review_version.author_name',
   title: 'review_version.title',
@@ -61,9 +61,9 @@ const columns = {
   productTitle: 'product.title',
 }
 
-type Row = Omit<ReviewLine, 'showable' | 'verified' | 'owed' | 'kinds'> & {
+type Row = Omit<ReviewLine, 'showable' | 'verified' | 'needsReply' | 'kinds'> & {
   showable: 0 | 1
-  owed: 0 | 1
+  needsReply: 0 | 1
   verified: 0 | 1
   kinds: string | null
 }
@@ -89,7 +89,7 @@ const read = (row: Row): ReviewLine => ({
   ...row,
   showable: row.showable === 1,
   verified: row.verified === 1,
-  owed: row.owed === 1,
+  needsReply: row.needsReply === 1,
   kinds: row.kinds ? (row.kinds.split(',') as SignalKind[]) : [],
 })
 

@@ -32,7 +32,7 @@ export interface FullReview {
   reply: { name: string; body: string; postedAt: string } | null
   replyDraft: string
   /** A low rating without an answer. */
-  owed: boolean
+  needsReply: boolean
   declineReason: string
   role: string
   company: string
@@ -74,7 +74,7 @@ const columns = {
   replyBody: 'reply.body',
   replyPostedAt: 'reply.posted_at',
   replyDraft: 'review.reply_draft',
-  owed: 'review.owed',
+  needsReply: 'review.needs_reply',
   declineReason: 'decline_reason.reason',
   role: 'review_version.author_role',
   company: 'review_version.company',
@@ -90,10 +90,10 @@ const columns = {
   salt: 'review_version.salt',
 }
 
-type Row = Omit<FullReview, 'showable' | 'verified' | 'owed' | 'reply' | 'declineReason'> & {
+type Row = Omit<FullReview, 'showable' | 'verified' | 'needsReply' | 'reply' | 'declineReason'> & {
   showable: 0 | 1
   verified: 0 | 1
-  owed: 0 | 1
+  needsReply: 0 | 1
   replyName: string | null
   replyBody: string | null
   replyPostedAt: string | null
@@ -122,7 +122,7 @@ export async function findReview(
     ...review,
     showable: row.showable === 1,
     verified: row.verified === 1,
-    owed: row.owed === 1,
+    needsReply: row.needsReply === 1,
     declineReason: row.declineReason ?? '',
     reply: name !== null && body !== null && postedAt !== null ? { name, body, postedAt } : null,
   }
@@ -159,7 +159,7 @@ export async function signalsOfVersion(db: Knex, shopId: number, versionId: numb
 
 /** What stands behind a review's proof: an order, or a member's own word. */
 export interface ProofKept {
-  method: 'mailbox' | 'orderNumber' | 'invitation' | 'manual'
+  method: 'mailbox' | 'orderNumber' | 'reviewRequest' | 'manual'
   orderNumber: string | null
   productTitle: string | null
   deliveredAt: string | null

@@ -29,7 +29,7 @@ export interface NewReview {
   note: string
   /** What its writer read the form in; null where nobody knows. */
   customerLanguage: CustomerLanguage | null
-  customer: { publicId: string; mailbox: string; address: string } | null
+  customer: { publicId: string; emailKey: string; address: string } | null
   version: {
     title: string
     body: string
@@ -53,7 +53,7 @@ export async function insertReview(
   review: NewReview,
 ): Promise<{ reviewId: number; versionId: number }> {
   const { shopId, version, receivedAt } = review
-  const customerId = review.customer && (await customerByMailbox(trx, shopId, review.customer, receivedAt))
+  const customerId = review.customer && (await customerByEmail(trx, shopId, review.customer, receivedAt))
   const [reviewId] = await trx('review').insert({
     shop_id: shopId,
     public_id: review.publicId,
@@ -76,11 +76,11 @@ export async function insertReview(
     received_at: receivedAt,
     written_at: review.written.at,
     written_precision: review.written.precision,
-    counted: review.source === 'form',
+    in_averages: review.source === 'form',
     note: review.note,
     customer_language: review.customerLanguage,
     language: version.language ?? '',
-    worded: `${version.title}${version.body}`.trim() !== '',
+    has_text: `${version.title}${version.body}`.trim() !== '',
   })
   const [versionId] = await trx('review_version').insert({
     shop_id: shopId,
@@ -135,7 +135,7 @@ export async function insertProof(
   })
 }
 
-async function customerByMailbox(
+async function customerByEmail(
   trx: Knex.Transaction,
   shopId: number,
   customer: NonNullable<NewReview['customer']>,
@@ -145,14 +145,14 @@ async function customerByMailbox(
     .insert({
       shop_id: shopId,
       public_id: customer.publicId,
-      mailbox: customer.mailbox,
+      email_key: customer.emailKey,
       address: customer.address,
       created_at: now,
     })
-    .onConflict(['shop_id', 'mailbox'])
+    .onConflict(['shop_id', 'email_key'])
     .ignore()
   const row = await trx('customer')
-    .where({ shop_id: shopId, mailbox: customer.mailbox })
+    .where({ shop_id: shopId, email_key: customer.emailKey })
     .first<{ id: number }>('id')
   return row.id
 }
@@ -165,8 +165,8 @@ export async function setCustomer(
   { publicId, address }: { publicId: string; address: string },
   now: string,
 ): Promise<void> {
-  const customer = { publicId, address, mailbox: address.trim().toLowerCase() }
-  const customerId = await customerByMailbox(trx, shopId, customer, now)
+  const customer = { publicId, address, emailKey: address.trim().toLowerCase() }
+  const customerId = await customerByEmail(trx, shopId, customer, now)
   await trx('review').where({ shop_id: shopId, id: reviewId }).update({ customer_id: customerId })
 }
 

@@ -15,8 +15,8 @@ export interface Shop {
   siteUrl: string
   description: string
   /** What stands behind the words on its site, what they are written in (hex), and their type as a CSS list. */
-  ground: string
-  ink: string
+  background: string
+  textColour: string
   fonts: string
   /** How round its buttons are, in CSS pixels. */
   corners: number
@@ -41,8 +41,8 @@ const columns = {
   timeZone: 'shop.time_zone',
   siteUrl: 'shop.site_url',
   description: 'shop.description',
-  ground: 'shop.ground',
-  ink: 'shop.ink',
+  background: 'shop.background',
+  textColour: 'shop.text_colour',
   fonts: 'shop.fonts',
   corners: 'shop.corners',
   replyName: 'shop.reply_name',
@@ -70,8 +70,8 @@ const stored = (shop: Omit<Shop, 'id' | 'publicId' | 'slug'>) => ({
   time_zone: shop.timeZone,
   site_url: shop.siteUrl,
   description: shop.description,
-  ground: shop.ground,
-  ink: shop.ink,
+  background: shop.background,
+  text_colour: shop.textColour,
   fonts: shop.fonts,
   corners: shop.corners,
   reply_name: shop.replyName,
@@ -121,13 +121,15 @@ export async function shopsOfMember(db: Knex, memberId: number): Promise<Shop[]>
 }
 
 /** Goes up whenever what may be shown of a shop has changed. */
-export async function stockVersion(db: Knex, shopId: number): Promise<number> {
-  const row = await db('shop').where({ id: shopId }).first<{ version: number }>({ version: 'stock_version' })
+export async function contentVersion(db: Knex, shopId: number): Promise<number> {
+  const row = await db('shop')
+    .where({ id: shopId })
+    .first<{ version: number }>({ version: 'content_version' })
   return row.version
 }
 
 export async function raiseStockVersion(trx: Knex.Transaction, shopId: number): Promise<void> {
-  await trx('shop').where({ id: shopId }).increment('stock_version', 1)
+  await trx('shop').where({ id: shopId }).increment('content_version', 1)
 }
 
 export interface Product {

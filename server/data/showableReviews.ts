@@ -24,7 +24,7 @@ const PHOTOS = `(
   WHERE version_photo.version_id = review.published_version_id AND photo.declined = 0
 )`
 
-type Row = Omit<ShowableReview, 'reply' | 'tags' | 'photos' | 'verified' | 'worded'> & {
+type Row = Omit<ShowableReview, 'reply' | 'tags' | 'photos' | 'verified' | 'hasText'> & {
   tags: string
   photos: string
   verified: 0 | 1
@@ -91,7 +91,7 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
     tags: JSON.parse(tags) as string[],
     photos: JSON.parse(photos) as ShowableReview['photos'],
     verified: verified === 1,
-    worded: row.title.trim() + row.body.trim() !== '',
+    hasText: row.title.trim() + row.body.trim() !== '',
     reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
   }))
 }

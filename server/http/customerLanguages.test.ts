@@ -74,7 +74,9 @@ describe.each(customerLanguages)('a customer with a browser in %s', (language) =
     await page(link, language)
     const confirmed = await asked(link, language, { method: 'POST' })
     const own = confirmed.headers.get('Location')!
-    expect(await page(own, language)).toContain(words.myReview.thanks)
+    const ownPage = await page(own, language)
+    expect(ownPage).toContain(words.myReview.thanks)
+    expect(ownPage).toContain(`aria-label="${words.rating.of.replace('{{given}}', '4')}"`)
     expect(await page(own, language, post({ act: 'change', rating: '9' }))).toContain(
       words.form.error.ratingScale,
     )

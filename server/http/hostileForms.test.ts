@@ -144,8 +144,8 @@ describe('photos that come with a form', () => {
     }
     const statuses = await Promise.all(Array.from({ length: 30 }, withPhotos))
     expect(new Set(statuses)).toEqual(new Set([422]))
-    const staged = await app.services.db('staged_photo').pluck('key')
-    expect(staged).toHaveLength(80)
+    const stored = await app.services.db('pending_photo').pluck('key')
+    expect(stored).toHaveLength(80)
     const ahead = await fetch(`${app.url}/f/wrenfield/photo`, {
       method: 'POST',
       headers: from,

@@ -103,12 +103,12 @@ async function hearPage(
 ): Promise<void> {
   try {
     const client = limitKeyOf(clientAddress)
-    const told = await readBody(req, res, { memory, client, patience, maxBytes: MAX_PAGE_BYTES })
+    const body = await readBody(req, res, { memory, client, patience, maxBytes: MAX_PAGE_BYTES })
     res.writeHead(204, openToAll).end()
     if ((await throttle.seen(clientAddress)) !== null) return
     await hearSeen(
       key,
-      told.toString('utf8'),
+      body.toString('utf8'),
       async () => (await throttle.newPageSeen(clientAddress)) === null,
     )
   } catch (error) {

@@ -67,7 +67,7 @@ test.each<[string, { html: string; css?: string }]>([
     let [longest, over] = [0, false]
     const work = Promise.all([
       get(`/begin?site=${siteHost}`),
-      get('/s/wrenfield/show/wrenfield-page/stage'),
+      get('/s/wrenfield/show/wrenfield-page/preview'),
     ]).finally(() => (over = true))
     while (!over) {
       const begun = performance.now()
@@ -81,7 +81,7 @@ test.each<[string, { html: string; css?: string }]>([
 
 test('the editor shows pages of the shop’s own site under our name, and no others', async () => {
   const stage = async (address: string) =>
-    (await get(`/s/wrenfield/show/wrenfield-page/stage?page=${encodeURIComponent(address)}`)).status
+    (await get(`/s/wrenfield/show/wrenfield-page/preview?page=${encodeURIComponent(address)}`)).status
   page = { html: '<p>Mine</p>', css: '' }
   expect(await stage(`http://${siteHost}/hives`)).toBe(200)
   for (const address of [
@@ -93,7 +93,7 @@ test('the editor shows pages of the shop’s own site under our name, and no oth
     expect([address, await stage(address)]).toEqual([address, 403])
 })
 
-test('an invitation carries nothing that a stranger typed, and one mailbox gets four in a day in whatever spelling', async () => {
+test('an invitation carries nothing that a stranger typed, and one email address gets four in a day in whatever spelling', async () => {
   const send = async (email: string, i: number) =>
     (
       await post(

@@ -22,7 +22,7 @@ export interface Throttle {
   photo: (clientAddress: string) => Promise<number | null>
   readSite: (clientAddress: string) => Promise<number | null>
   /** A member looks at a page of the shop's site in the editor. */
-  stagePage: (memberId: number) => Promise<number | null>
+  previewPage: (memberId: number) => Promise<number | null>
   /** A customer changes her own review, takes it back or restores it. */
   ownChange: (review: string) => Promise<number | null>
   /** A page tells that a display stands on it. */
@@ -86,7 +86,7 @@ export function buildThrottle(on: boolean): Throttle {
         : 0,
     photo: (clientAddress) => take(photos, limitKeyOf(clientAddress)),
     readSite: (clientAddress) => take(sites, limitKeyOf(clientAddress)),
-    stagePage: (memberId) => take(pagesInEditor, String(memberId)),
+    previewPage: (memberId) => take(pagesInEditor, String(memberId)),
     ownChange: (review) => take(ownChanges, review),
     seen: (clientAddress) => take(seen, limitKeyOf(clientAddress)),
     newPageSeen: (clientAddress) => take(newPages, limitKeyOf(clientAddress)),

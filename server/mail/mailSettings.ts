@@ -1,18 +1,23 @@
-import type { Told } from '../../core/account/told'
+import type { NotificationPreference } from '../../core/account/notificationPreference'
 import { mailCounts, troubledMails, type Mail } from '../data/mails'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
-import { digestOf, membersTold, setDigestHour, setTold } from '../data/telling'
+import {
+  digestOf,
+  membersWithPreferences,
+  setDigestHour,
+  setNotificationPreference,
+} from '../data/notificationPreferences'
 import type { Services } from '../services'
 import { sendTrial } from './notifyMembers'
 
-/** How emails of a shop go out, and how a member is told of what comes in. */
+/** How emails of a shop go out, and how a member is preference of what comes in. */
 export interface MailSettings {
   /** Null where no mail server is set. */
   out: { through: string; from: string } | null
   counts: Record<Mail['state'], number>
   troubled: Pick<Mail, 'id' | 'recipient' | 'subject' | 'state' | 'error'>[]
-  told: Told
+  preference: NotificationPreference
   digestHour: number
 }
 
@@ -34,22 +39,23 @@ export async function mailSettings(
       state,
       error,
     })),
-    told: (await membersTold(db, shop.id)).find(({ id }) => id === member.id)?.told ?? 'digest',
+    preference:
+      (await membersWithPreferences(db, shop.id)).find(({ id }) => id === member.id)?.preference ?? 'digest',
     digestHour: (await digestOf(db, shop.id)).hour,
   }
 }
 
-export async function saveTelling(
+export async function saveNotifications(
   { db }: Services,
   shop: Shop,
   member: Member,
-  { told, digestHour }: { told: Told; digestHour: number },
+  { preference, digestHour }: { preference: NotificationPreference; digestHour: number },
 ): Promise<void> {
-  await setTold(db, shop.id, member.id, told)
+  await setNotificationPreference(db, shop.id, member.id, preference)
   await setDigestHour(db, shop.id, digestHour)
 }
 
-/** Sends a trial to the member; how it went is told by the counts and troubles of the settings. */
+/** Sends a trial to the member; how it went is preference by the counts and troubles of the settings. */
 export async function tryMail(services: Services, shop: Shop, member: Member): Promise<boolean> {
   if (!services.mailer) return false
   await sendTrial(services, shop, member)

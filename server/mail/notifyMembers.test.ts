@@ -6,7 +6,7 @@ import type { Shop } from '../data/shops'
 import { jobKinds } from '../jobKinds'
 import { startJobRunner } from '../jobs/runner'
 import type { Services } from '../services'
-import { mailSettings, saveTelling, tryMail } from './mailSettings'
+import { mailSettings, saveNotifications, tryMail } from './mailSettings'
 import { nextDigest } from './notifyMembers'
 
 let services: Services
@@ -76,7 +76,7 @@ test('the first digest tells of what came since it was begun, not of all that ev
 })
 
 test('each one, or only what is held back', async () => {
-  await saveTelling(services, shop, mara, { told: 'held', digestHour: 7 })
+  await saveNotifications(services, shop, mara, { preference: 'held', digestHour: 7 })
   await send(services, 'wrenfield')
   expect(await forMara()).toEqual([])
   await send(services, 'wrenfield', {
@@ -86,14 +86,14 @@ test('each one, or only what is held back', async () => {
   expect((await forMara()).map(({ subject }) => subject)).toEqual([
     'Held back: a review of wrenfield by Piotr Lis',
   ])
-  await saveTelling(services, shop, mara, { told: 'each', digestHour: 7 })
+  await saveNotifications(services, shop, mara, { preference: 'each', digestHour: 7 })
   await send(services, 'wrenfield', { author_email: 'c@d.example', body: 'Nicer than my old one by far.' })
   expect((await forMara()).at(-1)!.subject).toBe('New review of wrenfield by Piotr Lis')
   expect(await services.db('job').where({ kind: 'digest' })).toEqual([])
 })
 
 test('spam tells nobody', async () => {
-  await saveTelling(services, shop, mara, { told: 'each', digestHour: 7 })
+  await saveNotifications(services, shop, mara, { preference: 'each', digestHour: 7 })
   await send(services, 'wrenfield', {
     body: 'Free casino bonus at spins.example, message me, earn cash today',
   })
@@ -106,7 +106,7 @@ test('a trial goes to the member, and the settings say how mails went', async ()
   expect(await mailSettings(services, shop, mara)).toMatchObject({
     out: { through: 'post.example', from: 'reviews@elogio.example' },
     counts: { sent: 1, waiting: 0, refused: 0 },
-    told: 'digest',
+    preference: 'digest',
     digestHour: 8,
   })
 })

@@ -4,7 +4,12 @@ import { say } from '../../core/messages/say/everything'
 import { arrivalsSince } from '../data/reviewLists'
 import { undecidedCount } from '../data/reviewCounts'
 import { findShop, type Shop } from '../data/shops'
-import { beginDigest, digestOf, membersTold, setDigestSince } from '../data/telling'
+import {
+  beginDigest,
+  digestOf,
+  membersWithPreferences,
+  setDigestSince,
+} from '../data/notificationPreferences'
 import { writing } from '../data/writing'
 import type { Job } from '../jobs/job'
 import { enqueue } from '../jobs/queue'
@@ -24,7 +29,7 @@ interface Arrived {
   receivedAt: string
 }
 
-/** Tells a shop's people of an arrival as each wants to be told: at once, at once where it is held, or once a day. */
+/** Tells a shop's people of an arrival as each wants to be preference: at once, at once where it is held, or once a day. */
 export async function tellOfArrival(
   services: Services,
   trx: Knex.Transaction,
@@ -32,33 +37,33 @@ export async function tellOfArrival(
   arrived: Arrived,
 ): Promise<void> {
   if (!services.mailer) return
-  const members = await membersTold(trx, shop.id)
-  for (const { email, name, told } of members) {
-    if (told === 'digest' || (told === 'held' && !arrived.held)) continue
+  const members = await membersWithPreferences(trx, shop.id)
+  for (const { email, name, preference } of members) {
+    if (preference === 'digest' || (preference === 'held' && !arrived.held)) continue
     const words = { name: arrived.authorName, shop: shop.shortName }
     await toMember(
       services,
       trx,
       shop,
       email,
-      say(arrived.held ? 'told.heldSubject' : 'told.subject', words),
+      say(arrived.held ? 'notify.heldSubject' : 'notify.subject', words),
       {
-        hello: say('told.hello', { name }),
-        lines: [say(arrived.held ? 'told.held' : 'told.came', words)],
+        hello: say('notify.hello', { name }),
+        lines: [say(arrived.held ? 'notify.held' : 'notify.came', words)],
         quotation: {
-          rating: arrived.rating === null ? '' : say('told.rated', { rating: arrived.rating / 100 }),
+          rating: arrived.rating === null ? '' : say('notify.rated', { rating: arrived.rating / 100 }),
           title: arrived.title,
           body: arrived.body,
         },
         button: {
-          label: say('told.button'),
+          label: say('notify.button'),
           address: `${services.publicUrl}/s/${shop.slug}/decide/${arrived.publicId}`,
         },
-        after: [say('told.why', { shop: shop.shortName })],
+        after: [say('notify.why', { shop: shop.shortName })],
       },
     )
   }
-  if (!members.some(({ told }) => told === 'digest')) return
+  if (!members.some(({ preference }) => preference === 'digest')) return
   // The first digest tells of this one on, not of all that ever came.
   await beginDigest(trx, shop.id, arrived.receivedAt)
   await enqueue(trx, {
@@ -88,23 +93,26 @@ export async function sendDigest(services: Services, job: Job): Promise<void> {
   await writing(db, async (trx) => {
     await setDigestSince(trx, shop.id, now().toISOString())
     if (came.count === 0) return
-    for (const { email, name, told } of await membersTold(trx, shop.id)) {
-      if (told !== 'digest') continue
+    for (const { email, name, preference } of await membersWithPreferences(trx, shop.id)) {
+      if (preference !== 'digest') continue
       await toMember(
         services,
         trx,
         shop,
         email,
-        say('told.digestSubject', { count: came.count, shop: shop.shortName }),
+        say('notify.digestSubject', { count: came.count, shop: shop.shortName }),
         {
-          hello: say('told.hello', { name }),
+          hello: say('notify.hello', { name }),
           lines: [
-            say('told.digest', { count: came.count, shop: shop.shortName }),
-            undecided === 0 ? say('told.nothingNeeded') : say('told.needed', { count: undecided }),
+            say('notify.digest', { count: came.count, shop: shop.shortName }),
+            undecided === 0 ? say('notify.nothingNeeded') : say('notify.needed', { count: undecided }),
           ],
           quotation: null,
-          button: { label: say('told.digestButton'), address: `${services.publicUrl}/s/${shop.slug}/decide` },
-          after: [say('told.why', { shop: shop.shortName })],
+          button: {
+            label: say('notify.digestButton'),
+            address: `${services.publicUrl}/s/${shop.slug}/decide`,
+          },
+          after: [say('notify.why', { shop: shop.shortName })],
         },
       )
     }
@@ -124,10 +132,10 @@ export async function sendTrial(
       trx,
       shop,
       to.email,
-      say('told.trialSubject'),
+      say('notify.trialSubject'),
       {
-        hello: say('told.hello', { name: to.name }),
-        lines: [say('told.trial', { shop: shop.shortName })],
+        hello: say('notify.hello', { name: to.name }),
+        lines: [say('notify.trial', { shop: shop.shortName })],
         quotation: null,
         button: null,
         after: [],
@@ -145,7 +153,7 @@ function toMember(
   recipient: string,
   subject: string,
   parts: MailParts,
-  kind: 'told' | 'trial' = 'told',
+  kind: 'notification' | 'trial' = 'notification',
 ): Promise<void> {
   return queueMail(services, trx, {
     shopId: shop.id,

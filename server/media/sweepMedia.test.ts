@@ -12,7 +12,7 @@ import { photosOfVersion } from '../data/photos'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { storePicture } from './storePicture'
-import { stagePhoto, type Staged } from './stagePhoto'
+import { storePendingPhoto, type StoredPhoto } from './pendingPhotos'
 import { sweepMedia } from './sweepMedia'
 
 const DAY_MS = 86_400_000
@@ -32,11 +32,11 @@ afterEach(() => rmSync(folder, { recursive: true }))
 
 const files = () => readdirSync(folder).sort()
 const later = (days: number) => (clock.now = new Date(clock.now.getTime() + days * DAY_MS))
-const staged = async (side: number) =>
-  (await stagePhoto(services, form, await phonePhoto(side, side))) as Staged
+const stored = async (side: number) =>
+  (await storePendingPhoto(services, form, await phonePhoto(side, side))) as StoredPhoto
 
 test('photos of a form that was never sent go after two days, not before', async () => {
-  await staged(40)
+  await stored(40)
   expect(files()).toHaveLength(2)
   later(1.9)
   expect([await sweepMedia(services), files().length]).toEqual([0, 2])
@@ -46,7 +46,7 @@ test('photos of a form that was never sent go after two days, not before', async
 })
 
 test('photos of a review stay for ever, with portraits and what any version of a display shows', async () => {
-  const { key } = await staged(40)
+  const { key } = await stored(40)
   const { publicId } = await send(services, 'wrenfield', { media: [{ key, alt: 'A hive' }] })
   const shared = (await storePicture(services, shop.id, await address(90)))!
   await services.db.transaction((trx) =>
@@ -69,15 +69,15 @@ test('photos of a review stay for ever, with portraits and what any version of a
 })
 
 test('the same photo added once more is kept, though the first one was swept', async () => {
-  await staged(40)
+  await stored(40)
   later(3)
-  const again = await staged(40)
+  const again = await stored(40)
   expect(await sweepMedia(services)).toBe(0)
   expect(files()).toContain(again.small)
 })
 
 test('the same photo brought by many at once is one file, whole', async () => {
-  const all = await Promise.all(Array.from({ length: 6 }, () => staged(40)))
+  const all = await Promise.all(Array.from({ length: 6 }, () => stored(40)))
   expect(new Set(all.map(({ small }) => small)).size).toBe(1)
   expect(files()).toHaveLength(2)
 })

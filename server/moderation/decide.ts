@@ -37,11 +37,11 @@ async function decideOne(
 ): Promise<DecideOutcome> {
   const review = await findReview(acting.trx, acting.shop.id, { publicId })
   if (!review) return { outcome: 'gone' }
-  const told = { authorName: review.authorName, state: review.state }
-  if (review.revision !== revision) return { outcome: 'conflict', ...told }
+  const current = { authorName: review.authorName, state: review.state }
+  if (review.revision !== revision) return { outcome: 'conflict', ...current }
   return (await actOnReview(acting, review, act))
     ? { outcome: 'done', review }
-    : { outcome: 'alreadyThere', ...told }
+    : { outcome: 'alreadyThere', ...current }
 }
 
 export interface ManyOutcome {

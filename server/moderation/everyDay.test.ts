@@ -45,13 +45,13 @@ describe('a reply', () => {
     const id = await one({ rating: 1 })
     await act(id, { kind: 'approve' })
     const shown = async () => (await showableReviews(services.db, shop.id))[0]!.reply
-    expect((await found(id)).owed).toBe(true)
+    expect((await found(id)).needsReply).toBe(true)
 
     expect(await saveNoteOrDraft(services, shop, id, 'replyDraft', 'We are sor')).toBe(true)
     expect([(await found(id)).replyDraft, await shown()]).toEqual(['We are sor', null])
     expect(await act(id, { kind: 'reply', reply: 'We are sorry.' })).toBe('done')
     expect(await shown()).toEqual({ name: shop.replyName, body: 'We are sorry.' })
-    expect(await found(id)).toMatchObject({ owed: false, replyDraft: '' })
+    expect(await found(id)).toMatchObject({ needsReply: false, replyDraft: '' })
     await act(id, { kind: 'reply', reply: 'We are sorry. Two new ones are on their way.' })
     await act(id, { kind: 'unreply' })
     expect(await shown()).toBeNull()
@@ -216,7 +216,7 @@ describe('the filter', () => {
     [{ language: '-' }, ['Tess Bree', 'Piotr Lis']],
     [{ bought: 'yes' }, ['Piotr Lis']],
     [{ words: 'no' }, ['Tess Bree']],
-    [{ owed: 'yes' }, ['Anna Berg']],
+    [{ needsReply: 'yes' }, ['Anna Berg']],
     [{ source: 'manualEntry' }, []],
     [{ from: '2026-11-26', to: '2026-11-26' }, ['Piotr Lis']],
     [{ from: '2026-11-26', sort: 'oldest' }, ['Piotr Lis', 'Tess Bree']],

@@ -10,8 +10,8 @@ const group = fc.record({
   source: fc.constantFrom('form', 'manualEntry'),
   language: fc.constantFrom('', 'de', 'en'),
   verified: fc.constantFrom<0 | 1>(0, 1),
-  worded: fc.constantFrom<0 | 1>(0, 1),
-  owed: fc.constantFrom<0 | 1>(0, 1),
+  hasText: fc.constantFrom<0 | 1>(0, 1),
+  needsReply: fc.constantFrom<0 | 1>(0, 1),
   count: fc.integer({ min: 1, max: 9 }),
 })
 const filter: fc.Arbitrary<LaneFilter> = fc
@@ -20,7 +20,7 @@ const filter: fc.Arbitrary<LaneFilter> = fc
     productId: fc.constantFrom(null, 0, 1),
     language: fc.constantFrom(null, '', 'de'),
     verified: fc.constantFrom(null, true, false),
-    owed: fc.constantFrom(null, true),
+    needsReply: fc.constantFrom(null, true),
   })
   .map((parts) => ({ ...wholeLane('approved'), ...parts }))
 
@@ -45,8 +45,8 @@ test('the rarest part is the one that alone lets the fewest through', () => {
     source: 'form',
     language: 'en',
     verified: 1,
-    worded: 1,
-    owed: 0,
+    hasText: 1,
+    needsReply: 0,
     count: 1,
     ...parts,
   })

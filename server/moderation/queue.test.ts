@@ -114,7 +114,7 @@ test('next and previous are the neighbours in the narrowed lane, from outside of
 })
 
 describe('one review in full', () => {
-  test('says what else came from its mailbox before, and how the product stands', async () => {
+  test('says what else came from its email address before, and how the product stands', async () => {
     await send(services, 'wrenfield', { product: 'HK-2', rating: 5 })
     const second = await send(services, 'wrenfield', {
       product: 'HK-2',

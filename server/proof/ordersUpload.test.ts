@@ -78,7 +78,7 @@ test('orders that come later prove what was written before, and a cancelled one 
   expect(history.map((entry) => entry.act)).toEqual(['arrive', 'prove', 'unprove'])
 })
 
-test('a typed mailbox that nobody confirmed proves nothing, whatever orders come', async () => {
+test('a typed email address that nobody confirmed proves nothing, whatever orders come', async () => {
   const { publicId } = await send(services, 'wrenfield', {
     ...anna,
     order_number: '',

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { mailboxKey } from '../../core/proof/mailbox'
+import { emailKeyOf } from '../../core/proof/emailKey'
 import { matchOrder, type OrderLine, type ProofFailure, type ProofMethod } from '../../core/proof/matchOrder'
 import { orderNumberKey } from '../../core/proof/orderNumber'
 import { orderLinesOf } from '../data/orders'
@@ -8,7 +8,7 @@ import type { Shop } from '../data/shops'
 export interface BuyerClaim {
   authorName: string
   /** A email address that its owner has confirmed; empty for one that is only typed. */
-  provenMailbox: string
+  provenEmail: string
   orderNumber: string
   productSku: string
   writtenAt: string
@@ -21,7 +21,7 @@ export type BuyerProof =
 export async function proveBuyer(db: Knex, shop: Shop, claim: BuyerClaim): Promise<BuyerProof> {
   const lines = await orderLinesOf(db, shop.id, {
     numberKey: orderNumberKey(claim.orderNumber),
-    mailbox: mailboxKey(claim.provenMailbox),
+    emailKey: emailKeyOf(claim.provenEmail),
   })
   const match = matchOrder({ ...claim, product: claim.productSku }, lines, shop.timeZone)
   return 'line' in match ? { ...match, failure: null } : { line: null, failure: match.failure }

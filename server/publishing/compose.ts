@@ -15,7 +15,12 @@ export async function displayShop({ db }: Pick<Services, 'db'>, shop: Shop): Pro
     locale: shop.locale,
     timeZone: shop.timeZone,
     products: Object.fromEntries(products.map(({ sku, title }) => [sku, title])),
-    site: { ground: shop.ground, ink: shop.ink, brand: shop.brand, corners: shop.corners },
+    site: {
+      background: shop.background,
+      textColour: shop.textColour,
+      brand: shop.brand,
+      corners: shop.corners,
+    },
   }
 }
 

@@ -8,7 +8,7 @@ import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
 import { inAverages, type ShowableReview } from '../../core/display/showableReview'
 import { contrastFaults, type ContrastFault } from '../../core/display/theme'
-import { dressColours, type DressColours } from '../../core/display/themeColours'
+import { themeSwatches, type ThemeSwatches } from '../../core/display/themeSwatches'
 import type { SiteStyle } from '../../core/display/theme'
 import type { Measure } from '../../core/display/measures'
 import { changesBetween, type Change } from '../../core/messages/display/changes'
@@ -54,8 +54,8 @@ export interface EditorView {
   look: PageLook
   site: SiteStyle
   faults: ContrastFault[]
-  /** The colours that a dress comes to, and those of plain pages to see it on. */
-  colours: DressColours
+  /** The resulting colours of the theme, and plain pages for the preview. */
+  colours: ThemeSwatches
   miniatures: Record<Layout, RenderedDisplay>
   picked: PickedLine[]
   /** The next that would fit, and those left out by hand. */
@@ -116,8 +116,8 @@ export async function editorView(
     samples: composing.reviews.length === 0,
     look: lookOf(shop),
     site: composing.shop.site,
-    colours: dressColours(configuration.dress, composing.shop.site),
-    faults: contrastFaults(configuration.dress, composing.shop.site),
+    colours: themeSwatches(configuration.theme, composing.shop.site),
+    faults: contrastFaults(configuration.theme, composing.shop.site),
     miniatures: miniatures(composing, configuration, key, asked),
     picked: picked.map(pickedLine),
     next: without(fitting(reviews, configuration.selection, asked), picked)
@@ -157,7 +157,11 @@ export async function editorView(
   }
 }
 
-export const lookOf = ({ ground, ink, fonts }: Shop): PageLook => ({ ground, ink, fonts })
+export const lookOf = ({ background, textColour, fonts }: Shop): PageLook => ({
+  background,
+  textColour,
+  fonts,
+})
 
 const without = (from: ShowableReview[], others: ShowableReview[]) => {
   const there = new Set(others.map(({ id }) => id))

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
 import type { ShowableReview } from '../../core/display/showableReview'
 import { showableReviews } from '../data/showableReviews'
-import { stockVersion } from '../data/shops'
+import { contentVersion } from '../data/shops'
 
 /** What may be shown, kept in memory for each shop, so that many displays created again read it once. */
 export type PublishableReviews = (db: Knex, shopId: number) => Promise<ShowableReview[]>
@@ -16,7 +16,7 @@ export function buildPublishableReviews(): PublishableReviews {
     maxSize: MOST_REVIEWS,
   })
   return async (db, shopId) => {
-    const version = await stockVersion(db, shopId)
+    const version = await contentVersion(db, shopId)
     const known = kept.get(shopId)
     if (known?.version === version) return known.reviews
     // Kept before it is read, so that two who ask at once read it once.

@@ -5,8 +5,8 @@ import type { DisplayShop } from '../../core/display/showableReview'
 import { renderDisplay } from '../../onsite/render'
 import type { Services } from '../services'
 
-/** Any dress: whoever shows the samples puts them into that of the shop. */
-const undressed = { ground: '#ffffff', ink: '#1b1a17', brand: '#0e4654', corners: 8 }
+/** Replaced by the style of the shop where the samples are shown. */
+const plainStyle = { background: '#ffffff', textColour: '#1b1a17', brand: '#0e4654', corners: 8 }
 
 /** The HTML of a first display with nothing but samples, for somebody whose shop is not kept yet. */
 export function samplePreview(
@@ -15,7 +15,7 @@ export function samplePreview(
 ): string {
   const { model } = displayModel({
     configuration: startingConfiguration,
-    shop: { ...shop, products: {}, site: undressed },
+    shop: { ...shop, products: {}, site: plainStyle },
     reviews: [],
     links: { write: null, all: '', how: '' },
     mediaUrl: '',

@@ -14,13 +14,13 @@ const MAX_SHOWN = 20
 
 /**
  * Hears from visitors' pages that a display stands there now. Nothing about the visitor is kept.
- * @param mayAdd asked before a page is noted that nobody told of before
+ * @param mayAdd asked before a page is noted that was not known
  */
 export function buildSeen(services: Services) {
   const { db, now, changes } = services
   const lately = new LRUCache<string, number>({ max: MAX_REMEMBERED })
-  return async (key: string, told: string, mayAdd: () => Promise<boolean>): Promise<void> => {
-    const page = pageAddress(told)
+  return async (key: string, address: string, mayAdd: () => Promise<boolean>): Promise<void> => {
+    const page = pageAddress(address)
     if (page === null) return
     const name = `${key} ${page}`
     const at = now()
@@ -45,8 +45,8 @@ export async function pagesOfDisplay({ db }: Services, shop: Shop, displayId: nu
 }
 
 /** Origin and path of a page, without what may tell of its visitor; null for what is no page. */
-function pageAddress(told: string): string | null {
-  if (told.length > MAX_PAGE_LENGTH || !URL.canParse(told)) return null
-  const { protocol, origin, pathname } = new URL(told)
+function pageAddress(address: string): string | null {
+  if (address.length > MAX_PAGE_LENGTH || !URL.canParse(address)) return null
+  const { protocol, origin, pathname } = new URL(address)
   return protocol === 'http:' || protocol === 'https:' ? origin + pathname : null
 }

@@ -122,7 +122,7 @@ const paths = ({ slug, display, review }: Target) => [
     `/s/${slug}/decide/${review}.data`,
     `/s/${slug}/show`,
     `/s/${slug}/show/${display}`,
-    `/s/${slug}/show/${display}/stage`,
+    `/s/${slug}/show/${display}/preview`,
   ],
   ...[`/s/${slug}/show/scratch`, `/s/${slug}/settings`, `/s/${slug}/settings.data`, `/s/other/gather`],
 ]
@@ -203,7 +203,7 @@ function forms({ slug, display, review }: Target): Form[] {
     form(`/s/${slug}/show/${display}`, { intent: 'copied', measures: '[{"from":0,"height":300}]' }),
     form(`/s/${slug}/show/new`, { layout: 'list' }),
     form(`/s/${slug}/show/manage`, { intent: 'copy', key: display }),
-    form(`/s/${slug}/show/scratch/page`, { code: '<p>x</p>', ground: 'white' }),
+    form(`/s/${slug}/show/scratch/page`, { code: '<p>x</p>', background: 'white' }),
     form(`/s/${slug}/settings`, {
       intent: 'shop',
       name: 'Wrenfield',

@@ -24,7 +24,7 @@ export function showable(
     productTitle: null,
     tags: [],
     verified: false,
-    worded: true,
+    hasText: true,
     boughtAt: null,
     boughtBy: more.boughtAt ? 'orderNumber' : null,
     role: '',
@@ -45,10 +45,10 @@ export const beeShop: DisplayShop = {
   locale: 'en-GB',
   timeZone: 'Europe/London',
   products: { 'HK-2': 'Hive kit', 'SM-L': 'Smoker' },
-  site: { ground: '#fcf7eb', ink: '#2a241a', brand: '#e9b949', corners: 6 },
+  site: { background: '#fcf7eb', textColour: '#2a241a', brand: '#e9b949', corners: 6 },
 }
 
-type Groups = 'selection' | 'layout' | 'parts' | 'heading' | 'dress' | 'placement'
+type Groups = 'selection' | 'layout' | 'parts' | 'heading' | 'theme' | 'placement'
 
 /** The starting configuration with parts of its groups changed. */
 export function configured(
@@ -64,7 +64,7 @@ export function configured(
     layout: { ...start.layout, ...changed.layout },
     parts: { ...start.parts, ...changed.parts },
     heading: { ...start.heading, ...changed.heading },
-    dress: { ...start.dress, ...changed.dress },
+    theme: { ...start.theme, ...changed.theme },
     placement: { ...start.placement, ...changed.placement },
   }
 }

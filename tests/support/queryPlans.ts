@@ -24,7 +24,7 @@ const growing = new Set([
   'signal',
   'signal_place',
   'snapshot_review',
-  'staged_photo',
+  'pending_photo',
   'token',
   'verification',
   'version_photo',

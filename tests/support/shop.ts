@@ -88,7 +88,7 @@ export async function addShop(services: Services, slug: string, members: Member[
     number: 'WB-2091',
     number_key: orderNumberKey('WB-2091'),
     email: 'piotr@lis.example',
-    mailbox: 'piotr@lis.example',
+    email_key: 'piotr@lis.example',
     name: 'Piotr Lis',
     placed_at: '2026-03-02T10:00:00.000Z',
   })

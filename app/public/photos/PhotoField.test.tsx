@@ -1,5 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server'
 import { expect, test } from 'vitest'
+import { customerTranslate } from '../../../core/messages/customers'
+import { TranslateContext } from '../speech'
 import { PhotoField } from './PhotoField'
 import type { PhotoItem, Photos } from './usePhotos'
 
@@ -20,7 +22,11 @@ const ready = (key: string, alt = ''): PhotoItem => ({
   state: { is: 'ready', key, small: `${key}.webp` },
 })
 const shown = (items: PhotoItem[], more: Partial<Parameters<typeof PhotoField>[0]> = {}) =>
-  renderToStaticMarkup(<PhotoField photos={photos(items)} errors={undefined} {...more} />)
+  renderToStaticMarkup(
+    <TranslateContext value={customerTranslate('en')}>
+      <PhotoField photos={photos(items)} errors={undefined} {...more} />
+    </TranslateContext>,
+  )
 
 test('as the server sends it, files go with the form and kept ones can be left out', () => {
   const html = shown([ready('k1', 'A hive'), ready('k2')])

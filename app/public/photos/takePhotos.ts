@@ -37,11 +37,11 @@ export async function takePhotos(
   for (const value of given.slice(0, MOST_PHOTOS)) {
     if (typeof value === 'string') values.push(value)
     else if (owner && opening && (value.size > 0 || value.name !== '')) {
-      const staged = await staging(owner, value)
-      if ('key' in staged) values.push(staged.key)
+      const stored = await storeFile(owner, value)
+      if ('key' in stored) values.push(stored.key)
       else
         problems.push(
-          value.name ? messageCode('photo.error.named', { name: value.name, ...staged }) : staged.problem,
+          value.name ? messageCode('photo.error.named', { name: value.name, ...stored }) : stored.problem,
         )
     }
   }
@@ -51,11 +51,11 @@ export async function takePhotos(
   const photos = refs.success ? await photosOf(refs.data) : []
   return { form, photos, problems }
 
-  async function staging(form: { id: number; shopId: number }, file: File) {
+  async function storeFile(form: { id: number; shopId: number }, file: File) {
     if ((await throttle.photo(clientAddress)) !== null) return { problem: messageCode('photo.error.wait') }
     try {
-      const staged = await elogio.stagePhoto(form, Buffer.from(await file.arrayBuffer()))
-      return 'key' in staged ? staged : { problem: refusalCode(staged.refused) }
+      const stored = await elogio.storePendingPhoto(form, Buffer.from(await file.arrayBuffer()))
+      return 'key' in stored ? stored : { problem: refusalCode(stored.refused) }
     } catch (error) {
       if (!storageFaultIn(error)) throw error
       return { problem: messageCode('problem.notSaved') }
@@ -63,9 +63,9 @@ export async function takePhotos(
   }
 
   async function photosOf(wanted: PhotoRef[]): Promise<KeptPhoto[]> {
-    const staged = owner ? await elogio.stagedPhotos(owner, wanted) : []
+    const stored = owner ? await elogio.pendingPhotos(owner, wanted) : []
     return wanted.flatMap(({ key, alt }) => {
-      const photo = kept.find((one) => one.key === key) ?? staged.find((one) => one.key === key)
+      const photo = kept.find((one) => one.key === key) ?? stored.find((one) => one.key === key)
       return photo ? [{ key, small: photo.small, alt }] : []
     })
   }

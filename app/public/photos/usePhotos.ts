@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react'
 import { MOST_PHOTOS } from '../../../core/intake/photos'
 import { messageCode } from '../../../core/messages/code'
-import { PhotoProblem, shrink, stage, type StagedPhoto } from './stage'
+import { PhotoProblem, shrink, uploadPhoto, type UploadedPhoto } from './uploadPhoto'
 
 /** A photo on its way from a file to the form. */
 export interface PhotoItem {
@@ -12,11 +12,11 @@ export interface PhotoItem {
   state:
     | { is: 'shrinking' }
     | { is: 'sending'; part: number }
-    | ({ is: 'ready' } & StagedPhoto)
+    | ({ is: 'ready' } & UploadedPhoto)
     | { is: 'refused'; why: string; passing: boolean }
 }
 
-export type KeptPhoto = StagedPhoto & { alt: string }
+export type KeptPhoto = UploadedPhoto & { alt: string }
 
 /** The photos of a form: those it began with, and those that are added while it is filled in. */
 export function usePhotos(address: string, kept: KeptPhoto[]) {
@@ -35,12 +35,14 @@ export function usePhotos(address: string, kept: KeptPhoto[]) {
         put(id, { state: { is: 'shrinking' } })
         const small = await shrink(file)
         put(id, { state: { is: 'sending', part: 0 } })
-        const staged = await stage(address, small, (part) => put(id, { state: { is: 'sending', part } }))
-        put(id, { state: { is: 'ready', key: staged.key, small: staged.small } })
+        const stored = await uploadPhoto(address, small, (part) =>
+          put(id, { state: { is: 'sending', part } }),
+        )
+        put(id, { state: { is: 'ready', key: stored.key, small: stored.small } })
       } catch (problem) {
-        const told = problem instanceof PhotoProblem ? problem : null
-        const why = told?.message ?? messageCode('photo.refused.unreadable')
-        put(id, { state: { is: 'refused', why, passing: told?.passing ?? false } })
+        const known = problem instanceof PhotoProblem ? problem : null
+        const why = known?.message ?? messageCode('photo.refused.unreadable')
+        put(id, { state: { is: 'refused', why, passing: known?.passing ?? false } })
       }
     },
     [address, put],

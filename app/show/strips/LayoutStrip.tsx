@@ -39,11 +39,11 @@ export function LayoutStrip(props: StripProps) {
 const isSmall = (layout: Layout) => layout === 'badge' || layout === 'ratingLine'
 
 function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout }) {
-  const { ground, ink, fonts } = view.look
+  const { background, textColour, fonts } = view.look
   return (
     <span
       className="block h-[58px] w-[112px] overflow-hidden rounded-md border border-line text-left"
-      style={{ background: ground, color: ink, fontFamily: fonts || undefined }}
+      style={{ background, color: textColour, fontFamily: fonts || undefined }}
       inert
     >
       <ShadowHtml
@@ -62,7 +62,7 @@ const moving: Layout[] = ['carousel', 'single']
 
 /** What the chosen layout has to set, and nothing else. */
 function Finer(props: StripProps) {
-  const { layout, dress } = props.draft
+  const { layout, theme } = props.draft
   const set = changing(props, 'layout')
   if (!showsReviews(layout.kind)) return null
   return (
@@ -79,12 +79,12 @@ function Finer(props: StripProps) {
       )}
       <Slider
         label={say('show.density')}
-        value={dress.density}
-        words={`${dress.density}%`}
+        value={theme.density}
+        words={`${theme.density}%`}
         min={40}
         max={200}
         step={10}
-        set={(density) => changing(props, 'dress')({ density })}
+        set={(density) => changing(props, 'theme')({ density })}
       />
       {moving.includes(layout.kind) && (
         <>

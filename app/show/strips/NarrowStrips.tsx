@@ -2,7 +2,7 @@ import { reviewSources } from '../../../core/moderation/reviewSources'
 import { languageName } from '../../../core/messages/languageName'
 import { say } from '../../../core/messages/say/show'
 import { SwitchLine } from '../SwitchLine'
-import { Ticks } from '../Ticks'
+import { Checkboxes } from '../Checkboxes'
 import { changing, type StripProps } from './stripProps'
 
 /** What of all choices there are has any review, and what was chosen before. */
@@ -16,7 +16,7 @@ export function TagsStrip(props: StripProps) {
   const choices = there(counts, tags)
   if (choices.length === 0) return <p className="text-soft">{say('show.noTags')}</p>
   return (
-    <Ticks
+    <Checkboxes
       label={say('display.part.tags')}
       chosen={tags}
       choices={choices.map((tag) => ({ value: tag, words: tag, count: counts[tag] ?? 0 }))}
@@ -28,7 +28,7 @@ export function TagsStrip(props: StripProps) {
 export function SourcesStrip(props: StripProps) {
   const { sources } = props.draft.selection
   return (
-    <Ticks
+    <Checkboxes
       label={say('display.part.sources')}
       chosen={sources}
       choices={reviewSources.map((source) => ({
@@ -52,7 +52,7 @@ export function LanguagesStrip(props: StripProps) {
   const { languages } = props.draft.selection
   const counts = props.view.facets.languages
   return (
-    <Ticks
+    <Checkboxes
       label={say('display.part.languages')}
       chosen={languages}
       choices={there(counts, languages).map((tag) => ({
@@ -78,7 +78,7 @@ export function VerifiedStrip(props: StripProps) {
 export function WordsStrip(props: StripProps) {
   return (
     <SwitchLine
-      words={`${say('show.onlyWithWords')} (${say('show.fits', { count: props.view.facets.worded })})`}
+      words={`${say('show.onlyWithWords')} (${say('show.fits', { count: props.view.facets.hasText })})`}
       on={props.draft.selection.withWords}
       set={(withWords) => changing(props, 'selection')({ withWords })}
     />

@@ -6,7 +6,7 @@ import { say } from '../../../core/messages/say/show'
 import { Uprights } from '../../components/RatingMark'
 import { Choices } from '../Choices'
 import { NumberField } from '../NumberField'
-import { Ticks } from '../Ticks'
+import { Checkboxes } from '../Checkboxes'
 import { changing, type StripProps } from './stripProps'
 
 const numbers = [1, 3, 4, 6, 8, 9, 12, 24]
@@ -51,7 +51,7 @@ export function RatingsStrip(props: StripProps) {
       />
       <div className="flex items-center gap-2.5">
         <span className="text-[13px] text-soft">{say('show.orExactly')}</span>
-        <Ticks
+        <Checkboxes
           label={say('show.orExactly')}
           chosen={ratings.map(String)}
           choices={anyRating.map((mark) => ({
@@ -89,7 +89,7 @@ export function ProductsStrip(props: StripProps) {
         }
       />
       {products.kind === 'chosen' && (
-        <Ticks
+        <Checkboxes
           label={say('show.chosenProducts')}
           chosen={products.skus}
           choices={view.products.map(({ sku, title }) => ({

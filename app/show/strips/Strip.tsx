@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { DressStrip } from './DressStrip'
+import { ThemeStrip } from './ThemeStrip'
 import { LayoutStrip } from './LayoutStrip'
 import { MoreStrip } from './MoreStrip'
 import { LanguagesStrip, SourcesStrip, TagsStrip, VerifiedStrip, WordsStrip } from './NarrowStrips'
@@ -21,7 +21,7 @@ const strips: Record<OpenPart, (props: StripProps) => React.ReactNode> = {
   withWords: WordsStrip,
   order: OrderStrip,
   layout: LayoutStrip,
-  dress: DressStrip,
+  theme: ThemeStrip,
   placement: PlaceStrip,
   title: TitleStrip,
   more: MoreStrip,

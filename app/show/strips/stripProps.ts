@@ -11,7 +11,7 @@ export interface StripProps {
 import type { OpenPart } from '../Sentence'
 
 /** Changes one of the groups of a configuration. */
-export function changing<G extends 'selection' | 'layout' | 'parts' | 'heading' | 'dress' | 'placement'>(
+export function changing<G extends 'selection' | 'layout' | 'parts' | 'heading' | 'theme' | 'placement'>(
   { draft, change }: Pick<StripProps, 'draft' | 'change'>,
   group: G,
 ) {

@@ -206,7 +206,7 @@ export const de: CustomerMessages = {
     how: {
       orderNumber: 'Bestellnummer und Name stimmen überein; bereits geliefert.',
       mailbox: 'E-Mail-Adresse bestätigt; sie gehört zu einer gelieferten Bestellung.',
-      invitation: 'Das Geschäft hat nach der Lieferung um eine Bewertung gebeten.',
+      reviewRequest: 'Das Geschäft hat nach der Lieferung um eine Bewertung gebeten.',
       manual: 'Das Geschäft hat dies selbst vermerkt; keine Bestellung belegt es.',
     },
     writtenDown: 'vom Geschäft notiert',

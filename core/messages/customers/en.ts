@@ -198,7 +198,7 @@ export const en = {
     how: {
       orderNumber: 'The order number and the name match; it had been delivered.',
       mailbox: 'Email confirmed; it matches a delivered order.',
-      invitation: 'The shop asked for a review after the delivery.',
+      reviewRequest: 'The shop asked for a review after the delivery.',
       manual: 'The shop added this itself; no order proves it.',
     },
     writtenDown: 'written down by the shop',

@@ -199,7 +199,7 @@ export const es: CustomerMessages = {
     how: {
       orderNumber: 'El número de pedido y el nombre coinciden; ya se había entregado.',
       mailbox: 'Correo confirmado; es el de un pedido que ya se había entregado.',
-      invitation: 'La tienda pidió la reseña tras la entrega.',
+      reviewRequest: 'La tienda pidió la reseña tras la entrega.',
       manual: 'La tienda lo indicó por su cuenta; ningún pedido lo prueba.',
     },
     writtenDown: 'transcrita por la tienda',

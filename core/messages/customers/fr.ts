@@ -204,7 +204,7 @@ export const fr: CustomerMessages = {
     how: {
       orderNumber: 'Le numéro de commande et le nom correspondent ; la commande avait été livrée.',
       mailbox: 'Adresse e-mail confirmée ; c’est celle d’une commande qui avait été livrée.',
-      invitation: 'La boutique a demandé un avis après la livraison.',
+      reviewRequest: 'La boutique a demandé un avis après la livraison.',
       manual: 'La boutique l’a indiqué elle-même ; aucune commande ne le prouve.',
     },
     writtenDown: 'recueilli par la boutique',

@@ -201,7 +201,7 @@ export const it: CustomerMessages = {
     how: {
       orderNumber: 'Numero d’ordine e nome corrispondono; era già stato consegnato.',
       mailbox: 'E-mail confermata; corrisponde a un ordine già consegnato.',
-      invitation: 'Il negozio ha chiesto una recensione dopo la consegna.',
+      reviewRequest: 'Il negozio ha chiesto una recensione dopo la consegna.',
       manual: 'Il negozio l’ha indicato da sé; nessun ordine lo prova.',
     },
     writtenDown: 'annotata dal negozio',

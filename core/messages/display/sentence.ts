@@ -10,7 +10,7 @@ export type ProductNames = Record<string, string>
 
 /** Each part of a display in words, as its sentence says it. */
 export function partTexts(
-  { selection, layout, dress, placement, title }: Configuration,
+  { selection, layout, theme, placement, title }: Configuration,
   names: ProductNames = {},
 ): Record<SentencePart, string> {
   const { limit, ratings, products, tags, sources, languages, verifiedOnly, withWords, order } = selection
@@ -36,10 +36,10 @@ export function partTexts(
     withWords: withWords ? say('display.withWords') : '',
     order: say(`display.order.${order}`),
     layout: say(`display.layout.${layout.kind}`),
-    dress:
-      dress.ground === 'colour'
-        ? say('display.inColour', { colour: dress.colour })
-        : say(`display.ground.${dress.ground}`),
+    theme:
+      theme.background === 'colour'
+        ? say('display.inColour', { colour: theme.colour })
+        : say(`display.background.${theme.background}`),
     placement: say(`display.place.${placement.place}`),
     title: title.trim() ? say('display.title', { title: title.trim() }) : '',
   }

@@ -11,7 +11,7 @@ export function settingTexts({
   layout,
   parts,
   heading,
-  dress,
+  theme,
   whenEmpty,
   description,
   picture,
@@ -44,11 +44,11 @@ export function settingTexts({
     line: heading.line.trim(),
     summary: listed(shown.map((part) => say(`display.summary.${part}`))),
     button: heading.button.words.trim() && `${heading.button.words.trim()} → ${heading.button.url}`,
-    accent: dress.accent,
-    frame: `${say(`display.frame.${dress.frame}`)}, ${
-      dress.corners === null ? say('display.pageCorners') : say('display.corners', { count: dress.corners })
-    }${dress.ground === 'colour' && dress.text ? `, ${say('display.textColour', { colour: dress.text })}` : ''}`,
-    spaces: say('display.spaces', dress),
+    accent: theme.accent,
+    frame: `${say(`display.frame.${theme.frame}`)}, ${
+      theme.corners === null ? say('display.pageCorners') : say('display.corners', { count: theme.corners })
+    }${theme.background === 'colour' && theme.text ? `, ${say('display.textColour', { colour: theme.text })}` : ''}`,
+    spaces: say('display.spaces', theme),
     whenEmpty: say(`display.whenEmpty.${whenEmpty}`),
     description: description.trim(),
     picture: unless(picture === '', say('display.picture')),

@@ -9,10 +9,10 @@ export const displayWords = {
       mixed: 'Not every review is five stars, and visitors believe a page the more for it.',
     },
     sentence_one:
-      'Show [limit] review with [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], as [layout]{, [title]}, styled [dress], for [placement]',
+      'Show [limit] review with [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], as [layout]{, [title]}, styled [theme], for [placement]',
     sentence_other:
-      'Show [limit] reviews with [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], as [layout]{, [title]}, styled [dress], for [placement]',
-    sentenceWhole: 'Show the rating of [products], as [layout]{, [title]}, styled [dress], for [placement]',
+      'Show [limit] reviews with [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], as [layout]{, [title]}, styled [theme], for [placement]',
+    sentenceWhole: 'Show the rating of [products], as [layout]{, [title]}, styled [theme], for [placement]',
     page: 'Reviews of {{shop}}',
     title: 'under the title “{{title}}”',
     unset: 'none',
@@ -59,7 +59,7 @@ export const displayWords = {
       badge: 'badge',
       ratingLine: 'small rating',
     },
-    ground: { page: 'like the page around it', paper: 'light', ink: 'dark' },
+    background: { page: 'like the page around it', light: 'light', dark: 'dark' },
     inColour: 'in {{colour}}',
     place: {
       front: 'the front page',
@@ -123,7 +123,7 @@ export const displayWords = {
       withWords: 'Text',
       order: 'Order',
       layout: 'Layout',
-      dress: 'Style',
+      theme: 'Style',
       placement: 'Placement',
       title: 'Title',
       byHand: 'By hand',

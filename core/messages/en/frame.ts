@@ -20,7 +20,7 @@ export const frameWords = {
     firstDisplay: 'Show it on my site',
     seeDisplay: 'See my display',
   },
-  told: {
+  notify: {
     hello: 'Hello {{name}},',
     subject: 'New review of {{shop}} by {{name}}',
     heldSubject: 'Held back: a review of {{shop}} by {{name}}',

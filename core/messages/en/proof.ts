@@ -12,7 +12,7 @@ export const proofWords = {
   },
   ask: {
     notYet: 'Unconfirmed so far',
-    mailbox: 'Customer’s email address',
+    email: 'Customer’s email address',
     button: 'Ask the customer to confirm',
     asked:
       'An email is on its way to {{address}}. Once confirmed, the review is the customer’s own and counts in the average.',

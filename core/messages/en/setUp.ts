@@ -25,8 +25,8 @@ export const setUpWords = {
     leavePicture: 'Remove',
     newPicture: 'Replace',
     brand: 'Brand colour',
-    ground: 'Background',
-    ink: 'Text colour',
+    background: 'Background',
+    textColour: 'Text colour',
     fonts: 'Font',
     fontsHint: 'e.g. Georgia, serif',
     pageType: 'the page’s own font',
@@ -102,8 +102,8 @@ export const setUpWords = {
     trial: 'Send me a test email',
     trialSent: 'A test email is on its way to {{email}}.',
     troubled: 'Waiting or failed',
-    told: 'Email me about',
-    toldBy: {
+    notifications: 'Email me about',
+    notifyOf: {
       each: 'every review, straight away',
       digest: 'all reviews, once a day',
       held: 'only reviews held back',

@@ -1,5 +1,5 @@
 import { limitKeyOf, networkOf } from '../../formats/ipAddress'
-import { mailboxKey, recipientKey } from '../../proof/mailbox'
+import { emailKeyOf, recipientKey } from '../../proof/emailKey'
 import { readWords, tripleHashes, type Reading } from '../reading'
 
 /** A new review. Unknown values are empty or null. */
@@ -25,7 +25,7 @@ export interface ReadArrival extends Arriving {
   triples: Int32Array
   /** Epoch milliseconds. */
   at: number | null
-  mailbox: string
+  emailKey: string
   /** The email address without dots and the part after a plus, the same for all aliases. */
   person: string
   domain: string
@@ -33,18 +33,18 @@ export interface ReadArrival extends Arriving {
   network: string
 }
 
-export type Sender = Pick<ReadArrival, 'at' | 'mailbox' | 'person' | 'domain' | 'network' | 'ip'>
+export type Sender = Pick<ReadArrival, 'at' | 'emailKey' | 'person' | 'domain' | 'network' | 'ip'>
 
 export function readSender(arriving: Pick<Arriving, 'authorEmail' | 'ip' | 'receivedAt'>): Sender {
-  const mailbox = arriving.authorEmail === '' ? '' : mailboxKey(arriving.authorEmail)
-  const cut = mailbox.lastIndexOf('@')
+  const emailKey = arriving.authorEmail === '' ? '' : emailKeyOf(arriving.authorEmail)
+  const cut = emailKey.lastIndexOf('@')
   const at = arriving.receivedAt === null ? NaN : Date.parse(arriving.receivedAt)
   return {
     ip: limitKeyOf(arriving.ip),
     at: Number.isNaN(at) ? null : at,
-    mailbox,
-    person: mailbox && recipientKey(mailbox),
-    domain: mailbox.slice(cut + 1),
+    emailKey,
+    person: emailKey && recipientKey(emailKey),
+    domain: emailKey.slice(cut + 1),
     network: networkOf(arriving.ip),
   }
 }

@@ -9,7 +9,7 @@ export interface Fingerprint {
   id: string
   /** Epoch milliseconds; null if unknown. */
   at: number | null
-  mailbox: string
+  emailKey: string
   /** The email address without dots and the part after a plus. */
   person: string
   /** As typed, in lower case. */

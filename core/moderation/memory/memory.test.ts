@@ -122,7 +122,7 @@ const spread = (count: number, over: number, make: (at: number, i: number) => Ar
 describe('an attack is found within its first ten', () => {
   const attacks: [string, (at: number, i: number) => Arriving][] = [
     [
-      'the same low words from throw-away mailboxes',
+      'the same low words from throw-away email addresses',
       (at, i) =>
         customer(at, {
           rating: 100,
@@ -145,7 +145,7 @@ describe('an attack is found within its first ten', () => {
         }),
     ],
     [
-      'few words, mailboxes that go with no name, one network',
+      'few words, email addresses that go with no name, one network',
       (at, i) =>
         customer(at, {
           rating: 100,

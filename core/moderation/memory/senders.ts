@@ -6,7 +6,7 @@ const MAX_PER_SENDER = 24
 interface Sent {
   id: string
   at: number | null
-  mailbox: string
+  emailKey: string
   /** The email address as it was typed, in lower case. */
   typed: string
   name: string
@@ -30,7 +30,7 @@ export class SenderBook {
 
   findSender(arrival: Fingerprint): SenderHistory {
     const sent = arrival.person === '' ? [] : (this.byPerson.get(arrival.person) ?? [])
-    const own = sent.filter(({ mailbox }) => mailbox === arrival.mailbox)
+    const own = sent.filter(({ emailKey }) => emailKey === arrival.emailKey)
     const near = (other: Sent) =>
       arrival.at === null || other.at === null || Math.abs(arrival.at - other.at) < DAY_MS
     const alias = sent.find(
@@ -42,14 +42,14 @@ export class SenderBook {
       today: own.filter((other) => other.at !== null && arrival.at !== null && near(other)).length,
       aliasOf: alias?.typed ?? '',
       sameAddress: new Set(
-        beside.map(({ mailbox, name }) => mailbox || name).filter((who) => who && who !== arrival.mailbox),
+        beside.map(({ emailKey, name }) => emailKey || name).filter((who) => who && who !== arrival.emailKey),
       ).size,
     }
   }
 
   remember(arrival: Fingerprint): void {
-    const { id, at, mailbox, product, typed, name } = arrival
-    const sent = { id, at, mailbox, typed, name, product }
+    const { id, at, emailKey, product, typed, name } = arrival
+    const sent = { id, at, emailKey, typed, name, product }
     if (arrival.person !== '') keepUnder(this.byPerson, arrival.person, sent)
     if (arrival.ip !== '') keepUnder(this.byAddress, arrival.ip, sent)
   }

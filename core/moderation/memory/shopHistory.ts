@@ -38,7 +38,7 @@ interface RememberedArrival {
   ip: string
 }
 
-const senderOf = ({ mailbox, name }: Fingerprint) => mailbox || name
+const senderOf = ({ emailKey, name }: Fingerprint) => emailKey || name
 
 /** The earlier reviews of a shop, as spam detection needs them. */
 export class ShopHistory {

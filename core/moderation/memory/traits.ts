@@ -32,7 +32,7 @@ export function ownTraits(arrival: ReadArrival): Trait[] {
 const own = {
   hurried: ({ fillSeconds }: ReadArrival) => fillSeconds !== null && fillSeconds < HURRIED_SECONDS,
   throwAway: ({ domain }: ReadArrival) => domain !== '' && isThrowAway(domain),
-  strangeMailbox: (arrival: ReadArrival) => isStrangeMailbox(arrival),
+  strangeMailbox: (arrival: ReadArrival) => isStrangeEmail(arrival),
   low: ({ rating }: ReadArrival) => rating !== null && rating <= 200,
   high: ({ rating }: ReadArrival) => rating !== null && rating >= 450,
   noProduct: ({ product }: ReadArrival) => product === '',
@@ -41,12 +41,12 @@ const own = {
 const ownTraitNames = Object.keys(own) as (keyof typeof own)[]
 
 /** A email address that has nothing of its writer's name in it. */
-export function isStrangeMailbox({
-  mailbox,
+export function isStrangeEmail({
+  emailKey,
   authorName,
-}: Pick<ReadArrival, 'mailbox' | 'authorName'>): boolean {
-  if (mailbox === '' || authorName.trim() === '') return false
-  const person = mailbox.slice(0, mailbox.lastIndexOf('@'))
+}: Pick<ReadArrival, 'emailKey' | 'authorName'>): boolean {
+  if (emailKey === '' || authorName.trim() === '') return false
+  const person = emailKey.slice(0, emailKey.lastIndexOf('@'))
   const name = authorName.toLowerCase()
   // Addresses usually contain the beginning of a name.
   if (person.length > 3 && name.includes(person.slice(0, 4))) return false

@@ -5,7 +5,7 @@ import { messageCode } from '../../messages/code'
 import { UNSEEN, wordTags } from '../plainWord'
 import { readWords, seenSigns, type Reading } from '../reading'
 import { placesOf, quoted, type Signal } from '../signal'
-import { spokenMailboxes } from './spokenMailbox'
+import { spelledOutEmails } from './spelledOutEmails'
 
 /** Points for a link to somewhere else; with one other sign it reaches held (60). */
 export const LINK_POINTS = 36
@@ -79,7 +79,7 @@ function linksIn(given: string, tags: number, signs: number): FoundLink[] {
   const has = (some: number) => (signs & some) !== 0
   const { text, placeIn } = has(unseen) ? withoutUnseen(given) : { text: given, placeIn: (at: number) => at }
   const maySpeak = has(bracket) || (tags & wordTags.dot) !== 0
-  const mailboxes = maySpeak ? spokenMailboxes(text) : []
+  const emails = maySpeak ? spelledOutEmails(text) : []
   const links = [
     ...(has(bracket)
       ? hiddenBy(coded, text, ({ groups }) => hostOf(groups!.host ?? groups!.bb ?? groups!.md ?? ''))
@@ -94,7 +94,7 @@ function linksIn(given: string, tags: number, signs: number): FoundLink[] {
       : []),
     ...(maySpeak
       ? hiddenBy(spoken, text, ({ 1: name, 2: ending, index, 0: found }) =>
-          mailboxes.some(({ start, end }) => start < index + found.length && index < end)
+          emails.some(({ start, end }) => start < index + found.length && index < end)
             ? ''
             : `${name}.${ending}`,
         )

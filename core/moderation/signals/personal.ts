@@ -2,12 +2,12 @@ import { orderNumberKey } from '../../proof/orderNumber'
 import { listTag, wordTags } from '../plainWord'
 import { hasTag, seenSigns, type Reading } from '../reading'
 import { messageCode } from '../../messages/code'
-import { spokenMailboxes } from './spokenMailbox'
+import { spelledOutEmails } from './spelledOutEmails'
 import { placesOf, stretches, textAt, withoutOverlaps, type Signal, type Words } from '../signal'
 
 type Stretch = { start: number; end: number }
 
-const mailbox = /[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)*\.\p{L}{2,}/gu
+const emailAddress = /[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)*\.\p{L}{2,}/gu
 
 const phoneLike = /(?<![\p{L}\p{N}.,/-])(?:\+|00|\(?0)\d(?:[\s()./-]{0,2}\d){5,13}(?![\p{L}\p{N}])/gu
 /** Without a leading 0 it is a phone number only where somebody says so. */
@@ -38,15 +38,15 @@ export function orderNumberCandidates(words: Words): string[] {
   return [...new Set(places.map((place) => orderNumberKey(textAt(words, place))))]
 }
 
-function mayBeMailbox(reading: Reading): boolean {
+function mayBeEmail(reading: Reading): boolean {
   if (reading.signs & seenSigns.at) return true
   const joined =
     (reading.signs & (seenSigns.joint | seenSigns.bracket)) !== 0 || hasTag(reading, wordTags.dot)
   return joined && reading.words.some(({ plain }) => plain === 'at')
 }
 
-function mailboxes(text: string): Stretch[] {
-  return [...(text.includes('@') ? stretches(text, mailbox) : []), ...spokenMailboxes(text)]
+function emailAddresses(text: string): Stretch[] {
+  return [...(text.includes('@') ? stretches(text, emailAddress) : []), ...spelledOutEmails(text)]
 }
 
 /** Words without which the slower patterns need not be tried. */
@@ -79,7 +79,7 @@ function orderNumbers(text: string, known: Set<string>, named: boolean): Stretch
  * @param knownOrderKeys which of `orderNumberCandidates` are orders of this shop
  */
 export function personalSignal(words: Reading, knownOrderKeys: string[]): Signal | null {
-  if (words.figures === 0 && !mayBeMailbox(words)) return null
+  if (words.figures === 0 && !mayBeEmail(words)) return null
   const known = new Set(knownOrderKeys)
   // Each is looked for only where there are the signs that it cannot do without.
   const sorts = [
@@ -88,7 +88,7 @@ export function personalSignal(words: Reading, knownOrderKeys: string[]): Signal
       may: words.figures >= 6,
       find: (text: string) => phones(text, hasTag(words, phoneWords)),
     },
-    { name: 'mailbox', may: mayBeMailbox(words), find: mailboxes },
+    { name: 'mailbox', may: mayBeEmail(words), find: emailAddresses },
     {
       name: 'street',
       may: words.figures >= 1 && hasTag(words, wordTags.street),

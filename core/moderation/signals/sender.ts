@@ -45,7 +45,7 @@ const shows: Record<Sign, (arrival: ReadArrival, history: SenderHistory) => bool
   sameProduct: (_, { sameProduct }) => sameProduct >= 2,
   today: (_, { today }) => today >= 3,
   ownLink: ({ domain, reading }) => domain !== '' && linksTo(reading, domain),
-  randomMailbox: ({ mailbox }) => isRandom(mailbox.slice(0, Math.max(0, mailbox.lastIndexOf('@')))),
+  randomMailbox: ({ emailKey }) => isRandom(emailKey.slice(0, Math.max(0, emailKey.lastIndexOf('@')))),
   soldName: ({ authorName }) => isSold(authorName),
 }
 const signNames = Object.keys(shows) as Sign[]

@@ -198,7 +198,7 @@ describe('the sender', () => {
   ])('none for %o', (arriving) => {
     expect(signalOf('sender', { body: 'Good.', ...arriving })).toBeUndefined()
   })
-  test('an alias under another name, and many mailboxes from one address', () => {
+  test('an alias under another name, and many email addresses from one address', () => {
     const memory = new ShopHistory()
     weighed({ authorName: 'Anna', authorEmail: 'anna@post.example' }, memory)
     expect(

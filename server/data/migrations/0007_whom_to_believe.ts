@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { mailboxKey } from '../../../core/proof/mailbox'
+import { emailKeyOf } from '../../../core/proof/emailKey'
 
 /**
  * Whom to believe: who may write, email addresses confirmed by their owners, emails that go out, links with a single purpose,
@@ -64,7 +64,7 @@ export async function up(db: Knex): Promise<void> {
   for (const { id, email } of purchases)
     await db('purchase')
       .where({ id })
-      .update({ mailbox: mailboxKey(email) })
+      .update({ mailbox: emailKeyOf(email) })
 }
 
 export async function down(): Promise<void> {

@@ -13,8 +13,9 @@ import * as indexes from './0011_indexes'
 import * as jobs from './0012_jobs'
 import * as fingerprints from './0013_fingerprints'
 import * as customerLanguage from './0014_customer_language'
+import * as standardTerms from './0015_standard_terms'
 
-interface Named {
+export interface Named {
   name: string
   migration: Knex.Migration
 }
@@ -34,6 +35,7 @@ const all: Named[] = [
   { name: '0012_jobs', migration: jobs },
   { name: '0013_fingerprints', migration: fingerprints },
   { name: '0014_customer_language', migration: customerLanguage },
+  { name: '0015_standard_terms', migration: standardTerms },
 ]
 
 /** All migrations, named here one by one so that every way of running finds the same. */

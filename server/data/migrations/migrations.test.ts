@@ -5,15 +5,8 @@ import { decisionsOfReview, pointsOf } from '../decisions'
 import { wholeLane } from '../laneFilter'
 import { approvedTally, groupsInLane, laneCounts } from '../reviewCounts'
 import { reviewsInLane } from '../reviewLists'
+import { migrationSource, type Named } from '.'
 import * as start from './0001_start'
-import * as writtenDown from './0002_written_down'
-import * as setUp from './0003_set_up'
-import * as everyDay from './0004_every_day'
-import * as pictures from './0005_pictures'
-import * as displays from './0006_displays'
-import * as whomToBelieve from './0007_whom_to_believe'
-import * as photos from './0008_photos'
-import * as groups from './0009_groups'
 
 test('a database with data in it comes to the newest shape: counts, search, languages and the log stay true', async () => {
   const db = knex({
@@ -81,18 +74,21 @@ test('a database with data in it comes to the newest shape: counts, search, lang
       previous_hash: '',
       hash: 'h',
     })
-    const later = [writtenDown, setUp, everyDay, pictures, displays, whomToBelieve, photos, groups]
-    for (const migration of later) await migration.up(db)
+    await db('verification').insert({ shop_id: 1, review_id: 1, method: 'invitation', created_at: 'then' })
+    const [, ...later] = await migrationSource.getMigrations([])
+    for (const { migration } of later as Named[]) await migration.up(db)
 
     expect(await laneCounts(db, 1)).toMatchObject({ approved: 2, held: 1 })
     expect(await approvedTally(db, 1)).toMatchObject({ count: 2, average: 300 })
     expect(
-      (await groupsInLane(db, 1, 'approved')).map(({ language, owed }) => [language, owed]).sort(),
+      (await groupsInLane(db, 1, 'approved'))
+        .map(({ language, needsReply }) => [language, needsReply])
+        .sort(),
     ).toEqual([
       ['de', 1],
       ['en', 0],
     ])
-    expect((await groupsInLane(db, 1, 'held'))[0]).toMatchObject({ worded: 0, language: '', rating: 0 })
+    expect((await groupsInLane(db, 1, 'held'))[0]).toMatchObject({ hasText: 0, language: '', rating: 0 })
     const search = { ...wholeLane('approved'), words: fullTextQuery('rahm') }
     expect((await reviewsInLane(db, 1, search, null, 10)).map(({ publicId }) => publicId)).toEqual(['b'])
     const [entry] = await decisionsOfReview(db, 1, 1)
@@ -101,6 +97,10 @@ test('a database with data in it comes to the newest shape: counts, search, lang
       languages: '["de"]',
       reply_name: 'S',
     })
+
+    expect(await db('verification').select('review_id', 'method', 'created_at')).toEqual([
+      { review_id: 1, method: 'reviewRequest', created_at: 'then' },
+    ])
 
     await db('review').where({ public_id: 'a' }).update({ state: 'declined' })
     expect(await laneCounts(db, 1)).toMatchObject({ approved: 1, declined: 1, held: 1 })

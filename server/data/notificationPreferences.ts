@@ -1,20 +1,30 @@
 import type { Knex } from 'knex'
-import type { Told } from '../../core/account/told'
+import type { NotificationPreference } from '../../core/account/notificationPreference'
 
-/** A shop's people with how each wants to be told. */
-export async function membersTold(
+/** A shop's members with their notification preferences. */
+export async function membersWithPreferences(
   db: Knex,
   shopId: number,
-): Promise<{ id: number; name: string; email: string; told: Told }[]> {
+): Promise<{ id: number; name: string; email: string; preference: NotificationPreference }[]> {
   return db('membership')
     .join('member', 'member.id', 'membership.member_id')
     .where({ 'membership.shop_id': shopId })
     .orderBy('member.id')
-    .select('member.id', 'member.name', 'member.email', 'membership.told')
+    .select({
+      id: 'member.id',
+      name: 'member.name',
+      email: 'member.email',
+      preference: 'membership.notifications',
+    })
 }
 
-export async function setTold(db: Knex, shopId: number, memberId: number, told: Told): Promise<void> {
-  await db('membership').where({ shop_id: shopId, member_id: memberId }).update({ told })
+export async function setNotificationPreference(
+  db: Knex,
+  shopId: number,
+  memberId: number,
+  preference: NotificationPreference,
+): Promise<void> {
+  await db('membership').where({ shop_id: shopId, member_id: memberId }).update({ notifications: preference })
 }
 
 export async function setDigestHour(db: Knex, shopId: number, hour: number): Promise<void> {

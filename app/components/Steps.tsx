@@ -5,7 +5,7 @@ const steps = ['gather', 'decide', 'show'] as const
 export type StepCounts = Record<(typeof steps)[number], number>
 
 /** The steps on one thread, each with its knot and live count; the knot of the step you are in is filled. */
-export function Thread({ shop, counts }: { shop: string; counts: StepCounts }) {
+export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
   return (
     <nav
       aria-label={say('frame.steps')}

@@ -10,7 +10,7 @@ const led =
   /(?:mail|write|writing|contact|reach|reply|message|address|adresse|schreib\p{L}*|escr\p{L}*|[ée]cri\p{L}*|scriv\p{L}*)\P{L}+(?:\p{L}+\P{L}+){0,3}$/iu
 
 /** Mailboxes spelt out, so that machines do not find them. */
-export function spokenMailboxes(text: string): { start: number; end: number }[] {
+export function spelledOutEmails(text: string): { start: number; end: number }[] {
   const said = stretches(text, spoken).filter(({ start, end }) => {
     const [who] = text.slice(start, end).split(/\s/u)
     return /[._\d]/u.test(who!) || led.test(text.slice(0, start))

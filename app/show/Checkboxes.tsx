@@ -1,5 +1,5 @@
 /** Any of several, each with how many it would let through. */
-export function Ticks({
+export function Checkboxes({
   label,
   choices,
   chosen,

@@ -10,7 +10,7 @@ const WITHIN_MS = 10_000
  * A page of the owner's site for a display to be seen in: its looks, without anything that runs, refreshes, frames or
  * answers. It is shown in a sandbox all the same.
  */
-export async function stagePage(
+export async function readPreviewPage(
   { fetchOutside, allowedHosts, workers }: Pick<Services, 'fetchOutside' | 'allowedHosts' | 'workers'>,
   address: string,
 ): Promise<{ outcome: 'page'; html: string; url: string } | { outcome: 'failed'; failure: FetchFailure }> {

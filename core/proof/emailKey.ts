@@ -8,7 +8,7 @@ const plain = /^[\w.%-]+@[a-z0-9.-]+\.[a-z]+$/i
  * The key under which an email address is one: without a display name, `mailto:` and what follows a `?`, its case and the
  * part after a plus. Dots count, and other domains are others. Empty for what is no address.
  */
-export function mailboxKey(typed: string): string {
+export function emailKeyOf(typed: string): string {
   if (plain.test(typed)) return typed.toLowerCase()
   const address = bareAddress(typed).normalize('NFKC').toLowerCase()
   const at = address.lastIndexOf('@')
@@ -22,7 +22,7 @@ export function mailboxKey(typed: string): string {
  * do not count here; for proof they do.
  */
 export function recipientKey(typed: string): string {
-  const key = mailboxKey(typed)
+  const key = emailKeyOf(typed)
   const at = key.lastIndexOf('@')
   return key.slice(0, at).replaceAll('.', '') + key.slice(at)
 }

@@ -1,4 +1,4 @@
-import { frames, grounds, ROUNDEST, WIDEST_SPACE } from '../../../core/display/choices'
+import { frames, backgrounds, ROUNDEST, WIDEST_SPACE } from '../../../core/display/choices'
 
 import { startingConfiguration } from '../../../core/display/startingConfiguration'
 import { say } from '../../../core/messages/say/show'
@@ -7,44 +7,44 @@ import { ColourChoice } from '../ColourChoice'
 import { Slider } from '../Slider'
 import { changing, type StripProps } from './stripProps'
 
-export function DressStrip(props: StripProps) {
+export function ThemeStrip(props: StripProps) {
   const { draft, view } = props
-  const { dress } = draft
+  const { theme } = draft
   const { site } = view
-  const set = changing(props, 'dress')
-  const { standing, text, accent } = view.colours
+  const set = changing(props, 'theme')
+  const { backgrounds: swatches, text, accent } = view.colours
   return (
     <div className="flex flex-col gap-2.5">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <Choices
-          name="ground"
-          label={say('display.part.dress')}
-          value={dress.ground}
-          choices={grounds.map((ground) => ({
-            value: ground,
-            words: say(`show.ground.${ground}`),
+          name="background"
+          label={say('display.part.theme')}
+          value={theme.background}
+          choices={backgrounds.map((background) => ({
+            value: background,
+            words: say(`show.background.${background}`),
             picture: (
               <span
                 className="block h-7 w-16 rounded-md border border-line"
-                style={{ background: standing[ground] }}
+                style={{ background: swatches[background] }}
               />
             ),
           }))}
-          choose={(ground) =>
-            set({ ground, ...(ground === 'colour' && !dress.colour && { colour: site.brand }) })
+          choose={(background) =>
+            set({ background, ...(background === 'colour' && !theme.colour && { colour: site.brand }) })
           }
         />
-        {dress.ground === 'colour' && (
+        {theme.background === 'colour' && (
           <>
             <ColourChoice
-              label={say('show.groundColour')}
-              value={dress.colour}
+              label={say('show.backgroundColour')}
+              value={theme.colour}
               fallback={site.brand}
               set={(colour) => set({ colour })}
             />
             <ColourChoice
               label={say('show.textColour')}
-              value={dress.text}
+              value={theme.text}
               fallback={text}
               set={(chosen) => set({ text: chosen })}
             />
@@ -52,7 +52,7 @@ export function DressStrip(props: StripProps) {
         )}
         <ColourChoice
           label={say('show.accent')}
-          value={dress.accent}
+          value={theme.accent}
           fallback={accent}
           set={(chosen) => set({ accent: chosen })}
         />
@@ -61,22 +61,22 @@ export function DressStrip(props: StripProps) {
         <Choices
           name="frame"
           label={say('display.part.frame')}
-          value={dress.frame}
+          value={theme.frame}
           choices={frames.map((frame) => ({ value: frame, words: say(`display.frame.${frame}`) }))}
           choose={(frame) => set({ frame })}
         />
         <Slider
           label={say('show.corners')}
-          value={dress.corners ?? site.corners}
-          words={dress.corners === null ? say('show.asPage') : `${dress.corners} px`}
+          value={theme.corners ?? site.corners}
+          words={theme.corners === null ? say('show.asPage') : `${theme.corners} px`}
           min={0}
           max={ROUNDEST}
           set={(corners) => set({ corners })}
         />
         <Slider
           label={say('show.inside')}
-          value={dress.inside}
-          words={`${dress.inside} px`}
+          value={theme.inside}
+          words={`${theme.inside} px`}
           min={0}
           max={WIDEST_SPACE}
           step={4}
@@ -84,14 +84,14 @@ export function DressStrip(props: StripProps) {
         />
         <Slider
           label={say('show.around')}
-          value={dress.around}
-          words={`${dress.around} px`}
+          value={theme.around}
+          words={`${theme.around} px`}
           min={0}
           max={WIDEST_SPACE}
           step={4}
           set={(around) => set({ around })}
         />
-        {JSON.stringify(dress) !== JSON.stringify(asThePage) && (
+        {JSON.stringify(theme) !== JSON.stringify(asThePage) && (
           <button type="button" className="part" onClick={() => set(asThePage)}>
             {say('show.likeThePage')}
           </button>
@@ -102,15 +102,15 @@ export function DressStrip(props: StripProps) {
   )
 }
 
-const asThePage = startingConfiguration.dress
+const asThePage = startingConfiguration.theme
 
-/** Pairs of colours that can't be distinguished well enough, each mended by one click. */
+/** Pairs of colours that can't be distinguished well enough, each legible by one click. */
 function Faults(props: StripProps) {
-  const set = changing(props, 'dress')
+  const set = changing(props, 'theme')
   return (
     <div role="status">
-      {props.view.faults.map(({ what, ratio, needed, mended }) => {
-        const mendable = what === 'accent' || props.draft.dress.ground === 'colour'
+      {props.view.faults.map(({ what, ratio, needed, legible }) => {
+        const mendable = what === 'accent' || props.draft.theme.background === 'colour'
         return (
           <p key={what} className="flex flex-wrap items-center gap-x-3 font-semibold text-ochre">
             {say(`show.fault.${what}`, { ratio: ratio.toFixed(1), needed })}
@@ -118,9 +118,9 @@ function Faults(props: StripProps) {
               <button
                 type="button"
                 className="part"
-                onClick={() => set(what === 'accent' ? { accent: mended } : { text: mended })}
+                onClick={() => set(what === 'accent' ? { accent: legible } : { text: legible })}
               >
-                {say('show.mend', { colour: mended })}
+                {say('show.mend', { colour: legible })}
               </button>
             ) : (
               <span className="font-normal text-soft">{say('show.faultOfPage')}</span>

@@ -1,12 +1,12 @@
 import type { RenderedDisplay } from '../../../onsite/render'
-import { groundAround, applyColorScheme } from '../../../onsite/colorScheme'
+import { backgroundAround, applyColorScheme } from '../../../onsite/colorScheme'
 import { activate } from '../../components/activate'
 
 /** The output is what visitors get; only that it can be clicked is shown on top. */
 const clickable = `.eg [class^="eg-"]:not(.eg-with-face,.eg-slides,.eg-steps,.eg-step,.eg-dots):hover{outline:1.5px dotted currentColor;outline-offset:2px;cursor:pointer}`
 
 /** Our own policy takes constructed sheets only; the document of another page takes none that was constructed in ours. */
-function dress(root: ShadowRoot, css: string): void {
+function addStyles(root: ShadowRoot, css: string): void {
   if (root.ownerDocument === document) {
     const sheet = new CSSStyleSheet()
     sheet.replaceSync(css)
@@ -25,11 +25,11 @@ export function fillBox(
   theme?: string,
 ): (() => void) | undefined {
   const root = box.shadowRoot ?? box.attachShadow({ mode: 'open' })
-  const ground = groundAround(box, theme)
+  const background = backgroundAround(box, theme)
   root.innerHTML = html
-  dress(root, css + clickable)
+  addStyles(root, css + clickable)
   const display = root.querySelector<HTMLElement>('.eg')
-  applyColorScheme(display, ground)
+  applyColorScheme(display, background)
   if (!display) return undefined
   box.toggleAttribute('data-inline', display.matches('.eg-badge,.eg-ratingLine'))
   return activate(root, behaviours)

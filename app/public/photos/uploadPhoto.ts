@@ -1,7 +1,7 @@
 import { messageCode } from '../../../core/messages/code'
 
 /** A photo that the shop has, though its form is not sent yet. */
-export interface StagedPhoto {
+export interface UploadedPhoto {
   key: string
   /** The file of the small one. */
   small: string
@@ -41,7 +41,11 @@ export async function shrink(file: File): Promise<Blob> {
  * @param progress told how much is on its way, from 0 to 1
  * @throws PhotoProblem when it can't be taken
  */
-export function stage(address: string, photo: Blob, progress: (part: number) => void): Promise<StagedPhoto> {
+export function uploadPhoto(
+  address: string,
+  photo: Blob,
+  progress: (part: number) => void,
+): Promise<UploadedPhoto> {
   return new Promise((resolve, reject) => {
     // The other way to send tells nothing of its progress.
     const request = new XMLHttpRequest()
@@ -49,7 +53,7 @@ export function stage(address: string, photo: Blob, progress: (part: number) => 
     request.responseType = 'json'
     request.upload.onprogress = ({ loaded, total }) => progress(loaded / total)
     request.onload = () => {
-      const answer = request.response as (StagedPhoto & { error?: string }) | null
+      const answer = request.response as (UploadedPhoto & { error?: string }) | null
       if (request.status === 201 && answer) resolve(answer)
       else
         reject(

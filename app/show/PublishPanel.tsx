@@ -5,7 +5,7 @@ import type { PickedLine } from '../../server/publishing/pickedLine'
 import { Panel } from './Panel'
 
 /** Makes the draft what visitors see, after listing what will change. */
-export function MakeLive({
+export function PublishPanel({
   view,
   open,
   setOpen,

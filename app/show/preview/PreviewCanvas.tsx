@@ -6,7 +6,7 @@ import { say } from '../../../core/messages/say/show'
 import type { EditorView } from '../../../server/publishing/editorView'
 import { SelectLine } from '../SelectLine'
 import { PageFrame } from './PageFrame'
-import { PlainGround } from './PlainGround'
+import { PlainBackground } from './PlainBackground'
 import type { Clicked } from './previewParts'
 import { Ruler } from './Ruler'
 
@@ -14,14 +14,14 @@ const PartChoices = lazy(() => import('./PartChoices'))
 
 const NARROWEST = 240
 const STEP = 10
-/** Padding of the plain ground, both sides. */
+/** Padding of the plain background, both sides. */
 const PLAIN_PADDING = 48
 
-const grounds = ['page', 'shop', 'white', 'dark', 'colour'] as const
-type Ground = (typeof grounds)[number]
+const backgrounds = ['page', 'shop', 'white', 'dark', 'colour'] as const
+type Background = (typeof backgrounds)[number]
 
-/** The very output that visitors get, in the shop's own page or on a plain ground, at any width. */
-export function Stage({
+/** The very output that visitors get, in the shop's own page or on a plain background, at any width. */
+export function PreviewCanvas({
   view,
   draft,
   change,
@@ -55,9 +55,9 @@ export function Stage({
 
   const pageProblem = failed?.address === wantedPage ? failed?.why : null
   const pageAddress = pageProblem ? null : wantedPage
-  const asked = search.get('on') as Ground | null
-  const ground: Ground =
-    asked && grounds.includes(asked) && (asked !== 'page' || pageAddress)
+  const asked = search.get('on') as Background | null
+  const background: Background =
+    asked && backgrounds.includes(asked) && (asked !== 'page' || pageAddress)
       ? asked
       : pageAddress
         ? 'page'
@@ -69,7 +69,7 @@ export function Stage({
     setSearch(next, { replace: true, preventScrollReset: true })
   }
   const width = Math.max(NARROWEST, Math.min(wanted ?? room, room))
-  const boxWidth = ground === 'page' ? (box?.width ?? width) : width - PLAIN_PADDING
+  const boxWidth = background === 'page' ? (box?.width ?? width) : width - PLAIN_PADDING
   const hear = useCallback(
     (at: Clicked | null) =>
       setClicked(at && place.current ? { at, around: place.current.getBoundingClientRect() } : null),
@@ -89,8 +89,8 @@ export function Stage({
         <SelectLine
           className="part min-h-6 bg-transparent"
           label={say('show.seenOn')}
-          value={ground}
-          choices={grounds
+          value={background}
+          choices={backgrounds
             .filter((one) => one !== 'page' || pageAddress)
             .map((one) => [one, say(`show.on.${one}`)])}
           choose={(on) => put('on', on === (pageAddress ? 'page' : 'shop') ? null : on)}
@@ -115,7 +115,7 @@ export function Stage({
             </button>
           ))}
         </span>
-        {ground === 'page' && (
+        {background === 'page' && (
           <button
             type="button"
             className="part min-h-6"
@@ -171,7 +171,7 @@ export function Stage({
       <div ref={place} className="relative min-h-0 flex-1">
         <div className="absolute inset-0 overflow-hidden">
           <div className="h-full border-t-[3px] border-r-[3px] border-petrol" style={{ width }}>
-            {ground === 'page' ? (
+            {background === 'page' ? (
               <PageFrame
                 address={pageAddress!}
                 displayKey={view.key}
@@ -190,9 +190,9 @@ export function Stage({
                 }}
               />
             ) : (
-              <PlainGround
+              <PlainBackground
                 preview={view.preview}
-                look={lookOn(ground, view)}
+                look={lookOn(background, view)}
                 width={width - 3}
                 clicked={hear}
                 stands={measureIn}
@@ -218,6 +218,6 @@ export function Stage({
   )
 }
 
-function lookOn(ground: Exclude<Ground, 'page'>, { look, colours }: EditorView) {
-  return { ...colours.pages[ground], fonts: look.fonts }
+function lookOn(background: Exclude<Background, 'page'>, { look, colours }: EditorView) {
+  return { ...colours.pages[background], fonts: look.fonts }
 }

@@ -2,7 +2,7 @@ import { isOwnPage } from '../../core/site/ownPage'
 import { say } from '../../core/messages/say/everything'
 import { requireShop } from '../account/session'
 import { waitWords } from '../waitWords'
-import type { Route } from './+types/stage'
+import type { Route } from './+types/previewPage'
 
 /**
  * A page of the shop's own site for the editor's sandbox: nothing of it may run, post or be framed elsewhere, whatever
@@ -23,9 +23,9 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const address = new URL(request.url).searchParams.get('page') || shop.siteUrl
   // Whatever is shown here is shown under our own name, so it is never anybody else's page.
   if (!isOwnPage(address, shop)) return plain(403, say('show.foreignPage'))
-  const wait = await context.throttle.stagePage(member.id)
+  const wait = await context.throttle.previewPage(member.id)
   if (wait !== null) return plain(429, waitWords(wait), { 'Retry-After': String(wait) })
-  const page = await context.elogio.stagePage(address)
+  const page = await context.elogio.previewPage(address)
   if (page.outcome === 'failed') return plain(502, say(`setUp.failed.${page.failure}`, { status: '' }))
   if (!isOwnPage(page.url, shop)) return plain(403, say('show.foreignPage'))
   return new Response(page.html, {

@@ -3,8 +3,8 @@ import type { RenderedDisplay } from '../../../onsite/render'
 import { fillBox } from './fillBox'
 import { clickedIn, type Clicked } from './previewParts'
 
-/** The display on a ground of one colour, in the shop's type. */
-export function PlainGround({
+/** The display on a background of one colour, in the shop's type. */
+export function PlainBackground({
   preview,
   look,
   width,
@@ -12,7 +12,7 @@ export function PlainGround({
   stands,
 }: {
   preview: RenderedDisplay
-  look: { ground: string; ink: string; fonts: string }
+  look: { background: string; textColour: string; fonts: string }
   width: number
   clicked: (clicked: Clicked | null) => void
   stands: (element: HTMLElement) => void
@@ -24,7 +24,7 @@ export function PlainGround({
     stands(box)
     return fillBox(box, preview)
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [preview, look.ground])
+  }, [preview, look.background])
   useEffect(() => {
     const box = host.current
     if (!box) return
@@ -39,7 +39,12 @@ export function PlainGround({
     <div className="h-full overflow-x-hidden overflow-y-auto [scrollbar-gutter:stable]" tabIndex={0}>
       <div
         className="min-h-full p-6"
-        style={{ width, background: look.ground, color: look.ink, fontFamily: look.fonts || undefined }}
+        style={{
+          width,
+          background: look.background,
+          color: look.textColour,
+          fontFamily: look.fonts || undefined,
+        }}
       >
         <div className="text-[17px]">
           <div ref={host} />
