@@ -9,9 +9,9 @@ declare module 'react-router' {
     demoSignIn: { email: string; password: string } | null
     throttle: Throttle
     secureCookies: boolean
-    /** The network address of the client; empty when nobody knows. */
+    /** Empty if unknown. */
     clientAddress: string
-    /** The fields of the form that came with the request; null when none came. */
+    /** Null if no form was sent. */
     form: FormData | null
     log: Log
     nonce: string

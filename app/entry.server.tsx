@@ -19,13 +19,13 @@ export default function handleRequest(
   routerContext: EntryContext,
   context: AppLoadContext,
 ): Promise<Response> {
-  // While developing, the framework's own styles come and go without a nonce, and no policy asks for one.
+  // In development, the framework inserts styles without a nonce.
   const nonce = import.meta.env.PROD ? context.nonce : undefined
   headers.set('Content-Type', 'text/html; charset=utf-8')
   headers.set('Cache-Control', 'private, no-store')
   if (nonce) headers.set('Content-Security-Policy', policyFor(nonce))
   return new Promise((resolve, reject) => {
-    // Whole pages only: what streams in later never appears for people without scripts.
+    // The whole page is sent at once, because streamed parts never appear without scripts.
     const { pipe, abort } = renderToPipeableStream(
       <ServerRouter context={routerContext} url={request.url} nonce={nonce} />,
       {
@@ -45,13 +45,13 @@ export default function handleRequest(
   })
 }
 
-/** Logs what a loader or an action threw without meaning to. */
+/** Logs unexpected errors of loaders and actions. */
 export const handleError: HandleErrorFunction = (error, { request, context }) => {
   if (request.signal.aborted || isRouteErrorResponse(error) || storageFaultIn(error)) return
   context.log.error({ err: error }, 'a route failed')
 }
 
-/** Scripts and styles only with this answer's nonce; framed by nobody. */
+/** Allows only scripts and styles with this answer's nonce, and no framing. */
 function policyFor(nonce: string): string {
   return [
     "default-src 'self'",

@@ -2,8 +2,8 @@ import { say } from '../core/messages/say/frame'
 import { storageWords } from './storageProblem'
 
 /**
- * Runs a route's server action; when the server cannot be reached or cannot store anything, that is said in place and the
- * page stays as it is, with everything typed. Answers of the server, also refusals, pass through.
+ * Runs a server action. If the server can't be reached or can't store anything, the page shows the problem
+ * and keeps what was typed. Other answers of the server pass through.
  */
 export async function orOffline<T>(serverAction: () => Promise<T>): Promise<T | { problem: string }> {
   try {

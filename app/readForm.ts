@@ -3,19 +3,19 @@ import { z } from 'zod'
 
 const MAX_JSON_DEPTH = 20
 
-/** The fields of the form that came with a request, as an object; of a name that came twice the last. */
+/** The fields of a form as an object; the last one wins if a name is repeated. */
 export function formFields({ form }: Pick<AppLoadContext, 'form'>): Record<string, FormDataEntryValue> {
   return Object.fromEntries(form ?? [])
 }
 
-/** The fields of a form by a schema; what makes no sense is answered with 400 and changes nothing. */
+/** Parses the fields with a schema; invalid ones are answered with 400. */
 export function readForm<S extends z.ZodType>(context: Pick<AppLoadContext, 'form'>, schema: S): z.infer<S> {
   const read = schema.safeParse(formFields(context))
   if (!read.success) throw data(null, { status: 400 })
   return read.data
 }
 
-/** Only the named fields of a form: what nobody asked for is not looked at. */
+/** Only the named fields. */
 export function onlyFields({ form }: Pick<AppLoadContext, 'form'>, names: readonly string[]): FormData {
   const kept = new FormData()
   for (const [name, value] of form ?? []) {
@@ -26,7 +26,7 @@ export function onlyFields({ form }: Pick<AppLoadContext, 'form'>, names: readon
   return kept
 }
 
-/** A field that holds JSON, for what has no flat shape. */
+/** A field that contains JSON. */
 export function jsonText<S extends z.ZodType>(schema: S) {
   return z
     .string()
@@ -42,7 +42,7 @@ export function jsonText<S extends z.ZodType>(schema: S) {
     .pipe(schema)
 }
 
-/** How deeply arrays and objects are nested in a text of JSON, at most. */
+/** The depth of nesting in a JSON text. */
 function depthOf(text: string): number {
   let [depth, deepest, inString] = [0, 0, false]
   for (let at = 0; at < text.length; at++) {

@@ -28,7 +28,7 @@ export function loader({ request }: Route.LoaderArgs) {
 
 export function Layout({ children }: { children: ReactNode }) {
   const chosen = useRouteLoaderData<typeof loader>('root')?.theme ?? 'system'
-  // A customer's page has the shop's own light colours, whatever the time of day.
+  // A customer's page uses the shop's light colours at any time.
   const ofShop = useLocation().pathname.startsWith('/f/')
   return (
     <html
@@ -51,7 +51,7 @@ export function Layout({ children }: { children: ReactNode }) {
   )
 }
 
-/** The language of a customer's page, which its loader chose; everything else is English. */
+/** The language that the loader of a customer's page chose; all other pages are English. */
 function usePageLanguage(): string {
   const problem = useRouteLoaderData<typeof loader>('root')?.problemSpeech?.language
   const spoken = useMatches().map(({ loaderData }) => (loaderData as { speech?: Speech } | undefined)?.speech)

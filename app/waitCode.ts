@@ -1,6 +1,9 @@
 import { messageCode } from '../core/messages/code'
 
-/** What somebody who tried too often is told, as a message code. @param seconds until there is room again */
+/**
+ * The message code for too many attempts.
+ * @param seconds until the next attempt
+ */
 export function waitCode(seconds: number): string {
   return messageCode('problem.wait', { count: Math.ceil(seconds / 60) })
 }

@@ -40,31 +40,30 @@ import { buildStorageCheck } from './storageCheck'
 import { buildThreads, type ThreadsGiven } from './workers/threads'
 import type { Workers } from './workers/workers'
 
-/** What a test sets otherwise than the real thing. */
+/** What tests replace. */
 export interface Overrides extends Partial<Pick<Services, 'now' | 'argon' | 'fetchOutside' | 'mailer'>> {
   patience?: Patience
-  /** Where long work is done, in place of threads. */
+  /** Replaces the worker threads. */
   workersFor?: (services: () => Services) => Workers
 }
 
 export interface Application {
   port: number
   services: Services
-  /** Whether nobody has set up a shop yet. */
   isEmpty: () => Promise<boolean>
-  /** Counts what nothing else has caught. */
+  /** Counts unexpected errors. */
   noteFault: (error: unknown) => void
-  /** Finishes what has been asked, then ends. */
+  /** Answers pending requests, then ends. */
   stop: () => Promise<void>
 }
 
 const MAX_STOPPING_MS = 10_000
-/** How long the start waits for the histories of the latest reviews, at most. */
+/** The longest time that the start waits for loading arrival histories. */
 const MAX_HISTORY_MS = 5000
-/** How often connections are looked at for the time they have had. */
+/** How often the timeouts of connections are checked. */
 const CHECKING_MS = 5000
 
-/** Opens the data folder, starts the jobs and listens. Rejects when it can't listen. */
+/** Opens the data folder, starts the jobs and listens. Rejects if it can't listen. */
 export async function startApplication(
   config: Config,
   log: Log,
@@ -165,7 +164,7 @@ export async function startApplication(
     }),
   })
   server.on('request', (req, res) => (vite ? vite(req, res, () => listener(req, res)) : listener(req, res)))
-  // So that the first review after a restart is answered as fast as every other.
+  // The first review after a restart is answered as fast as any other.
   await Promise.race([histories, setTimeout(MAX_HISTORY_MS, undefined, { ref: false })])
   const port = await listening(server, config.port)
 
@@ -181,7 +180,7 @@ export async function startApplication(
   return { port, services, isEmpty: elogio.isEmpty, noteFault: faults.note, stop: () => (stopped ??= stop()) }
 }
 
-/** Listens on a port; answers which, as 0 asks for any. */
+/** Returns the port; 0 asks for a free one. */
 function listening(server: Server, port: number): Promise<number> {
   return new Promise((resolve, reject) => {
     server.once('error', (error: NodeJS.ErrnoException) =>
@@ -202,7 +201,7 @@ function listening(server: Server, port: number): Promise<number> {
 
 type Middleware = (req: IncomingMessage, res: ServerResponse, next: () => void) => void
 
-/** Compressing what the build made takes seconds, once in a process. */
+/** Compressing the built files takes seconds, so it is done once in a process. */
 let produced: ReturnType<typeof producing> | undefined
 
 async function producing() {

@@ -1,7 +1,7 @@
-/** Tells whoever listens that something of a shop has changed. In this process only: there is one. */
+/** Notifies listeners of changes to a shop, within this process. */
 export interface Changes {
   announce: (shopId: number) => void
-  /** Answers how to stop listening. */
+  /** Returns a function that stops listening. */
   listen: (shopId: number, heard: () => void) => () => void
 }
 

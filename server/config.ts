@@ -30,16 +30,16 @@ export interface Config {
   /** Without a trailing slash. */
   publicUrl: string
   secret: string | null
-  /** What the sign-in page of the demo fills in. */
+  /** Prefilled on the sign-in page of the demo. */
   demoSignIn: { email: string; password: string } | null
-  /** Hosts with their port that may be read although they are private. */
+  /** Hosts with ports that may be fetched although they are private. */
   allowedHosts: string[]
-  /** The way out for emails and the email address they come from; null when none is set. */
+  /** The email server and the sender's address; null if none is set. */
   smtp: { url: string; from: string } | null
   throttle: boolean
-  /** How many proxies stand in front and say who asks. */
+  /** The number of trusted proxies in front, for the client's address. */
   trustedProxies: number
-  /** What is logged: `info` has a line for each request. */
+  /** `info` logs each request. */
   logLevel: string
   development: boolean
 }
@@ -51,8 +51,8 @@ function mailFrom(given: string | undefined): string {
 }
 
 /**
- * The configuration from environment variables.
- * @throws Error that names the variable and what is wrong with it
+ * Reads the configuration from environment variables.
+ * @throws Error that names the variable and the reason
  */
 export function readConfig(env: Record<string, string | undefined>): Config {
   const result = environment.safeParse(env)

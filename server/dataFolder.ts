@@ -2,22 +2,21 @@ import { randomBytes } from 'node:crypto'
 import { chmodSync, existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 
-/** The database file of a data folder, which is made when it is missing. */
+/** The database file; a missing one is created. */
 export function databaseFile(folder: string): string {
   mkdirSync(folder, { recursive: true })
   return path.join(folder, 'elogio.db')
 }
 
-/** Makes the database readable for its own account alone, also where it was made by an earlier version. */
+/** Restricts the database to its own account, also if an earlier version created it. */
 export function protectFolder(folder: string): void {
   for (const name of readdirSync(folder))
     if (/^elogio\.db/.test(name)) chmodSync(path.join(folder, name), 0o600)
 }
 
-/** The folder of pictures in a data folder. */
 export const mediaFolder = (folder: string): string => path.join(folder, 'media')
 
-/** The secret that signs what the application hands out: given, or made at the first start and kept (0600). */
+/** The secret for signatures: configured, or created at the first start and stored with mode 0600. */
 export function signingKey(folder: string, given: string | null): Buffer {
   if (given) return Buffer.from(given)
   const file = path.join(folder, 'secret')

@@ -53,7 +53,7 @@ import { stepCounts } from './stepCounts'
 
 type UseCase<A extends unknown[], R> = (services: Services, ...given: A) => R
 
-/** All use cases, bound to one set of services: what a route may call. */
+/** All use cases, bound to the services: the interface for routes. */
 export function buildElogio(services: Services, publication: Publication) {
   const bound =
     <A extends unknown[], R>(useCase: UseCase<A, R>) =>

@@ -1,9 +1,9 @@
 import type { Log } from './log'
 
-/** What went wrong without anybody expecting it: logged and counted, and the process goes on. */
+/** Logs and counts unexpected errors; the process continues. */
 export interface Faults {
   note: (error: unknown) => void
-  /** How many there were since the start. */
+  /** The number since the start. */
   count: () => number
 }
 

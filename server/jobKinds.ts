@@ -14,7 +14,7 @@ import type { Services } from './services'
 const MINUTE_MS = 60_000
 const HOUR_MS = 60 * MINUTE_MS
 
-/** What the job runner does, by the kind of job. */
+/** The handler of each kind of job. */
 export function jobKinds(services: Services, publication: Publication): JobKinds {
   return {
     [REBUILD]: {
@@ -23,7 +23,7 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       quietMs: 10 * MINUTE_MS,
       run: async (job, { signal }) => void (await rebuildDisplays(services, publication, job, signal)),
     },
-    // Side by side, so that one slow mail server does not hold up the others' emails.
+    // Emails are sent in parallel, so that a slow mail server doesn't delay others.
     [SEND_MAIL]: {
       atOnce: 4,
       tries: MAIL_TRIES,

@@ -4,24 +4,23 @@ import { pino, type DestinationStream, type Logger } from 'pino'
 export type Log = Logger
 
 /**
- * The structured log: one JSON object per line. `time` is in milliseconds since 1970, which costs least to write.
- * @param destination where lines go; standard output by default
+ * The structured log: one JSON object per line. `time` is in milliseconds since 1970.
+ * @param destination standard output by default
  */
 export function buildLog(level: string, destination: DestinationStream = bufferedOutput(1)): Log {
   return pino({ level, base: null, timestamp: pino.stdTimeFunctions.epochTime }, destination)
 }
 
-/** A log that keeps nothing. */
+/** A log that discards everything. */
 export const silentLog: Log = pino({ level: 'silent' })
 
 const MAX_BUFFERED = 16_000
-/** When nobody reads. */
 const MAX_KEPT = 1_000_000
 const MAX_WAIT_MS = 500
 
 /**
- * Writes lines together, since a system call for each request would cost more than answering it from memory. What is
- * buffered is written after half a second at most, and when the process ends.
+ * Writes lines in batches, because a system call for each request would take longer than an answer from
+ * memory. The buffer is written after at most half a second and at the end of the process.
  */
 function bufferedOutput(file: number): DestinationStream {
   let lines = ''
@@ -33,7 +32,7 @@ function bufferedOutput(file: number): DestinationStream {
     try {
       writeSync(file, text)
     } catch (error) {
-      // Whoever reads the log is slow, or gone; that must stop nothing.
+      // A slow or closed reader must not block the application.
       if ((error as NodeJS.ErrnoException).code === 'EAGAIN' && text.length < MAX_KEPT) lines = text
     }
   }

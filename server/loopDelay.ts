@@ -5,17 +5,17 @@ const SPAN_MS = 10_000
 const SPANS = 6
 
 export interface LoopDelay {
-  /** The longest that the main thread was held in the last minute, in milliseconds. */
+  /** The longest delay of the main thread in the last minute, in milliseconds. */
   heldMs: () => number
   stop: () => void
 }
 
-/** Watches for how long the main thread answers nobody. */
+/** Measures how long the main thread is blocked. */
 export function watchLoopDelay(): LoopDelay {
   const histogram = monitorEventLoopDelay({ resolution: RESOLUTION_MS })
   histogram.enable()
   const spans: number[] = []
-  // What is measured is the time between two looks, so that the resolution is taken off.
+  // The histogram contains the interval itself, so the resolution is subtracted.
   const longest = () => Math.max(0, histogram.max / 1e6 - RESOLUTION_MS)
   const timer = setInterval(() => {
     spans.push(longest())

@@ -2,7 +2,7 @@ import { startApplication } from './application'
 import { readConfig } from './config'
 import { buildLog } from './log'
 
-// What the application writes is for its own account alone: the database holds customers' addresses.
+// The database contains customers' addresses, so only this account may read new files.
 process.umask(0o077)
 
 try {

@@ -3,12 +3,12 @@ import { showableCount, undecidedCount } from './data/reviewCounts'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
 
-/** What the owner would do next: decide what waits, or show what is ready. */
+/** What the owner should do next: decide, or show what is ready. */
 export interface NextStep {
   toDecide: number
-  /** Approved reviews that may be shown. */
+  /** Approved reviews that can be shown. */
   ready: number
-  /** The display to go to: the first, which is live or not yet. */
+  /** The first display. */
   display: { key: string; live: boolean } | null
 }
 

@@ -1,17 +1,17 @@
-/** Open streams of events, by the session that opened them, so that they end with it. */
+/** Open event streams by session, so that they end with it. */
 export interface OpenStreams {
   /**
-   * @param end called when the session has ended, or another stream of it takes this one's place
-   * @returns how to say that the stream is closed
+   * @param end called when the session ends or a newer stream replaces this one
+   * @returns a function that reports the stream as closed
    */
   open: (session: { hash: string; memberId: number }, end: () => void) => () => void
   endSession: (hash: string) => void
-  /** Ends all streams of a member, as when she changes her password. */
+  /** Ends all streams of a member, for example when she changes her password. */
   endMember: (memberId: number) => void
   endAll: () => void
 }
 
-/** More than anybody has tabs; the oldest goes when another is opened. */
+/** More than anyone has tabs; a new stream closes the oldest. */
 const MAX_STREAMS_PER_SESSION = 40
 
 interface Stream {

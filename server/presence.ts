@@ -1,9 +1,9 @@
-/** Who reads what now. It lives in memory: it is true for a minute and worth nothing after. */
+/** Who reads which review now. Kept in memory, because it is valid for only a minute. */
 export interface Presence {
   /**
    * A member reads a review.
    * @param now in milliseconds
-   * @returns the names of others who read it too, and whether somebody has to be told that this has changed
+   * @returns the names of other readers, and whether they need to be notified of a change
    */
   see: (
     shopId: number,
@@ -13,7 +13,7 @@ export interface Presence {
   ) => { others: string[]; moved: boolean }
 }
 
-/** An open page looks again at least once a minute; one that has not is closed, hidden or cut off. */
+/** An open page reports at least once a minute; one that hasn't is closed, hidden or disconnected. */
 const FRESH_MS = 75_000
 
 export function buildPresence(): Presence {

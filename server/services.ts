@@ -13,48 +13,48 @@ import { buildPublishableReviews, type PublishableReviews } from './publishing/p
 import { fetchOutside } from './outside/fetchOutside'
 import type { Workers } from './workers/workers'
 
-/** What the use cases stand on; a test sets each of them. */
+/** What the use cases depend on; tests replace parts of it. */
 export interface Services {
   db: Knex
   /** The only clock. */
   now: () => Date
-  /** A random public id, 16 letters and digits. */
+  /** A random public id of 16 letters and digits. */
   newId: () => string
   /** Random bytes as base64url, for tokens and salts. */
   newSecret: () => string
   /** Signs form tokens. */
   signingKey: Buffer
-  /** Where people reach the application, without a trailing slash. */
+  /** The public address, without a trailing slash. */
   publicUrl: string
-  /** The only way to addresses that people type. */
+  /** Fetches addresses that people type. */
   fetchOutside: typeof fetchOutside
-  /** Hosts with their port that may be private all the same. */
+  /** Hosts with ports that may be fetched although they are private. */
   allowedHosts: string[]
-  /** Where pictures lie. */
+  /** The folder of pictures. */
   mediaFolder: string
-  /** What may be shown of each shop, kept in memory. */
+  /** The publishable reviews of each shop. */
   publishableReviews: PublishableReviews
-  /** Hands a display that was rendered to whoever answers visitors. */
+  /** Receives rendered displays for answering visitors. */
   published: (display: Published) => void
-  /** What weighing remembers of each shop's arrivals. */
+  /** The arrival histories of all shops. */
   arrivalHistories: ArrivalHistories
-  /** Addresses of what single layouts run on other people's pages, by name. */
+  /** Addresses of the scripts of single layouts, by module. */
   behaviours: Partial<Record<Behaviour | 'page', string>>
-  /** The way out for emails; null where none is set. */
+  /** Null without a mail server. */
   mailer: Mailer | null
   argon: { memoryCost: number; timeCost: number }
-  /** Tells open tabs that something of a shop has changed; called after the transaction that changed it. */
+  /** Notifies open tabs of a shop's change. Call it after the transaction. */
   changes: Changes
-  /** Streams that tell open tabs of it. */
+  /** Their event streams. */
   streams: OpenStreams
   log: Log
   /** Who reads which review now. */
   presence: Presence
-  /** Where long work is done. */
+  /** Runs long work. */
   workers: Workers
-  /** Tells the job runner that something is due; called after the transaction that wrote the job. */
+  /** Notifies the job runner. Call it after the transaction that added the job. */
   wakeJobs: () => void
-  /** Tells the job runner to end a job that is being done. */
+  /** Cancels a running job. */
   stopJob: (id: number) => void
 }
 
@@ -86,7 +86,7 @@ export function buildServices(
   }
 }
 
-/** Where nothing that takes long is asked for. */
+/** For code that starts no long work. */
 const nobody: Workers = {
   run: async (name) => {
     throw new Error(`nobody does ${name} here`)

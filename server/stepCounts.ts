@@ -5,7 +5,7 @@ import { arrivalsSince } from './data/reviewLists'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
 
-/** The live counts on the thread: what came in lately, what needs a person, the displays. */
+/** The counts beside the steps: recent arrivals, undecided reviews, displays. */
 export async function stepCounts(
   { db, now }: Services,
   shop: Shop,

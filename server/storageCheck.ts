@@ -3,15 +3,15 @@ import { statfs } from 'node:fs/promises'
 import { tryStoring } from './data/storageTrial'
 import { storageFault, type StorageFault } from './data/storageFault'
 
-/** Whether something can be stored now, and if not, why; `failing` is for what nobody expected. */
+/** Whether the database can be written to, and why not; `failing` stands for unexpected causes. */
 export type StorageState = 'ok' | StorageFault | 'failing'
 
-/** A check is good for this long, so that asking often costs little. */
+/** A result is reused for this long, so that frequent requests cost little. */
 const GOOD_FOR_MS = 2000
-/** Less than this on the disk is as good as full: the next photo would fill it. */
+/** With less space than this, the next photo would fill the disk. */
 const MIN_FREE_BYTES = 20_000_000
 
-/** Tries to store something and looks how much room the disk has. */
+/** Tries to write, and reads the free space of the disk. */
 export function buildStorageCheck({
   db,
   folder,

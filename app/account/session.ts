@@ -15,7 +15,7 @@ function sessionCookie({ secureCookies }: AppLoadContext) {
   })
 }
 
-/** Names the device to whoever signed in from it, also after she has signed out. */
+/** The cookie stays after signing out. */
 function deviceCookie({ secureCookies }: AppLoadContext) {
   return createCookie('elogio_device', {
     httpOnly: true,
@@ -26,7 +26,7 @@ function deviceCookie({ secureCookies }: AppLoadContext) {
   })
 }
 
-/** The device of this request, when this member signed in from it before. */
+/** The device of this request, if this member signed in from it before. */
 export async function deviceOf(
   request: Request,
   context: AppLoadContext,
@@ -53,7 +53,7 @@ export function dropSession(context: AppLoadContext): Promise<string> {
   return sessionCookie(context).serialize('', { maxAge: 0 })
 }
 
-/** The member who asks, or a way to the sign-in page that leads back here. */
+/** The signed-in member; otherwise redirects to the sign-in page, which leads back here. */
 export async function requireMember(
   request: Request,
   context: AppLoadContext,
@@ -65,7 +65,7 @@ export async function requireMember(
   throw redirect(`/sign-in?to=${encodeURIComponent(pathname + search)}`)
 }
 
-/** The member and the shop of this address; a shop she is not part of is answered like one that does not exist. */
+/** A shop that the member doesn't belong to is answered like a missing one. */
 export async function requireShop(
   request: Request,
   context: AppLoadContext,

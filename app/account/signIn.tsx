@@ -9,7 +9,10 @@ import type { Route } from './+types/signIn'
 
 const credentials = z.object({ email: z.string().max(254), password: z.string().max(1000) })
 
-/** Where she wanted to go: an address of this application, read as browsers read it, else the front door. */
+/**
+ * The page that was requested: an address of this application, parsed as browsers do, otherwise the home
+ * page.
+ */
 function wayBack(request: Request): string {
   const here = new URL(request.url)
   const to = here.searchParams.get('to') ?? '/'
@@ -44,7 +47,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   return redirect(wayBack(request), { headers })
 }
 
-/** How long to wait goes with the answer of an act that was refused. */
+/** The waiting time is part of the refusal. */
 export function headers({ actionHeaders }: Route.HeadersArgs) {
   return actionHeaders
 }

@@ -9,7 +9,7 @@ import { storageFaultIn } from '../storageProblem'
 import { waitCode } from '../waitCode'
 import type { Route } from './+types/form'
 
-/** The JSON side of a form's address. */
+/** The JSON answers of a form's address. */
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await context.elogio.openForm(params.slug)
   const answers = answersTo(request, found?.shop)
@@ -59,7 +59,6 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   }
 }
 
-/** Answers in the language of a request. */
 function answersTo(request: Request, shop: Parameters<typeof speechFor>[1] | undefined) {
   const { language } = speechFor(request, shop)
   const word = (code: string) => translateCode(customerTranslate(language), code)

@@ -9,7 +9,7 @@ const asked = z.object({
   at: z.coerce.number().int().min(0),
 })
 
-/** Takes a piece of a file of orders; answers how much of the file is here. */
+/** Stores a chunk of an order file. Answers with the number of stored bytes. */
 export async function action({ params, request, context }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const piece = asked.safeParse(Object.fromEntries(new URL(request.url).searchParams))

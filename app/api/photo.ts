@@ -5,7 +5,7 @@ import { speechFor } from '../public/speechFor'
 import { storageFaultIn } from '../storageProblem'
 import type { Route } from './+types/photo'
 
-/** Takes one photo ahead of its form; answers the key by which the form refers to it. */
+/** Stores a photo before its form is sent. Answers with the key that the form refers to. */
 export async function action({ params, request, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
   const refused = refusalIn(request, found?.shop)
@@ -25,7 +25,6 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   }
 }
 
-/** Refuses in the language of a request. */
 function refusalIn(request: Request, shop: Parameters<typeof speechFor>[1] | undefined) {
   const translate = customerTranslate(speechFor(request, shop).language)
   return (status: number, code: string, headers: Record<string, string> = {}) =>

@@ -12,7 +12,6 @@ interface BandShop {
   name: string
 }
 
-/** The deep band over every page of the owner: name, thread, shop, account. */
 export function Band({
   shop,
   shops,

@@ -4,7 +4,7 @@ import { say } from '../../core/messages/say/frame'
 
 const SHOWN_MS = 2500
 
-/** Copies a text and says so; where copying is not allowed, the text is marked for the person to copy. */
+/** Where copying is not allowed, the text is selected instead. */
 export function CopyButton({
   text,
   label,
@@ -14,7 +14,7 @@ export function CopyButton({
   text: string
   label: string
   primary?: boolean
-  /** Told when the text is on the clipboard. */
+  /** Called after a successful copy. */
   copied?: () => void
 }) {
   const [outcome, setOutcome] = useState<'copied' | 'refused' | null>(null)

@@ -2,7 +2,7 @@ import { useId, type ReactNode } from 'react'
 import { translateCode } from '../../core/messages/code'
 import { say } from '../../core/messages/say/customers'
 
-/** A field with its name, who sees it, and what is wrong with it. The input takes the id that it is given. */
+/** A labelled field with its hint and errors. The input has to use the given id. */
 export function Field({
   name,
   label,
@@ -31,7 +31,6 @@ export function Field({
   )
 }
 
-/** What is wrong with a field, said where it is. */
 export function Mistake({ errors }: { errors?: string[] }) {
   if (!errors) return null
   return (

@@ -1,7 +1,6 @@
 import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/jobs'
 
-/** How far a job has come, and the button that ends it. */
 export function JobProgress({
   job,
   shop,
@@ -11,7 +10,7 @@ export function JobProgress({
   job: { id: number; state: string; done: number; total: number | null }
   shop: string
   label: string
-  /** What stays when it is ended; null where it can't be. */
+  /** What stays after cancelling; null if the job can't be cancelled. */
   keeps: string | null
 }) {
   const fetcher = useFetcher()
@@ -21,7 +20,7 @@ export function JobProgress({
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
       <span className="w-56 max-w-full">
         <progress
-          // Browsers go on drawing one that had no value as if it had none.
+          // Browsers draw a bar without a value as indeterminate, also after it gets one.
           key={percent === null ? 'begun' : 'measured'}
           className="progress w-full text-ink"
           aria-label={label}

@@ -1,4 +1,4 @@
-/** The letter that does the same as the button it stands on. */
+/** The key that does the same as its button. */
 export function Key({ children }: { children: string }) {
   return (
     <kbd

@@ -1,6 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react'
 
-/** A button that opens a small menu, named in full for those who do not see it; it closes on Escape, on a click elsewhere and when its page changes. */
+/** A button that opens a small menu. Escape, a click elsewhere and a new page close it. */
 export function Menu({
   label,
   name,
@@ -9,7 +9,7 @@ export function Menu({
 }: {
   label: ReactNode
   name: string
-  /** Opens upwards, for where there is no room below. */
+  /** Opens upwards where there is no room below. */
   up?: boolean
   children: ReactNode
 }) {

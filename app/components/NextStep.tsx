@@ -3,7 +3,7 @@ import { countWord, countWordFirst } from '../../core/messages/countWord'
 import { say } from '../../core/messages/say/frame'
 import type { NextStep as Step } from '../../server/nextStep'
 
-/** One sentence from the real state and the act that follows from it; nothing while there is nothing to do or show. */
+/** What the owner should do next; nothing if nothing is to be done. */
 export function NextStep({ shop, step: { toDecide, ready, display } }: { shop: string; step: Step }) {
   if (toDecide > 0)
     return (

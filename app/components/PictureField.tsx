@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { say } from '../../core/messages/say/setUp'
 import { smallPicture } from './smallPicture'
 
-/** A picture in a form: shown, replaced by a file of the owner's, or left out. */
+/** A picture that can be chosen, replaced or removed. */
 export function PictureField({
   name,
   label,
@@ -14,7 +14,7 @@ export function PictureField({
   label: string
   value: string
   change: (picture: string) => void
-  /** In pixels; small when left out. */
+  /** In pixels. */
   longest?: number
 }) {
   const [problem, setProblem] = useState(false)

@@ -3,7 +3,7 @@ import { say } from '../../core/messages/say/frame'
 
 const heights = [4, 6, 8, 10, 12]
 
-/** A rating in the application: its numeral and five uprights that rise; unlit ones are outlined. */
+/** A rating as a number and five bars. */
 export function RatingMark({
   rating,
   large = false,

@@ -4,7 +4,7 @@ import { activate } from './activate'
 
 const none: Behaviour[] = []
 
-/** Shows a rendered display exactly as a visitor's page does: in a shadow root of its own. */
+/** Shows a rendered display in a shadow root, as on a visitor's page. */
 export function ShadowHtml({
   html,
   css,
@@ -27,7 +27,7 @@ export function ShadowHtml({
     root.innerHTML = html
     return activate(root, behaviours)
   }, [html, css, behaviours])
-  // The host takes nothing but type and colour from around it, so size and place belong to the box about it.
+  // The host inherits only font and colour, so size and position belong to the box around it.
   return (
     <div className={className}>
       <div ref={host} />

@@ -25,7 +25,7 @@ export function ShopPreview({ html, style }: { html: string; style: TypedStyle }
 
 const plain = { background: '#ffffff', textColour: '#1b1a17', brand: '#0e4654', corners: 8 }
 
-/** While a colour is being typed it may be none yet. */
+/** A colour can be invalid while it is typed. */
 function stylesOf({ background, textColour, brand, corners }: TypedStyle): string {
   const { layout, theme } = startingConfiguration
   try {

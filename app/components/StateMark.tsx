@@ -9,7 +9,7 @@ const tones: Record<ReviewState, string> = {
   withdrawn: 'text-soft',
 }
 
-/** A state as shape and colour; the words beside it name it. */
+/** The state as shape and colour; the text beside it names it. */
 export function StateMark({ state }: { state: ReviewState }) {
   return (
     <svg

@@ -4,7 +4,7 @@ import { say } from '../../core/messages/say/frame'
 const steps = ['gather', 'decide', 'show'] as const
 export type StepCounts = Record<(typeof steps)[number], number>
 
-/** The steps on one thread, each with its knot and live count; the knot of the step you are in is filled. */
+/** The steps, each with its count; the current one is filled. */
 export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
   return (
     <nav

@@ -2,14 +2,13 @@ import { useRevalidator, useRouteLoaderData } from 'react-router'
 import { say } from '../../core/messages/say/frame'
 import { themes, wearTheme, type Theme } from '../theme'
 
-/** Day, night, or as the system has it; kept for this browser. */
 export function ThemeChoice() {
   const chosen = useRouteLoaderData<{ theme: Theme }>('root')?.theme ?? 'system'
   const { revalidate } = useRevalidator()
   return (
     <label
       className="flex items-center justify-between gap-3 px-3 py-2"
-      // Inside a menu that closes on a click, opening the choices is no choice yet.
+      // The menu closes on a click; opening the select is no choice yet.
       onClick={(event) => event.stopPropagation()}
     >
       {say('frame.theme.name')}

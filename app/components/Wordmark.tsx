@@ -1,4 +1,3 @@
-/** The name as it is always set: the book serif, its i in apricot. */
 export function Wordmark({ className = '' }: { className?: string }) {
   return (
     <span className={`font-serif text-[26px] leading-none font-semibold ${className}`} translate="no">

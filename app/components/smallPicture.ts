@@ -1,6 +1,6 @@
 const SMALL_PX = 256
 
-/** A picture from a file, small enough to travel in a form, as a data address; null when it can't be read. */
+/** Shrinks a picture to a data URL for a form; null if it can't be read. */
 export async function smallPicture(file: File, longest = SMALL_PX): Promise<string | null> {
   const bitmap = await createImageBitmap(file).catch(() => null)
   if (!bitmap) return null
@@ -9,6 +9,6 @@ export async function smallPicture(file: File, longest = SMALL_PX): Promise<stri
   canvas.width = Math.max(1, Math.round(bitmap.width * scale))
   canvas.height = Math.max(1, Math.round(bitmap.height * scale))
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
-  // Large ones travel as photographs do; small ones keep their clear ground.
+  // Large pictures become JPEG; small ones keep their transparency.
   return longest > SMALL_PX ? canvas.toDataURL('image/jpeg', 0.85) : canvas.toDataURL('image/png')
 }

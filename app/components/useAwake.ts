@@ -2,7 +2,7 @@ import { useSyncExternalStore } from 'react'
 
 const never = () => () => undefined
 
-/** Whether scripts run here; false in what the server sends, and for people without scripts. */
+/** Whether scripts run; false in the server's HTML. */
 export function useAwake(): boolean {
   return useSyncExternalStore(
     never,

@@ -1,11 +1,11 @@
 import { useHotkeys, type HotkeyCallback, type Options } from 'react-hotkeys-hook'
 
-/** A key by the letter that it types, wherever that lies on a keyboard; fields keep what is typed in them. */
+/** Handles a key by the letter that it types, on any keyboard layout. Fields are left alone. */
 export function useLetter(keys: string, act: HotkeyCallback, options: Options = {}): void {
   useHotkeys(keys, act, { useKey: true, ...options })
 }
 
-/** A sign that some keyboards reach only with a second key held, such as `/` and `?`. */
+/** A character that some keyboards type with a modifier, such as `/` and `?`. */
 export function useSign(sign: string, act: HotkeyCallback): void {
   useHotkeys(sign, act, { useKey: true, ignoreModifiers: true, preventDefault: true })
 }

@@ -3,7 +3,7 @@ import { useRevalidator } from 'react-router'
 
 const EVERY_MS = 1000
 
-/** Reads a page again every second, as long as something on it is being done. */
+/** Reloads the page's data every second while a job runs. */
 export function useLookAgain(isOn: boolean): void {
   const { revalidate } = useRevalidator()
   useEffect(() => {

@@ -2,7 +2,7 @@ import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/decide'
 import type { action } from './requestConfirmation'
 
-/** One email to the customer whose words were written down; from her yes on they are her own. */
+/** Asks the customer to confirm a review that the shop added. A confirmed one is her own. */
 export function AskToConfirm({ address, known }: { address: string; known: string | null }) {
   const fetcher = useFetcher<typeof action>()
   const asked = fetcher.data?.outcome === 'asked'

@@ -5,8 +5,8 @@ import { say } from '../../core/messages/say/decide'
 import { declineReasons, storedReason } from './declineReason'
 
 /**
- * Why a review is declined, as the customer is told: one of a few by its number, stored as a code so that she reads it in
- * her language, or the owner's own text.
+ * The reason that the customer reads. A suggested one is stored as a code, so that she reads it in her
+ * language.
  */
 export function DeclineReasons({ choose, close }: { choose: (reason: string) => void; close: () => void }) {
   const first = useRef<HTMLButtonElement>(null)

@@ -6,7 +6,7 @@ import { BODY_LIMIT } from '../../core/intake/submission'
 import { say } from '../../core/messages/say/decide'
 import { useNoteOrDraft } from './useNoteOrDraft'
 
-/** Where a review belongs: its product, its tags, and a note to oneself. */
+/** Product, tags and note of a review. */
 export function Filing({
   address,
   review,
@@ -19,7 +19,6 @@ export function Filing({
   review: { productTitle: string | null; productId: number | null; note: string }
   tags: string[]
   products: { id: number; sku: string; title: string }[]
-  /** Tags that the shop uses. */
   known: string[]
   act: (act: ReviewAct) => void
 }) {

@@ -4,7 +4,7 @@ import { sentenceParts, type StripPart, type Titles } from './filterWords'
 
 export type OpenStrip = StripPart | 'sort' | 'and'
 
-/** The filter as a sentence; each underlined part opens its choices under it. */
+/** The filter as a sentence; each underlined part opens its choices. */
 export function FilterSentence({
   filter,
   titles,

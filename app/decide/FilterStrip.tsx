@@ -13,7 +13,7 @@ interface Choice {
   count: number | null
 }
 
-/** What a filter can be set to, with how many each choice would leave: one part of it, or all that are not said yet. */
+/** The choices of one part of the filter, or of all unset parts, with the number of matches of each. */
 export function FilterStrip({
   shop,
   filter,
@@ -39,9 +39,9 @@ export function FilterStrip({
   }
   const titles = Object.fromEntries(products.map(({ sku, title }) => [sku, title]))
   const to = (change: Partial<ReviewFilter>) => queuePath(shop, null, { ...filter, ...change })
-  // A search comes in the order of arrival alone.
+  // A search can only be sorted by arrival.
   const sorts = filter.q ? (['newest', 'oldest'] as const) : reviewSorts
-  // The counters know nothing of words, tags and days, and a number that ignores them would mislead.
+  // The counters don't cover search, tags and dates, and numbers that ignore them would mislead.
   const exact = !filter.q && !filter.tag && !filter.from && !filter.to
   const choices = choicesOf(facets, products, tags)
   const rows: StripPart[] =
@@ -115,7 +115,7 @@ export function FilterStrip({
   )
 }
 
-/** The choices of each part: ratings and answers always, products, sources and languages as far as there are any. */
+/** The choices of each part; products, sources and languages only if there are any. */
 function choicesOf(
   facets: Facets,
   products: { id: number; sku: string; title: string }[],
@@ -205,7 +205,7 @@ function Days({ shop, filter }: { shop: string; filter: ReviewFilter }) {
         className="input w-40 border-edge"
         onChange={(event) => {
           const value = event.currentTarget.value
-          // A date that is being typed has no value yet; leaving the list for it would take the field away.
+          // An incomplete date has no value. Navigating then would remove the field.
           if (value || event.currentTarget.validity.valid)
             void navigate(queuePath(shop, null, { ...filter, [end]: value || undefined }))
         }}

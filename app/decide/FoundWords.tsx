@@ -3,7 +3,7 @@ import { searchPlaces } from '../../core/moderation/searchWords'
 const LEAD = 40
 const FAR = 90
 
-/** A text with the words of a search marked; one whose first mark lies far in begins shortly before it. */
+/** Marks the search terms in a text. If the first match is far in, the text begins shortly before it. */
 export function FoundWords({ text, q }: { text: string; q: string | undefined }) {
   const places = q ? searchPlaces(text, q) : []
   const first = places[0]

@@ -12,7 +12,7 @@ import { queuePath, type QueueSearch } from './address'
 
 type Member = GroupView['open'][number]
 
-/** Those a review came with, decided by one press; what differs from the rest is shown and left out at first. */
+/** The other reviews of a group, decided together. The ones that differ are shown and left out at first. */
 export function GroupCard({
   shop,
   review,
@@ -22,13 +22,13 @@ export function GroupCard({
   at,
 }: {
   shop: string
-  /** The one that is open beside it. */
+  /** The open review. */
   review: string
   group: GroupView
   search: QueueSearch
-  /** The review to go on with. */
+  /** The review to open next. */
   after: string | null
-  /** When all this was looked at. */
+  /** When the group was read. */
   at: string
 }) {
   const [changed, setChanged] = useState<Record<string, boolean>>({})
@@ -130,7 +130,7 @@ export function GroupCard({
   )
 }
 
-/** How many say the same or, where they do not, came in together. */
+/** The number of equal reviews or, otherwise, of those that arrived together. */
 function headingOf(open: Member[], sameWords: boolean): string {
   const alike = open.filter(({ odd }) => !odd.includes('words')).length
   if (open.length === 1) return say(sameWords ? 'group.aloneSame' : 'group.alone')

@@ -2,7 +2,6 @@ import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/decide'
 import type { HistoryEntry } from '../../server/moderation/reviewView'
 
-/** The review's part of the log, oldest first. */
 export function History({
   shop,
   review,

@@ -22,7 +22,6 @@ const keys = [
   ['Esc', 'leave'],
 ] as const
 
-/** Every key of this screen; `?` opens it. */
 export function Keys() {
   const dialog = useRef<HTMLDialogElement>(null)
   useSign('?', () => dialog.current?.showModal())

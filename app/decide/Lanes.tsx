@@ -5,7 +5,6 @@ import { say } from '../../core/messages/say/decide'
 import { StateMark } from '../components/StateMark'
 import { queuePath } from './address'
 
-/** The lanes as one line with their true counts; what narrows them stands at its end. */
 export function Lanes({
   shop,
   lanes,
@@ -18,7 +17,7 @@ export function Lanes({
   lanes: ReviewState[]
   open: ReviewState
   counts: Record<ReviewState, number>
-  /** Of those held back, how many only wait for their writers. */
+  /** The part of the held reviews that waits only for confirmation. */
   unconfirmed: number
   children: ReactNode
 }) {

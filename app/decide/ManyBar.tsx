@@ -17,7 +17,7 @@ interface Answer {
   problem?: string
 }
 
-/** The acts on everything that is selected, in place of those on the open review. */
+/** Actions on the selected reviews. */
 export function ManyBar({
   shop,
   search,
@@ -33,9 +33,9 @@ export function ManyBar({
   search: QueueSearch & { lane: ReviewState }
   ticks: Ticks
   total: number
-  /** Whether there may be more than were counted. */
+  /** Whether there may be more than the count. */
   totalIsLeast: boolean
-  /** When the list was looked at: what comes in later is not meant. */
+  /** When the list was read; later arrivals are left out. */
   at: string
   products: { sku: string; title: string }[]
   tags: string[]

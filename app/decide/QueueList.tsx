@@ -13,7 +13,6 @@ import type { Ticks } from './useSelection'
 
 type Line = ReviewLine & { when: string; tags: string[] }
 
-/** One lane as a list; each line opens its review, its box selects it. */
 export function QueueList({
   shop,
   search,
@@ -28,10 +27,10 @@ export function QueueList({
   search: QueueSearch & { lane: ReviewState }
   lines: Line[]
   total: number
-  /** How many of them stand behind another line. */
+  /** The number of collapsed reviews. */
   folded: number
   totalIsLeast: boolean
-  /** Those that need no saying. */
+  /** States that need no label. */
   languages: string[]
   ticks: Ticks
 }) {

@@ -7,7 +7,7 @@ import { say } from '../../core/messages/say/decide'
 import { Key } from '../components/Key'
 import { useNoteOrDraft } from './useNoteOrDraft'
 
-/** The shop's public answer: drafted, posted, changed, undone. */
+/** The shop's public reply: draft, post, change, delete. */
 export function ReplyBox({
   address,
   review,
@@ -15,7 +15,7 @@ export function ReplyBox({
   replyWhen,
   act,
 }: {
-  /** Where what is typed is kept. */
+  /** The address that saves the draft. */
   address: string
   review: {
     reply: { name: string; body: string } | null
@@ -34,7 +34,7 @@ export function ReplyBox({
   const draft = useNoteOrDraft(address, 'replyDraft', review.replyDraft)
   const field = useRef<HTMLTextAreaElement>(null)
   const forget = useFetcher()
-  // Once it is posted or undone, what stands is shown and the field is empty again.
+  // After posting or deleting, the saved reply is shown and the field is empty.
   if (seen !== reply?.body) {
     setSeen(reply?.body)
     setEditing(reply === null && review.replyDraft !== '')

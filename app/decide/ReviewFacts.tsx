@@ -8,7 +8,6 @@ import type { ReviewView } from '../../server/moderation/reviewView'
 
 type Proof = ProofKept & { delivered: string }
 
-/** Whether the writer bought and how we know, what else she wrote, and where visitors read it. */
 export function ReviewFacts({
   shop,
   review,
@@ -104,7 +103,7 @@ function Bought({
   )
 }
 
-/** An act that is told with a reason or not at all. */
+/** An action with a reason. */
 function WithReason({ label, ask, done }: { label: string; ask: string; done: (reason: string) => void }) {
   return (
     <details className="mt-1">

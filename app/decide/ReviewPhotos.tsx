@@ -7,14 +7,14 @@ import type { ReviewPhoto } from '../../server/data/photos'
 import { useNoteOrDraft } from './useNoteOrDraft'
 
 interface Given {
-  /** Where what a photo shows is kept. */
+  /** The address that saves descriptions. */
   address: string
   photos: ReviewPhoto[]
   writer: string
   act: (act: ReviewAct) => void
 }
 
-/** The photos that came with a review, each to be looked at large and decided on alone. */
+/** The photos of a review. Each can be enlarged and hidden. */
 export function ReviewPhotos({ address, photos, writer, act }: Given) {
   const [open, setOpen] = useState<number | null>(null)
   if (photos.length === 0) return null
@@ -68,7 +68,7 @@ export function ReviewPhotos({ address, photos, writer, act }: Given) {
   )
 }
 
-/** One photo large, those of the same review an arrow key away; the focus goes back to where it came from. */
+/** One enlarged photo; arrow keys go to the others. Closing returns the focus. */
 function Large({
   address,
   photos,
@@ -82,7 +82,7 @@ function Large({
   useEffect(() => {
     const shown = dialog.current
     shown?.showModal()
-    // Not into the field of words, where the arrow keys mean something else.
+    // The focus must not go to the text field, which uses the arrow keys itself.
     shown?.querySelector<HTMLElement>('[data-close]')?.focus()
     return () => shown?.close()
   }, [])
@@ -166,7 +166,7 @@ function Turn({
   )
 }
 
-/** What the photo shows, kept as it is typed and read out to visitors who can't see it. */
+/** The description for visitors who can't see the photo; saved as it is typed. */
 function AltField({ address, photo }: { address: string; photo: ReviewPhoto }) {
   const { text, type, isKept } = useNoteOrDraft(address, 'alt', photo.alt, photo.publicId)
   return (

@@ -9,7 +9,7 @@ import { RatingMark } from '../components/RatingMark'
 
 type Review = ReviewView['review']
 
-/** What the customer said, large, with every place marked that a reason means. */
+/** The text of the review with the places of signals marked. */
 export function ReviewWords({
   review,
   signals,
@@ -21,7 +21,7 @@ export function ReviewWords({
 }: {
   review: Review
   signals: Signal[]
-  /** What visitors read until this version is decided; null where it is this one, or none. */
+  /** The published version if it differs from this one. */
   standing: ReviewView['standing']
   productTally: RatingTally | null
   locale: string

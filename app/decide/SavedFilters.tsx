@@ -5,7 +5,6 @@ import { say } from '../../core/messages/say/decide'
 import { Menu } from '../components/Menu'
 import { queueQuery, type QueueSearch } from './address'
 
-/** Filters kept under a name for everyone in the shop, and a field to keep the present one. */
 export function SavedFilters({
   shop,
   search,
@@ -61,7 +60,7 @@ export function SavedFilters({
             method="post"
             action={action}
             className="flex flex-col gap-2 border-t border-line px-3 pt-3 pb-2"
-            // Inside a menu that closes on a click, typing a name is no choice yet.
+            // The menu closes on a click; typing a name is no choice yet.
             onClick={(event) => event.stopPropagation()}
           >
             <label className="flex flex-col gap-1">

@@ -8,13 +8,13 @@ import { queuePath, type QueueSearch } from './address'
 
 const TYPING_PAUSE_MS = 250
 
-/** Searches the words of the lane as they are typed; `/` goes here, Escape leaves. */
+/** Searches as it is typed. `/` focuses it, Escape leaves it. */
 export function SearchField({ shop, search }: { shop: string; search: QueueSearch }) {
   const [typed, setTyped] = useState(search.q ?? '')
   const [asked, setAsked] = useState(search.q ?? '')
   const field = useRef<HTMLInputElement>(null)
   const navigate = useNavigate()
-  // The address can change by itself: a saved view, a step back in the browser.
+  // The address can change without typing: a saved filter, or the browser's back button.
   if ((search.q ?? '') !== asked) {
     setAsked(search.q ?? '')
     setTyped(search.q ?? '')

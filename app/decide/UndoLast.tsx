@@ -12,7 +12,7 @@ export interface LastAct {
   count: number
 }
 
-/** What was done last, said aloud, and the way back from it: one act for each press. */
+/** The last decision, announced to screen readers, with its undo. */
 export function UndoLast({
   shop,
   lastAct,

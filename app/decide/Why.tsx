@@ -3,7 +3,7 @@ import type { Signal } from '../../core/moderation/signal'
 import { translateCode, translateCodes } from '../../core/messages/code'
 import { say } from '../../core/messages/say/decide'
 
-/** The reasons with their points, numbered to the marked places. */
+/** The signals with their points, numbered like the marked places. */
 export function Why({ state, score, signals }: { state: ReviewState; score: number; signals: Signal[] }) {
   const heading =
     state === 'held' ? 'decide.whyHeld' : state === 'spam' ? 'decide.whySpam' : 'decide.whyFound'

@@ -4,7 +4,7 @@ import { reviewFilterSchema, type ReviewFilter } from '../../core/moderation/rev
 export const FIRST_SHOWN = 50
 const MOST_SHOWN = 2000
 
-/** What the address bar holds of the queue: the filter, how many of the list are shown, and whether the list is asked for. */
+/** The queue's part of an address: the filter, the number of loaded reviews, and whether the list is open. */
 export interface QueueSearch extends ReviewFilter {
   show: number
 }
@@ -13,12 +13,12 @@ const search = reviewFilterSchema.extend({
   show: z.coerce.number().int().min(FIRST_SHOWN).max(MOST_SHOWN).catch(FIRST_SHOWN),
 })
 
-/** Reads the queue's part of an address; what makes no sense there is left out. */
+/** Invalid values are left out. */
 export function readQueueSearch(query: URLSearchParams): QueueSearch {
   return search.parse(Object.fromEntries(query))
 }
 
-/** The queue's part of an address, without what is plain anyway. */
+/** Defaults are left out. */
 export function queueQuery({ show = FIRST_SHOWN, ...filter }: Partial<QueueSearch>): string {
   const query = new URLSearchParams()
   for (const [name, value] of Object.entries(filter))
@@ -27,13 +27,12 @@ export function queueQuery({ show = FIRST_SHOWN, ...filter }: Partial<QueueSearc
   return query.toString()
 }
 
-/** The address of a lane, or of a review in it. */
 export function queuePath(shop: string, review: string | null, search: Partial<QueueSearch>): string {
   const query = queueQuery(search)
   return `/s/${shop}/decide${review ? `/${review}` : ''}${query && `?${query}`}`
 }
 
-/** The address of a lane's list itself, where there is no room for list and review side by side. */
+/** The address of the list alone, for small screens. */
 export function listPath(shop: string, search: Partial<QueueSearch>): string {
   const query = queueQuery(search)
   return `/s/${shop}/decide?${query && `${query}&`}list`

@@ -11,7 +11,7 @@ const MOST_TICKED = 2000
 
 const chosen = z.object({
   act: jsonText(reviewActSchema),
-  /** "PUBLICID:REVISION", separated by commas; empty when the filter of the address chooses. */
+  /** "PUBLICID:REVISION", separated by commas; empty if the filter selects. */
   ids: z
     .string()
     .regex(/^([a-z0-9]{1,40}:\d+(,|$))*$/)
@@ -22,11 +22,11 @@ const chosen = z.object({
         .map((one) => ({ publicId: one.split(':')[0]!, revision: Number(one.split(':')[1]) })),
     )
     .refine((ids) => ids.length <= MOST_TICKED),
-  /** When the list was looked at. */
+  /** When the list was read. */
   at: z.iso.datetime(),
 })
 
-/** One act on many: on those selected, or on all that the filter of the address lets through. */
+/** An action on the selected reviews, or on all matches of the filter. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const { act, ids, at } = readForm(context, chosen)

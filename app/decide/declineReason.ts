@@ -1,10 +1,10 @@
 import { messageCode } from '../../core/messages/code'
 import { say } from '../../core/messages/say/decide'
 
-/** Reasons that are stored as codes, so that each customer reads them in her language. */
+/** Stored as codes, so that each customer reads them in her language. */
 export const declineReasons = ['offTopic', 'elsewhere', 'personal', 'rude', 'twice', 'advert'] as const
 
-/** What is stored for a typed reason: the code of one of the reasons above, else the text itself. */
+/** The code of a suggested reason, otherwise the text itself. */
 export function storedReason(typed: string): string {
   const known = declineReasons.find((reason) => say(`declineReason.${reason}`) === typed.trim())
   return known ? messageCode(`declineReason.${known}`) : typed.trim()

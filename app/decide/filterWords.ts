@@ -2,7 +2,7 @@ import { WHOLE_SHOP, type FilterPart, type ReviewFilter } from '../../core/moder
 import { languageName } from '../../core/messages/languageName'
 import { say } from '../../core/messages/say/decide'
 
-/** The parts as the strip groups them: the two ends of a span of days are one. */
+/** The parts in the order of the strip; both dates are one part. */
 export const stripParts = [
   'rating',
   'product',
@@ -16,10 +16,10 @@ export const stripParts = [
 ] as const
 export type StripPart = (typeof stripParts)[number]
 
-/** A product's title by its SKU, or the SKU where it is not known. */
+/** The title of a product, or its SKU if unknown. */
 export type Titles = Record<string, string>
 
-/** A choice of a part by itself: "verified buyers", "English". */
+/** The text of a single choice: "verified buyers", "English". */
 export function choiceWords(part: FilterPart, value: string, titles: Titles): string {
   switch (part) {
     case 'rating':
@@ -39,7 +39,7 @@ export function choiceWords(part: FilterPart, value: string, titles: Titles): st
   }
 }
 
-/** The parts of a filter that narrow it, each as it is said in the sentence, with the strip that changes it. */
+/** The set parts of a filter as texts, with the strip that changes each. */
 export function sentenceParts(filter: ReviewFilter, titles: Titles): { strip: StripPart; words: string }[] {
   const said = (part: Exclude<StripPart, 'dates'>) => {
     const value = filter[part]

@@ -6,7 +6,7 @@ import type { QueueContext } from './queue'
 import { UndoLast } from './UndoLast'
 import type { Route } from './+types/noSelection'
 
-/** A lane's own address leads to its first review; an empty lane stays here, and so does who asks for its list. */
+/** The address of a lane redirects to its first review, unless it is empty or the list was requested. */
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const { search, filter } = await openLane(request, context, shop, undefined)

@@ -2,7 +2,10 @@ import type { AppLoadContext } from 'react-router'
 import type { Shop } from '../../server/data/shops'
 import { readQueueSearch } from './address'
 
-/** The lane and filter that an address means: the named lane, else that of its review, else the first that needs somebody. */
+/**
+ * The lane of an address: the named one, otherwise that of its review, otherwise the first with undecided
+ * reviews.
+ */
 export async function openLane(
   request: Request,
   { elogio }: AppLoadContext,

@@ -38,12 +38,12 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   }
 }
 
-/** What the open review shares with the list beside it. */
+/** Shared with the open review. */
 export interface QueueContext {
   ticks: Ticks
-  /** The reviews that the list shows. */
+  /** The listed reviews. */
   shown: string[]
-  /** What became of an act on many, where there is something to tell. */
+  /** The result of a bulk action, if it needs a message. */
   message: string
 }
 
@@ -126,7 +126,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
   )
 }
 
-/** What the owner wants to know first, with the act that follows from it. */
+/** The most useful next action. */
 function Sentence({
   shop,
   loaderData: { counts, unconfirmed, oldest, ready, largest },

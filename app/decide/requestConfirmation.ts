@@ -3,7 +3,7 @@ import { requireShop } from '../account/session'
 import { storageWords } from '../storageProblem'
 import type { Route } from './+types/requestConfirmation'
 
-/** Asks a customer by email whether what the shop wrote down is hers. */
+/** Asks a customer to confirm a review that the shop added. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const address = String(context.form?.get('address') ?? '').trim()

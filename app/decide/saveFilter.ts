@@ -11,7 +11,6 @@ const wish = z.union([
   z.object({ name: z.string().trim().min(1).max(40), query: z.string().max(1000) }),
 ])
 
-/** Keeps a view or removes one. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const asked = readForm(context, wish)

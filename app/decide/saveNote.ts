@@ -9,11 +9,11 @@ import type { Route } from './+types/saveNote'
 
 const aside = z.discriminatedUnion('what', [
   z.object({ what: z.enum(['note', 'replyDraft']), text: z.string().max(BODY_LIMIT) }),
-  // What a photo shows.
+  // The description of a photo.
   z.object({ what: z.literal('alt'), photo: z.string().max(40), text: z.string().max(ALT_LIMIT) }),
 ])
 
-/** Keeps what is written beside a review as it is typed: a note, the draft of a reply, what a photo shows. */
+/** Saves a note, the draft of a reply, or the description of a photo, as it is typed. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const given = readForm(context, aside)

@@ -9,7 +9,7 @@ import type { Route } from './+types/undo'
 
 const fields = z.object({
   passing: z.string().default(''),
-  /** One act by its number in a review's log; without it, one's own latest. */
+  /** A decision by its number in the review's log; otherwise the member's latest. */
   review: z.string().max(40).optional(),
   number: z.coerce.number().int().optional(),
 })

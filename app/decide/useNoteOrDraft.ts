@@ -3,7 +3,7 @@ import { useFetcher } from 'react-router'
 
 const TYPING_PAUSE_MS = 500
 
-/** A text that is kept by itself as it is typed, also when the page is left before the pause is over. */
+/** Saves a text as it is typed, also when the page is left before the pause ends. */
 export function useNoteOrDraft(
   address: string,
   what: 'note' | 'replyDraft' | 'alt',
@@ -46,7 +46,7 @@ export function useNoteOrDraft(
       setText(typed)
       setUnsent(true)
     },
-    /** Puts other words there that are kept elsewhere already. */
+    /** Replaces the text with one that is already saved. */
     put: (words: string) => {
       setText(words)
       setUnsent(false)

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router'
 import { say } from '../../core/messages/say/gather'
 import { Key } from '../components/Key'
 
-/** The one large field: what a customer told is pasted here and taken apart on the next page. */
+/** The field for a message of a customer; the next page fills in the review from it. */
 export function AnythingField({ shop }: { shop: string }) {
   const [text, setText] = useState('')
   const navigate = useNavigate()

@@ -7,7 +7,7 @@ import { Uprights } from '../components/RatingMark'
 
 type Errors = Record<string, string[] | undefined>
 
-/** One review written down for a customer: what was found in the paste, each part to correct. */
+/** A review that the shop adds, prefilled from the pasted text. */
 export function EntryFields({
   found,
   products,
@@ -160,7 +160,7 @@ function Picture({ name, label }: { name: string; label: string }) {
 
 function Rating({ given, errors }: { given: string; errors?: string[] }) {
   const choices = ['', '1', '2', '3', '4', '5']
-  // A half is kept as it was given, beside the whole ones.
+  // A pasted half star is offered beside the whole ones.
   if (given && !choices.includes(given)) choices.push(given)
   return (
     <fieldset>

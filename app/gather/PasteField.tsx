@@ -10,7 +10,7 @@ const tones = {
 }
 type Sort = keyof typeof tones
 
-/** Where a whole message is pasted; what was found in it stays marked under it. */
+/** The field for a whole message. The recognised parts are marked under it. */
 export function PasteField({
   pasted,
   current,
@@ -72,7 +72,7 @@ export function PasteField({
   )
 }
 
-/** Takes a paste apart at once; what is typed waits for its button. */
+/** A paste is read at once; typed text waits for the button. */
 function Field({ paste }: { paste: (text: string) => void }) {
   const [typed, setTyped] = useState('')
   return (
@@ -107,7 +107,7 @@ function Field({ paste }: { paste: (text: string) => void }) {
   )
 }
 
-/** The pasted text cut where something was found; a rating inside the words is marked as a rating. */
+/** The text split at the recognised parts. A rating within the review's text is marked as a rating. */
 function runs(text: string, found: ReadReview | null): { text: string; sort: Sort | null }[] {
   if (!found) return [{ text, sort: null }]
   const { authorName, rating, writtenAt, body } = found.places

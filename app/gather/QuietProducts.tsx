@@ -3,7 +3,7 @@ import { CopyButton } from '../components/CopyButton'
 
 const FIRST_FEW = 6
 
-/** Products that nobody has written about, each with the address of a form that asks about just it. */
+/** Products without reviews, each with a link to a form about it. */
 export function QuietProducts({
   products,
   total,

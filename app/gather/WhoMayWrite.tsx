@@ -2,7 +2,6 @@ import { useFetcher } from 'react-router'
 import { writersChoices, type Writers } from '../../core/intake/writers'
 import { say } from '../../core/messages/say/gather'
 
-/** Who may write through a form, as a sentence with one part to choose. */
 export function WhoMayWrite({ form, writers, mails }: { form: string; writers: Writers; mails: boolean }) {
   const fetcher = useFetcher<{ ok?: boolean; problem?: string }>()
   const shown = (fetcher.formData?.get('writers') as Writers | undefined) ?? writers

@@ -18,7 +18,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 
 const uploaded = z.object({ upload: z.string().regex(/^[a-z0-9]{8,40}$/), name: z.string().max(200) })
 
-/** Has a file read that came by pieces before, or, from a browser without scripts, with this request. */
+/** Imports a file that was uploaded in chunks, or with this request if no script ran. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const sent = uploaded.safeParse(Object.fromEntries(context.form ?? []))
@@ -109,7 +109,6 @@ export default function Orders({ loaderData, actionData, params }: Route.Compone
   )
 }
 
-/** The latest import: how far it is, or what came of it. */
 function Latest({
   latest,
   shop,
@@ -145,7 +144,7 @@ function Latest({
   )
 }
 
-/** What came in, what it proves now, and the rows that were left out, each with its reason. */
+/** The imported orders, the changed verifications, and the skipped rows with their reasons. */
 function Report({
   report,
   name,
@@ -155,7 +154,7 @@ function Report({
   report: OrderReport
   name: string
   shop: string
-  /** False where it was cancelled. */
+  /** False if it was cancelled. */
   isWhole: boolean
 }) {
   const { changes, problems } = report

@@ -1,20 +1,20 @@
 import { useState } from 'react'
 import { say } from '../../core/messages/say/gather'
 
-/** Small enough that a slow line has sent it before anybody's patience ends. */
+/** Small enough for a slow connection. */
 const PIECE_BYTES = 4_000_000
 const TRIES = 4
 const WAIT_MS = 1500
 
 export interface Upload {
-  /** The share of the file that is sent, 0 to 1; null while none is. */
+  /** The uploaded share of the file, 0 to 1; null if none is uploading. */
   share: number | null
   problem: string | null
-  /** Sends a file by pieces; answers the name under which it is there, or null when it could not be sent. */
+  /** Uploads a file in chunks. Returns its id, or null if it failed. */
   send: (file: File) => Promise<string | null>
 }
 
-/** Sends large files by pieces, and goes on after a line that failed. */
+/** Uploads large files in chunks and continues after a lost connection. */
 export function useUpload(address: string): Upload {
   const [share, setShare] = useState<number | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
@@ -39,7 +39,7 @@ export function useUpload(address: string): Upload {
   return { share, problem, send }
 }
 
-/** What the server will not take, in its words. */
+/** The server's reason for refusing it. */
 class Refused extends Error {}
 
 async function sendPiece(address: string, piece: Blob): Promise<number> {

@@ -59,7 +59,7 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
   const [done, setDone] = useState<Saved['saved'] | null>(null)
   const answer = fetcher.data
   const saved = answer && 'saved' in answer ? answer.saved : null
-  // A kept one makes room: for the next that was found, or for an empty one.
+  // A saved review is replaced by the next one found, or by an empty form.
   if (saved && saved !== done) {
     setDone(saved)
     setTurn(turn + 1)

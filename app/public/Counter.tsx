@@ -1,6 +1,6 @@
 import { useTranslate } from './speech'
 
-/** How many characters of a field are used; screen readers hear it only near the limit. */
+/** The number of used characters; screen readers hear it only near the limit. */
 export function Counter({ used, limit }: { used: number; limit: number }) {
   const translate = useTranslate()
   return (

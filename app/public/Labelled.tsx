@@ -7,7 +7,7 @@ interface FieldOfForm {
   errors?: string[]
 }
 
-/** A field with its name, a few words about who sees it, and what is wrong with it. */
+/** A labelled field with its hint and errors. */
 export function Labelled({
   field,
   label,

@@ -9,7 +9,6 @@ export interface Said {
   productTitle: string | null
 }
 
-/** What somebody said, as she wrote it. */
 export function OwnWords({
   words: { title, body, rating, authorName, productTitle },
   photos = [],

@@ -6,7 +6,7 @@ import { Mistakes } from './Labelled'
 const ratings = [1, 2, 3, 4, 5] as const
 const heights = { 1: 'h-11', 2: 'h-[54px]', 3: 'h-16', 4: 'h-[74px]', 5: 'h-[84px]' }
 
-/** The rating itself as five steps that rise; by pointer, touch, arrows or the digit. Works without scripts. */
+/** Five radio buttons as bars. They work without scripts. */
 export function RatingChoice({
   field,
 }: {

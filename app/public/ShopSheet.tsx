@@ -12,7 +12,6 @@ export function ShopSheet({
 }: {
   shop: { name: string; logo: string | null; shades: BrandShades }
   title: string
-  /** Of everything on the sheet. */
   translate: CustomerTranslate
   children: ReactNode
 }) {

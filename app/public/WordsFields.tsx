@@ -6,7 +6,7 @@ import { Labelled } from './Labelled'
 
 type TextField = FieldMetadata<string | undefined>
 
-/** Headline and words, as a customer writes them the first time and when she changes them. */
+/** Headline and text, for the form and for later changes. */
 export function WordsFields({ title, body }: { title: TextField; body: TextField }) {
   const translate = useTranslate()
   return (

@@ -74,7 +74,7 @@ export async function action({ params, context }: Route.ActionArgs) {
   }
 }
 
-/** What an act answers where there is nothing to say. */
+/** The answer of an action without a message. */
 const nothing = { said: null, problem: null, reply: undefined }
 const refused = (problem: string, status: number) => data({ ...nothing, problem }, { status })
 
@@ -182,7 +182,7 @@ function Change({
 }: {
   shop: string
   photos: KeptPhoto[]
-  /** Where photos are sent ahead; null where none can be added. */
+  /** The address for uploading photos; null if none can be added. */
   photoAddress: string | null
   words: Route.ComponentProps['loaderData']['words']
   lastResult: SubmissionResult<string[]> | undefined

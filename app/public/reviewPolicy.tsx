@@ -15,7 +15,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   return { ...how, speech }
 }
 
-/** How a shop handles its reviews, written from what is set and counted now. */
+/** Written from current settings and counts. */
 export default function How({ loaderData: how }: Route.ComponentProps) {
   const translate = useSpeech(how.speech)
   const { shop, counted } = how

@@ -5,7 +5,9 @@ import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { CustomerMessages, CustomerTranslate } from '../../core/messages/customers/customerMessages'
 import { buildTranslate } from '../../core/messages/translate'
 
-/** The language of a customer's page and its texts; they come with the page, so that no browser loads five languages. */
+/**
+ * The language of a customer's page. Its texts are part of the page, so that no browser loads five languages.
+ */
 export interface Speech {
   language: CustomerLanguage
   messages: CustomerMessages
@@ -23,7 +25,6 @@ export function useSpeech({ language, messages }: Speech): CustomerTranslate {
   return useMemo(() => buildTranslate(language, messages) as CustomerTranslate, [language, messages])
 }
 
-/** The texts of a customer's page, for the components within it. */
 export const TranslateContext = createContext<CustomerTranslate | null>(null)
 
 /** @throws outside a customer's page, which has no texts for customers */
@@ -33,7 +34,7 @@ export function useTranslate(): CustomerTranslate {
   return translate
 }
 
-/** The texts of problems in the language of the request; null where the page is not a customer's. */
+/** The texts of problems in the language of the request; null if the page is not a customer's. */
 export function useProblemTranslate(): ProblemTranslate | null {
   const root = useRouteLoaderData('root') as { problemSpeech: ProblemSpeech | null } | undefined
   const speech = root?.problemSpeech
@@ -43,7 +44,6 @@ export function useProblemTranslate(): ProblemTranslate | null {
   )
 }
 
-/** Words the codes of errors. */
 export function useCodes(): (code: string) => string {
   const translate = useTranslate()
   return (code) => translateCode(translate, code)

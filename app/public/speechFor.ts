@@ -3,10 +3,10 @@ import { customerLanguage, customerLanguages } from '../../core/messages/custome
 import { readerLanguage } from '../../core/messages/customers/readerLanguage'
 import type { ProblemSpeech, Speech } from './speech'
 
-/** For an address that leads to no shop. */
+/** For an address without a shop. */
 const anyShop = { customerLanguages, locale: 'en' }
 
-/** The language that a request to a shop's page is answered in, with its texts. */
+/** The language and texts for a request to a shop's page. */
 export function speechFor(
   request: Request,
   shop: { customerLanguages: readonly string[]; locale: string } = anyShop,
@@ -21,14 +21,14 @@ export function speechFor(
 
 const customerPath = /^\/(?:f|r|confirm|how)\//
 
-/** The texts of problems for a customer's page, where no shop may be known; null for all other pages. */
+/** The texts of problems on a customer's page, where the shop may be unknown; null for other pages. */
 export function problemSpeechFor(request: Request): ProblemSpeech | null {
   if (!customerPath.test(new URL(request.url).pathname)) return null
   const { language, messages } = speechFor(request)
   return { language, messages: { problem: messages.problem, confirm: messages.confirm } }
 }
 
-/** An address that goes on in the language that was asked for by `?lang=`. */
+/** Adds the requested `?lang=` to an address. */
 export function withLanguage(address: string, request: Request): string {
   const language = customerLanguage(new URL(request.url).searchParams.get('lang') ?? '')
   if (!language) return address

@@ -21,7 +21,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 
 type NextStep = Extract<CustomerKey, `form.thanks.${string}`>
 
-/** What happens next, as the arrival decided it; what the writer has to do herself leads. */
+/** What happens next. What the writer has to do comes first. */
 function nextSteps({
   state,
   showable,

@@ -7,7 +7,7 @@ import { Field } from '../components/Field'
 import { Wordmark } from '../components/Wordmark'
 import { LookFields, MoreFields, type ProfileErrors, type ProfileValues } from '../settings/ProfileFields'
 
-/** The shop as its site tells it, wearing samples; what is not right is corrected, and the account keeps it. */
+/** The recognised data of the shop with samples, to correct and save. */
 export function KeepShop({
   found,
   errors,
@@ -15,7 +15,7 @@ export function KeepShop({
 }: {
   found: { site: string; isMember: boolean; values: ProfileValues; candidates: string[]; html: string }
   errors: ProfileErrors
-  /** Why nothing could be kept, where that is not about a field. */
+  /** The reason for a failure that is not about a field. */
   problem: string | null
 }) {
   const [values, setValues] = useState(found.values)
@@ -85,11 +85,11 @@ export function KeepShop({
   )
 }
 
-/** Only the browser knows it, and it does not change while the page is open. */
+/** Only the browser knows it; it doesn't change while the page is open. */
 const ownTimeZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone
 const never = () => () => undefined
 
-/** A hint of her page's head, so that the reviews are seen where they will stand. */
+/** A sketch of the page's head as surroundings for the reviews. */
 function PageHead({ values }: { values: ProfileValues }) {
   return (
     <div

@@ -11,7 +11,7 @@ import { waitWords } from '../waitWords'
 import { KeepShop } from './KeepShop'
 import type { Route } from './+types/begin'
 
-/** Who may set up a shop here: anybody while nobody is here yet, and every member. */
+/** Anyone can set up the first shop; later only members. */
 async function whoSetsUp(request: Request, context: Route.LoaderArgs['context']) {
   const token = await sessionToken(request, context)
   const known = token ? await context.elogio.findSession(token) : null

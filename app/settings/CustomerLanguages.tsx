@@ -2,7 +2,6 @@ import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import { languageName } from '../../core/messages/languageName'
 import { say } from '../../core/messages/say/setUp'
 
-/** The languages in which customers read forms, emails and their own pages. */
 export function CustomerLanguages({ chosen, all }: { chosen: string[]; all: CustomerLanguage[] }) {
   return (
     <fieldset className="min-w-0">

@@ -5,7 +5,7 @@ import type { MailSettings } from '../../server/mail/mailSettings'
 
 const hours = Array.from({ length: 24 }, (_, hour) => hour)
 
-/** Whether emails go out, and how one is preference of what comes in. */
+/** The state of outgoing email, and the member's notification preference. */
 export function Mails({ mails, email }: { mails: MailSettings; email: string }) {
   const fetcher = useFetcher<{ done?: string }>()
   const { out, counts, troubled, preference, digestHour } = mails

@@ -3,7 +3,7 @@ import { say } from '../../core/messages/say/setUp'
 import { Field } from '../components/Field'
 import { PictureField } from '../components/PictureField'
 
-/** The fields of a shop's profile as their inputs hold them. */
+/** A shop's profile as its inputs contain it. */
 export type ProfileValues = Record<
   | 'name'
   | 'short_name'
@@ -30,7 +30,7 @@ interface Given {
   errors: ProfileErrors
 }
 
-/** What customers and visitors see of the shop: its name and picture, its colours and type. */
+/** The name, logo, colours and font that customers see. */
 export function LookFields({ values, change, errors, candidates }: Given & { candidates: string[] }) {
   const field = fieldsOf({ values, change, errors })
   return (
@@ -80,7 +80,7 @@ export function LookFields({ values, change, errors, candidates }: Given & { can
   )
 }
 
-/** What belongs to the shop behind its look; everything here works when it is left as it is. */
+/** Other properties of the shop; the defaults work. */
 export function MoreFields(given: Given) {
   const field = fieldsOf(given)
   return (

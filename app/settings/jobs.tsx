@@ -16,7 +16,7 @@ import type { Route } from './+types/jobs'
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const { locale, timeZone } = shop
-  // Any kind of job can fail, so that the code of its error is not only one of this page's texts.
+  // An error can come from any kind of job, so its code can belong to texts of other pages.
   const jobs = (await context.elogio.jobsView(shop)).map((job) => ({
     ...job,
     error: job.error && translateCode(sayAnything, job.error),
@@ -30,7 +30,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const { intent, id } = readForm(context, asked)
   const done = await (intent === 'cancel' ? context.elogio.cancelJob : context.elogio.retryJob)(shop, id)
-  // One that has ended meanwhile is shown as it is; there is nothing to say against it.
+  // The job can have ended meanwhile; the page then shows its result.
   return data({ done })
 }
 

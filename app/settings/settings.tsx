@@ -56,7 +56,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const fields = formFields(context)
   const answer = (given: Answer, init: ResponseInit = {}) => data(given, init)
   if (fields.intent === 'password') {
-    // Whoever is signed in is on a device of her own.
+    // A signed-in member has a known device.
     const { clientAddress } = context
     const attempt = { clientAddress, email: member.email, device: `member ${member.id}` }
     const wait = await context.throttle.signIn(attempt)

@@ -1,12 +1,12 @@
 import { requireShop, sessionToken } from '../account/session'
 import type { Route } from './+types/changes'
 
-/** Proxies close what is silent for long. */
+/** Proxies close silent connections. */
 const HEARTBEAT_MS = 25_000
 
 /**
- * Server-sent events: one line whenever something of the shop has changed. What changed is for the loaders to say. The
- * stream ends with the session, also when that was ended elsewhere.
+ * Server-sent events: one event for each change of the shop, without content. Loaders fetch the changes. The
+ * stream ends with the session.
  */
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)

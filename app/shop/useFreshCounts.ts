@@ -1,19 +1,19 @@
 import { useEffect } from 'react'
 import { useRevalidator } from 'react-router'
 
-/** For where events do not come through. */
+/** For connections without events. */
 const LOOK_AGAIN_MS = 60_000
 
 /**
- * Counts and arrivals come in by themselves while the page is looked at. A hidden tab listens to nothing, since a
- * browser keeps only few connections to one place; it looks as soon as it is seen again.
+ * Updates counts and lists while the page is visible. A hidden tab disconnects, because a browser allows only
+ * few connections to a host, and updates when it is visible again.
  */
 export function useFreshCounts(shop: string): void {
   const { revalidate } = useRevalidator()
   useEffect(() => {
     let events: EventSource | null = null
     const look = async () => {
-      // A look that fails would put an error in place of the page; while nobody answers, the page stays as it is.
+      // A failed update must not replace the page with an error.
       const answers = await fetch('/healthz').catch(() => null)
       if (answers?.ok && document.visibilityState === 'visible') await revalidate()
     }

@@ -1,4 +1,4 @@
-/** Any of several, each with how many it would let through. */
+/** Each choice shows its number of matches. */
 export function Checkboxes({
   label,
   choices,

@@ -7,7 +7,7 @@ interface Choice<V> {
   small?: string
 }
 
-/** One of a few, tried with the arrow keys. */
+/** Radio buttons with pictures. */
 export function Choices<V extends string | number>({
   name,
   label,
@@ -21,7 +21,7 @@ export function Choices<V extends string | number>({
   value: V
   choices: Choice<V>[]
   choose: (value: V) => void
-  /** Closer together, with the words in small. */
+  /** Smaller, with less space. */
   tight?: boolean
 }) {
   return (

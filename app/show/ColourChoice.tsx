@@ -1,6 +1,6 @@
 import { useState } from 'react'
 
-/** A colour picked or typed; what is none yet changes nothing. */
+/** A colour, chosen or typed; invalid input changes nothing. */
 export function ColourChoice({
   label,
   value,
@@ -9,7 +9,7 @@ export function ColourChoice({
 }: {
   label: string
   value: string
-  /** What stands while none is chosen. */
+  /** The colour that is used without a choice. */
   fallback: string
   set: (colour: string) => void
 }) {

@@ -7,7 +7,7 @@ import { say } from '../../core/messages/say/show'
 
 const TALLEST = 26
 
-/** Whether the pick stands for all: a plain sentence, how far it lies, and both spreads. */
+/** Whether the selection represents all reviews: a sentence, the distance, and both distributions. */
 export function FairGauge({
   chosen,
   all,
@@ -18,7 +18,7 @@ export function FairGauge({
   fairness: Fairness
   chosen: RatingTally
   all: RatingTally
-  /** How many may be shown, counted in averages or not. */
+  /** All publishable reviews, including those that don't count in averages. */
   stock: number
   locale: string
 }) {

@@ -2,7 +2,6 @@ import { useState } from 'react'
 import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/show'
 
-/** The display's name, changed where it stands. */
 export function NameField({ name }: { name: string }) {
   const fetcher = useFetcher()
   const [typing, setTyping] = useState(false)

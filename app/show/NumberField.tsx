@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { MOST_SHOWN } from '../../core/curation/selectionOrders'
 import { say } from '../../core/messages/say/show'
 
-/** Any number of reviews, typed; what is not one yet changes nothing and says so. */
+/** The number of reviews; invalid input changes nothing and shows an error. */
 export function NumberField({ value, set }: { value: number; set: (value: number) => void }) {
   const [typed, setTyped] = useState<string | null>(null)
   const wrong = typed !== null && read(typed) === null

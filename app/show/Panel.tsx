@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react'
 import { say } from '../../core/messages/say/show'
 
-/** A dialog over the page; Escape and a click beside it close it. */
+/** A dialog; Escape and a click outside close it. */
 export function Panel({ title, close, children }: { title: string; close: () => void; children: ReactNode }) {
   const dialog = useRef<HTMLDialogElement>(null)
   useEffect(() => {

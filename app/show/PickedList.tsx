@@ -30,7 +30,7 @@ interface Given {
   change: (changed: Configuration) => void
 }
 
-/** The chosen reviews in their order: dragged or moved by keys to where they should stand, pinned, left out. */
+/** The selected reviews in order. They can be moved by pointer and keys, pinned and removed. */
 export default function PickedList({ shop, view, draft, change }: Given) {
   const { picked, stock, next, leftOut } = view
   const ids = picked.map(({ publicId }) => publicId)
@@ -93,7 +93,7 @@ export default function PickedList({ shop, view, draft, change }: Given) {
   )
 }
 
-/** What is told to those who move a review without seeing it. */
+/** Announcements for screen readers while a review is moved. */
 function spokenMoves(picked: PickedLine[]) {
   const name = (id: unknown) => picked.find(({ publicId }) => publicId === id)?.name ?? ''
   const place = (id: unknown) => picked.findIndex(({ publicId }) => publicId === id) + 1
@@ -199,7 +199,7 @@ function RowAct({
   )
 }
 
-/** Reviews that do not stand in the display, folded, each a click from standing in it. */
+/** Matching reviews that are not shown, collapsed. */
 function Others({
   title,
   lines,

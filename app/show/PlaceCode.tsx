@@ -7,7 +7,7 @@ import type { EditorView } from '../../server/publishing/editorView'
 import { CopyButton } from '../components/CopyButton'
 import { Panel } from './Panel'
 
-/** The code that puts the display on any page, and what came of it. */
+/** The embed code, and where it was seen. */
 export default function PlaceCode({
   view,
   shop,
@@ -16,7 +16,7 @@ export default function PlaceCode({
 }: {
   view: EditorView & { localOnly: boolean; seenAt: string[] }
   shop: string
-  /** How high the display is at each width; empty where nothing has to be kept free for it. */
+  /** The height of the display at each width; empty if no space is reserved. */
   measures: Measure[]
   close: () => void
 }) {

@@ -4,7 +4,7 @@ import type { EditorView } from '../../server/publishing/editorView'
 import type { PickedLine } from '../../server/publishing/pickedLine'
 import { Panel } from './Panel'
 
-/** Makes the draft what visitors see, after listing what will change. */
+/** Publishes the draft after listing the changes. */
 export function PublishPanel({
   view,
   open,

@@ -1,4 +1,4 @@
-/** One of a few, as a small list that opens: for where pictures of the choices would not help. */
+/** A select, where pictures would not help. */
 export function SelectLine<V extends string>({
   label,
   value,

@@ -3,10 +3,10 @@ import { foldedParts, type SentencePart } from '../../core/display/sentenceParts
 import { partTexts, sentencePieces, type ProductNames } from '../../core/messages/display/sentence'
 import { say } from '../../core/messages/say/show'
 
-/** A part of the sentence, or what folds under its end. */
+/** A part of the sentence, or one of the collapsed groups after it. */
 export type OpenPart = SentencePart | 'more' | 'parts'
 
-/** The display as its sentence; each underlined part opens its choices under it. */
+/** The display as a sentence; each underlined part opens its settings. */
 export function Sentence({
   configuration,
   names,
@@ -32,7 +32,7 @@ export function Sentence({
     </button>
   )
   const words = partTexts(configuration, names)
-  // What is being set for the first time has no words in the sentence yet.
+  // A part that is set for the first time is not in the sentence yet.
   const isFolded =
     open !== null && (foldedParts as readonly string[]).includes(open) && !words[open as SentencePart]
   return (

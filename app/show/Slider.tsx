@@ -1,4 +1,3 @@
-/** A number drawn along a line, said beside it. */
 export function Slider({
   label,
   value,

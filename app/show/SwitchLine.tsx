@@ -1,4 +1,3 @@
-/** One thing that is there or not. */
 export function SwitchLine({ words, on, set }: { words: string; on: boolean; set: (on: boolean) => void }) {
   return (
     <label className="flex min-h-7 cursor-pointer items-center gap-2">

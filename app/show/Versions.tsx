@@ -10,7 +10,7 @@ export interface VersionLine {
   live: boolean
 }
 
-/** What has been live, each a click from being the draft again. */
+/** The published versions; each can be made the draft again. */
 export default function Versions({ versions, close }: { versions: VersionLine[]; close: () => void }) {
   const fetcher = useFetcher()
   return (

@@ -1,8 +1,8 @@
 import type { Selection } from '../../core/curation/selection'
 
 /**
- * A review moved to a place. In an order by hand the order itself changes; in a computed one the review is pinned
- * there, and other pins keep standing where they are seen.
+ * Moves a review to a position. A manual order changes itself. In any other order the review is pinned there,
+ * and other pins keep their visible positions.
  */
 export function movedTo(selection: Selection, shown: string[], review: string, place: number): Selection {
   const order = shown.filter((id) => id !== review).toSpliced(place, 0, review)
@@ -18,7 +18,7 @@ export function unpin(selection: Selection, review: string): Selection {
   return { ...selection, pins: selection.pins.filter((pin) => pin.review !== review) }
 }
 
-/** Takes a review out of the display for good, whatever would choose it. */
+/** Removes a review from the display, whatever would select it. */
 export function leaveOut(selection: Selection, review: string): Selection {
   return {
     ...unpin(selection, review),
@@ -31,7 +31,7 @@ export function takeBackIn(selection: Selection, review: string): Selection {
   return { ...selection, leftOut: selection.leftOut.filter((id) => id !== review) }
 }
 
-/** Puts one that is not shown at the end of what is, in place of the last when there is no more room. */
+/** Adds a review at the end; without room it replaces the last one. */
 export function pullIn(selection: Selection, shown: string[], review: string): Selection {
   const place = Math.min(shown.length, selection.limit - 1)
   return movedTo(takeBackIn(selection, review), shown, review, place)

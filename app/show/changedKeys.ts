@@ -1,6 +1,6 @@
 type Groups = Record<string, unknown>
 
-/** Which settings two configurations differ in, as `group.name`, so that typing in one field is one step back. */
+/** The settings that differ, as `group.name`, so that typing in one field is one undo step. */
 export function changedKeys(before: Groups, after: Groups): string {
   const changed = (a: unknown, b: unknown, path: string): string[] => {
     if (JSON.stringify(a) === JSON.stringify(b)) return []

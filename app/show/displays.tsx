@@ -62,7 +62,7 @@ export default function Displays({ loaderData: displays, params }: Route.Compone
   )
 }
 
-/** What was just done to a display, with the way back. */
+/** The result of the last action, with its undo. */
 function Outcome({ shop, outcome }: { shop: string; outcome: Done | { problem: string } | undefined }) {
   const manage = useFetcher<Done>({ key: 'manage' })
   if (!outcome) return null

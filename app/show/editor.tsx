@@ -88,7 +88,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline<unknown>(serverAction)
 }
 
-// What is opened by a click comes with it, or as soon as somebody is about to.
+// Panels load when they are opened, or when the pointer comes near.
 const PickedList = lazy(() => import('./PickedList'))
 const loadStrip = () => import('./strips/Strip')
 const Strip = lazy(loadStrip)

@@ -14,13 +14,12 @@ const asked = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('putBack'), key, live: z.enum(['yes', 'no']) }),
 ])
 
-/** What was done to a display from the list, in words, and how it is undone. */
+/** The result of an action on a display, with its undo. */
 export interface Done {
   words: string
   undo: { key: string; live: 'yes' | 'no' } | null
 }
 
-/** Acts on displays as a whole; each can be undone where it is told. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const wish = readForm(context, asked)

@@ -4,7 +4,7 @@ import type { Arrangement } from '../../core/display/configuration'
 import type { RenderedDisplay } from '../../onsite/render'
 import { fillBox } from './preview/fillBox'
 
-/** How high a display is at many widths where it stands: beside its own box, out of sight, in the page's own type. */
+/** Measures the height of a display at many widths, invisibly beside its box, in the font of the page. */
 export function measureBeside(box: HTMLElement, display: RenderedDisplay, layout: Arrangement): Measure[] {
   if (!isReserved(layout) || !box.isConnected) return []
   const probe = box.ownerDocument.createElement('div')

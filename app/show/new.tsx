@@ -27,7 +27,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline(serverAction)
 }
 
-/** Looks to start from, each drawn from the shop's own reviews, on a desk and on a phone. */
+/** Layouts with the shop's own reviews, at desktop and phone widths. */
 export default function New({ loaderData: { looks, look, samples }, actionData }: Route.ComponentProps) {
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-6 py-6">

@@ -5,8 +5,8 @@ import { waitWords } from '../waitWords'
 import type { Route } from './+types/previewPage'
 
 /**
- * A page of the shop's own site for the editor's sandbox: nothing of it may run, post or be framed elsewhere, whatever
- * its HTML still says.
+ * The policy for a page of the shop's site in the editor's sandbox: nothing in it can run, post or be framed
+ * elsewhere.
  */
 const policy = [
   "default-src 'none'",
@@ -21,7 +21,7 @@ const policy = [
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const address = new URL(request.url).searchParams.get('page') || shop.siteUrl
-  // Whatever is shown here is shown under our own name, so it is never anybody else's page.
+  // The page is served from our own origin, so it must be the shop's own.
   if (!isOwnPage(address, shop)) return plain(403, say('show.foreignPage'))
   const wait = await context.throttle.previewPage(member.id)
   if (wait !== null) return plain(429, waitWords(wait), { 'Retry-After': String(wait) })

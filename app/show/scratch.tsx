@@ -12,7 +12,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   return { code: view?.code ?? '', action: `/s/${params.shop}/show/scratch/page` }
 }
 
-/** A page to try code on, before it goes onto the shop's own. */
+/** A page for trying embed code. */
 export default function Scratch({ loaderData: { code, action } }: Route.ComponentProps) {
   const [typed, setTyped] = useState(code)
   return (

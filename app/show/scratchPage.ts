@@ -14,7 +14,7 @@ const looks = {
   coloured: 'background:#f4d9b8;color:#33230f',
 }
 
-/** A plain page with pasted code in it: only our own scripts run there, and it is nobody's origin. */
+/** A plain page with pasted code. It has no origin, and only our own scripts run. */
 export async function action({ request, context, params }: Route.ActionArgs) {
   await requireShop(request, context, params.shop)
   const { code, background } = readForm(context, asked)

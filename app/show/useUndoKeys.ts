@@ -1,6 +1,6 @@
 import { useEffect } from 'react'
 
-/** Ctrl+Z and Ctrl+Shift+Z, where no field is being typed in, which has steps of its own. */
+/** Ctrl+Z and Ctrl+Shift+Z outside of text fields, which have an undo of their own. */
 export function useUndoKeys(undo: (() => void) | null, redo: (() => void) | null): void {
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {

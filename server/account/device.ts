@@ -1,7 +1,7 @@
 import { createHmac, timingSafeEqual } from 'node:crypto'
 import type { Services } from '../services'
 
-/** Names a device that a member has just signed in from; kept in a cookie there. */
+/** Marks a device that a member has signed in from, in a cookie. */
 export function nameDevice(
   { signingKey, newId }: Pick<Services, 'signingKey' | 'newId'>,
   email: string,
@@ -10,7 +10,7 @@ export function nameDevice(
   return `${id}.${signatureOf(signingKey, email, id)}`
 }
 
-/** The id of a device that this member signed in from before, or null for a name that is missing or made up. */
+/** The id of a known device; null if the cookie is missing or forged. */
 export function knownDevice(
   { signingKey }: Pick<Services, 'signingKey'>,
   email: string,

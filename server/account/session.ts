@@ -11,17 +11,17 @@ const hashOf = (token: string) => createHash('sha256').update(token).digest('hex
 
 let decoyHash: Promise<string> | undefined
 
-/** Signs a member in with a new session; answers its token, or null when address and password do not go together. */
+/** Returns the token of a new session; null if email and password don't match. */
 export async function signIn(services: Services, email: string, password: string): Promise<string | null> {
   const { db, newSecret } = services
   const member = await findMemberByEmail(db, email)
-  // As much work for an unknown address, so that the time taken tells nobody who is a member.
+  // An unknown address takes as long, so that the time doesn't reveal who is a member.
   const expected = member?.passwordHash ?? (await (decoyHash ??= hashPassword(services, newSecret())))
   const right = await checkPassword(expected, password)
   return member && right ? openSession(services, member.id) : null
 }
 
-/** Opens a session for a member; answers its token. */
+/** Returns the token. */
 export async function openSession({ db, now, newSecret }: Services, memberId: number): Promise<string> {
   const token = newSecret()
   await insertSession(db, {
@@ -39,8 +39,8 @@ export async function signOut({ db, streams }: Services, token: string): Promise
 }
 
 /**
- * Tells an open tab whenever something of a shop has changed, until its session ends.
- * @returns how to stop
+ * Notifies an open tab of changes to a shop until its session ends.
+ * @returns a function that stops it
  */
 export function listenToChanges(
   { changes, streams }: Services,
@@ -59,7 +59,7 @@ export function listenToChanges(
   return stop
 }
 
-/** The member a session belongs to and the shops open to her, or null when there is no such session any more. */
+/** Null if the session has expired or was ended. */
 export async function findSession(
   { db, now }: Services,
   token: string,

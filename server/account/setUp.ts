@@ -12,7 +12,7 @@ import type { Services } from '../services'
 import { hashPassword } from './password'
 import { openSession } from './session'
 
-/** Whether anybody may set up the first shop: only while nobody is here yet. */
+/** Only an empty installation lets anybody set up a shop. */
 export function isEmpty({ db }: Services): Promise<boolean> {
   return isEmptyInstallation(db)
 }
@@ -22,8 +22,8 @@ export type SetUpOutcome =
   | { outcome: 'emailTaken' | 'notEmpty' }
 
 /**
- * Makes a shop with its form and its first display as a draft, and the account of its owner.
- * @param owner a new account, which only an empty installation takes, or a member who adds a shop
+ * Creates a shop with its form, a draft of its first display, and the owner's account.
+ * @param owner a new account (only in an empty installation), or a member who adds a shop
  */
 export async function setUp(
   services: Services,
@@ -47,7 +47,7 @@ export async function setUp(
     const shopId = await insertShop(trx, { publicId: newId(), slug, ...shopFields(profile, picture) }, now)
     await insertMembership(trx, memberId, shopId)
     await insertForm(trx, {
-      // Without a way out for emails nobody could ever confirm.
+      // Without an email server nobody could confirm an address.
       writers: mailer ? 'confirmed' : 'anyone',
       shopId,
       publicId: newId(),
@@ -71,7 +71,6 @@ export async function setUp(
   return { ...done, token: 'account' in owner ? await openSession(services, memberId) : null }
 }
 
-/** A shop's own fields from what its owner typed. */
 export function shopFields(
   profile: ShopProfile,
   picture: string | null,

@@ -10,7 +10,7 @@ import { checkPassword, hashPassword } from './password'
 import { openSession } from './session'
 import { shopFields } from './setUp'
 
-/** Keeps what the owner changed of her shop, and has its displays rendered again in its new style. */
+/** Saves the profile of a shop and marks its displays for rendering. */
 export async function saveSettings(services: Services, shop: Shop, profile: ShopProfile): Promise<void> {
   const picture = profile.picture === shop.logo ? shop.logo : await cleanPicture(profile.picture)
   await writing(services.db, async (trx) => {
@@ -21,7 +21,10 @@ export async function saveSettings(services: Services, shop: Shop, profile: Shop
   services.wakeJobs()
 }
 
-/** Changes a member's password and signs her out everywhere; answers a new session for here, or null when the present one is wrong. */
+/**
+ * Changes a password and ends all other sessions. Returns a new session; null if the current password is
+ * wrong.
+ */
 export async function changePassword(
   services: Services,
   member: Member,
@@ -33,7 +36,7 @@ export async function changePassword(
   return openSession(services, member.id)
 }
 
-/** Gives a member a new random password, for those who have forgotten theirs; null when there is no such member. */
+/** Returns a new random password; null if there is no such member. */
 export async function resetPassword(services: Services, email: string): Promise<string | null> {
   const member = await findMemberByEmail(services.db, email)
   if (!member) return null

@@ -14,18 +14,17 @@ import type { Services } from '../services'
 
 const DAY_MS = 86_400_000
 
-/** For how many days each is kept after it has been of use; `docs/limits.md` says the same. */
+/** Retention in days. `docs/limits.md` lists the same. */
 export const keptDays = {
-  /** Network addresses help to see an attack while it lasts. */
+  /** Network addresses are needed only to recognise an attack. */
   addresses: 30,
-  /** A link that was used says so when it is opened again. */
+  /** A used link can still explain itself when it is opened again. */
   usedTokens: 30,
-  /** What was sent helps to answer who asks for it. */
   mails: 90,
   endedJobs: 30,
 }
 
-/** Deletes what is of no use any more. Answers how many rows of each kind went. */
+/** Returns the number of deleted rows of each kind. */
 export async function cleanUp({ db, now }: Pick<Services, 'db' | 'now'>): Promise<Record<string, number>> {
   const at = now().toISOString()
   const before = (days: number) => new Date(now().getTime() - days * DAY_MS).toISOString()
@@ -39,7 +38,7 @@ export async function cleanUp({ db, now }: Pick<Services, 'db' | 'now'>): Promis
   }
 }
 
-/** What detection remembers of arrivals goes when it is compared with no more. */
+/** Fingerprints are deleted when nothing is compared with them any more. */
 async function forgetFingerprints(db: Knex, now: Date): Promise<number> {
   let gone = 0
   for (const { id } of await allShops(db))

@@ -25,7 +25,10 @@ export async function openForm({ db }: Services, slug: string): Promise<Customer
   return { form, shop: await findShop(db, form.shopId), products: await productsOfShop(db, form.shopId) }
 }
 
-/** A token and a computation for the browser. @param suspicion 0 to 4; higher levels are more work */
+/**
+ * A token and a computation for the browser.
+ * @param suspicion 0 to 4; a higher level takes more work
+ */
 export async function issueChallenge(services: Services, { form }: CustomerForm, suspicion: number) {
   const { signingKey, newId, now } = services
   const token = issueFormToken(signingKey, form.publicId, newId(), now())

@@ -1,15 +1,15 @@
 import { createHash, createHmac, timingSafeEqual } from 'node:crypto'
 
-/** A form left open longer than this is taken, but held: its stamp says nothing any more. */
+/** After this time a form is accepted, but the review is held back. */
 const GOOD_FOR_MS = 7 * 86_400_000
 
-/** A token for one form, stamped with the moment it was handed out. */
+/** A token for one form, with the time of issue. */
 export function issueFormToken(key: Buffer, formPublicId: string, nonce: string, now: Date): string {
   const stamp = `${now.getTime().toString(36)}.${nonce}`
   return `${stamp}.${signature(key, formPublicId, stamp)}`
 }
 
-/** Seconds since a token was handed out, or null when it is missing, altered, of another form or too old. */
+/** Seconds since the token was issued; null if it is missing, altered, too old or for another form. */
 export function readFormToken(key: Buffer, formPublicId: string, token: string, now: Date): number | null {
   const [issued, nonce, signed] = token.split('.')
   if (!issued || !nonce || !signed) return null
@@ -24,7 +24,7 @@ function signature(key: Buffer, formPublicId: string, stamp: string): string {
   return createHmac('sha256', key).update(`form.${formPublicId}.${stamp}`).digest('base64url')
 }
 
-/** How a token is kept, so that what is stored cannot be sent. */
+/** The stored form of a token, which can't be sent. */
 export function hashToken(token: string): string {
   return createHash('sha256').update(token).digest('hex')
 }

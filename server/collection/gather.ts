@@ -8,27 +8,26 @@ import type { Services } from '../services'
 const THIRTY_DAYS_MS = 30 * 86_400_000
 const LATEST = 8
 
-/** The moment from which an arrival is a recent one. */
+/** The start of the last 30 days. */
 export function recently(now: Date): string {
   return new Date(now.getTime() - THIRTY_DAYS_MS).toISOString()
 }
 
-/** What Gather shows: how much came in these 30 days, the sources, the latest arrivals. */
 export interface GatherView {
   arrivals: { count: number; verified: number }
   forms: (Pick<Form, 'publicId' | 'slug' | 'heading' | 'open' | 'writers'> & {
     address: string
     arrivals: number
   })[]
-  /** How many the shop wrote down itself in these 30 days. */
+  /** Added by the shop in the last 30 days. */
   writtenDown: number
   latest: ReviewLine[]
-  /** Products without a review, of so many. */
+  /** Products without a review, and their total. */
   quiet: (Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]
   products: number
-  /** Orders placed in these 30 days. */
+  /** Placed in the last 30 days. */
   orders: number
-  /** Whether emails go out, without which nobody can confirm an email address. */
+  /** Whether an email server is set up; without one nobody can confirm an address. */
   mails: boolean
 }
 
@@ -57,7 +56,10 @@ export async function gatherView({ db, now, publicUrl, mailer }: Services, shop:
   }
 }
 
-/** Sets who may write through a form; what came before stays as it was. Answers false for no form of this shop. */
+/**
+ * Sets who can write through a form; earlier reviews stay as they are. Returns false if the shop has no such
+ * form.
+ */
 export function setWriters(
   { db }: Services,
   shop: Shop,

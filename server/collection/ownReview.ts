@@ -25,14 +25,14 @@ import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { hashToken } from './formToken'
 
-/** A review as its own writer sees it. */
+/** A review as its writer sees it. */
 export interface OwnReview {
   shop: Shop
   review: FullReview
   photos: ReviewPhoto[]
-  /** The form it came through, where photos can be added. */
+  /** The form that photos are uploaded through. */
   form: Form | null
-  /** The words that visitors read now, where they are other ones than the latest. */
+  /** The published text, if it differs from the latest version. */
   standing: VersionWords | null
 }
 
@@ -52,8 +52,8 @@ export async function ownReview(services: Services, token: string): Promise<OwnR
 }
 
 /**
- * The writer changes her words: they are weighed again and wait, and what stood before stays public until somebody has
- * decided. Answers false when nothing is different.
+ * Saves a new version, which is checked and decided on again. Until then the published version stays public.
+ * @returns false if nothing differs
  */
 export async function changeOwn(services: Services, token: string, change: OwnChange): Promise<boolean> {
   const own = await ownReview(services, token)
@@ -98,7 +98,7 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     }),
   ]
   const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
-  // What the shop has marked as spam stays there, whatever its writer makes of it.
+  // Spam stays spam, whatever the writer changes.
   const state = review.state === 'spam' ? 'spam' : arrivalState(weighed)
   const version = {
     ...words,
@@ -114,7 +114,7 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
   return true
 }
 
-/** The photos that a change keeps of those before, and those that came with it, in the order given. */
+/** The kept photos of the earlier version and the new ones, in the given order. */
 async function photosChosen(
   services: Services,
   { form, photos }: OwnReview,
@@ -130,7 +130,7 @@ async function photosChosen(
   })
 }
 
-/** The writer takes her review back, or restores it: to what the shop had decided, else to wait for a decision. */
+/** Withdraws a review or restores it, to the shop's decision or else to waiting. */
 export async function withdrawOwn(services: Services, token: string, back: boolean): Promise<void> {
   const own = await ownReview(services, token)
   if (!own || (own.review.state === 'withdrawn') === back) return
@@ -140,7 +140,7 @@ export async function withdrawOwn(services: Services, token: string, back: boole
   await moveOwn(services, own, back ? 'takeBack' : 'bringBack', (point) => ({ ...point, ...to }))
 }
 
-/** An approved review was public before it was undone, so somebody looks at it again. */
+/** The decision was reverted, so a person looks at it again. */
 async function stateToRestore(
   { db }: Services,
   { shop, review }: OwnReview,
@@ -151,7 +151,7 @@ async function stateToRestore(
   return before === undefined || before === 'approved' || before === 'withdrawn' ? 'waiting' : before
 }
 
-/** The writer allows, or no longer allows, that visitors read it. */
+/** Whether visitors may read the review. */
 export async function consentOwn(services: Services, token: string, given: boolean): Promise<void> {
   const own = await ownReview(services, token)
   if (!own || own.review.showable === given) return

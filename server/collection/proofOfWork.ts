@@ -7,7 +7,7 @@ import { hashToken } from './formToken'
 
 export const ALGORITHM = 'PBKDF2/SHA-256'
 
-/** What a browser has to compute before a form is sent, sized to how suspicious whoever asked for it is. */
+/** A computation for the browser before it sends a form. It grows with the suspicion against the client. */
 export function askForWork({ signingKey }: Services, token: string, level: number): Promise<Challenge> {
   const { rounds, digits } = workFor(level)
   return createChallenge({
@@ -15,7 +15,7 @@ export function askForWork({ signingKey }: Services, token: string, level: numbe
     cost: rounds,
     keyPrefix: '0'.repeat(digits),
     deriveKey,
-    // Good for one form that is sent, which is kept once.
+    // Valid for one submission.
     data: { token: hashToken(token), level },
     hmacSignatureSecret: secretOf(signingKey),
   })
@@ -40,7 +40,7 @@ const answered = z.object({
   }),
 })
 
-/** The level of the work that was done for a token, or null when it was not done or is not for this token. */
+/** The level of the finished work; null if it is missing or belongs to another token. */
 export async function workDone(
   { signingKey }: Services,
   token: string,

@@ -133,7 +133,7 @@ export async function receive(
     })
   } catch (error) {
     await services.workers.run('forgetArrival', { shopId: shop.id, id: publicId }).catch(() => undefined)
-    // The same token was sent twice at once, and the other request stored it first.
+    // Another request stored the same token first.
     const first = await receiptByToken(db, shop, tokenHash)
     if (first) return first
     throw error
@@ -163,12 +163,12 @@ async function weighed(
   const { db, workers } = services
   const arrival: ArrivalToWeigh = {
     shopId: shop.id,
-    // Reviews that the shop adds itself are not compared with others.
+    // Reviews that the shop adds are not compared with others.
     alone: candidate.source !== 'form',
     arriving: {
       id,
       title: candidate.title,
-      // Visitors read the descriptions of photos too.
+      // Visitors can read the descriptions of photos.
       body: [candidate.body, ...candidate.photos.map(({ alt }) => alt)].filter(Boolean).join('\n'),
       rating,
       authorName: candidate.authorName,

@@ -9,10 +9,10 @@ import type { Services } from '../services'
 import { receive } from './receive'
 import type { Receipt } from '../data/receipts'
 
-/** What the page for writing one down begins with. */
+/** The initial values of the page for adding a review. */
 export interface WriteView {
   products: Product[]
-  /** What the owner stated the last time. */
+  /** What the owner answered last time. */
   agreed: boolean
 }
 
@@ -20,7 +20,9 @@ export async function writeView({ db }: Services, shop: Shop): Promise<WriteView
   return { products: await productsOfShop(db, shop.id), agreed: await latestStatedConsent(db, shop.id) }
 }
 
-/** Takes what the owner wrote down for a customer; it stands at once unless a rule holds it or she keeps it waiting. */
+/**
+ * Stores a review that the owner adds. It is approved unless a rule holds it back or the owner decides later.
+ */
 export async function writeDown(
   services: Services,
   shop: Shop,

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { Arriving } from '../../core/moderation/memory/arrival'
 
-/** What customers sent, by the inner ids of the reviews. */
+/** Submissions of customers, by review id. */
 export async function arrivalsOf(
   db: Knex,
   shopId: number,
@@ -15,7 +15,7 @@ export async function arrivalsOf(
       .leftJoin('customer', 'customer.id', 'review.customer_id')
       .leftJoin('product', 'product.id', 'review.product_id')
       .whereIn('review.id', ids)
-      // The plus keeps SQLite from reading all reviews of the shop instead.
+      // The plus keeps SQLite from reading all reviews of the shop.
       .whereRaw('+review.shop_id = ?', shopId)
       .orderBy('review.id')
       .select({
@@ -34,19 +34,17 @@ export async function arrivalsOf(
   )
 }
 
-/** Takes the network addresses off reviews that came before a moment. */
 export async function forgetAddresses(db: Knex, before: string): Promise<number> {
   return (
     db('review')
       .where('received_at', '<', before)
-      // As the index says it.
+      // Matches the expression of the index.
       .whereRaw("ip <> ''")
       .update({ ip: '' })
   )
 }
 
-/** When the latest review came to a shop; null before the first. */
-/** Whether more than a number of reviews came through the forms of a shop. */
+/** Null if there is none. */
 export async function hasManyArrivals(db: Knex, shopId: number, count: number): Promise<boolean> {
   const row: { id: number } | undefined = await db('review')
     .where({ shop_id: shopId, source: 'form' })

@@ -6,7 +6,7 @@ import type { Signal, SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
 import { insertProof, insertSignal } from './reviewWriting'
 
-/** A review as far as confirming its email address reads it. */
+/** The part of a review that confirming reads. */
 export interface Confirmable {
   id: number
   versionId: number
@@ -26,7 +26,7 @@ export interface Confirmable {
   productTitle: string
   receivedAt: string
   photos: number
-  /** Kinds of its signals, without those that confirming can take away. */
+  /** The kinds of its signals, without those that confirming can remove. */
   kinds: SignalKind[]
   decidedByPerson: boolean
 }
@@ -94,14 +94,14 @@ export async function keepConfirmation(
       state: outcome.state,
       unconfirmed: outcome.unconfirmed,
       revision: trx.raw('revision + 1'),
-      // What the shop wrote down is the customer's own from now on, and counts.
+      // A confirmed review belongs to the customer, so it counts in averages.
       in_averages: true,
       ...(outcome.proof && { verified: true, proof_failure: null }),
       ...(outcome.proofFailure && review.source === 'form' && { proof_failure: outcome.proofFailure }),
     })
 }
 
-/** Puts the reasons that come and go with an email address and a purchase in place of those that were there. */
+/** Replaces the signals that depend on the email address and the purchase. */
 export async function putOpenSignals(
   trx: Knex.Transaction,
   shopId: number,

@@ -1,6 +1,5 @@
 import type { Knex } from 'knex'
 
-/** How many rows a query finds. */
 export async function countRows(query: Knex.QueryBuilder): Promise<number> {
   const row: { count: number } = await query.count({ count: '*' }).first()
   return row.count

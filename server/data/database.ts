@@ -3,14 +3,14 @@ import { migrationSource } from './migrations'
 import { SqliteClient, type SqliteConfig } from './sqliteClient'
 import type { Turns } from './turns'
 
-/** A transaction of another use case may hold the one connection for a moment. */
+/** A transaction of another use case can hold the only connection. */
 const ACQUIRE_TIMEOUT_MS = 10_000
-/** While the application starts, nobody waits for anything else. */
+/** No request waits while the application starts. */
 const STARTING_BUSY_MS = 4000
-/** A thread of long work may stand still for the database: nobody waits for it. */
+/** No request waits for a worker thread. */
 const THREAD_BUSY_MS = 5000
 
-/** Opens the database file, or one in memory (`:memory:`, or the bytes of one), and brings it to the newest shape. */
+/** Opens a database file, `:memory:`, or the bytes of a database, and runs the migrations. */
 export async function openDatabase(file: string | Buffer, turns?: Turns): Promise<Knex> {
   const db = connect(file, turns)
   await db.raw(`PRAGMA busy_timeout = ${STARTING_BUSY_MS}`)
@@ -21,13 +21,13 @@ export async function openDatabase(file: string | Buffer, turns?: Turns): Promis
   return db
 }
 
-/** Another connection to a database that is open already, for a thread of its own. */
+/** A connection for a worker thread. */
 export async function openInThread(file: string, turns: Turns): Promise<Knex> {
   const db = connect(file, turns)
   await db.raw(`PRAGMA busy_timeout = ${THREAD_BUSY_MS}`)
   await setUpConnection(db)
-  // Long work notes how far it came in the transaction that did it, so that what a power cut undoes is done again;
-  // it need not wait for the disk, and keeps nobody else waiting for it.
+  // Progress is stored in the same transaction as the work, so a power cut loses both. Waiting for the disk
+  // is not needed and would delay other writers.
   await db.raw('PRAGMA synchronous = NORMAL')
   return db
 }
@@ -35,7 +35,7 @@ export async function openInThread(file: string, turns: Turns): Promise<Knex> {
 function connect(file: string | Buffer, turns: Turns | undefined): Knex {
   const config: SqliteConfig = {
     client: SqliteClient,
-    // The driver takes bytes where the type of the connection names a path.
+    // The driver accepts bytes; its type names only a path.
     connection: { filename: file as string },
     useNullAsDefault: true,
     acquireConnectionTimeout: ACQUIRE_TIMEOUT_MS,

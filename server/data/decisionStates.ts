@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { DecisionState } from '../../core/moderation/decisionState'
 import { declinedPhotos, setDeclined } from './photos'
 
-/** Where a review stands now in everything that people decide on. */
+/** Everything about a review that people decide on. */
 export async function readDecisionState(db: Knex, shopId: number, reviewId: number): Promise<DecisionState> {
   const row: Omit<DecisionState, 'tagIds' | 'declinedPhotoIds'> = await db('review')
     .where({ shop_id: shopId, id: reviewId })
@@ -25,7 +25,7 @@ export async function readDecisionState(db: Knex, shopId: number, reviewId: numb
   return { ...row, tagIds, declinedPhotoIds: await declinedPhotos(db, reviewId) }
 }
 
-/** Puts a review to a point and takes it on to its next revision. */
+/** Also increments the revision. */
 export async function applyDecisionState(
   trx: Knex.Transaction,
   shopId: number,
@@ -59,7 +59,7 @@ export async function applyDecisionState(
 
 const without = (ids: number[], others: number[]) => ids.filter((id) => !others.includes(id))
 
-/** Evidence is never thrown away: what no longer stands is revoked, what stands again is no longer revoked. */
+/** Evidence is revoked or restored, never deleted. */
 async function putEvidence(
   trx: Knex.Transaction,
   from: number | null,

@@ -9,7 +9,10 @@ import {
 } from '../../core/moderation/decisionState'
 import { countRows } from './countRows'
 
-/** The log: append-only, each entry sealed to the one before it. It holds ids and digests, never words. */
+/**
+ * The decision log is append-only. Each entry contains the hash of the one before. Entries hold ids and
+ * digests, no text.
+ */
 export interface Decision {
   id: number
   shopId: number
@@ -25,7 +28,7 @@ export interface Decision {
   at: string
   previousHash: string
   hash: string
-  /** Entries of one press on many reviews share it; it groups them and proves nothing. */
+  /** Groups the entries of one action on several reviews. It is not part of the hash. */
   batch: string | null
 }
 
@@ -57,7 +60,7 @@ const FIRST_HASH = '0'.repeat(64)
 
 const partialPoint = decisionStateSchema.partial()
 
-/** What an entry says of its review before and after; entries from before some part existed lack that part. */
+/** The state before and after. Entries written before a property existed lack it. */
 export function pointsOf(entry: Pick<Decision, 'before' | 'after'>): {
   before: Partial<DecisionState>
   after: Partial<DecisionState>
@@ -86,7 +89,7 @@ export function hashOf(entry: Omit<Decision, 'id' | 'hash' | 'batch'>): string {
   return createHash('sha256').update(JSON.stringify(sealed)).digest('hex')
 }
 
-/** Appends an entry; call it inside the transaction of the change that it records, after a first write there. */
+/** Appends an entry. Call it in the transaction of the change, after the first write. */
 export async function appendDecision(trx: Knex.Transaction, entry: NewDecision): Promise<number> {
   const last = await trx('decision')
     .where({ shop_id: entry.shopId })
@@ -137,7 +140,7 @@ export async function decisionsOfReview(
     .select({ ...columns, memberName: 'member.name' })
 }
 
-/** The member's latest act on a review that has not been undone; undoing is no such act itself. */
+/** The member's latest decision on a review that has not been reverted. */
 export async function latestStandingAct(
   db: Knex,
   shopId: number,
@@ -153,7 +156,7 @@ export async function latestStandingAct(
     .first(columns)
 }
 
-/** The member's latest entry about a review since a moment, with whose review it is. */
+/** The member's latest entry since a time, with the author of its review. */
 export async function latestActOfMember(
   db: Knex,
   shopId: number,
@@ -177,12 +180,12 @@ export async function latestActOfMember(
     })
 }
 
-/** How many entries one press on many reviews made. */
+/** The number of entries of one action on several reviews. */
 export async function countBatch(db: Knex, shopId: number, batch: string): Promise<number> {
   return countRows(db('decision').where({ shop_id: shopId, batch }))
 }
 
-/** The acts of a batch that still stand, latest first. */
+/** The decisions of a batch that are still effective, latest first. */
 export async function standingOfBatch(db: Knex, shopId: number, batch: string): Promise<Decision[]> {
   return db('decision')
     .where({ 'decision.shop_id': shopId, 'decision.batch': batch })
@@ -192,7 +195,7 @@ export async function standingOfBatch(db: Knex, shopId: number, batch: string): 
     .select(columns)
 }
 
-/** One act on a review by its number in the log, as long as it stands. */
+/** A decision by its number in the log, if it is still effective. */
 export async function standingAct(
   db: Knex,
   shopId: number,
@@ -210,7 +213,7 @@ export async function isUndone(db: Knex, decisionId: number): Promise<boolean> {
   return (await db('decision').where({ undoes_id: decisionId }).first('id')) !== undefined
 }
 
-/** Whether a later act that still stands has changed the same part of the review. */
+/** Whether a later effective decision has changed the same part of the review. */
 export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Promise<boolean> {
   const later: Decision[] = await trx('decision')
     .where({ shop_id: decision.shopId, review_id: decision.reviewId })
@@ -229,7 +232,7 @@ export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Pr
 export type ChainCheck =
   { holds: true; entries: number } | { holds: false; brokenAt: number; entries: number }
 
-/** Walks a shop's log from its first entry and recomputes every hash. */
+/** Recomputes the hash of each entry of a shop's log. */
 export async function verifyChain(db: Knex, shopId: number): Promise<ChainCheck> {
   const entries: Decision[] = await db('decision')
     .where({ shop_id: shopId })

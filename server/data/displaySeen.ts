@@ -1,18 +1,18 @@
 import type { Knex } from 'knex'
 
-/** A page on which a display was shown to a visitor. */
+/** A page that reported a display. */
 export interface PageSeen {
   page: string
   lastAt: string
 }
 
-/** Anybody can say that a display stands anywhere, so that pages of other sites have a small room of their own. */
+/** Anybody can report a page, so pages of other sites have a small limit of their own. */
 const MAX_PAGES = { own: 200, other: 20 }
 
 /**
- * Notes that a display was shown on a page. When there is no room for a new one, the page seen longest ago goes.
- * @param isOwn whether a page is on the shop's own site
- * @returns whether that page is new
+ * Notes that a page showed a display. If there is no room, the page seen longest ago is removed.
+ * @param isOwn whether the page is on the shop's own site
+ * @returns whether the page is new
  */
 export async function noteSeen(
   trx: Knex.Transaction,
@@ -38,12 +38,11 @@ export async function noteSeen(
   return true
 }
 
-/** Whether a display was seen on a page before. */
 export async function wasSeen(db: Knex, displayId: number, page: string): Promise<boolean> {
   return (await db('display_seen').where({ display_id: displayId, page }).first('page')) !== undefined
 }
 
-/** The pages that a display was shown on, the latest first. */
+/** The pages that showed a display, latest first. */
 export async function pagesSeen(db: Knex, shopId: number, displayId: number): Promise<PageSeen[]> {
   return db('display_seen')
     .where({ shop_id: shopId, display_id: displayId })

@@ -9,9 +9,9 @@ export interface Display {
   shopId: number
   key: string
   name: string
-  /** Another address of its page, of the owner's choice. */
+  /** A second address of its page, chosen by the owner. */
   address: string | null
-  /** How high it was at each width when its code was copied. */
+  /** Its measured height at each width, for the embed code. */
   measured: Measure[]
   draft: DisplayVersion
   live: DisplayVersion | null
@@ -100,7 +100,7 @@ export async function displaysOfShop(db: Knex, shopId: number): Promise<Display[
   return Promise.all(rows.map((row) => withVersions(db, row)))
 }
 
-/** The oldest display of a shop: what leads to it needs no more of it. */
+/** The oldest display of a shop. */
 export async function firstDisplay(db: Knex, shopId: number): Promise<{ key: string; live: boolean } | null> {
   const row = await db('display')
     .where({ shop_id: shopId })
@@ -114,7 +114,6 @@ export async function countDisplays(db: Knex, shopId: number): Promise<number> {
   return countRows(db('display').where({ shop_id: shopId }).whereNull('removed_at'))
 }
 
-/** Starts a display as a draft. */
 export async function insertDisplay(
   trx: Knex.Transaction,
   display: {
@@ -137,7 +136,7 @@ export async function insertDisplay(
   return id!
 }
 
-/** Gives a display a new version as its draft. */
+/** Creates a version as the display's draft. */
 export async function startDraft(
   trx: Knex.Transaction,
   { id, shopId }: Pick<Display, 'id' | 'shopId'>,
@@ -158,7 +157,7 @@ export async function startDraft(
   await trx('display').where({ shop_id: shopId, id }).update({ draft_version_id: versionId })
 }
 
-/** Changes the draft that a display has beside what is live. */
+/** Changes the draft beside the published version. */
 export async function updateDraft(
   trx: Knex.Transaction,
   { shopId, draft }: Display,
@@ -170,7 +169,7 @@ export async function updateDraft(
     .update({ configuration: JSON.stringify(configuration), saved_at: now })
 }
 
-/** Makes the draft's version the one that visitors see. */
+/** Publishes the draft. */
 export async function putDraftLive(
   trx: Knex.Transaction,
   { id, shopId, draft }: Display,
@@ -183,7 +182,7 @@ export async function putDraftLive(
   await trx('display').where({ shop_id: shopId, id }).update({ live_version_id: draft.id })
 }
 
-/** Makes an earlier version what visitors see again. */
+/** Publishes an earlier version again. */
 export async function putVersionLive(
   trx: Knex.Transaction,
   { id, shopId }: Pick<Display, 'id' | 'shopId'>,
@@ -192,7 +191,7 @@ export async function putVersionLive(
   await trx('display').where({ shop_id: shopId, id }).update({ live_version_id: versionId })
 }
 
-/** What has been live, the latest first, with who made it so. */
+/** The published versions, latest first, with who published them. */
 export async function publishedVersions(
   db: Knex,
   shopId: number,
@@ -208,7 +207,7 @@ export async function publishedVersions(
   return rows.map(({ by, ...row }) => ({ ...readVersion(row), by }))
 }
 
-/** Takes a display off every page; its draft and versions stay. */
+/** Unpublishes a display; its versions stay. */
 export async function putOffline(trx: Knex.Transaction, { id, shopId }: Display): Promise<void> {
   await trx('snapshot').where({ shop_id: shopId, display_id: id }).delete()
   await trx('display').where({ shop_id: shopId, id }).update({ live_version_id: null, stale: 0 })
@@ -240,7 +239,7 @@ export async function putAddress(
   await trx('display').where({ shop_id: shopId, id }).update({ address })
 }
 
-/** Removes a display, or brings one back: its key stays its own. */
+/** Removes or restores a display. Its key stays reserved. */
 export async function setRemoved(
   trx: Knex.Transaction,
   shopId: number,
@@ -250,17 +249,17 @@ export async function setRemoved(
   await trx('display').where({ shop_id: shopId, key }).update({ removed_at: removedAt })
 }
 
-/** Every display of the installation that visitors can see, for work that is about the installation. */
+/** All published displays of the installation. */
 export async function allLiveDisplays(db: Knex): Promise<{ id: number; shopId: number }[]> {
   return db('display').whereNotNull('live_version_id').select('id', { shopId: 'shop_id' })
 }
 
-/** Whether a display has this key, or its page this address. */
+/** Whether a display has this key or address. */
 export async function isDisplayKeyTaken(db: Knex, key: string): Promise<boolean> {
   return (await db('display').where({ key }).orWhere({ address: key }).first('id')) !== undefined
 }
 
-/** The shop whose display has this key, for visitors, who name no shop; null when nothing is live there. */
+/** For visitors, who name no shop: the shop of a published display, or null. */
 export async function shopOfLiveDisplay(db: Knex, key: string): Promise<number | null> {
   const row = await db('display')
     .where({ key })

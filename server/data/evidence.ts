@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
 
-/** Evidence of a member's own word; it stands once the review's point says so. */
+/** A manual verification. It takes effect with the decision state of the review. */
 export async function insertVouch(
   trx: Knex.Transaction,
   vouch: { shopId: number; reviewId: number; memberId: number; reason: string; now: string },
@@ -18,7 +18,7 @@ export async function insertVouch(
   return id!
 }
 
-/** Says why evidence no longer stands, and who said so; nobody where the orders themselves did. */
+/** Revokes a verification with a reason. `memberId` is null if orders caused it. */
 export async function noteRevocation(
   trx: Knex.Transaction,
   id: number,
@@ -28,13 +28,16 @@ export async function noteRevocation(
   await trx('verification').where({ id }).update({ revoked_by: memberId, revoked_reason: reason })
 }
 
-/** A review whose proof follows from orders: something to go by was given, and nobody took it away by hand. */
+/**
+ * A review whose verification depends on orders: it has an order number or a confirmed email address, and
+ * nobody removed the badge.
+ */
 export interface Provable {
   id: number
   publicId: string
   authorName: string
   orderNumber: string
-  /** Confirmed; empty otherwise. */
+  /** Empty if not confirmed. */
   provenEmail: string
   productSku: string
   receivedAt: string
@@ -43,7 +46,7 @@ export interface Provable {
   method: ProofMethod | 'manual' | null
 }
 
-/** Some of them, after an inner id. */
+/** A batch of them, after a review id. */
 export async function provableReviews(
   db: Knex,
   shopId: number,

@@ -8,7 +8,7 @@ import {
 } from '../../core/moderation/memory/fingerprint'
 import type { Trait } from '../../core/moderation/memory/traits'
 
-/** What of a fingerprint is stored; all else is read from the review and its customer, and goes when they go. */
+/** The stored part of a fingerprint. The rest is read from the review and its customer. */
 export interface StoredImprint {
   traits: string
   triples: Uint8Array
@@ -21,7 +21,7 @@ export const storedImprint = ({ traits, triples }: Imprint): StoredImprint => ({
 
 const readImprint = ({ traits, triples }: StoredImprint): Imprint => ({
   traits: traits.split(' ').filter(Boolean) as Trait[],
-  // The bytes of a row need not begin where numbers of four bytes may.
+  // A typed array of 32-bit numbers needs aligned bytes; those of a row may not be.
   triples: new Int32Array(new Uint8Array(triples).buffer),
 })
 
@@ -44,7 +44,7 @@ export async function insertImprints(
     .merge()
 }
 
-/** The inner id from which on a shop's arrivals are remembered: the latest so many, none older than a moment. */
+/** The first review id that is still compared: the newest N, none older than a time. */
 export async function firstRemembered(
   db: Knex,
   shopId: number,
@@ -65,14 +65,14 @@ export async function firstRemembered(
 
 export interface RememberedArrival {
   reviewId: number
-  /** Null where nothing is stored of its words, or by an earlier model. */
+  /** Null if nothing is stored or an earlier model stored it. */
   fingerprint: Fingerprint | null
 }
 
 type Row = Pick<Arriving, 'id' | 'authorName' | 'authorEmail' | 'ip' | 'receivedAt' | 'product'> &
   StoredImprint & { reviewId: number; model: number | null }
 
-/** A shop's arrivals with what is stored of them, in the order they came: some of them, after an inner id. */
+/** A batch of a shop's arrivals with their stored fingerprints, oldest first, after a review id. */
 export async function rememberedArrivals(
   db: Knex,
   shopId: number,

@@ -26,7 +26,7 @@ const columns = [
 type FormRow = Omit<Form, 'open'> & { open: 0 | 1 }
 const read = (row: FormRow): Form => ({ ...row, open: row.open === 1 })
 
-/** A form by its address; slugs are unique in the installation, so this one names its shop. */
+/** Slugs are unique in the installation, so a slug identifies its shop. */
 export async function findFormBySlug(db: Knex, slug: string): Promise<Form | null> {
   const row: FormRow | undefined = await db('form')
     .where({ slug })
@@ -34,7 +34,7 @@ export async function findFormBySlug(db: Knex, slug: string): Promise<Form | nul
   return row ? read(row) : null
 }
 
-/** The form that a review came through; null for one that came another way. */
+/** Null if the review came another way. */
 export async function formOfReview(db: Knex, shopId: number, reviewId: number): Promise<Form | null> {
   const formId = db('review').where({ shop_id: shopId, id: reviewId }).select('form_id')
   const row: FormRow | undefined = await db('form')
@@ -51,7 +51,6 @@ export async function formsOfShop(db: Knex, shopId: number): Promise<Form[]> {
   return rows.map(read)
 }
 
-/** How many reviews came through a form since a moment. */
 export async function arrivalsOfForm(
   db: Knex,
   shopId: number,

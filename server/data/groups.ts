@@ -17,8 +17,8 @@ export interface MemberLine {
 }
 
 /**
- * Puts reviews into one group, with everything that was in a group with any of them.
- * @returns the inner ids of those that were in none before
+ * Puts reviews, and the groups they are in, into one group.
+ * @returns the ids of reviews that were in no group before
  */
 export async function putTogether(
   trx: Knex.Transaction,
@@ -28,7 +28,7 @@ export async function putTogether(
 ): Promise<number[]> {
   const rows: { id: number; groupId: number | null }[] = await trx('review')
     .whereIn('public_id', publicIds)
-    // The plus keeps SQLite from reading all reviews of the shop instead.
+    // The plus keeps SQLite from reading all reviews of the shop.
     .whereRaw('+shop_id = ?', shopId)
     .select({ id: 'id', groupId: 'group_id' })
   const groups = [...new Set(rows.flatMap(({ groupId }) => groupId ?? []))].sort((a, b) => a - b)
@@ -40,7 +40,7 @@ export async function putTogether(
   return joined
 }
 
-/** Of some reviews those that nobody has decided on and that a kind of signal has not been found in. */
+/** The undecided reviews among these that lack a kind of signal. */
 export async function openWithout(
   db: Knex,
   shopId: number,
@@ -50,7 +50,7 @@ export async function openWithout(
   return (
     db('review')
       .whereIn('public_id', publicIds)
-      // The plus keeps SQLite from reading all reviews of the shop instead.
+      // The plus keeps SQLite from reading all reviews of the shop.
       .whereRaw('+shop_id = ?', shopId)
       .whereRaw(`+state IN (${openStates.map(() => '?').join(', ')})`, openStates)
       .whereNotExists(
@@ -61,7 +61,7 @@ export async function openWithout(
   )
 }
 
-/** The latest of a group that stand in some states. */
+/** The latest reviews of a group in some states. */
 export async function membersOfGroup(
   db: Knex,
   shopId: number,
@@ -104,11 +104,11 @@ export interface LargestGroup {
   count: number
   publicId: string
   state: ReviewState
-  /** Whether the latest of them has the words of others. */
+  /** Whether its latest review is a near-copy. */
   sameWords: boolean
 }
 
-/** How many of a shop's undecided reviews the largest group has, and the latest of them; null where there is none. */
+/** The size of the largest group of undecided reviews, and its latest review; null if there is none. */
 export async function largestGroup(db: Knex, shopId: number): Promise<LargestGroup | null> {
   const row: { groupId: number; count: number } | undefined = await db('review')
     .where({ shop_id: shopId })
@@ -134,7 +134,7 @@ export async function largestGroup(db: Knex, shopId: number): Promise<LargestGro
   return { count: row.count, ...where, sameWords: copies > 0 }
 }
 
-/** How many of a lane stand behind another of their group, so that the list need not show them. */
+/** How many reviews of a lane are collapsed behind another of their group. */
 export async function foldedInLane(db: Knex, shopId: number, state: ReviewState): Promise<number> {
   const row = await db('review')
     .where({ shop_id: shopId, state })

@@ -2,10 +2,10 @@ import type { Knex } from 'knex'
 
 export type JobState = 'due' | 'running' | 'done' | 'failed' | 'cancelled'
 
-/** A job as the page of jobs shows it. */
+/** A job on the page of jobs. */
 export interface JobLine {
   id: number
-  /** Null for the installation's own. */
+  /** Null for jobs of the installation. */
   shopId: number | null
   kind: string
   state: JobState
@@ -40,7 +40,7 @@ const read = (row: Row): JobLine => ({
   result: row.result === null ? null : (JSON.parse(row.result) as Record<string, unknown>),
 })
 
-/** A shop's jobs, and those of the installation, the latest first; those that only wait for their first turn are left out. */
+/** The jobs of a shop and of the installation, latest first, without those that wait for their first run. */
 export async function jobsOfShop(db: Knex, shopId: number, limit: number): Promise<JobLine[]> {
   const some = (whose: number | null) =>
     db('job')
@@ -54,7 +54,7 @@ export async function jobsOfShop(db: Knex, shopId: number, limit: number): Promi
   return [...(await some(shopId)), ...(await some(null))].map(read)
 }
 
-/** Ends a job that has not begun, and asks for the end of one that has; answers which it was. */
+/** Cancels a waiting job, or asks a running one to stop. Returns which. */
 export async function askToCancel(
   db: Knex,
   { shopId, id, kinds }: { shopId: number; id: number; kinds: string[] },
@@ -66,7 +66,7 @@ export async function askToCancel(
   return (await job().where({ state: 'running' }).update({ cancel_asked: 1 })) > 0 ? 'asked' : null
 }
 
-/** Lists a job again that failed or was cancelled; it goes on where it stood. */
+/** Queues a failed or cancelled job again; it continues where it stopped. */
 export async function listAgain(db: Knex, shopId: number, id: number, now: string): Promise<boolean> {
   const listed = await db('job')
     .where({ id, shop_id: shopId })
@@ -75,20 +75,20 @@ export async function listAgain(db: Knex, shopId: number, id: number, now: strin
   return listed > 0
 }
 
-/** What a job keeps of itself. */
+/** What a job stores about itself. */
 export async function readPayload(db: Knex, id: number): Promise<unknown> {
   const { payload } = await db('job').where({ id }).first<{ payload: string }>('payload')
   return JSON.parse(payload)
 }
 
-/** Stores how far a job has come, in the transaction that brings it further. */
+/** Stores the progress, in the transaction of the work. */
 export async function savePayload(trx: Knex, id: number, payload: Record<string, unknown>): Promise<void> {
   await trx('job')
     .where({ id })
     .update({ payload: JSON.stringify(payload) })
 }
 
-/** The latest job of a kind that a shop has. */
+/** The latest job of a kind of a shop. */
 export async function latestJob(
   db: Knex,
   shopId: number,

@@ -69,7 +69,7 @@ export async function findMail(db: Knex, id: number): Promise<Mail | undefined> 
   return db('mail').where({ id }).first<Mail | undefined>(columns)
 }
 
-/** Notes how a try to send went. */
+/** Stores the result of an attempt. */
 export async function noteTry(
   db: Knex,
   id: number,
@@ -81,7 +81,7 @@ export async function noteTry(
     .increment('attempts', 1)
 }
 
-/** How many went to an email address since a moment, from any shop, in whichever spelling. */
+/** The number of emails to an address since a time, from any shop, in any spelling of the address. */
 export async function mailsTo(db: Knex, address: string, since: string): Promise<number> {
   return countRows(
     db('mail')
@@ -90,12 +90,12 @@ export async function mailsTo(db: Knex, address: string, since: string): Promise
   )
 }
 
-/** A shop's emails that are not out, or came back, the latest first. */
+/** A shop's unsent and refused emails, latest first. */
 export async function troubledMails(db: Knex, shopId: number, limit: number): Promise<Mail[]> {
   return (
     db('mail')
       .where({ shop_id: shopId })
-      // As the index says it.
+      // Matches the expression of the index.
       .whereRaw("error IS NOT NULL AND state <> 'sent'")
       .orderBy('id', 'desc')
       .limit(limit)

@@ -41,7 +41,7 @@ export async function insertMember(
   return id!
 }
 
-/** Whether the installation has nobody yet. */
+/** Whether the installation has no members yet. */
 export async function isEmptyInstallation(db: Knex): Promise<boolean> {
   return (await db('member').first('id')) === undefined
 }

@@ -1,7 +1,6 @@
 import type { Knex } from 'knex'
 import type { NotificationPreference } from '../../core/account/notificationPreference'
 
-/** A shop's members with their notification preferences. */
 export async function membersWithPreferences(
   db: Knex,
   shopId: number,
@@ -31,12 +30,12 @@ export async function setDigestHour(db: Knex, shopId: number, hour: number): Pro
   await db('shop').where({ id: shopId }).update({ digest_hour: hour })
 }
 
-/** The hour of a shop's digest, and from when on the next one tells. */
+/** The hour of the daily email and the start of its period. */
 export async function digestOf(db: Knex, shopId: number): Promise<{ hour: number; since: string }> {
   return db('shop').where({ id: shopId }).first({ hour: 'digest_hour', since: 'digest_day' })
 }
 
-/** Sets from when on the first digest tells; later ones go on from the one before. */
+/** Starts the period of the first daily email. */
 export async function beginDigest(trx: Knex, shopId: number, at: string): Promise<void> {
   await trx('shop').where({ id: shopId, digest_day: '' }).update({ digest_day: at })
 }

@@ -10,10 +10,7 @@ export interface OrdersTaken {
   newProducts: number
 }
 
-/**
- * Puts rows of orders in, a few statements for all of them: what is there already is brought up to date, and nothing is
- * ever doubled.
- */
+/** Inserts and updates orders in a few statements. Importing the same file again duplicates nothing. */
 export async function upsertOrders(
   trx: Knex.Transaction,
   shopId: number,
@@ -36,7 +33,10 @@ export async function upsertOrders(
   return { ...lines, newOrders: purchases.added, newProducts: products.added }
 }
 
-/** The product of each row: by its SKU, else by its title, which then is its SKU as well. */
+/**
+ * Finds the product of each row by SKU, otherwise by title. A new product without a SKU gets its title as
+ * SKU.
+ */
 async function productsOf(
   trx: Knex.Transaction,
   shopId: number,
@@ -52,7 +52,7 @@ async function productsOf(
     .whereRaw(`lower(sku) IN (${skus.map(() => '?').join(', ')})`, skus)
     .select('id', { key: trx.raw('lower(sku)') })
   for (const { id, key } of named) if (!bySku.has(key)) bySku.set(key, id)
-  // Two products can have one title; only where no SKU is given does it say which is meant.
+  // Several products can have the same title, so a title decides only if no SKU is given.
   const titles = [...new Set(rows.filter((row) => row.productSku === '').map((row) => row.productTitle))]
   const titled: { id: number; title: string }[] = await product()
     .whereIn('title', titles)
@@ -77,7 +77,7 @@ async function productsOf(
   return { ids, added }
 }
 
-/** What a file says of an order; a file without a column leaves what an earlier one said. */
+/** A file without a column keeps what an earlier file contained. */
 interface OrderFacts {
   email?: string
   email_key?: string
@@ -158,7 +158,7 @@ async function upsertLines(
     .whereIn('purchase_id', [...new Set(lines.map(({ purchaseId }) => purchaseId))])
     .select('id', 'purchase_id', 'product_id', 'status', 'delivered_at')
   const before = new Map(known.map((line) => [keyOf(line.purchase_id, line.product_id), line]))
-  // The last row of a file that names a line is right.
+  // The last row with the same order line wins.
   const given = new Map(lines.map((line) => [keyOf(line.purchaseId, line.productId), line]))
   const fresh = [...given].filter(([key]) => !before.has(key)).map(([, line]) => line)
   let changedLines = 0

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { OrderLine } from '../../core/proof/matchOrder'
 import { countRows } from './countRows'
 
-/** The lines of every order of a shop whose number or email address has this key; an empty key finds none. */
+/** The lines of orders with this number or email address; an empty key finds none. */
 export async function orderLinesOf(
   db: Knex,
   shopId: number,
@@ -28,7 +28,7 @@ export async function orderLinesOf(
     })
 }
 
-/** Each by an index of its own; asked for either in one, SQLite reads all orders of the shop. */
+/** Two queries, because SQLite would read all orders of the shop for an OR. */
 async function purchasesOf(
   db: Knex,
   shopId: number,
@@ -44,13 +44,12 @@ async function purchasesOf(
   return [...ids]
 }
 
-/** Which of some order number keys are orders of this shop. */
+/** The keys that belong to orders of this shop. */
 export async function knownOrderKeys(db: Knex, shopId: number, keys: string[]): Promise<string[]> {
   if (keys.length === 0) return []
   return db('purchase').where({ shop_id: shopId }).whereIn('number_key', keys).distinct().pluck('number_key')
 }
 
-/** How many orders were placed since a moment. */
 export async function ordersSince(db: Knex, shopId: number, since: string): Promise<number> {
   return countRows(db('purchase').where({ shop_id: shopId }).where('placed_at', '>=', since))
 }

@@ -14,11 +14,11 @@ export interface NewVersion {
   signals: Signal[]
   photos: PhotoOfVersion[]
   score: number
-  /** Held back for nothing but an open confirmation. */
+  /** Held back only because the address is not confirmed. */
   unconfirmed: boolean
 }
 
-/** Adds a version of the writer's own; what she agreed to, and who she is, stay as they were. */
+/** Adds a version by the writer. Consent and identity stay as they were. */
 export async function addVersion(
   trx: Knex.Transaction,
   shopId: number,

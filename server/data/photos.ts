@@ -1,16 +1,15 @@
 import type { Knex } from 'knex'
 import type { Photo } from '../../core/intake/candidate'
 
-/** A photo that waits for its form to be sent. */
+/** A photo of a form that is not sent yet. */
 export interface PendingPhoto extends Omit<Photo, 'alt'> {
   key: string
 }
 
-/** A photo of a review. */
 export interface ReviewPhoto extends Photo {
   id: number
   publicId: string
-  /** Hidden from visitors, whatever becomes of the words. */
+  /** Hidden from visitors. */
   declined: boolean
 }
 
@@ -30,10 +29,10 @@ export async function findPendingPhotos(db: Knex, formId: number, keys: string[]
     .select('key', 'name', 'small', 'width', 'height')
 }
 
-/** What a version shows: photos of earlier versions by their ids, and new ones that came with it. */
+/** The photos of a version: ids of earlier ones, and new ones. */
 export type PhotoOfVersion = { id: number } | (Photo & { publicId: string; key: string })
 
-/** Puts photos under a version, in their order; those that were pending are so no longer. */
+/** Assigns photos to a version in their order. Pending ones become photos of the review. */
 export async function insertPhotos(
   trx: Knex.Transaction,
   { shopId, reviewId, versionId }: { shopId: number; reviewId: number; versionId: number },
@@ -74,7 +73,7 @@ async function insertPhoto(
   return id!
 }
 
-/** The photos of one version, in their order. */
+/** The photos of a version, in order. */
 export async function photosOfVersion(db: Knex, shopId: number, versionId: number): Promise<ReviewPhoto[]> {
   const rows: (Omit<ReviewPhoto, 'declined'> & { declined: 0 | 1 })[] = await db('version_photo')
     .join('photo', 'photo.id', 'version_photo.photo_id')
@@ -93,7 +92,7 @@ export async function photosOfVersion(db: Knex, shopId: number, versionId: numbe
   return rows.map((row) => ({ ...row, declined: row.declined === 1 }))
 }
 
-/** All photos of a review, whichever of its versions they came with. */
+/** All photos of a review, of any version. */
 export async function photosOfReview(
   db: Knex,
   shopId: number,
@@ -105,7 +104,7 @@ export async function photosOfReview(
   return rows.map((row) => ({ ...row, declined: row.declined === 1 }))
 }
 
-/** Ids of a review's photos that visitors don't get to see. */
+/** Ids of the hidden photos of a review. */
 export async function declinedPhotos(db: Knex, reviewId: number): Promise<number[]> {
   return db('photo').where({ review_id: reviewId, declined: true }).orderBy('id').pluck('id')
 }
@@ -120,7 +119,7 @@ export async function setDeclined(
     await trx('photo').where({ review_id: reviewId }).whereIn('id', ids).update({ declined })
 }
 
-/** Says what a photo shows; answers false for no such photo of this review. */
+/** Sets the description of a photo. Returns false if the review has no such photo. */
 export async function setAlt(
   db: Knex,
   shopId: number,

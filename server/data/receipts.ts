@@ -1,14 +1,14 @@
 import type { Knex } from 'knex'
 import type { ArrivalState } from '../../core/moderation/rules'
 
-/** What became of a review on arrival. */
+/** The outcome of a submission. */
 export interface Receipt {
   publicId: string
   state: ArrivalState
   showable: boolean
-  /** Whether an email was sent that asks to confirm the email address. */
+  /** Whether a confirmation email was sent. */
   confirm: boolean
-  /** Held back for nothing but an open confirmation. */
+  /** Held back only because the address is not confirmed. */
   unconfirmed: boolean
 }
 
@@ -18,7 +18,7 @@ type Row = Omit<Receipt, 'showable' | 'confirm' | 'unconfirmed'> & {
   mails: number
 }
 
-/** Whether the owner last stated that the customer agreed; false before the first time. */
+/** Whether the owner stated last time that the customer agreed; false at first. */
 export async function latestStatedConsent(db: Knex, shopId: number): Promise<boolean> {
   const row: { showable: 0 | 1 } | undefined = await db('review')
     .where({ shop_id: shopId, source: 'manualEntry' })
@@ -27,7 +27,7 @@ export async function latestStatedConsent(db: Knex, shopId: number): Promise<boo
   return row?.showable === 1
 }
 
-/** The receipt of an arrival by its token, or by the public id and the form it came through. */
+/** The outcome of a submission by its token, or by its public id and form. */
 export async function findReceipt(
   db: Knex,
   shopId: number,

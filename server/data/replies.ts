@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Keeps a posted reply; what was posted before stays, so that it can be brought back. */
+/** Stores a posted reply. Earlier replies stay, so that undo can restore them. */
 export async function insertReply(
   trx: Knex.Transaction,
   reply: { shopId: number; reviewId: number; memberId: number; name: string; body: string; now: string },
@@ -16,7 +16,7 @@ export async function insertReply(
   return id!
 }
 
-/** Keeps what is being written; false when there is no such review in this shop. */
+/** Saves a draft. Returns false if the shop has no such review. */
 export async function updateReplyDraft(
   db: Knex,
   shopId: number,
@@ -28,7 +28,7 @@ export async function updateReplyDraft(
   )
 }
 
-/** The owner's note to herself. */
+/** The owner's private note. */
 export async function updateNote(db: Knex, shopId: number, publicId: string, note: string): Promise<boolean> {
   return (await db('review').where({ shop_id: shopId, public_id: publicId }).update({ note })) > 0
 }

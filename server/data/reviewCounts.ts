@@ -3,7 +3,7 @@ import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { countRows } from './countRows'
 
-/** How many reviews each lane holds, from the kept counters. */
+/** From the counters. */
 export async function laneCounts(db: Knex, shopId: number): Promise<Record<ReviewState, number>> {
   const rows: { state: ReviewState; count: number }[] = await db('review_count')
     .where({ shop_id: shopId })
@@ -15,18 +15,18 @@ export async function laneCounts(db: Knex, shopId: number): Promise<Record<Revie
   return counts
 }
 
-/** How many are held back for nothing but an open confirmation: nobody needs to look at those. */
+/** The number held back only because the address is not confirmed; nobody needs to look at them. */
 export async function unconfirmedCount(db: Knex, shopId: number): Promise<number> {
   return countRows(db('review').where({ shop_id: shopId, unconfirmed: 1, state: 'held' }))
 }
 
-/** How many need a person: those that wait, and those held back for more than an open confirmation. */
+/** The number that needs a person: waiting, and held back for other reasons than an unconfirmed address. */
 export async function undecidedCount(db: Knex, shopId: number): Promise<number> {
   const { waiting, held } = await laneCounts(db, shopId)
   return waiting + held - (await unconfirmedCount(db, shopId))
 }
 
-/** How many of a lane have the same in everything that the counters know; ratings as whole marks in hundredths. */
+/** The number of reviews of a lane with equal properties. Ratings are whole stars in hundredths. */
 export interface CountedGroup {
   rating: number
   productId: number
@@ -38,7 +38,7 @@ export interface CountedGroup {
   count: number
 }
 
-/** A lane by everything that a filter can ask for, from the kept counters. */
+/** The counters of a lane, by all properties that can be filtered. */
 export async function groupsInLane(db: Knex, shopId: number, state: ReviewState): Promise<CountedGroup[]> {
   const rows: CountedGroup[] = await db('review_count')
     .where({ shop_id: shopId, state })
@@ -56,7 +56,7 @@ export async function groupsInLane(db: Knex, shopId: number, state: ReviewState)
   return rows.map((row) => ({ ...row, rating: Math.floor((row.rating + 50) / 100) * 100 }))
 }
 
-/** Approved reviews that may be shown and count in averages, added up: of the shop, or of one product. */
+/** Approved reviews that can be shown and count in averages, of the shop or of a product. */
 export async function approvedTally(db: Knex, shopId: number, productId?: number): Promise<RatingTally> {
   const query = db('review_count')
     .where({ shop_id: shopId, state: 'approved', showable: 1, in_averages: 1 })
@@ -69,7 +69,7 @@ export async function approvedTally(db: Knex, shopId: number, productId?: number
   return tallyOf(rows)
 }
 
-/** How many approved reviews may be shown, rated or not. */
+/** The number of approved reviews that can be shown. */
 export async function showableCount(db: Knex, shopId: number): Promise<number> {
   const row = await db('review_count')
     .where({ shop_id: shopId, state: 'approved', showable: 1 })

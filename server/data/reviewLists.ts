@@ -29,14 +29,14 @@ export interface ReviewLine {
   revision: number
   needsReply: boolean
   photos: number
-  /** How many of its group stand in the same state, itself included; 0 for one that came alone. */
+  /** The number of reviews of its group in the same state, itself included; 0 without a group. */
   together: number
   authorName: string
   title: string
   body: string
   language: string | null
   productTitle: string | null
-  /** What was found, the heaviest leading; not what took points off. */
+  /** The signals that added points, highest first. */
   kinds: SignalKind[]
 }
 
@@ -93,7 +93,7 @@ const read = (row: Row): ReviewLine => ({
   kinds: row.kinds ? (row.kinds.split(',') as SignalKind[]) : [],
 })
 
-/** What a filter lets through of a lane, in its order. */
+/** A page of a filtered lane, in its order. */
 export async function reviewsInLane(
   db: Knex,
   shopId: number,
@@ -106,7 +106,7 @@ export async function reviewsInLane(
   return ((await withWords(db, query)) as Row[]).map(read)
 }
 
-/** What a filter lets through, as far as an act on all of it needs them. */
+/** The part of each matching review that a bulk action needs. */
 export async function chosenInLane(
   db: Knex,
   shopId: number,
@@ -120,7 +120,7 @@ export async function chosenInLane(
   })
 }
 
-/** How many a filter lets through, counted no further than a limit. */
+/** The number of matching reviews, counted up to a limit. */
 export async function countUpTo(
   db: Knex,
   shopId: number,
@@ -133,13 +133,13 @@ export async function countUpTo(
   return row.count
 }
 
-/** The latest arrivals of a shop, whatever became of them. */
+/** The latest arrivals of a shop, in any state. */
 export async function latestReviews(db: Knex, shopId: number, limit: number): Promise<ReviewLine[]> {
   const query = db('review').where('review.shop_id', shopId).orderBy('review.id', 'desc').limit(limit)
   return ((await withWords(db, query)) as Row[]).map(read)
 }
 
-/** The review that comes after one in a filter's order, or before it, wherever that one stands now. */
+/** The next or previous review of a filtered list, wherever the current one is now. */
 export async function neighbourInLane(
   db: Knex,
   shopId: number,
@@ -167,7 +167,7 @@ export async function neighbourInLane(
     .first({ publicId: 'review.public_id', authorName: 'review_version.author_name' })
 }
 
-/** Further back than this in a search, walking from its beginning is no gain any more. */
+/** Beyond this distance a search is no faster than reading from its start. */
 const NEAR = 500
 
 /**

@@ -4,7 +4,7 @@ import type { Place, Signal } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'
 import { countRows } from './countRows'
 
-/** Everything the owner may read of one review. */
+/** Everything the owner can read of a review. */
 export interface FullReview {
   id: number
   publicId: string
@@ -19,10 +19,10 @@ export interface FullReview {
   receivedAt: string
   publishedVersionId: number | null
   publishedAt: string | null
-  /** When its writer's email address was confirmed. */
+  /** When its writer confirmed the email address. */
   confirmedAt: string | null
   customerId: number | null
-  /** Those it came with as one. */
+  /** The other reviews of its group. */
   groupId: number | null
   productId: number | null
   productTitle: string | null
@@ -31,7 +31,7 @@ export interface FullReview {
   note: string
   reply: { name: string; body: string; postedAt: string } | null
   replyDraft: string
-  /** A low rating without an answer. */
+  /** A low rating without a reply. */
   needsReply: boolean
   declineReason: string
   role: string
@@ -100,7 +100,7 @@ type Row = Omit<FullReview, 'showable' | 'verified' | 'needsReply' | 'reply' | '
   declineReason: string | null
 }
 
-/** One review of this shop by its inner or public id; another shop's is not found. */
+/** Finds a review of this shop by its integer or public id. */
 export async function findReview(
   db: Knex,
   shopId: number,
@@ -128,7 +128,7 @@ export async function findReview(
   }
 }
 
-/** The words of one version. */
+/** The content of one version. */
 export type VersionWords = Pick<FullReview, 'title' | 'body' | 'authorName' | 'rating'>
 
 export async function versionWords(db: Knex, versionId: number): Promise<VersionWords> {
@@ -157,7 +157,7 @@ export async function signalsOfVersion(db: Knex, shopId: number, versionId: numb
   }))
 }
 
-/** What stands behind a review's proof: an order, or a member's own word. */
+/** The evidence of a verification: an order, or a member's reason. */
 export interface ProofKept {
   method: 'mailbox' | 'orderNumber' | 'reviewRequest' | 'manual'
   orderNumber: string | null
@@ -166,7 +166,7 @@ export interface ProofKept {
   reason: string
 }
 
-/** The evidence that stands behind a review's proof, if any. */
+/** The valid evidence of a review's verification. */
 export async function proofOfReview(
   db: Knex,
   shopId: number,
@@ -187,7 +187,7 @@ export async function proofOfReview(
     })
 }
 
-/** How many other reviews this shop has under the same email address that came before. */
+/** The number of earlier reviews of this shop with the same email address. */
 export async function earlierOfCustomer(
   db: Knex,
   shopId: number,

@@ -17,7 +17,7 @@ export interface NewReview {
   state: ArrivalState
   showable: boolean
   proof: { lineId: number; method: ProofMethod } | null
-  /** Held back for nothing but what its writer can still do. */
+  /** Held back only for reasons that its writer can remove. */
   unconfirmed: boolean
   proofFailure: ProofFailure | null
   claimedOrder: string
@@ -27,7 +27,7 @@ export interface NewReview {
   receivedAt: string
   written: { at: string; precision: 'moment' | 'day' }
   note: string
-  /** What its writer read the form in; null where nobody knows. */
+  /** The language of the form; null if unknown. */
   customerLanguage: CustomerLanguage | null
   customer: { publicId: string; emailKey: string; address: string } | null
   version: {
@@ -47,7 +47,7 @@ export interface NewReview {
   photos: PhotoOfVersion[]
 }
 
-/** Stores a review with its first version, proof and signals; answers its inner ids. */
+/** Stores a review with its first version, verification and signals. Returns its ids. */
 export async function insertReview(
   trx: Knex.Transaction,
   review: NewReview,
@@ -118,7 +118,7 @@ export async function insertReview(
   return { reviewId: reviewId!, versionId: versionId! }
 }
 
-/** Keeps the order line that proves a purchase, as evidence. */
+/** Stores the order line that verifies a purchase. */
 export async function insertProof(
   trx: Knex.Transaction,
   shopId: number,
@@ -157,7 +157,7 @@ async function customerByEmail(
   return row.id
 }
 
-/** Puts a review under an email address. */
+/** Assigns a review to a customer by email address. */
 export async function setCustomer(
   trx: Knex.Transaction,
   shopId: number,
@@ -197,7 +197,7 @@ export async function insertSignal(
   )
 }
 
-/** What a review weighs once something later has been found out about it. */
+/** Replaces the signals and score of a review. */
 export async function setWeight(
   trx: Knex.Transaction,
   shopId: number,

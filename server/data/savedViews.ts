@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
 
-/** A filter of the queue under a name, for everybody in the shop. */
+/** A named filter of the queue, for all members of the shop. */
 export interface SavedView {
   publicId: string
   name: string
-  /** The queue's part of an address. */
+  /** The query of the queue's address. */
   query: string
 }
 
@@ -15,7 +15,7 @@ export async function savedViewsOfShop(db: Knex, shopId: number): Promise<SavedV
     .select({ publicId: 'public_id', name: 'name', query: 'query' })
 }
 
-/** Keeps a view; one of the same name is replaced. */
+/** Saves a filter; one with the same name is replaced. */
 export async function putSavedView(db: Knex, shopId: number, view: SavedView): Promise<void> {
   await db('saved_view')
     .insert({ shop_id: shopId, public_id: view.publicId, name: view.name, query: view.query })

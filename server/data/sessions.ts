@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Sessions are kept under the hash of their token, so that what is stored opens nothing. */
+/** Only the hash of a session's token is stored, so a leaked database opens no session. */
 export async function insertSession(
   db: Knex,
   session: { tokenHash: string; memberId: number; createdAt: string; expiresAt: string },
@@ -17,7 +17,7 @@ export async function deleteSession(db: Knex, tokenHash: string): Promise<void> 
   await db('session').where({ token_hash: tokenHash }).delete()
 }
 
-/** Closes every session of a member: whoever is signed in as her anywhere is not any more. */
+/** Signs a member out everywhere. */
 export async function deleteSessionsOf(db: Knex, memberId: number): Promise<void> {
   await db('session').where({ member_id: memberId }).delete()
 }

@@ -14,17 +14,17 @@ export interface Shop {
   timeZone: string
   siteUrl: string
   description: string
-  /** What stands behind the words on its site, what they are written in (hex), and their type as a CSS list. */
+  /** Colours (hex) and font (a CSS list) of its site. */
   background: string
   textColour: string
   fonts: string
-  /** How round its buttons are, in CSS pixels. */
+  /** Radius of its buttons in CSS pixels. */
   corners: number
-  /** The name that its replies stand under. */
+  /** The name under its replies. */
   replyName: string
-  /** Languages its people read, as two-letter tags. */
+  /** Languages its members read, as two-letter tags. */
   languages: string[]
-  /** Languages it writes to its customers in, as two-letter tags. */
+  /** Languages for its customers, as two-letter tags. */
   customerLanguages: string[]
 }
 
@@ -110,7 +110,7 @@ export async function findShopBySlug(db: Knex, slug: string): Promise<Shop | nul
   return row ? read(row) : null
 }
 
-/** The shops a member belongs to, by name. */
+/** A member's shops, by name. */
 export async function shopsOfMember(db: Knex, memberId: number): Promise<Shop[]> {
   const rows = await db('shop')
     .join('membership', 'membership.shop_id', 'shop.id')
@@ -120,7 +120,7 @@ export async function shopsOfMember(db: Knex, memberId: number): Promise<Shop[]>
   return rows.map(read)
 }
 
-/** Goes up whenever what may be shown of a shop has changed. */
+/** Increases whenever the publishable reviews or the style of a shop change. */
 export async function contentVersion(db: Knex, shopId: number): Promise<number> {
   const row = await db('shop')
     .where({ id: shopId })
@@ -147,7 +147,7 @@ export async function productsOfShop(db: Knex, shopId: number): Promise<Product[
     .select<Product[]>('id', 'sku', 'title', 'picture')
 }
 
-/** Products that no review is about but what was set aside as spam or declined, the most sold first. */
+/** Products without a review other than spam and declined ones, most sold first. */
 export async function productsWithoutReview(
   db: Knex,
   shopId: number,
@@ -163,7 +163,7 @@ export async function productsWithoutReview(
     .select('sku', 'title', 'picture', 'sold')
 }
 
-/** Every shop of the installation, for work that is about the installation and no shop's own. */
+/** Every shop of the installation. */
 export async function allShops(db: Knex): Promise<Pick<Shop, 'id' | 'slug'>[]> {
   return db('shop').orderBy('id').select('id', 'slug')
 }

@@ -32,10 +32,10 @@ type Row = Omit<ShowableReview, 'reply' | 'tags' | 'photos' | 'verified' | 'hasT
   replyBody: string | null
 }
 
-/** How many are read at once, so that nobody else waits long for the database. */
+/** Rows of one query, so that other requests need not wait long for the database. */
 const AT_ONCE = 250
 
-/** Every review that may be shown: a version of it is approved, and its writer agreed. The newest first. */
+/** All reviews that can be shown: approved, with consent. Newest first. */
 export async function showableReviews(db: Knex, shopId: number): Promise<ShowableReview[]> {
   const reviews: ShowableReview[] = []
   for (let after = 0; ;) {
@@ -52,7 +52,7 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
     .join('review_version', 'review_version.id', 'review.published_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
     .leftJoin('reply', 'reply.id', 'review.reply_id')
-    // A changed version may wait while the one before it stays public.
+    // A changed version can wait while the one before it stays public.
     .where({ 'review.shop_id': shopId, 'review.showable': 1 })
     .whereNotNull('review.published_version_id')
     .where('review.id', '>', after)
@@ -61,7 +61,7 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
     .select({
       id: 'review.id',
       publicId: 'review.public_id',
-      // What the shop wrote down and its writer has confirmed is the writer's own.
+      // A review that the shop added belongs to the writer once she has confirmed it.
       source: db.raw("CASE WHEN review.confirmed_at IS NULL THEN review.source ELSE 'form' END"),
       rating: 'review_version.rating',
       writtenAt: 'review.written_at',

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** The bytes of one live version, as they are served. */
+/** The rendered bytes of a published version. */
 export interface Snapshot {
   displayId: number
   shopId: number
@@ -9,10 +9,10 @@ export interface Snapshot {
   body: string
 }
 
-/** The variant without product, language or theme of its own. */
+/** The variant without a product, language or theme. */
 const PLAIN = ''
 
-/** Replaces a display's snapshot and the list of reviews that stand in it. */
+/** Replaces the snapshot of a display and the list of reviews in it. */
 export async function storeSnapshot(
   trx: Knex.Transaction,
   snapshot: Snapshot,
@@ -37,12 +37,12 @@ export async function storeSnapshot(
 
 export type LiveSnapshot = Snapshot & { key: string; address: string | null }
 
-/** The bytes of every live display of a shop. */
+/** All snapshots of a shop. */
 export async function snapshotsOfShop(db: Knex, shopId: number): Promise<LiveSnapshot[]> {
   return snapshots(db).where({ 'display.shop_id': shopId })
 }
 
-/** The bytes of every live display of the installation. */
+/** All snapshots of the installation. */
 export async function allSnapshots(db: Knex): Promise<LiveSnapshot[]> {
   return snapshots(db)
 }
@@ -63,7 +63,7 @@ function snapshots(db: Knex) {
     })
 }
 
-/** The displays in which visitors read a review now. */
+/** The displays that show a review to visitors now. */
 export async function displaysWithReview(
   db: Knex,
   shopId: number,

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-// Knex names no type for its dialects.
+// Knex exports no type for its dialects.
 import BetterSqlite3Client from 'knex/lib/dialects/better-sqlite3/index.js'
 import { retryWhileBusy } from './storageFault'
 import type { Turns } from './turns'
@@ -12,15 +12,14 @@ interface Runner {
   run: () => Promise<unknown>
 }
 
-/** The configuration of a database, with who takes turns at writing to it. */
 export interface SqliteConfig extends Knex.Config {
   turns?: Turns
 }
 
-/** Who takes turns at writing to a database; nobody where one thread does all. */
+/** Undefined where only one thread writes. */
 export const turnsOf = (db: Knex): Turns | undefined => (db.client as { turns?: Turns }).turns
 
-/** A client whose statements outside of transactions wait for a lock without stopping the process. */
+/** Statements outside of transactions wait for a lock without blocking the process. */
 export class SqliteClient extends BetterSqlite3Client {
   readonly turns: Turns | undefined
 
@@ -30,7 +29,7 @@ export class SqliteClient extends BetterSqlite3Client {
   }
 
   override _query(connection: { inTransaction: boolean }, query: Query): Promise<unknown> {
-    // SQLite rolls back by itself when the disk is full. To do it again would fail, and hide why.
+    // SQLite rolls back by itself when the disk is full. A second rollback would fail and hide the cause.
     if (/^ROLLBACK;?$/.test(query.sql) && !connection.inTransaction)
       return Promise.resolve({ ...query, response: [] })
     return super._query(connection, query)
@@ -38,7 +37,7 @@ export class SqliteClient extends BetterSqlite3Client {
 
   override runner(builder: Knex.QueryBuilder): Runner {
     const runner = super.runner(builder) as Runner
-    // Inside a transaction `writing` tries the whole of it again.
+    // Inside a transaction, `writing` retries the whole transaction.
     if (this.transacting) return runner
     const run = runner.run.bind(runner)
     runner.run = () => retryWhileBusy(run, { turns: this.turns })

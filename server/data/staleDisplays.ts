@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { readVersion, versionColumns, type DisplayVersion, type VersionRow } from './displays'
 
-/** Marks one live display of a shop, or all of them, to be rendered again. Answers how many. */
+/** Marks one published display of a shop, or all, for rendering. Returns how many. */
 export async function markDisplaysStale(
   trx: Knex.Transaction,
   shopId: number,
@@ -13,7 +13,7 @@ export async function markDisplaysStale(
     .increment('stale', 1)
 }
 
-/** A display that waits to be rendered again; `stale` counts how often that was asked for. */
+/** A display to render; `stale` counts the requests for it. */
 export interface StaleDisplay {
   id: number
   key: string
@@ -38,7 +38,7 @@ export async function staleDisplays(db: Knex, shopId: number): Promise<StaleDisp
   }))
 }
 
-/** Ends a display's waiting, unless it was asked for again or another version went live meanwhile. */
+/** Clears the mark, unless there was another request or another version was published meanwhile. */
 export async function markFresh(trx: Knex.Transaction, display: StaleDisplay): Promise<boolean> {
   const changed = await trx('display')
     .where({ id: display.id, stale: display.stale, live_version_id: display.live.id })

@@ -1,9 +1,9 @@
 import type { Turns } from './turns'
 
-/** Why something could not be stored: another program holds the database, there is no room, or the disk takes nothing. */
+/** Another program locks the database, the disk is full, or it can't be written to. */
 export type StorageFault = 'busy' | 'full' | 'unwritable'
 
-/** What an error says of the storage; null when it is about something else. */
+/** Null if an error has another cause. */
 export function storageFault(error: unknown): StorageFault | null {
   const { code, name } = (error ?? {}) as { code?: unknown; name?: unknown }
   if (name === 'KnexTimeoutError' || isLocked(code)) return 'busy'
@@ -15,15 +15,15 @@ export function storageFault(error: unknown): StorageFault | null {
 const isLocked = (code: unknown) => typeof code === 'string' && /^SQLITE_(BUSY|LOCKED)/.test(code)
 
 const PATIENCE_MS = 5000
-/** Our own threads hold the database for some milliseconds; others, such as a backup, for longer. */
+/** Our own threads lock the database for milliseconds; other programs, such as a backup, for longer. */
 const SHORT_WAIT_MS = 3
 const SHORT_WAITS_MS = 60
 const LONGEST_WAIT_MS = 200
 
 /**
- * Tries again while another connection holds the database. The wait is on a timer, so that everything else goes on;
- * SQLite's own `busy_timeout` would stop the whole process. Long work in other threads lets it go first.
- * @throws what the last try threw
+ * Retries while another connection locks the database. It waits on a timer, because SQLite's own
+ * `busy_timeout` would block the process. Long work in other threads gives way meanwhile.
+ * @throws the error of the last attempt
  */
 export async function retryWhileBusy<T>(
   attempt: () => Promise<T>,

@@ -2,12 +2,12 @@ import type { Knex } from 'knex'
 import { retryWhileBusy } from './storageFault'
 
 const TRIAL_BYTES = 32_768
-/** Other programs, such as a backup, hold the database for a moment. */
+/** Other programs, such as a backup, lock the database for a moment. */
 const PATIENCE_MS = 500
 
 /**
- * Stores something and removes it again.
- * @throws what storing throws when the database is locked or there is no room
+ * Writes a row and deletes it again.
+ * @throws if the database is locked or the disk is full
  */
 export function tryStoring(db: Knex): Promise<void> {
   return retryWhileBusy(

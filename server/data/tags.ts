@@ -5,7 +5,6 @@ export interface Tag {
   name: string
 }
 
-/** A shop's tags by name. */
 export async function tagsOfShop(db: Knex, shopId: number): Promise<Tag[]> {
   return db('tag').where({ shop_id: shopId }).orderBy('name').select('id', 'name')
 }
@@ -14,13 +13,13 @@ export async function findTag(db: Knex, shopId: number, name: string): Promise<T
   return db('tag').where({ shop_id: shopId, name }).first('id', 'name')
 }
 
-/** The tag of a name, made when it is new; case makes no other tag. */
+/** Creates a missing tag. Names that differ only in case are the same tag. */
 export async function tagNamed(trx: Knex.Transaction, shopId: number, name: string): Promise<number> {
   await trx('tag').insert({ shop_id: shopId, name }).onConflict(['shop_id', 'name']).ignore()
   return (await findTag(trx, shopId, name))!.id
 }
 
-/** The names of each review's tags. */
+/** The tags of each review. */
 export async function tagsOfReviews(
   db: Knex,
   shopId: number,

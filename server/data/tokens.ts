@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** What a link in an email is good for. */
+/** The purpose of a link in an email. */
 export type TokenPurpose = 'confirm' | 'review'
 
 export interface Token {
@@ -11,7 +11,7 @@ export interface Token {
   usedAt: string | null
 }
 
-/** Saves a token; the same one again only lives longer. */
+/** Saves a token. Saving it again extends its life. */
 export async function upsertToken(
   trx: Knex,
   token: { hash: string; purpose: TokenPurpose; reviewId: number; now: string; expiresAt: string },
@@ -28,7 +28,7 @@ export async function upsertToken(
     .merge(['expires_at'])
 }
 
-/** A link by its hash, as long as it has not run out. */
+/** Finds a token by its hash; null if it has expired. */
 export async function findToken(
   db: Knex,
   purpose: TokenPurpose,

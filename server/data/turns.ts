@@ -1,9 +1,9 @@
-/** How long work in a thread waits for requests, at most, before it takes its turn all the same. */
+/** The longest time that work in a thread gives way to requests. */
 const MOST_WAIT_MS = 200
 
 /**
- * Lets requests go before long work where both write: whoever waits for the database is counted in memory that all
- * threads share, and long work begins no transaction while somebody does.
+ * Requests have priority over long work where both write. A counter in memory that all threads share holds
+ * the number of waiting requests; long work begins no transaction while it is above 0.
  */
 export class Turns {
   private readonly waiting: Int32Array
@@ -12,7 +12,7 @@ export class Turns {
     this.waiting = new Int32Array(shared)
   }
 
-  /** To be called when a request begins to wait; answers what to call when it waits no more. */
+  /** Called when a request begins to wait; returns the function to call when it has the lock. */
   begin(): () => void {
     Atomics.add(this.waiting, 0, 1)
     return () => {
@@ -20,12 +20,11 @@ export class Turns {
     }
   }
 
-  /** Whether a request waits. */
   isWaited(): boolean {
     return Atomics.load(this.waiting, 0) > 0
   }
 
-  /** Stops the thread as long as requests wait. Not for the main thread. */
+  /** Blocks the thread while requests wait. Not for the main thread. */
   giveWay(): void {
     const until = performance.now() + MOST_WAIT_MS
     for (;;) {

@@ -3,8 +3,8 @@ import { turnsOf } from './sqliteClient'
 import { retryWhileBusy } from './storageFault'
 
 /**
- * Runs a transaction that takes the write lock first. One that reads before it writes is refused at once when another
- * connection has written meanwhile; this one waits its turn instead, and gives the connection back while it waits.
+ * Runs a transaction that takes the write lock first. A transaction that reads before it writes would fail at
+ * once if another connection has written meanwhile. While it waits, it releases the connection.
  */
 export function writing<T>(db: Knex, work: (trx: Knex.Transaction) => Promise<T>): Promise<T> {
   return retryWhileBusy(

@@ -1,2 +1,5 @@
-/** The kinds of answers that a live display gives: data for a page's box, a page of its own, and all it is about. */
+/**
+ * The kinds of answers for a published display: JSON for embedding, its own page, and the page of all
+ * reviews.
+ */
 export type AnswerKind = '.json' | '' | '/all'

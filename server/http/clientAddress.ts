@@ -2,21 +2,21 @@ import { LRUCache } from 'lru-cache'
 import type { IncomingMessage } from 'node:http'
 import { canonicalAddress, networkOf } from '../../core/formats/ipAddress'
 
-/** Where a request comes from. Both are empty when nobody knows. */
+/** Both parts are empty if unknown. */
 export interface Client {
-  /** A network address in its shortest spelling. */
+  /** A network address in its shortest form. */
   address: string
-  /** The part of it that may be logged. */
+  /** The part that may be logged. */
   network: string
 }
 
-/** Parsing an address costs more than answering from memory does. */
+/** Parsing an address takes longer than an answer from memory. */
 const known = new LRUCache<string, Client>({ max: 10_000 })
 
 /**
- * The client of a request: the socket's address, or what the trusted proxies in front of it passed on. A client can add
- * entries to `X-Forwarded-For` only on the left of those that the proxies add.
- * @param trustedProxies how many proxies stand in front; 0 ignores the header
+ * The address of the client: that of the socket, or the one that trusted proxies pass on. A client can add
+ * entries to `X-Forwarded-For` only to the left of those that the proxies add.
+ * @param trustedProxies the number of proxies in front; 0 ignores the header
  */
 export function clientOf(
   { headers, socket }: Pick<IncomingMessage, 'headers' | 'socket'>,

@@ -3,7 +3,7 @@ import { prepare, type Prepared } from './prepared'
 
 const ALWAYS_ASK = 'no-cache, s-maxage=1'
 
-/** A display's JSON, which any origin may read. */
+/** The JSON of a display, which any origin may read. */
 export function displayJson(body: string): Prepared {
   return prepare(
     body,
@@ -17,7 +17,7 @@ export function displayJson(body: string): Prepared {
   )
 }
 
-/** A page for visitors; nothing runs on it but our own script, and only its one style element is let through. */
+/** A page for visitors. Its policy allows only our script and its one style element. */
 export function visitorPage(page: string): Prepared {
   const style = /<style>([\s\S]*?)<\/style>/.exec(page)?.[1] ?? ''
   const styleHash = createHash('sha256').update(style).digest('base64')

@@ -4,14 +4,14 @@ import type { AnswerKind } from './answerKind'
 import type { LiveDisplays } from './liveDisplays'
 import type { Prepared } from './prepared'
 
-/** Nobody waits longer for what a page asks of a display. */
+/** A longer wait for a variant ends with the display itself. */
 const MOST_MS = 10_000
 
-/** Answers what a page asks of a live display, from memory where somebody asked the same before. */
+/** Answers with a variant of a display, from memory if it was requested before. */
 export function displayVariants({ workers }: Pick<Services, 'workers'>, live: LiveDisplays) {
   return async (key: string, kind: AnswerKind, query: URLSearchParams): Promise<Prepared | null> => {
     const asked = readAsked(query)
-    // Most pages are in the shop's language and ask for it: they get the same bytes as those that ask for nothing.
+    // Most pages ask for the shop's own language: they get the same bytes as pages that ask for nothing.
     if (kind === '.json' && asked.language && live.isIn(key, asked.language)) delete asked.language
     if (kind === '.json' && Object.keys(asked).length === 0) return live.json(key) ?? null
     return live.variant(key, kind + JSON.stringify(asked), async () => {
@@ -22,7 +22,7 @@ export function displayVariants({ workers }: Pick<Services, 'workers'>, live: Li
 }
 export type DisplayVariants = ReturnType<typeof displayVariants>
 
-/** Bytes come out of a thread as plain arrays. */
+/** Bytes from a thread arrive as plain arrays. */
 const asBuffers = ({ plain, gzip, brotli, ...prepared }: Prepared): Prepared => ({
   ...prepared,
   plain: Buffer.from(plain),

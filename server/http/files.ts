@@ -24,7 +24,7 @@ const serif = createRequire(import.meta.url).resolve(
   '@fontsource-variable/literata/files/literata-latin-wght-normal.woff2',
 )
 
-/** The loader for other people's pages and the font of a display's own page, by address. */
+/** The embed script and the font of display pages, by address. */
 export function onsiteFiles(): Map<string, Prepared> {
   return new Map([
     [
@@ -47,14 +47,14 @@ export function onsiteFiles(): Map<string, Prepared> {
   ])
 }
 
-/** Addresses of what single layouts run, by the name of the module; each is named by its content. */
+/** Addresses of the scripts of single layouts, by module. The file names contain a hash of the content. */
 export function behaviourAddresses(): Services['behaviours'] {
   return Object.fromEntries(
     readdirSync(PARTS).map((name) => [name.replace(/-[\w-]{8}\.js$/, ''), `/parts/${name}`]),
   )
 }
 
-/** Everything that the build made for browsers, by address; what is named by its content may be kept for ever. */
+/** All built files for browsers, by address. Files with a hash in their name are cached for ever. */
 export function builtFiles(folder: string): Map<string, Prepared> {
   const files = readdirSync(folder, { recursive: true, withFileTypes: true }).filter((entry) =>
     entry.isFile(),

@@ -1,7 +1,7 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import { partsOf } from './multipart'
 
-/** Why a form cannot be taken as it was sent. */
+/** Why a form was refused. */
 export type FormRefusal = 'tooManyFields' | 'fieldName' | 'broken' | 'wrongType'
 
 export class FormRefused extends Error {
@@ -12,7 +12,7 @@ export class FormRefused extends Error {
 
 const MAX_FIELDS = 100
 const MAX_NAME_LENGTH = 100
-/** How deep a name such as `a.b[0]` may reach. */
+/** The deepest nesting of a name such as `a.b[0]`. */
 const MAX_NAME_DEPTH = 3
 const AMPERSAND = 0x26
 
@@ -20,8 +20,8 @@ const urlencoded = /^application\/x-www-form-urlencoded\s{0,2}(?:;|$)/i
 const multipart = /^multipart\/form-data\s{0,2}(?:;|$)/i
 
 /**
- * The fields of a form, in time that grows linearly with its size.
- * @param contentType as the request gives it; an empty body may come without one
+ * Parses the fields of a form in linear time.
+ * @param contentType of the request; an empty body may lack one
  * @throws FormRefused
  */
 export async function readFormFields(body: Buffer, contentType: string): Promise<FormData> {

@@ -1,17 +1,20 @@
 import type { Server, ServerResponse } from 'node:http'
 import { setTimeout as pause } from 'node:timers/promises'
 
-/** Connections and requests that the system has taken and this process has not seen yet would be cut off, so it looks for them. */
+/**
+ * Connections and requests can wait in the system without being seen by this process yet, so it checks for
+ * them before it closes.
+ */
 const QUIET_MS = 100
 const MAX_ACCEPTING_MS = 2000
 
-/** The requests that are being answered, so that the server can stop without cutting one off. */
+/** Pending requests, so that stopping interrupts none. */
 export interface OpenRequests {
   begin: (res: ServerResponse) => void
   end: (res: ServerResponse) => void
   /**
-   * Takes no more connections, and resolves when every request that came has been answered.
-   * @param withinMs after which what is left is cut off
+   * Accepts no more connections and resolves when all requests are answered.
+   * @param withinMs the time after which open connections are closed
    */
   close: (withinMs: number) => Promise<void>
 }
@@ -19,7 +22,6 @@ export interface OpenRequests {
 export function buildOpenRequests(server: Server): OpenRequests {
   const open = new Set<ServerResponse>()
   let closing = false
-  /** How many connections and requests have come. */
   let come = 0
   server.on('connection', () => come++)
   return {

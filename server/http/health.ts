@@ -11,8 +11,8 @@ interface Health {
 }
 
 /**
- * `/healthz`: 200 when something can be stored and no job is stuck; else 503, naming which of them does not work and why.
- * A job that is busy for long and says how far it is does not count as stuck.
+ * `/healthz`: 200 if the database can be written to and no job is stuck; otherwise 503 with the failing part
+ * and the reason. A long job that reports progress is not stuck.
  */
 export function answerHealth(
   req: IncomingMessage,

@@ -5,20 +5,20 @@ import { displayJson } from './displayAnswers'
 import type { Publication } from '../publishing/published'
 import type { Prepared } from './prepared'
 
-/** Of answers made on demand, over all displays. */
+/** For variants of all displays. */
 const MOST_VARIANT_BYTES = 64_000_000
-/** What one counts as until it is made, and beside its bytes. */
+/** The size of an entry before its bytes are known, and beside them. */
 const VARIANT_BYTES = 2000
 
-/** What visitors fetch, in memory: every live display by its key, and variants of it once somebody asked. */
+/** The published displays in memory, and requested variants of them. */
 export interface LiveDisplays extends Publication {
-  /** The display's answer without anything asked of it. */
+  /** The answer without parameters. */
   json: (key: string) => Prepared | undefined
-  /** Whether a display's own answer is in a language. */
+  /** Whether the answer without parameters is in this language. */
   isIn: (key: string, language: string) => boolean
-  /** The key of a display by its key or by its page's own address, or undefined when nothing is live there. */
+  /** The key of a published display by its key or address; undefined if there is none. */
   keyOf: (name: string) => string | undefined
-  /** A variant of a live display, made when nobody asked for it since the display was last rendered. */
+  /** A variant of a published display, rendered if it isn't in memory. */
   variant: (key: string, name: string, make: () => Promise<Prepared | null>) => Promise<Prepared | null>
 }
 
@@ -54,7 +54,7 @@ export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
       const answer = make()
       variants.set(full, answer, { size: VARIANT_BYTES })
       const keep = (made: Prepared | null) => {
-        // Rendered again meanwhile, it is forgotten already.
+        // The display was rendered again meanwhile, so the entry is already gone.
         if (variants.peek(full) !== answer) return
         if (made) variants.set(full, answer, { size: VARIANT_BYTES + bytesOf(made) })
         else variants.delete(full)

@@ -17,7 +17,7 @@ const making: Record<
   '/all': { make: allOfDisplay, prepare: visitorPage },
 }
 
-/** Renders what a page asks of a live display, and compresses it; null where nothing is live. */
+/** Renders and compresses a variant of a display; null if it isn't published. */
 export async function makeVariant(
   services: Services,
   { key, kind, asked }: { key: string; kind: AnswerKind; asked: Asked },

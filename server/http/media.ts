@@ -13,7 +13,7 @@ const headers = {
   'Cross-Origin-Resource-Policy': 'cross-origin',
 }
 
-/** Answers pictures from their own path, from memory once they have been asked for. */
+/** Serves files of pictures, and keeps requested ones in memory. */
 export function mediaAnswers(folder: string) {
   const kept = new Map<string, Prepared>()
   let bytesKept = 0

@@ -10,15 +10,15 @@ export interface Part {
 }
 
 const MAX_HEADER_BYTES = 4096
-/** Searched at a time, so that a large form holds nobody else up. */
+/** The number of bytes searched at a time, so that a large form doesn't block the process. */
 const SLICE_BYTES = 2_000_000
 const LINE_END = '\r\n'
 const HEADER_END = Buffer.from('\r\n\r\n')
 
 /**
- * The parts of a multipart body, which are not copied. Packages for this either stop the process on a part that breaks
- * off, or hold it for a second on a large form.
- * @returns null when the body is not whole, `tooMany` when it has more parts than allowed
+ * Splits a multipart body without copying it. The packages for this either crash on a truncated part or block
+ * the process for a second on a large form.
+ * @returns null if the body is incomplete, `tooMany` if it has too many parts
  */
 export async function partsOf(
   body: Buffer,
@@ -68,7 +68,7 @@ function readPart(part: Buffer): Part | null {
   }
 }
 
-/** Browsers write quotes and line ends in names as %22, %0D and %0A. */
+/** Browsers write quotes and line breaks in names as %22, %0D and %0A. */
 function parameter(disposition: string, name: string): string | null {
   const found = new RegExp(`;\\s{0,2}${name}="([^"]*)"`, 'i').exec(disposition)?.[1]
   return found?.replace(/%(22|0D|0A)/gi, decodeURIComponent) ?? null

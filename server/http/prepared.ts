@@ -1,7 +1,7 @@
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib'
 import { strongEtag } from '../publishing/etag'
 
-/** An answer made once and given many times: its bytes plain and compressed, with its headers ready. */
+/** An answer that is sent many times: its bytes, plain and compressed, and its headers. */
 export interface Prepared {
   etag: string
   headers: Record<string, string>
@@ -12,10 +12,10 @@ export interface Prepared {
 
 const WORTH_COMPRESSING = 600
 
-/** How much work goes into compressing: what is made once for every release may take long. */
+/** The effort of compression; files of a release may take long. */
 const levels = { quickly: { gzip: 6, brotli: 5 }, thoroughly: { gzip: 9, brotli: 11 } }
 
-/** @param compress `never` for what is compressed already, such as fonts and pictures */
+/** @param compress `never` for compressed formats such as fonts and pictures */
 export function prepare(
   body: string | Buffer,
   headers: Record<string, string>,

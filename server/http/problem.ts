@@ -15,7 +15,7 @@ export interface Problem {
   status: number
   title: PlainKey
   text: PlainKey
-  /** What the people of a shop read instead: they can do more about it. */
+  /** What members read instead, because they can do more about it. */
   forOwner: { title: string; text: string } | null
   headers: Record<string, string>
 }
@@ -37,7 +37,7 @@ const notSaved = (forOwner: string) =>
     ...retrySoon,
   })
 
-/** Everything that the request layer refuses by itself. */
+/** All problems that the request layer answers itself. */
 export const problems = {
   malformed: problem(400, 'problem.malformed'),
   method: problem(405, 'problem.method', { headers: { Allow: 'GET, HEAD, POST, OPTIONS' } }),
@@ -71,7 +71,7 @@ function wordingOf(req: IncomingMessage, { title, text, forOwner }: Problem): Wo
 
 const pages = new Map<string, Prepared>()
 
-/** The page of a wording, rendered once: there are few of them. */
+/** The page for one text; there are few, so each is rendered once. */
 function pageOf(wording: Wording): Prepared {
   const key = `${wording.language} ${wording.title} ${wording.text}`
   const page = pages.get(key) ?? visitorPage(renderMessagePage(wording))
@@ -79,7 +79,10 @@ function pageOf(wording: Wording): Prepared {
   return page
 }
 
-/** Answers with a plain page, or with JSON for programs. What was sent and is not read yet ends with the connection. */
+/**
+ * Answers with a plain page, or with JSON for programs. If part of the request is unread, the connection is
+ * closed.
+ */
 export function sendProblem(req: IncomingMessage, res: ServerResponse, problem: Problem): void {
   const { status, headers } = problem
   const wording = wordingOf(req, problem)

@@ -28,14 +28,14 @@ const absent = new Map(
       language,
       {
         json: displayJson(JSON.stringify({ error: text })),
-        // Its language is the browser's, so no cache may give it to somebody else.
+        // Depends on the browser's language, so caches must not share it.
         page: { ...page, headers: { ...page.headers, 'Cache-Control': 'no-store' } },
       },
     ]
   }),
 )
 
-/** A display's JSON is in the language that its address asks for, its page in the browser's. */
+/** The JSON of a display uses the language of its address, its page that of the browser. */
 function absenceFor(req: IncomingMessage, kind: AnswerKind, query: string | undefined): Prepared {
   if (kind !== '.json') return absent.get(customerRequestLanguage(req) ?? 'en')!.page
   return absent.get(customerLanguage(new URLSearchParams(query).get('lang') ?? '') ?? 'en')!.json
@@ -45,7 +45,7 @@ interface Answering {
   live: LiveDisplays
   variants: DisplayVariants
   files: Map<string, Prepared>
-  /** Told that a display stands on a page. */
+  /** Called when a page reports that it shows a display. */
   hearSeen: (key: string, page: string, mayAdd: () => Promise<boolean>) => Promise<void>
   throttle: Pick<Throttle, 'seen' | 'newPageSeen'>
   memory: UploadMemory
@@ -54,8 +54,8 @@ interface Answering {
 }
 
 /**
- * Answers what visitors fetch: live displays from memory, their variants and pages, and prepared files. False when the
- * path is none of these, so that the router answers.
+ * Answers visitors: published displays from memory, their variants and pages, and prepared files. Returns
+ * false for other paths, which the router answers.
  */
 export function answerPublic(
   req: IncomingMessage,
@@ -93,7 +93,7 @@ export function answerPublic(
 
 const MAX_PAGE_BYTES = 600
 
-/** Takes the few bytes of a beacon; whatever they say, the page is answered the same. */
+/** Reads the few bytes of a beacon. The answer doesn't depend on them. */
 async function hearPage(
   req: IncomingMessage,
   res: ServerResponse,
@@ -128,7 +128,7 @@ function answerDisplay(
   const key = live.keyOf(name)
   const missing = absenceFor(req, kind, query)
   if (key === undefined) return sendPrepared(req, res, missing, 404)
-  // What is asked for most is sent at once, without a turn of waiting.
+  // The most frequent request is answered without waiting for anything.
   const ready = kind === '.json' && !query ? live.json(key) : undefined
   if (ready) return sendPrepared(req, res, ready)
   variants(key, kind, new URLSearchParams(query)).then(

@@ -1,20 +1,20 @@
 const loopbackNames = new Set(['localhost', '127.0.0.1', '[::1]'])
 
-/** Where people reach the application, as `PUBLIC_URL` says. The Host header of a request decides nothing here. */
+/** The public address, from `PUBLIC_URL`. The Host header of a request changes nothing. */
 export interface PublicSite {
   /** `https://reviews.example`, without a path. */
   origin: string
   host: string
   protocol: string
-  /** Whether it is an address of this machine alone. */
+  /** Whether it is a loopback address. */
   isLocal: boolean
-  /** Whether a page sent with this `Origin` header is our own. */
+  /** Whether an `Origin` header is ours. */
   isOwnOrigin: (origin: string) => boolean
-  /** Where a page asked for under another host is instead; null when it is right where it is. */
+  /** The correct address for a page requested under another host; null if it is correct. */
   elsewhere: (host: string | undefined, target: string) => string | null
 }
 
-/** @param publicUrl as configured; a loopback one goes by all of its names, as in the demo */
+/** @param publicUrl from the configuration; a loopback address has several names */
 export function publicSiteOf(publicUrl: string): PublicSite {
   const { origin, host, hostname, protocol, port } = new URL(publicUrl)
   const suffix = port === '' ? '' : `:${port}`
@@ -29,7 +29,8 @@ export function publicSiteOf(publicUrl: string): PublicSite {
     isOwnOrigin: (given) => origins.has(given),
     elsewhere: (asked, target) => {
       const name = asked?.toLowerCase()
-      // A proxy that does not pass on the host asks for a loopback one: sent away, its visitors would come back for ever.
+      // A proxy that doesn't pass on the host asks for a loopback address. A redirect would send its
+      // visitors round in circles.
       if (name === undefined || name === host || loopbackNames.has(name.replace(/:\d+$/, ''))) return null
       return origin + target
     },

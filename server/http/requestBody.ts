@@ -11,13 +11,12 @@ export class BodyRefused extends Error {
   }
 }
 
-/** How slow a client may be. */
 export interface Patience {
-  /** For a whole body, in milliseconds. */
+  /** For the whole body, in milliseconds. */
   maxMs: number
-  /** The time over which the rate is looked at, again and again, in milliseconds. */
+  /** The window for measuring the rate, in milliseconds. */
   windowMs: number
-  /** On average in each window. */
+  /** The minimum average of each window. */
   minBytesPerSecond: number
 }
 
@@ -31,8 +30,8 @@ interface Reading {
 }
 
 /**
- * Reads a request body within limits on bytes, time and rate. Its share of the memory is given back when the request has
- * been answered.
+ * Reads a request body within limits on bytes, time and rate. Its memory is released when the request is
+ * answered.
  * @throws BodyRefused
  */
 export function readBody(

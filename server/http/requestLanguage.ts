@@ -4,9 +4,7 @@ import { readerLanguage } from '../../core/messages/customers/readerLanguage'
 
 const customerPath = /^\/(?:api\/)?(?:f|r|confirm|how|d)\//
 
-/**
- * The language of an answer to a customer where no shop is known yet; null for the people of a shop.
- */
+/** The language of an answer to a customer where no shop is known; null for members. */
 export function customerRequestLanguage({
   url = '/',
   headers,

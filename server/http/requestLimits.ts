@@ -1,21 +1,21 @@
 import type { IncomingMessage } from 'node:http'
 import { MOST_PHOTO_BYTES } from '../../core/intake/photos'
 
-/** What may come with a request to an address. */
+/** The limits on requests to an address. */
 export interface BodyLimits {
   maxBytes: number
-  /** A form is parsed here; the bytes of anything else are passed on as they are. */
+  /** Forms are parsed; other bodies are passed on. */
   kind: 'form' | 'bytes'
 }
 
 const multipart = /^multipart\/form-data/i
-/** More than any form here can hold, except those that take files. */
+/** More than any form without files can contain. */
 const form: BodyLimits = { maxBytes: 512 * 1024, kind: 'form' }
 
 const limitsByAddress: [path: RegExp, type: RegExp, limits: BodyLimits][] = [
   [/^\/s\/[^/]+\/gather\/orders\/piece(?:\?|$)/, /./, { maxBytes: 4_100_000, kind: 'bytes' }],
   [/^\/s\/[^/]+\/gather\/orders(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 21_000_000, kind: 'form' }],
-  // One photo ahead of its form, and all of them with it where no script made them smaller.
+  // Photos arrive one by one before the form, or all with it if no script ran.
   [/^\/f\/[^/]+\/photo(?:\?|$)/, /./, { maxBytes: MOST_PHOTO_BYTES, kind: 'bytes' }],
   [/^\/(?:f|r)\/[^/]+(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 60_000_000, kind: 'form' }],
 ]

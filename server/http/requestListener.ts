@@ -18,7 +18,7 @@ import type { RouteListener } from './routeListener'
 import { readSentBody } from './sentBody'
 import type { UploadMemory } from './uploadMemory'
 
-/** Answers a request if it is its own; false leaves it to the next. */
+/** Answers a request if it can; false leaves it to the next. */
 export type Answerer = (req: IncomingMessage, res: ServerResponse, clientAddress: string) => boolean
 
 interface RequestLayer {
@@ -29,14 +29,14 @@ interface RequestLayer {
   requests: OpenRequests
   memory: UploadMemory
   patience: Patience
-  /** What needs no router, in this order. */
+  /** Handlers that need no router, in this order. */
   answerers: Answerer[]
   route: RouteListener
   contextFor: (clientAddress: string, form: FormData | null) => AppLoadContext
 }
 
 /**
- * The one listener: whatever a request is or throws, it is answered or closed, and logged in one line. Nothing malformed,
+ * The listener for all requests. Each is answered or closed, and logged in one line. Nothing malformed,
  * foreign or too large reaches the router.
  */
 export function buildRequestListener(layer: RequestLayer) {
@@ -63,7 +63,7 @@ export function buildRequestListener(layer: RequestLayer) {
   }
 }
 
-/** Behind a proxy that nobody has named, all limits would take everybody for one client. */
+/** Behind an undeclared proxy, all limits would treat all clients as one. */
 function warnOnceOfProxy({ trustedProxies, log }: RequestLayer): (req: IncomingMessage) => void {
   let warned = trustedProxies > 0
   return ({ headers }) => {
@@ -79,7 +79,7 @@ async function answerPage(
   res: ServerResponse,
   clientAddress: string,
 ): Promise<void> {
-  // Without a listener an error in writing the answer would be nobody's.
+  // Without a listener, an error while writing the answer would be uncaught.
   res.on('error', () => undefined)
   const elsewhere = site.elsewhere(req.headers.host, req.url!)
   if (elsewhere !== null) return answerElsewhere(site, req, res, elsewhere)
@@ -93,7 +93,7 @@ async function answerPage(
   await route(req, res, sent, contextFor(clientAddress, sent.form))
 }
 
-/** A page under a foreign host is at the public address instead; on a machine that has no public one, that is said. */
+/** A page under a foreign host redirects to the public address. If there is none, the answer explains it. */
 function answerElsewhere(site: PublicSite, req: IncomingMessage, res: ServerResponse, where: string): void {
   const reading = req.method === 'GET' || req.method === 'HEAD'
   if (!reading || site.isLocal) {
@@ -104,7 +104,7 @@ function answerElsewhere(site: PublicSite, req: IncomingMessage, res: ServerResp
   res.writeHead(302, { Location: where, 'Cache-Control': 'no-store' }).end()
 }
 
-/** Answers what went wrong, as far as it can still be answered. */
+/** Answers with a problem, unless the answer has begun. */
 function answerFault(
   { log, faults }: RequestLayer,
   req: IncomingMessage,

@@ -4,10 +4,10 @@ import type { Log } from '../log'
 const MAX_PATH_LENGTH = 200
 
 /**
- * Logs one line for a request that has been answered or given up. No query, no token and no whole address is in it.
- * @param url as it was asked for
- * @param network what may be logged of the client's address
- * @param ms how long it took
+ * Logs one line for each finished request, without query, token or full network address.
+ * @param url as requested
+ * @param network the part of the client's address that may be logged
+ * @param ms the duration
  */
 export function logRequest(
   log: Log,
@@ -31,17 +31,17 @@ export function logRequest(
 interface RequestLine {
   method: string | undefined
   path: string
-  /** 0 when nothing was answered. */
+  /** 0 if there was no answer. */
   status: number
   ms: number
   client: string
-  /** The client left, or was cut off, before all was written. */
+  /** The client left, or was cut off, before everything was written. */
   cutOff?: true
 }
 
 const withToken = /^\/(confirm|r|c|stop)\/[^/]+/
 
-/** A path without its query, and without the tokens that are links in emails. */
+/** Without the query, and without tokens of links in emails. */
 export function loggedPath(url: string): string {
   const end = url.search(/[?#]/)
   const path = url.slice(0, Math.min(end < 0 ? url.length : end, MAX_PATH_LENGTH))

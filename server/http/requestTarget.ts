@@ -1,13 +1,12 @@
 import type { IncomingMessage } from 'node:http'
 
-/** Why a request line or its Host header cannot be understood. */
 export type MalformedPart = 'method' | 'target' | 'host'
 
 const methods = new Set(['GET', 'HEAD', 'POST', 'OPTIONS'])
 const MAX_TARGET_LENGTH = 4096
 const hostShape = /^(?:[a-z0-9](?:[a-z0-9._-]*[a-z0-9])?|\[[0-9a-f:.]+\])\.?(?::(\d{1,5}))?$/i
 
-/** What is malformed in a request, or null. What passes can be parsed as an address by everything behind. */
+/** Null if the request is well-formed. Later code can parse its address without errors. */
 export function malformedPart({
   method,
   url = '',
@@ -29,10 +28,10 @@ function hostLines(rawHeaders: string[]): number {
   return lines
 }
 
-/** Nearly all there are, so that nothing has to be decoded or parsed. */
+/** Covers nearly all targets without decoding or parsing. */
 const plainTarget = /^(?:\/[\w~-][\w.~-]*)+\/?(?:\?[\w.~=&%+/-]*)?$|^\/$/
 
-/** Whether a request target is a path on this site (never `//host` or `http://…`) without control characters. */
+/** Whether a request target is a path on this site (not `//host` or `http://…`) without control characters. */
 function isPath(target: string): boolean {
   if (target.length > MAX_TARGET_LENGTH) return false
   if (plainTarget.test(target)) return true
@@ -46,7 +45,7 @@ function isPath(target: string): boolean {
   return URL.canParse(target, base) && new URL(target, base).origin === base
 }
 
-/** Hosts that were found good, since nearly all requests name the same. */
+/** Known good hosts; nearly all requests name the same. */
 const goodHosts = new Set<string>()
 const MAX_GOOD_HOSTS = 100
 

@@ -7,7 +7,7 @@ import type { SentBody } from './sentBody'
 
 type Build = ServerBuild | (() => Promise<ServerBuild>)
 
-/** Hands a request to the router and writes its answer. */
+/** Passes a request to the router and writes its answer. */
 export type RouteListener = (
   req: IncomingMessage,
   res: ServerResponse,

@@ -1,4 +1,4 @@
-/** Headers of everything the router answers; the policy for scripts and styles comes with each page's own nonce. */
+/** Headers for all answers of the router. Each page adds a policy for scripts and styles with its own nonce. */
 export function setSecurityHeaders(headers: Headers, secure: boolean): void {
   headers.set('X-Content-Type-Options', 'nosniff')
   headers.set('Referrer-Policy', 'same-origin')

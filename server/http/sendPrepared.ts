@@ -1,7 +1,7 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import type { Prepared } from './prepared'
 
-/** Answers with prepared bytes in the best encoding that the client takes, or 304 when it has them already. */
+/** Answers with the best encoding for the client, or 304. */
 export function sendPrepared(
   req: IncomingMessage,
   res: ServerResponse,
@@ -19,7 +19,7 @@ export function sendPrepared(
 
 const heads = new WeakMap<Buffer, string[]>()
 
-/** The headers of a body, one after the other as Node takes them fastest, put together once. */
+/** Node sends an array of headers fastest, so it is built once. */
 function headOf({ headers }: Prepared, body: Buffer, encoding: string | undefined): string[] {
   const known = heads.get(body)
   if (known) return known
@@ -35,7 +35,7 @@ function hasIt(ifNoneMatch: string | undefined, etag: string): boolean {
   return ifNoneMatch === '*' || ifNoneMatch.split(',').some((tag) => tag.trim().replace(/^W\//, '') === etag)
 }
 
-/** Whether an `Accept-Encoding` takes a coding, which it does not with a quality of 0. */
+/** A quality of 0 means that the client refuses the encoding. */
 const takes = (coding: string) =>
   new RegExp(`(?:^|[\\s,])${coding}(?!\\s*;\\s*q=0(?:\\.0*)?\\s*(?:,|$))`, 'i')
 const [takesBrotli, takesGzip] = [takes('br'), takes('gzip')]

@@ -5,7 +5,7 @@ import { BodyRefused, readBody, type Patience } from './requestBody'
 import { bodyLimitsOf } from './requestLimits'
 import type { UploadMemory } from './uploadMemory'
 
-/** What came with a request: the fields of a form, or bytes. */
+/** The content of a request: the fields of a form, or bytes. */
 export interface SentBody {
   form: FormData | null
   bytes: Buffer | null
@@ -13,7 +13,7 @@ export interface SentBody {
 
 const nothing: SentBody = { form: null, bytes: null }
 
-/** Reads and parses what came with a request; answers the problem when it can't be taken. */
+/** Reads and parses a request body; returns the problem if it is refused. */
 export async function readSentBody(
   req: IncomingMessage,
   res: ServerResponse,

@@ -1,13 +1,13 @@
 import type { Server } from 'node:http'
 import { patience } from './requestBody'
 
-/** How long a connection may take for each thing, in milliseconds. */
+/** Limits for connections, in milliseconds. */
 export const serverTimeouts = {
   /** For the request line and headers. */
   headersTimeout: 15_000,
-  /** For a whole request; its body has an own limit, which answers before this one cuts it off. */
+  /** For a whole request. Its body has a shorter limit, which sends an answer. */
   requestTimeout: patience.maxMs + 30_000,
-  /** Between two requests; longer than proxies keep theirs, so that they never send into a closed one. */
+  /** Between two requests. Longer than proxies keep a connection, so that they never send into a closed one. */
   keepAliveTimeout: 75_000,
   /** Without a byte in either direction. */
   timeout: 120_000,
@@ -18,7 +18,7 @@ const MAX_HEADERS = 100
 export function limitConnections(server: Server): void {
   Object.assign(server, serverTimeouts)
   server.maxHeadersCount = MAX_HEADERS
-  // What is no HTTP at all.
+  // For anything that isn't HTTP.
   server.on('clientError', (_error, socket) => {
     if (socket.writable)
       socket.end('HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Length: 0\r\n\r\n')

@@ -2,8 +2,8 @@ import { data } from 'react-router'
 import { storageFault } from '../data/storageFault'
 
 /**
- * Use cases whose failure to store anything is thrown as an answer that routes and pages know: status 503, and
- * why.
+ * Wraps use cases: a failure to store becomes an answer with status 503 and the reason, which routes and
+ * pages know.
  */
 export function answeringStorageFaults<T extends object>(useCases: T): T {
   return new Proxy(useCases, {

@@ -2,32 +2,31 @@ import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible'
 import { limitKeyOf } from '../../core/formats/ipAddress'
 import { suspicionOf } from '../../core/intake/suspicion'
 
-/** Who tries to sign in, and from where. */
 export interface SignInAttempt {
   clientAddress: string
   email: string
-  /** The device, when it is one that this member signed in from before. */
+  /** The device, if the member signed in from it before. */
   device: string | null
 }
 
-/** Counts tries. Each answers null when there is room, else the seconds to wait. */
+/** Counts attempts. Each function returns null if there is room, otherwise the seconds to wait. */
 export interface Throttle {
-  /** Counts an attempt before the password is looked at, so that many at once gain nothing. */
+  /** Counts an attempt before the password is checked, so that parallel attempts gain nothing. */
   signIn: (attempt: SignInAttempt) => Promise<number | null>
-  /** Gives the attempt back: the right password costs nothing. */
+  /** Uncounts the attempt after a correct password. */
   signedIn: (attempt: SignInAttempt) => Promise<void>
   submit: (clientAddress: string, form: string) => Promise<number | null>
-  /** How suspicious one more from there is, 0 to 4. */
+  /** The suspicion against a further submission, 0 to 4. */
   suspicion: (clientAddress: string, form: string) => Promise<number>
   photo: (clientAddress: string) => Promise<number | null>
   readSite: (clientAddress: string) => Promise<number | null>
-  /** A member looks at a page of the shop's site in the editor. */
+  /** A member opens a page of the shop's site in the editor. */
   previewPage: (memberId: number) => Promise<number | null>
-  /** A customer changes her own review, takes it back or restores it. */
+  /** A customer changes, withdraws or restores her review. */
   ownChange: (review: string) => Promise<number | null>
-  /** A page tells that a display stands on it. */
+  /** A page reports a display. */
   seen: (clientAddress: string) => Promise<number | null>
-  /** A page that no display was seen on before. */
+  /** A page that hasn't reported a display before. */
   newPageSeen: (clientAddress: string) => Promise<number | null>
 }
 
@@ -35,7 +34,7 @@ const MINUTE_S = 60
 /** Counted, but never refused. */
 const UNLIMITED = Number.MAX_SAFE_INTEGER
 
-/** Limits by account, by form and by network address. They live in memory: a restart forgets them. */
+/** Limits by account, form and network address. They are kept in memory, so a restart forgets them. */
 export function buildThrottle(on: boolean): Throttle {
   const limiter = (points: number, minutes: number) =>
     new RateLimiterMemory({ points: on ? points : UNLIMITED, duration: minutes * MINUTE_S })
@@ -51,7 +50,7 @@ export function buildThrottle(on: boolean): Throttle {
   const seen = limiter(120, 10)
   const newPages = limiter(10, 60)
 
-  /** Strangers who guess from elsewhere take nothing from a device that is known. */
+  /** Guesses from elsewhere don't use up the attempts of a known device. */
   const signInCounters = ({ clientAddress, email, device }: SignInAttempt): [RateLimiterMemory, string][] =>
     device === null
       ? [
@@ -62,7 +61,7 @@ export function buildThrottle(on: boolean): Throttle {
 
   return {
     signIn: async (attempt) => {
-      // One address that is out of tries takes none of the account's.
+      // An address without attempts left doesn't use up those of the account.
       for (const [counter, key] of signInCounters(attempt)) {
         const wait = await take(counter, key)
         if (wait !== null) return wait

@@ -1,22 +1,22 @@
-/** What request bodies may take of the memory together while they are read and answered. */
+/** The memory for all request bodies together. */
 const MAX_BYTES = 160_000_000
-/** What those of one client may take: one form with its photos, and a little beside it. */
+/** The memory for one client: a form with its photos and a little more. */
 const MAX_BYTES_PER_CLIENT = 64_000_000
-/** An upload that is younger is never given up for another. */
+/** Younger uploads are never aborted in favour of another. */
 const SPARED_MS = 3000
 
 /** The share of one request body. */
 export interface UploadShare {
-  /** Takes room for bytes that have arrived; false when there is none. */
+  /** Reserves memory for arrived bytes; false if there is none. */
   grow: (bytes: number) => boolean
   release: () => void
 }
 
 export interface UploadMemory {
   /**
-   * @param client whose body it is, as limits see her
-   * @param now in milliseconds of any steady clock
-   * @param giveUp called when it has to go so that others have room
+   * @param client the owner of the body, as limits identify it
+   * @param now in milliseconds of a monotonic clock
+   * @param giveUp called when the upload is aborted in favour of others
    */
   open: (client: string, now: () => number, giveUp: () => void) => UploadShare
 }
@@ -29,7 +29,7 @@ interface Upload {
   giveUp: () => void
 }
 
-/** Counts what has arrived, not what was announced. When all is taken, the slowest upload makes room. */
+/** Counts arrived bytes, not announced ones. If the memory is full, the slowest upload is aborted. */
 export function buildUploadMemory(
   maxBytes = MAX_BYTES,
   maxBytesPerClient = MAX_BYTES_PER_CLIENT,
@@ -38,7 +38,6 @@ export function buildUploadMemory(
   const ofClient = new Map<string, number>()
   let total = 0
 
-  /** Counts bytes to an upload, or takes them off again. */
   function count(upload: Upload, bytes: number): void {
     upload.bytes += bytes
     total += bytes

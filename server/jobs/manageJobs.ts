@@ -5,12 +5,12 @@ import { cancellableKinds } from './job'
 
 const MOST_SHOWN = 30
 
-/** What is being done for a shop, what waits to be tried again, and what has ended lately. */
+/** The running, failed and recently ended jobs of a shop. */
 export function jobsView({ db }: Services, shop: Shop): Promise<JobLine[]> {
   return jobsOfShop(db, shop.id, MOST_SHOWN)
 }
 
-/** Ends a job of a shop; what it has done by then stays. Answers false when there is none to end. */
+/** Cancels a job; what it has done stays. Returns false if there is nothing to cancel. */
 export async function cancelJob(services: Services, shop: Shop, id: number): Promise<boolean> {
   const job = { shopId: shop.id, id, kinds: cancellableKinds }
   const outcome = await askToCancel(services.db, job, services.now().toISOString())
@@ -19,7 +19,7 @@ export async function cancelJob(services: Services, shop: Shop, id: number): Pro
   return outcome !== null
 }
 
-/** Has a job that failed or was cancelled go on. */
+/** Restarts a failed or cancelled job. */
 export async function retryJob(services: Services, shop: Shop, id: number): Promise<boolean> {
   const listed = await listAgain(services.db, shop.id, id, services.now().toISOString())
   services.wakeJobs()

@@ -1,6 +1,6 @@
 import { escape } from 'html-escaper'
 
-/** A email's text as plain words and as HTML, from the same parts. */
+/** Builds the text and the HTML of an email from the same parts. */
 export interface MailParts {
   hello: string
   lines: string[]

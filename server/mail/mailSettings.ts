@@ -11,9 +11,9 @@ import {
 import type { Services } from '../services'
 import { sendTrial } from './notifyMembers'
 
-/** How emails of a shop go out, and how a member is preference of what comes in. */
+/** How a shop's emails are sent, and the member's notification preference. */
 export interface MailSettings {
-  /** Null where no mail server is set. */
+  /** Null without a mail server. */
   out: { through: string; from: string } | null
   counts: Record<Mail['state'], number>
   troubled: Pick<Mail, 'id' | 'recipient' | 'subject' | 'state' | 'error'>[]
@@ -55,7 +55,7 @@ export async function saveNotifications(
   await setDigestHour(db, shop.id, digestHour)
 }
 
-/** Sends a trial to the member; how it went is preference by the counts and troubles of the settings. */
+/** Sends a test email to the member. The settings show its result. */
 export async function tryMail(services: Services, shop: Shop, member: Member): Promise<boolean> {
   if (!services.mailer) return false
   await sendTrial(services, shop, member)

@@ -29,7 +29,9 @@ interface Arrived {
   receivedAt: string
 }
 
-/** Tells a shop's people of an arrival as each wants to be preference: at once, at once where it is held, or once a day. */
+/**
+ * Notifies the members of an arrival by their preference: at once, at once if it is held back, or once a day.
+ */
 export async function tellOfArrival(
   services: Services,
   trx: Knex.Transaction,
@@ -64,7 +66,7 @@ export async function tellOfArrival(
     )
   }
   if (!members.some(({ preference }) => preference === 'digest')) return
-  // The first digest tells of this one on, not of all that ever came.
+  // The first daily email begins with this arrival.
   await beginDigest(trx, shop.id, arrived.receivedAt)
   await enqueue(trx, {
     shopId: shop.id,
@@ -75,7 +77,7 @@ export async function tellOfArrival(
   })
 }
 
-/** The next time that it is a certain hour in a time zone, as UTC ISO-8601. */
+/** The next time that it is this hour in a time zone, as UTC ISO 8601. */
 export function nextDigest(now: Date, timeZone: string, hour: number): string {
   const there = new TZDate(now.getTime(), timeZone)
   there.setHours(hour, 0, 0, 0)
@@ -83,7 +85,10 @@ export function nextDigest(now: Date, timeZone: string, hour: number): string {
   return new Date(there.getTime()).toISOString()
 }
 
-/** One email a day with what came since the last one and what needs somebody; none where nothing came. */
+/**
+ * One email a day with the arrivals since the last one and the number of undecided reviews; none without
+ * arrivals.
+ */
 export async function sendDigest(services: Services, job: Job): Promise<void> {
   const { db, now } = services
   const shop = await findShop(db, job.shopId!)
@@ -120,7 +125,7 @@ export async function sendDigest(services: Services, job: Job): Promise<void> {
   services.wakeJobs()
 }
 
-/** A email to a member that shows whether emails go out at all. */
+/** A test email to a member. */
 export async function sendTrial(
   services: Services,
   shop: Shop,

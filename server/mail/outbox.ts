@@ -6,10 +6,10 @@ import type { Services } from '../services'
 import { MailRefused } from './mailer'
 
 export const SEND_MAIL = 'sendMail'
-/** After so many tries, the last some hours apart, an email is given up and shown to the owner. */
+/** After this many attempts, the last ones hours apart, an email is given up and shown to the owner. */
 export const TRIES = 12
 
-/** Puts an email into the outbox within the transaction that makes it necessary; it gets its one Message-ID there. */
+/** Queues an email in the transaction that causes it. Its Message-ID is created here. */
 export async function queueMail(
   services: Services,
   trx: Knex.Transaction,
@@ -28,8 +28,8 @@ export async function queueMail(
 }
 
 /**
- * Sends one email of the outbox. Killed between the server's yes and our note of it, it goes out again under the same
- * Message-ID, so that the email address knows it as the same.
+ * Sends one email. If the process is killed before the result is stored, the email is sent again with the
+ * same Message-ID, so that mail programs recognise the copy.
  */
 export async function sendMail({ db, now, mailer, changes }: Services, job: Job): Promise<void> {
   const mail = await findMail(db, (JSON.parse(job.payload) as { mail: number }).mail)

@@ -5,7 +5,7 @@ import type { Services } from '../services'
 import { keepFile } from './keepFile'
 import { makePhoto } from './photo'
 
-/** What a form that is not sent yet knows of a photo. */
+/** A stored photo of a form that is not sent yet. */
 export interface StoredPhoto {
   key: string
   small: string
@@ -18,7 +18,7 @@ interface FormOfShop {
   shopId: number
 }
 
-/** Keeps a photo before its form is sent, so that a mistake in the form loses none. */
+/** Stores a photo before its form is sent, so that an error in the form loses none. */
 export async function storePendingPhoto(
   services: Services,
   form: FormOfShop,
@@ -38,7 +38,7 @@ export async function storePendingPhoto(
   return { key: stored.key, small: stored.small, width, height }
 }
 
-/** What is known of photos that were uploaded for a form; those that are gone are left out. */
+/** The uploaded photos of a form; missing ones are left out. */
 export async function pendingPhotos(
   { db }: Pick<Services, 'db'>,
   form: FormOfShop,

@@ -4,14 +4,11 @@ import sharp, { type Sharp } from 'sharp'
 import { MOST_PHOTO_BYTES, MOST_PHOTO_PIXELS, type PhotoRefusal } from '../../core/intake/photos'
 import type { MadePicture } from './keepFile'
 
-/** As large as it is opened, and as it stands in a row of photos on a dense screen. */
+/** Side lengths of the opened photo, and of the thumbnail on a dense screen. */
 const LARGE_PX = 1600
 const SMALL_PX = 320
 const LONGEST_SECONDS = 20
-/**
- * No more than two photos are made at a time, so that many at once take no more memory than two. Pixels are worked on in
- * threads of the library's own, outside of the main one.
- */
+/** At most two photos are processed at a time, which limits the memory. The library uses threads of its own. */
 const heavyWork = pLimit(2)
 
 const photoTypes = new Set(['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/gif'])
@@ -19,8 +16,8 @@ const photoTypes = new Set(['image/jpeg', 'image/png', 'image/webp', 'image/avif
 export type PhotoOutcome = { large: MadePicture; small: MadePicture } | { refused: PhotoRefusal }
 
 /**
- * A photo created again in two sizes: upright, and without what a camera writes beside it (the place, the device). What it
- * is is read from its content, never from its name.
+ * Re-encodes a photo in two sizes, upright and without metadata such as place and device. Its type is read
+ * from the content, not from the name.
  */
 export async function makePhoto(bytes: Buffer): Promise<PhotoOutcome> {
   const refused = await refusalByKind(bytes)
@@ -47,7 +44,7 @@ async function remade(bytes: Buffer): Promise<PhotoOutcome> {
   }
 }
 
-/** Read in one pass from top to bottom, so that a large one never lies in memory whole. */
+/** Read in one pass from top to bottom, so that a large one never is in memory as a whole. */
 const opened = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PHOTO_PIXELS, sequentialRead: true })
 
 function sized(image: Sharp, longest: number, quality: number): Promise<MadePicture> {

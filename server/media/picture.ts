@@ -6,8 +6,8 @@ const SHOP_PICTURE_PX = 128
 export const limited = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PHOTO_PIXELS, density: 192 })
 
 /**
- * A shop's picture as a data address, 128 px at most, created again so that nothing else comes along.
- * @throws when the bytes are no picture
+ * Re-encodes a shop's picture as a data URL of at most 128 px, so that nothing hidden remains.
+ * @throws if the bytes are no picture
  */
 export async function shopPicture(bytes: Buffer): Promise<string> {
   const webp = await limited(bytes)
@@ -18,13 +18,13 @@ export async function shopPicture(bytes: Buffer): Promise<string> {
   return `data:image/webp;base64,${webp.toString('base64')}`
 }
 
-/** A picture that came back from a form as a data address, created again; null when there is none or it can't be read. */
+/** Re-encodes a picture that a form sends as a data URL; null if there is none or it can't be read. */
 export async function cleanPicture(address: string): Promise<string | null> {
   const bytes = pictureBytes(address)
   return bytes ? shopPicture(bytes).catch(() => null) : null
 }
 
-/** The bytes of a data address of a picture, or null when it is none. */
+/** The bytes of a data URL; null if it is none. */
 export function pictureBytes(address: string): Buffer | null {
   const base64 = /^data:image\/[a-z+]+;base64,(.+)$/.exec(address)?.[1]
   return base64 ? Buffer.from(base64, 'base64') : null

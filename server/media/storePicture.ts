@@ -2,13 +2,13 @@ import type { Services } from '../services'
 import { keepFile } from './keepFile'
 import { limited, pictureBytes } from './picture'
 
-/** Sharp on dense screens at the sizes that pages show. */
+/** Sharp on dense screens at the displayed sizes. */
 const LONGEST_PX = 256
 
 /**
- * Keeps a picture that came with a form, created again so that nothing else comes along (places, programs, bombs).
- * @param address a data address; empty for none
- * @returns the file's name, or null when there is none or it is no picture
+ * Stores a picture of a form, re-encoded so that nothing hidden remains.
+ * @param address a data URL; empty for none
+ * @returns the file's name; null if there is none or it can't be read
  */
 export async function storePicture(
   services: Services,

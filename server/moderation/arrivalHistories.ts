@@ -10,11 +10,11 @@ import { turnsOf } from '../data/sqliteClient'
 import { writing } from '../data/writing'
 
 /**
- * The arrivals of each shop, read from the database when they are first needed. The latest are read first, so that an
- * arrival right after a restart is compared with them at once; all the others follow while the application works.
+ * The arrivals of each shop, read from the database when they are first needed. The latest are read first, so
+ * that an arrival right after a restart can be compared; the others follow.
  */
 export interface ArrivalHistories {
-  /** Compares an arrival with earlier ones, and remembers it. */
+  /** Compares an arrival with earlier ones and remembers it. */
   compareAndRemember: (
     shopId: number,
     arriving: Arriving,
@@ -23,28 +23,28 @@ export interface ArrivalHistories {
   forget: (shopId: number, id: string) => Promise<void>
   /** Reads the latest arrivals of a shop; the others follow. */
   readLatest: (shopId: number) => Promise<void>
-  /** Reads all arrivals of a shop that are compared with later ones. Answers how many there are. */
+  /** Reads all arrivals of a shop that later ones are compared with. Returns their number. */
   readAll: (shopId: number) => Promise<number>
 }
 
 const MAX_AGE_MS = 365 * 86_400_000
 const MAX_ARRIVALS = 60_000
-/** Of all shops together; one arrival takes about 1.5 kB. */
+/** For all shops together; an arrival takes about 1.5 kB. */
 const MAX_ARRIVALS_IN_MEMORY = 70_000
 const MAX_SHOPS_IN_MEMORY = 1000
-/** How many are read before the first arrival is compared: about 0.3 s. */
+/** Read before the first arrival is compared; takes about 0.3 s. */
 const FIRST_READ = 5000
-/** Rows of one query. An arrival that comes meanwhile waits for one query, about 30 ms. */
+/** Rows of one query. An arrival waits for at most one query, about 30 ms. */
 const ROWS_AT_ONCE = 500
 const MADE_AT_ONCE = 100
 
-/** The first id of a shop's reviews that later arrivals are compared with. */
+/** The first review id that later arrivals are compared with. */
 export const rememberedFrom = (db: Knex, now: Date, shopId: number, most = MAX_ARRIVALS): Promise<number> =>
   firstRemembered(db, shopId, { most, since: new Date(now.getTime() - MAX_AGE_MS).toISOString() })
 
 interface Entry {
   memory: ShopHistory
-  /** What was met while the rest is still being read; null once all is read. */
+  /** Arrivals during the reading; null once everything is read. */
   metMeanwhile: Fingerprint[] | null
   allRead: Promise<void>
 }
@@ -71,7 +71,7 @@ export function buildArrivalHistories(db: Knex, now: () => Date, firstRead = FIR
         await allRead
         setSize(shopId, entry, (await entry).memory.size)
       })
-      // The next arrival tries to read it again.
+      // The next arrival tries again.
       .catch(drop)
     return entry
   }
@@ -90,7 +90,7 @@ export function buildArrivalHistories(db: Knex, now: () => Date, firstRead = FIR
 
   async function readRest(shopId: number, first: number, entry: Entry): Promise<void> {
     const whole = await readFrom(shopId, first)
-    // An arrival that was met but not stored yet when the last row was read.
+    // An arrival that was compared but not stored yet when the last row was read.
     whole.restoreLatest(entry.metMeanwhile!.filter(({ id }) => !whole.remembers(id)))
     entry.memory = whole
     entry.metMeanwhile = null
@@ -121,7 +121,7 @@ export function buildArrivalHistories(db: Knex, now: () => Date, firstRead = FIR
       const entry = await entryOf(shopId)
       const met = entry.memory.compareAndRemember(arriving)
       entry.metMeanwhile?.push(met.fingerprint)
-      // Read again, without the oldest.
+      // Reads everything again, without the oldest.
       if (entry.memory.size > MAX_ARRIVALS_IN_MEMORY && !entry.metMeanwhile) entries.delete(shopId)
       return met
     },
@@ -142,7 +142,7 @@ export function buildArrivalHistories(db: Knex, now: () => Date, firstRead = FIR
   }
 }
 
-/** Makes and stores the fingerprints of reviews that came before fingerprints were stored. */
+/** Computes and stores the fingerprints of reviews from before fingerprints were stored. */
 async function makeMissing(db: Knex, shopId: number, ids: number[]): Promise<Map<number, Fingerprint>> {
   const made = new Map<number, Fingerprint>()
   for (let from = 0; from < ids.length; from += MADE_AT_ONCE) {
@@ -153,7 +153,7 @@ async function makeMissing(db: Knex, shopId: number, ids: number[]): Promise<Map
       made.set(inner, fingerprint)
       return { reviewId: inner, ...storedImprint(fingerprint) }
     })
-    // Requests that have something to write go first; arrivals are weighed meanwhile.
+    // Requests have priority, and arrivals are checked meanwhile.
     while (turnsOf(db)?.isWaited()) await setTimeout(5)
     if (rows.length > 0) await writing(db, (trx) => insertImprints(trx, shopId, rows))
     await setImmediate()

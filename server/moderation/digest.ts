@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 
-/** A salted digest of what a version says; it proves nothing once the salt is erased with the version. */
+/** A salted digest of a version's content. It proves nothing once the salt is deleted with the version. */
 export function digestOfVersion(version: {
   salt: string
   title: string

@@ -1,20 +1,20 @@
 import { countedIn, countedParts, type CountedPart, type LaneFilter } from '../data/laneFilter'
 import type { CountedGroup } from '../data/reviewCounts'
 
-/** For each part of a filter, how many each of its choices would let through with all else as it is. */
+/** The number of matches for each choice of each filter, with all other filters unchanged. */
 export type Facets = Record<CountedPart, Record<string, number>>
 
-/** As a key of a choice: true and false are 1 and 0, as the counters hold them. */
+/** The counters store true and false as 1 and 0. */
 const keyOf = (value: string | number | boolean) => String(typeof value === 'boolean' ? Number(value) : value)
 
-/** Adds up a lane's counters into the choices of its filter. */
+/** Adds up the counters of a lane. */
 export function facetsOf(groups: CountedGroup[], filter: LaneFilter): Facets {
   const asked = countedIn(filter)
   const facets = Object.fromEntries(countedParts.map((part) => [part, {}])) as Facets
   for (const group of groups) {
     const missed = asked.filter(({ part, value }) => keyOf(group[part]) !== keyOf(value))
     if (missed.length > 1) continue
-    // A group that one part alone keeps out is one of that part's other choices.
+    // A count that fails only one filter belongs to another choice of that filter.
     for (const part of missed[0] ? [missed[0].part] : countedParts) {
       const choice = keyOf(group[part])
       facets[part][choice] = (facets[part][choice] ?? 0) + group.count
@@ -23,7 +23,7 @@ export function facetsOf(groups: CountedGroup[], filter: LaneFilter): Facets {
   return facets
 }
 
-/** How many the counted parts of a filter let through. */
+/** The number of matches of the counted filters. */
 export function countOf(groups: CountedGroup[], filter: LaneFilter): number {
   const asked = countedIn(filter)
   return groups
@@ -31,7 +31,7 @@ export function countOf(groups: CountedGroup[], filter: LaneFilter): number {
     .reduce((sum, { count }) => sum + count, 0)
 }
 
-/** The part of a filter that lets the fewest of its lane through, or null when it has none. */
+/** The most selective filter; null without filters. */
 export function rarestPart(groups: CountedGroup[], filter: LaneFilter): CountedPart | null {
   const counts = countedIn(filter).map(({ part, value }) => ({
     part,

@@ -7,7 +7,7 @@ import { writing } from '../data/writing'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 
-/** What is kept beside a review as it is typed, for the shop's eyes only: a note, or a reply that is not posted yet. */
+/** Private texts that are saved as they are typed: the note and the draft of a reply. */
 export async function saveNoteOrDraft(
   { db }: Services,
   shop: Shop,
@@ -19,7 +19,7 @@ export async function saveNoteOrDraft(
   return keep(db, shop.id, publicId, text)
 }
 
-/** Says what a photo shows, for visitors who can't see it. */
+/** Sets the description of a photo. */
 export async function savePhotoDescription(
   services: Services,
   shop: Shop,
@@ -36,7 +36,7 @@ export async function savePhotoDescription(
   return kept
 }
 
-/** The names that the queue offers: views of the shop and its tags. */
+/** The saved filters and tags of the shop. */
 export async function queueNames(
   { db }: Services,
   shop: Shop,
@@ -45,7 +45,7 @@ export async function queueNames(
   return { views: await savedViewsOfShop(db, shop.id), tags: tags.map(({ name }) => name) }
 }
 
-/** Keeps a filter of the queue under a name; one of the same name is replaced. */
+/** Saves a filter; one with the same name is replaced. */
 export async function saveView(
   { db, newId }: Services,
   shop: Shop,

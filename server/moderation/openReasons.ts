@@ -5,8 +5,8 @@ import { writersSignals } from '../../core/moderation/signals/writers'
 import { confirmationOf, putOpenSignals, type Confirmable } from '../data/confirmations'
 
 /**
- * Runs the rules again once an email address or a purchase is proven, or no longer is: the reasons that come and go with them,
- * and the state that follows. What a person has decided stays.
+ * Applies the rules again after an email address or purchase is verified, or no longer is: it replaces the
+ * signals that depend on it and returns the resulting state. Decisions of members stay.
  */
 export function openReasons(
   review: Confirmable,
@@ -19,7 +19,7 @@ export function openReasons(
   return { open, state, unconfirmed: state === 'held' && waitsForWriter(weighed) }
 }
 
-/** Puts those reasons in place of the ones that were there, and answers the state that follows. */
+/** Replaces these signals and returns the resulting state. */
 export async function renewOpenReasons(
   trx: Knex.Transaction,
   shopId: number,

@@ -17,25 +17,25 @@ import { tagsOfReviews } from '../data/tags'
 import type { Services } from '../services'
 import { countOf, facetsOf, rarestPart, type Facets } from './facets'
 
-/** The state of the queue and what a filter lets through of one lane. */
+/** The state of the queue and the matches of a filter in one lane. */
 export interface QueueView {
   counts: Record<ReviewState, number>
-  /** Held back for nothing but an open confirmation, which are no work for anybody. */
+  /** Held back only because the address is not confirmed: nobody needs to decide. */
   unconfirmed: number
   ready: number
   oldest: { publicId: string; state: ReviewState; receivedAt: string } | null
   lines: (ReviewLine & { tags: string[] })[]
-  /** The most that came as one, where that is more than one. */
+  /** The largest group. */
   largest: LargestGroup | null
-  /** How many stand behind another of their group, so that the list does not show them. */
+  /** How many are collapsed behind another of their group. */
   folded: number
-  /** How many the filter lets through; no more than `COUNT_LIMIT` where they have to be counted one by one. */
+  /** The number of matches; up to `COUNT_LIMIT` if they have to be counted one by one. */
   total: number
   totalIsLeast: boolean
   facets: Facets
 }
 
-/** Where the counters cannot say how many there are, counting ends here. */
+/** The limit where the counters can't give the number. */
 export const COUNT_LIMIT = 300
 
 export async function queueView(
@@ -69,7 +69,7 @@ export async function queueView(
   }
 }
 
-/** The first review that a filter lets through. */
+/** The first match of a filter. */
 export async function firstInLane({ db }: Services, shop: Shop, filter: LaneFilter): Promise<string | null> {
   const rarest = await rarestOf(db, shop, filter)
   return (await chosenInLane(db, shop.id, filter, rarest, 1))[0]?.publicId ?? null
@@ -81,12 +81,12 @@ async function rarestOf(db: Knex, shop: Shop, filter: LaneFilter) {
     : rarestPart(await groupsInLane(db, shop.id, filter.state), filter)
 }
 
-/** All that one act can be done to at once. */
+/** The most reviews of one bulk action. */
 export const ALL_AT_ONCE = 2000
 
 /**
- * What a filter lets through, to act on all of it: the first `ALL_AT_ONCE` in its order.
- * @param seenAt when the member looked; what came in since is not meant
+ * The matches of a filter for a bulk action: the first `ALL_AT_ONCE` in its order.
+ * @param seenAt when the member looked; later arrivals are left out
  */
 export async function allInLane({ db }: Services, shop: Shop, asked: LaneFilter, seenAt: string) {
   const before = asked.before !== null && asked.before < seenAt ? asked.before : seenAt
@@ -108,7 +108,7 @@ export async function neighbours(
   }
 }
 
-/** The lane to open when nothing else is asked: the review's own, else waiting or held back, whichever has some. */
+/** The lane to open by default: the review's own, otherwise waiting or held back, whichever has reviews. */
 export async function laneToOpen(
   { db }: Services,
   shop: Shop,

@@ -7,7 +7,7 @@ import { productsOfShop, type Shop } from '../data/shops'
 import { findTag } from '../data/tags'
 import type { Services } from '../services'
 
-/** A filter as people write it, in the database's terms: products and tags by id, days as moments. */
+/** Converts a filter to database values: products and tags to ids, days to times. */
 export async function readFilter(
   { db }: Services,
   shop: Shop,
@@ -34,7 +34,7 @@ export async function readFilter(
     from: asked.from === undefined ? null : startOfDay(shop.timeZone, asked.from),
     before: asked.to === undefined ? null : startOfDay(shop.timeZone, asked.to, 1),
     words,
-    // A search is sorted by the full-text index, which knows no other order than that of arrival.
+    // The full-text index can only sort by arrival.
     sort: words === null ? (asked.sort ?? 'newest') : asked.sort === 'oldest' ? 'oldest' : 'newest',
   }
 }

@@ -19,12 +19,12 @@ import { enqueue } from '../jobs/queue'
 import type { Services } from '../services'
 import { digestOfVersion } from './digest'
 
-/** Holds the earlier members of an attack. */
+/** Queues the job that holds back the earlier members of an attack. */
 export const HOLD_CROWD = 'holdCrowd'
 
 /**
- * Puts an arrival into one group with those whose words it has and the crowd it came with. When a crowd turns out to be
- * an attack, a job holds earlier members that nobody has decided on; the others stay what they are.
+ * Assigns an arrival to the group of its near-copies and its burst. If a burst proves to be an attack, a job
+ * holds back the earlier undecided members.
  */
 export async function assignReviewGroup(
   trx: Knex.Transaction,
@@ -50,7 +50,7 @@ export async function assignReviewGroup(
 
 const holdSchema = z.object({ crowd: z.array(z.string()), sign: z.custom<Signal>() })
 
-/** Holds the earlier members of an attack, each in a transaction of its own: a crowd can be large. */
+/** Holds back the earlier members of an attack, each in its own transaction, because there can be many. */
 export async function holdCrowd(services: Services, job: Job): Promise<void> {
   const { db, now } = services
   const { crowd, sign } = holdSchema.parse(JSON.parse(job.payload))
@@ -95,15 +95,15 @@ async function holdWithCrowd(
   })
 }
 
-/** A review's group as the one who decides sees it. */
+/** A review's group for the person who decides. */
 export interface GroupView {
-  /** Those that still wait for a person, the latest first. */
+  /** Those that wait for a decision, latest first. */
   open: (MemberLine & { odd: Oddity[] })[]
-  /** Those that visitors may read, which nothing has been done to. */
+  /** Those that are published. */
   approved: MemberLine[]
-  /** How many like them are spam already. */
+  /** The number of similar reviews marked as spam. */
   spam: number
-  /** Whether they share words, rather than only the time they came in. */
+  /** Whether they share text, and not only the time of arrival. */
   sameWords: boolean
 }
 
@@ -111,7 +111,7 @@ const SHOWN_OPEN = 500
 const SHOWN_APPROVED = 20
 const COMPARED_SPAM = 20
 
-/** The group of a review, or null when it came alone or nobody has to decide on the others any more. */
+/** Null if the review is alone or nothing is left to decide. */
 export async function groupView(
   db: Knex,
   shopId: number,

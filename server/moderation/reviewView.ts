@@ -31,15 +31,15 @@ export interface HistoryEntry {
   at: string
   hash: string
   undone: boolean
-  /** Whether it is an act that can be undone from here. */
+  /** Whether the entry can be reverted. */
   standing: boolean
 }
 
-/** Everything the reading pane shows of one review. */
+/** All data of one review for the owner. */
 export interface ReviewView {
   review: Omit<FullReview, 'salt'>
   signals: Signal[]
-  /** The words that visitors read now, where they are other ones than the latest. */
+  /** The published text, if it differs from the latest version. */
   standing: VersionWords | null
   proof: ProofKept | null
   photos: ReviewPhoto[]
@@ -93,7 +93,7 @@ function stateIn(after: string): ReviewState {
   return reviewStates.find((known) => known === state) ?? 'waiting'
 }
 
-/** Notes that a member reads a review; answers the names of the others who read it now. */
+/** Notes that a member reads a review. Returns the names of others who read it now. */
 export function readTogether(
   { presence, changes, now }: Services,
   shop: Shop,

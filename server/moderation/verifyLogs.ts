@@ -2,7 +2,7 @@ import { verifyChain, type ChainCheck } from '../data/decisions'
 import { allShops } from '../data/shops'
 import type { Services } from '../services'
 
-/** Checks the chain of every shop's log. */
+/** Verifies the hash chain of each shop's log. */
 export async function verifyLogs({
   db,
 }: Pick<Services, 'db'>): Promise<{ shop: string; check: ChainCheck }[]> {

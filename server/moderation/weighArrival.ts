@@ -6,8 +6,8 @@ import type { Services } from '../services'
 import type { ArrivalToWeigh, WeighedArrival } from './weighedArrival'
 
 /**
- * Weighs an arrival by its words, its sender and, unless it is weighed alone, those that came before it, of whom it is
- * one from then on. Runs in the thread that remembers them; one that can't be stored is to be forgotten again.
+ * Scores an arrival by its text, its sender and, unless it is scored alone, the earlier arrivals, which it
+ * then joins. Runs in the history thread. An arrival that can't be stored has to be forgotten again.
  */
 export async function weighArrival(
   { arrivalHistories }: Services,
@@ -20,7 +20,6 @@ export async function weighArrival(
   return { signals, history, imprint: alone ? null : storedImprint(fingerprint) }
 }
 
-/** Takes an arrival back that could not be stored. */
 export async function forgetArrival(
   { arrivalHistories }: Services,
   { shopId, id }: { shopId: number; id: string },
@@ -28,7 +27,7 @@ export async function forgetArrival(
   await arrivalHistories.forget(shopId, id)
 }
 
-/** Reads what is remembered of shops before anybody asks. */
+/** Loads the histories of all shops in advance. */
 export async function rememberShops(
   { arrivalHistories }: Services,
   { shopIds }: { shopIds: number[] },

@@ -6,7 +6,7 @@ import type { StoredImprint } from '../data/fingerprints'
 
 export interface ArrivalToWeigh {
   shopId: number
-  /** Whether it is compared with no other, and no later one with it. */
+  /** Neither compared with others nor remembered. */
   alone: boolean
   arriving: Arriving
   circumstances: Circumstances
@@ -15,6 +15,6 @@ export interface ArrivalToWeigh {
 export interface WeighedArrival {
   signals: Signal[]
   history: ArrivalHistory
-  /** To be stored with the review; null for one that is compared with no other. */
+  /** Stored with the review; null if it is not compared with others. */
   imprint: StoredImprint | null
 }

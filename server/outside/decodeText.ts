@@ -1,6 +1,6 @@
 const DECLARED_WITHIN = 1024
 
-/** Text in the character set that its header, its byte order mark or its own first lines name; else UTF-8. */
+/** Decodes text by the character set of its header, byte order mark or first lines; otherwise UTF-8. */
 export function decodeText(body: Buffer, contentType: string): string {
   const inside = /charset\s{0,5}=?\s{0,5}["']?\s{0,5}([\w-]{1,40})/i
   const named =

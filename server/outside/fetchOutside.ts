@@ -16,7 +16,7 @@ export const failures = [
   'status',
   'wrongKind',
 ] as const
-/** Why something from outside was not taken. */
+/** Why a response was refused. */
 export type FetchFailure = (typeof failures)[number]
 
 export class OutsideError extends Error {
@@ -29,27 +29,27 @@ export class OutsideError extends Error {
 }
 
 export interface OutsideAnswer {
-  /** Where it was in the end, after redirects. */
+  /** The final address, after redirects. */
   url: string
   contentType: string
   body: Buffer
 }
 
 export interface OutsideLimits {
-  /** Hosts with their port (`localhost:4311`) that may be private. */
+  /** Hosts with ports (`localhost:4311`) that may be private. */
   allowedHosts: string[]
   mostBytes: number
-  /** For the whole of it, redirects included, in milliseconds. */
+  /** For everything including redirects, in milliseconds. */
   withinMs: number
-  /** What is taken; anything else is refused by its content type. */
+  /** Accepted content types. */
   kinds: RegExp
 }
 
 const MOST_REDIRECTS = 3
 
 /**
- * Fetches an address that somebody typed: http or https only, never from a private or local address (also not by a
- * redirect or a name that resolves to one), within limits on redirects, bytes and time.
+ * Fetches an address that somebody typed. Only http and https, never private or local addresses (also after
+ * redirects and name resolution), with limits on redirects, bytes and time.
  * @throws OutsideError with the reason
  */
 export async function fetchOutside(address: string, limits: OutsideLimits): Promise<OutsideAnswer> {
@@ -88,7 +88,7 @@ function parsed(address: string, base?: URL): URL {
 function once(url: URL, limits: OutsideLimits, signal: AbortSignal): Promise<IncomingMessage> {
   const mayBePrivate = limits.allowedHosts.includes(url.host)
   const host = url.hostname.replace(/^\[|\]$/g, '')
-  // Node asks no resolver for a literal address, so that it is looked at here.
+  // Node calls no resolver for a literal address, so it is checked here.
   if (!mayBePrivate && isIP(host) && !isPublicAddress(host)) throw new OutsideError('private')
   return new Promise((resolve, reject) => {
     const request = (url.protocol === 'https:' ? secure : plain)(url, {

@@ -7,8 +7,8 @@ const MOST_BYTES = 3_000_000
 const WITHIN_MS = 10_000
 
 /**
- * A page of the owner's site for a display to be seen in: its looks, without anything that runs, refreshes, frames or
- * answers. It is shown in a sandbox all the same.
+ * A page of the shop's site as the background of a display: without scripts, refreshes, frames and forms. It
+ * is shown in a sandbox in addition.
  */
 export async function readPreviewPage(
   { fetchOutside, allowedHosts, workers }: Pick<Services, 'fetchOutside' | 'allowedHosts' | 'workers'>,

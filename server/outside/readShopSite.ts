@@ -23,7 +23,7 @@ const sheet = { mostBytes: MEGABYTE, withinMs: 3000, kinds: /^text\/css\b/i }
 const manifestFile = { mostBytes: MEGABYTE / 4, withinMs: 3000, kinds: /json|text\/plain|octet-stream/i }
 const pictureFile = { mostBytes: 3 * MEGABYTE, withinMs: 3000, kinds: /^image\/|octet-stream/i }
 
-/** Reads a shop's name, picture, colours, fonts and language from its site. What can't be had is left out. */
+/** Reads a shop's name, logo, colours, fonts and language from its site. Missing ones are left out. */
 export async function readShopSite(services: Services, address: string): Promise<SiteOutcome> {
   const fetchOne = (url: string, limits: Omit<OutsideLimits, 'allowedHosts'>) =>
     services.fetchOutside(url, { ...limits, allowedHosts: services.allowedHosts })
@@ -61,7 +61,7 @@ export async function readShopSite(services: Services, address: string): Promise
   }
 }
 
-/** People type "wrenfield.example" and mean https; what is local is asked plainly. */
+/** "wrenfield.example" means https; local hosts mean http. */
 function withProtocol(address: string): string {
   const typed = address.trim()
   if (/^[a-z][a-z0-9+.-]*:\/\//i.test(typed)) return typed

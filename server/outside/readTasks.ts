@@ -4,9 +4,9 @@ import { readPage, type Page } from '../../core/site/page'
 import { stillPage } from '../../core/site/stillPage'
 import type { Services } from '../services'
 
-/* Reading what a stranger's server answered, as tasks for a thread: it takes as long as that server likes. */
+/* Parsing foreign pages runs in a thread, because a hostile page can take long. */
 
-/** The longest that one of them may take; more is a page that is not read. */
+/** The time limit for one page. */
 export const MOST_READING_MS = 10_000
 
 interface Fetched {

@@ -1,12 +1,12 @@
 import { createReadStream } from 'node:fs'
 
-/** The text of a file by pieces, and how many of its bytes have been read. */
+/** The text of a file in chunks, with the number of bytes read. */
 export interface DecodedFile {
   text: AsyncIterable<string>
   bytesRead: () => number
 }
 
-/** Reads a file as `core/formats/decodeFile` does, in memory that does not grow with it. */
+/** Decodes like `core/formats/decodeFile`, with constant memory. */
 export async function decodedFile(file: string): Promise<DecodedFile> {
   const encoding = await encodingOf(file)
   const bytes = createReadStream(file)
@@ -18,7 +18,7 @@ export async function decodedFile(file: string): Promise<DecodedFile> {
   return { text: text(), bytesRead: () => bytes.bytesRead }
 }
 
-/** What its byte order mark names, else UTF-8, else what old spreadsheets write. */
+/** The encoding of its byte order mark, otherwise UTF-8, otherwise that of old spreadsheets. */
 async function encodingOf(file: string): Promise<string> {
   const decoder = new TextDecoder('utf-8', { fatal: true })
   let isFirst = true

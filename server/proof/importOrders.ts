@@ -16,15 +16,15 @@ import { recheckProofs } from './recheckProofs'
 const FIRST_ROWS = 100
 const MOST_ROWS = 400
 const LEAST_ROWS = 20
-/** What a transaction may take; a request that has something to write waits so long at most. */
+/** The time limit of a transaction; a waiting request waits at most this long. */
 const WRITING_MS = 8
-/** How many problems and changes are listed; all are counted. */
+/** The number of listed problems and changes; all are counted. */
 const MOST_LISTED = 200
 
 /**
- * Takes the orders of an uploaded file in short transactions, then looks for proofs again. Stopped at any moment, it goes
- * on where it stood: each transaction notes how far it came.
- * @throws TaskStopped when it was told to end
+ * Imports the orders of an uploaded file in short transactions, then checks the verifications again. Each
+ * transaction stores the progress, so that the import can stop at any time and continue.
+ * @throws TaskStopped when it was asked to stop
  */
 export async function importOrders(
   services: Services,
@@ -51,7 +51,7 @@ export async function importOrders(
   return { outcome: 'taken', report: state.report }
 }
 
-/** Answers why the file can't be read, or null. */
+/** Returns why the file can't be read, or null. */
 async function takeRows(
   services: Services,
   shop: Shop,
@@ -83,7 +83,7 @@ async function takeRows(
   return null
 }
 
-/** Collects rows and writes some at a time, as many as one short transaction takes. */
+/** Collects rows and writes as many at a time as a short transaction allows. */
 function buildChunks(services: Services, shop: Shop, job: number, state: OrderImport) {
   const { report } = state
   let rows: OrderRow[] = []

@@ -3,13 +3,13 @@ import { mkdir, open, readdir, rm, stat } from 'node:fs/promises'
 import path from 'node:path'
 import type { Services } from '../services'
 
-/* Files that come in by pieces, and lie beside the pictures until their job has read them. */
+/* Files that are uploaded in chunks. They are stored beside the pictures until a job has read them. */
 
 /** More than a million order lines. */
 export const MOST_BYTES = 300_000_000
 const MOST_FILES = 5
 const DAY_MS = 86_400_000
-/** A job that failed can go on as long as its file is there. */
+/** A failed job can continue while its file exists. */
 const KEPT_DAYS = 7
 
 type Given = Pick<Services, 'mediaFolder'>
@@ -17,7 +17,7 @@ type Given = Pick<Services, 'mediaFolder'>
 const folderOf = ({ mediaFolder }: Given, shopId: number) =>
   path.join(mediaFolder, '..', 'incoming', String(shopId))
 
-/** Where a shop's upload lies. @throws Error for an id that is none */
+/** @throws Error for a malformed id */
 export function incomingFile(services: Given, shopId: number, upload: string): string {
   if (!/^[a-z0-9]{8,40}$/.test(upload)) throw new Error('no such upload')
   return path.join(folderOf(services, shopId), `${upload}.csv`)
@@ -26,8 +26,9 @@ export function incomingFile(services: Given, shopId: number, upload: string): s
 export type PieceOutcome = { size: number } | { refused: 'tooLarge' }
 
 /**
- * Adds a piece to an upload. One that does not begin where the file ends is not taken; the answer says where to go on.
- * @param at where in the file the piece begins, in bytes
+ * Appends a chunk to an upload. A chunk that doesn't begin at the end of the file is refused; the answer says
+ * where to continue.
+ * @param at the position of the chunk, in bytes
  */
 export async function keepPiece(
   services: Given,
@@ -40,7 +41,7 @@ export async function keepPiece(
   if (size + bytes.length > MOST_BYTES) return { refused: 'tooLarge' }
   await mkdir(path.dirname(file), { recursive: true })
   if (size === 0) await dropOldest(path.dirname(file), MOST_FILES - 1)
-  // Written at its place, so that a piece that is sent twice at once stands once.
+  // Written at its position, so that a chunk sent twice at once is stored once.
   const handle = await open(file, size === 0 ? 'w' : 'r+', 0o600)
   try {
     await handle.write(bytes, 0, bytes.length, at)
@@ -54,7 +55,7 @@ export async function dropIncoming(services: Given, shopId: number, upload: stri
   await rm(incomingFile(services, shopId, upload), { force: true })
 }
 
-/** Deletes files that no job has wanted for a week. Answers how many. */
+/** Deletes files that no job has used for a week. Returns the number. */
 export async function sweepIncoming({
   mediaFolder,
   now,

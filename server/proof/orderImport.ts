@@ -1,8 +1,8 @@
 import { z } from 'zod'
 
-/* An import of orders as its job keeps it. */
+/* The state of an import, stored with its job. */
 
-/** A review that is a verified buyer's now and was not, or the other way round. */
+/** A review that became verified, or no longer is. */
 export const proofChangeSchema = z.object({
   publicId: z.string(),
   authorName: z.string(),
@@ -19,20 +19,20 @@ export const orderReportSchema = z.object({
   newProducts: z.number(),
   problemCount: z.number(),
   problems: z.array(z.object({ row: z.number(), field: z.string(), reason: z.string() })),
-  /** Reviews whose proof is another one than before. */
+  /** Reviews whose verification changed. */
   changeCount: z.number(),
   changes: z.array(proofChangeSchema),
 })
 export type OrderReport = z.infer<typeof orderReportSchema>
 
-/** What the job keeps of how far it has come; it is stored in the transaction that brings it further. */
+/** The progress, stored in the transaction of the work. */
 export const orderImportSchema = z.object({
   upload: z.string(),
-  /** The name of the file, for people. */
+  /** The displayed file name. */
   name: z.string(),
-  /** How many rows below the heading are done; null when all are. */
+  /** The number of finished rows; null when all are. */
   row: z.number().nullable(),
-  /** The inner id up to which proofs are checked again. */
+  /** Verifications are checked again up to this review id. */
   review: z.number(),
   report: orderReportSchema,
 })

@@ -11,19 +11,19 @@ import {
 import { decodedFile } from './decodedFile'
 
 export interface StreamedRow {
-  /** Its place below the heading, counted from 1. */
+  /** Counted from 1 below the heading. */
   row: number
   order: OrderRow | null
   problems: OrderProblem[]
 }
 
 export interface OrderStream {
-  /** @throws Error in plain words when it is no table of orders */
+  /** @throws Error with a message code if the file is no table of orders */
   rows: AsyncGenerator<StreamedRow>
   bytesRead: () => number
 }
 
-/** The rows of a file of orders, one after the other, in memory that does not grow with the file. */
+/** The rows of an order file, one by one, with constant memory. */
 export async function streamOrders(file: string): Promise<OrderStream> {
   const { text, bytesRead } = await decodedFile(file)
   async function* rows(): AsyncGenerator<StreamedRow> {

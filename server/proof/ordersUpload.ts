@@ -10,10 +10,9 @@ import type { Services } from '../services'
 import { newOrderImport, orderImportSchema, type OrderReport } from './orderImport'
 import { dropIncoming, incomingFile } from './incoming'
 
-/** Reads a file of orders that was uploaded. */
 export const IMPORT_ORDERS = 'importOrders'
 
-/** Has an uploaded file read: a job that can be left and survives a restart. */
+/** Starts the job that imports an uploaded file. It continues after a restart. */
 export async function importUploadedOrders(
   services: Services,
   shop: Shop,
@@ -32,7 +31,7 @@ export async function importUploadedOrders(
   services.wakeJobs()
 }
 
-/** The same for a file that came whole, from a browser without scripts. */
+/** The same for a file in one request, from a browser without scripts. */
 export async function importOrderFile(
   services: Services,
   shop: Shop,
@@ -45,7 +44,7 @@ export async function importOrderFile(
   await importUploadedOrders(services, shop, upload, file.name)
 }
 
-/** What the job does: the work is done in a thread, and the file goes when all of it is in. */
+/** The job: a thread does the work, then the file is deleted. */
 export async function runOrderImport(
   services: Services,
   job: Job,
@@ -69,13 +68,13 @@ export async function runOrderImport(
 export interface OrdersView {
   count: number
   newest: string | null
-  /** The latest import: what it is doing, or what came of it. */
+  /** The latest import with its progress or result. */
   latest:
     | (Pick<JobLine, 'id' | 'state' | 'done' | 'total' | 'error'> & { name: string; report: OrderReport })
     | null
 }
 
-/** What is known of the shop's orders. */
+/** What the shop has of orders. */
 export async function ordersView({ db }: Services, shop: Shop): Promise<OrdersView> {
   const summary = await ordersSummary(db, shop.id)
   const job = await latestJob(db, shop.id, IMPORT_ORDERS)

@@ -7,7 +7,7 @@ import type { Shop } from '../data/shops'
 
 export interface BuyerClaim {
   authorName: string
-  /** A email address that its owner has confirmed; empty for one that is only typed. */
+  /** The confirmed email address; empty if it is only typed. */
   provenEmail: string
   orderNumber: string
   productSku: string
@@ -17,7 +17,7 @@ export interface BuyerClaim {
 export type BuyerProof =
   { line: OrderLine; by: ProofMethod; failure: null } | { line: null; failure: ProofFailure }
 
-/** The order line that proves that the writer bought, or why there is none. */
+/** The order line that verifies the purchase, or the reason why there is none. */
 export async function proveBuyer(db: Knex, shop: Shop, claim: BuyerClaim): Promise<BuyerProof> {
   const lines = await orderLinesOf(db, shop.id, {
     numberKey: orderNumberKey(claim.orderNumber),

@@ -15,9 +15,9 @@ import { TaskStopped, type TaskControl } from '../workers/task'
 import type { ProofChange } from './orderImport'
 import { proveBuyer, type BuyerProof } from './proveBuyer'
 
-/** How far the work has come, and how that is stored with what it changes. */
+/** The progress, and how it is stored with the changes. */
 export interface RecheckProgress {
-  /** The inner id up to which reviews are done. */
+  /** Reviews are done up to this id. */
   after: number
   save: (trx: Knex, after: number, change?: ProofChange) => Promise<void>
 }
@@ -25,9 +25,9 @@ export interface RecheckProgress {
 const AT_A_TIME = 100
 
 /**
- * Looks for proof again after the orders have changed: what they prove now is marked, what they no longer prove is
- * unmarked with the reason. A mark by hand, and one taken away by hand, stay as they are.
- * @throws TaskStopped when it was told to end
+ * Checks verifications again after the orders have changed: new ones are added, invalid ones are revoked with
+ * a reason. Manual decisions stay.
+ * @throws TaskStopped when it was asked to stop
  */
 export async function recheckProofs(
   services: Services,

@@ -6,7 +6,7 @@ import { formsOfShop } from '../data/forms'
 import { productsOfShop, type Shop } from '../data/shops'
 import type { Services } from '../services'
 
-/** A shop as its displays see it. */
+/** The data of a shop for its displays. */
 export async function displayShop({ db }: Pick<Services, 'db'>, shop: Shop): Promise<DisplayShop> {
   const products = await productsOfShop(db, shop.id)
   return {
@@ -24,7 +24,7 @@ export async function displayShop({ db }: Pick<Services, 'db'>, shop: Shop): Pro
   }
 }
 
-/** Where the displays of a shop lead. */
+/** The targets of links in displays. */
 export async function displayLinks({ db, publicUrl }: Services, shop: Shop) {
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
   return {
@@ -33,7 +33,7 @@ export async function displayLinks({ db, publicUrl }: Services, shop: Shop) {
   }
 }
 
-/** Everything about a shop that its displays are made from, read once for any number of them. */
+/** All data of a shop that its displays need, read once for any number of displays. */
 export async function composer(services: Services, shop: Shop) {
   const { now, publicUrl } = services
   const [reviews, forDisplays, links] = await Promise.all([
@@ -45,9 +45,12 @@ export async function composer(services: Services, shop: Shop) {
   return {
     reviews,
     shop: forDisplays,
-    /** A SKU as the shop spells it, or undefined when it has no such product. */
+    /** A SKU in the shop's spelling; undefined if there is no such product. */
     skuOf: (typed: string) => skus.get(typed.trim().toLowerCase()),
-    /** What a configuration shows on a page: the picked reviews, all in its scope, and what its output is made from. */
+    /**
+     * The content of a configuration on a page: the selected reviews, all reviews in its scope, and the
+     * display model.
+     */
     compose: (
       configuration: Configuration,
       {

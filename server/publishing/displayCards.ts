@@ -14,15 +14,15 @@ export interface DisplayCard {
   name: string
   sentence: string
   state: 'draft' | 'draftDiffers' | 'live'
-  /** How many parts of the draft visitors do not see yet. */
+  /** The number of parts of the draft that are not published. */
   changes: number
   preview: RenderedDisplay
   look: PageLook
-  /** The pages it was seen on, the latest first. */
+  /** The pages it was seen on, latest first. */
   seen: PageSeen[]
 }
 
-/** The displays of a shop, each with what its draft looks like now. */
+/** The displays of a shop, each with a preview of its draft. */
 export async function displayCards(services: Services, shop: Shop): Promise<DisplayCard[]> {
   const displays = await displaysOfShop(services.db, shop.id)
   const { compose, shop: forDisplays } = await composer(services, shop)

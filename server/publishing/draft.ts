@@ -15,7 +15,7 @@ import { writing } from '../data/writing'
 import type { Services } from '../services'
 import { markStale } from './staleDisplays'
 
-/** Keeps the draft; visitors see nothing of it. Answers when it was kept, or null when there is no such display. */
+/** Saves the draft. Returns the time, or null if there is no such display. */
 export async function saveDraft(
   { db, now, changes }: Services,
   shop: Shop,
@@ -35,7 +35,7 @@ export async function saveDraft(
   return kept
 }
 
-/** Makes the draft what visitors see, logs it and has it rendered. */
+/** Publishes the draft, logs it and marks the display for rendering. */
 export async function makeLive(
   services: Services,
   shop: Shop,
@@ -67,7 +67,7 @@ export async function makeLive(
   return display
 }
 
-/** Puts the draft back to what visitors see, or to what they saw in an earlier version. */
+/** Resets the draft to the published version or an earlier one. */
 export async function restoreVersion(
   services: Services,
   shop: Shop,

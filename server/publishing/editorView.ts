@@ -26,13 +26,13 @@ import { pagesOfDisplay } from './seen'
 import { pickedLine, type PickedLine } from './pickedLine'
 
 const FIRST_FEW = 3
-/** How many that fit but are not shown are listed to be pulled in. */
+/** The number of listed matches that are not shown. */
 const NEXT_FEW = 20
 const IN_A_MINIATURE = 6
-/** Columns begin sooner in a miniature, so that its words can be made out. */
+/** Miniatures use several columns at smaller widths, so that their text stays readable. */
 const MINIATURE_MARKS = [200, 320, 4000]
 
-/** How the owner looks at a display: on which product's page, and with which data. */
+/** How the owner views a display: for which product, and with which attributes. */
 export interface Looking {
   product?: string
   trial: Trial
@@ -49,7 +49,7 @@ export interface EditorView {
   comes: PickedLine[]
   goes: PickedLine[]
   preview: RenderedDisplay
-  /** Whether samples stand in for reviews that the shop does not have yet. */
+  /** Whether samples replace missing reviews. */
   samples: boolean
   look: PageLook
   site: SiteStyle
@@ -58,22 +58,22 @@ export interface EditorView {
   colours: ThemeSwatches
   miniatures: Record<Layout, RenderedDisplay>
   picked: PickedLine[]
-  /** The next that would fit, and those left out by hand. */
+  /** The next matches, and those removed by hand. */
   next: PickedLine[]
   leftOut: PickedLine[]
-  /** The first few in each order, with all else as the draft has it. */
+  /** The first reviews in each order, with the draft's other settings. */
   firstByOrder: Record<SelectionOrder, PickedLine[]>
   facets: PickFacets
   products: { sku: string; title: string }[]
-  /** How many may be shown of its scope in all. */
+  /** All publishable reviews in its scope. */
   stock: number
   chosen: RatingTally
   all: RatingTally
   fairness: Fairness
-  /** How many of the picked have no date. */
+  /** The number of selected reviews without a date. */
   undated: number
   code: string
-  /** The heights that the code was copied with. */
+  /** The heights in the copied embed code. */
   copied: Measure[]
   attributes: typeof codeAttributes
   pageUrl: string
@@ -83,7 +83,7 @@ export interface EditorView {
   versions: { number: number; at: string; by: string | null; sentence: string; live: boolean }[]
 }
 
-/** Everything the editor of one display shows. */
+/** The data of the editor. */
 export async function editorView(
   services: Services,
   shop: Shop,
@@ -185,7 +185,7 @@ function previewOf(
   return renderDisplay(model)
 }
 
-/** The same reviews in each layout, small enough to be chosen from. */
+/** The selected reviews in each layout, as small previews. */
 export function miniatures(
   { compose }: Pick<Composer, 'compose'>,
   configuration: Configuration,

@@ -27,10 +27,10 @@ import type { Publication } from './published'
 import { markStale } from './staleDisplays'
 
 export const DISPLAY_NAME_LIMIT = 80
-/** Large enough for where pages are passed on. */
+/** Large enough for previews of shared links. */
 const SHARED_PX = 1200
 
-/** Starts a display as a draft under a free key. Answers its key. */
+/** Creates a display with an unused key. Returns the key. */
 export async function addDisplay(
   { db, now, newId, changes }: Services,
   shop: Shop,
@@ -53,7 +53,7 @@ export async function addDisplay(
   return key
 }
 
-/** A new draft like another display's. Answers its key, or null when there is nothing to copy. */
+/** Copies a display as a draft. Returns its key, or null if there is nothing to copy. */
 export async function copyDisplay(services: Services, shop: Shop, key: string): Promise<string | null> {
   const display = await findDisplay(services.db, shop.id, { key })
   if (!display) return null
@@ -61,7 +61,7 @@ export async function copyDisplay(services: Services, shop: Shop, key: string): 
   return addDisplay(services, shop, name, display.draft.configuration)
 }
 
-/** Changes a display in one transaction and tells open tabs. Answers whether there is such a display. */
+/** Changes a display in a transaction and notifies open tabs. Returns whether the display exists. */
 async function changeDisplay(
   { db, changes }: Services,
   shop: Shop,
@@ -81,7 +81,7 @@ export function rename(services: Services, shop: Shop, key: string, name: string
   return changeDisplay(services, shop, key, (trx, display) => renameDisplay(trx, display, name))
 }
 
-/** Remembers the heights that a display's code was copied with, to say when they no longer fit. */
+/** Stores the heights in the copied embed code, to warn when they no longer fit. */
 export function keepMeasured(
   services: Services,
   shop: Shop,
@@ -91,7 +91,7 @@ export function keepMeasured(
   return changeDisplay(services, shop, key, (trx, display) => putMeasured(trx, display, measured))
 }
 
-/** Keeps a picture for where a display's page is passed on, and names it in the draft. */
+/** Stores the picture for shared links and sets it in the draft. */
 export async function setSharingPicture(
   services: Services,
   shop: Shop,
@@ -104,7 +104,10 @@ export async function setSharingPicture(
   return (await saveDraft(services, shop, key, { ...display.draft.configuration, picture: name })) !== null
 }
 
-/** Gives a display's page an address of its own. Answers a free one to choose when it is taken, null when it is kept. */
+/**
+ * Sets the address of a display's page. Returns an unused one as a suggestion if it is taken, null if it was
+ * saved.
+ */
 export async function setAddress(
   { db, now, changes, wakeJobs }: Services,
   shop: Shop,
@@ -127,13 +130,13 @@ export async function setAddress(
   return outcome
 }
 
-/** What was taken off, and whether visitors had seen it. */
+/** What was unpublished or removed, and whether it was published. */
 export interface TakenOff {
   name: string
   wasLive: boolean
 }
 
-/** Takes a display off every page; its draft and its versions stay. Null when there is none. */
+/** Unpublishes a display. Returns null if there is none. */
 export async function takeDown(
   services: Services,
   publication: Publication,
@@ -147,7 +150,7 @@ export async function takeDown(
   return off
 }
 
-/** Removes a display, taking it down first. Null when there is none. */
+/** Unpublishes and removes a display. Returns null if there is none. */
 export async function remove(
   services: Services,
   publication: Publication,
@@ -182,7 +185,7 @@ async function offline(
   return { name, wasLive: live !== null }
 }
 
-/** Brings back what was removed or taken down, live again as it was if it had been. Answers its name. */
+/** Restores a removed or unpublished display, published as it was. Returns its name. */
 export async function restoreDisplay(
   services: Services,
   shop: Shop,

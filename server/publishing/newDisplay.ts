@@ -16,7 +16,7 @@ const usualPlace: Partial<Record<Layout, Placement['place']>> = {
   list: 'product',
 }
 
-/** What a new display starts as: the layout, with what usually goes with it. */
+/** The initial settings of a layout. */
 export function startOf(layout: Layout): Configuration {
   const { selection, placement } = startingConfiguration
   const many = layout === 'masonry' || layout === 'carousel'
@@ -33,7 +33,7 @@ export function startOf(layout: Layout): Configuration {
   }
 }
 
-/** The layouts to choose a new display from, drawn from the shop's own reviews. */
+/** Previews of all layouts with the shop's own reviews. */
 export async function looksToStartFrom(
   services: Services,
   shop: Shop,
@@ -50,7 +50,7 @@ export async function looksToStartFrom(
   }
 }
 
-/** Starts a display of a layout as a draft. Answers its key. */
+/** Creates a display with a layout. Returns its key. */
 export function startDisplay(services: Services, shop: Shop, layout: Layout): Promise<string> {
   return addDisplay(services, shop, say(`show.look.${layout}.name`), startOf(layout))
 }

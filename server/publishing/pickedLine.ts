@@ -1,6 +1,6 @@
 import type { ShowableReview } from '../../core/display/showableReview'
 
-/** A review as the editor lists it, under the name that only the owner sees. */
+/** A review in the editor's list, under its full name, which only the owner sees. */
 export interface PickedLine {
   publicId: string
   name: string

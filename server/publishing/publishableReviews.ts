@@ -4,13 +4,13 @@ import type { ShowableReview } from '../../core/display/showableReview'
 import { showableReviews } from '../data/showableReviews'
 import { contentVersion } from '../data/shops'
 
-/** What may be shown, kept in memory for each shop, so that many displays created again read it once. */
+/** Caches the publishable reviews of each shop, so that rendering many displays reads them once. */
 export type PublishableReviews = (db: Knex, shopId: number) => Promise<ShowableReview[]>
 
-/** Of all shops together, counted in reviews of about a kilobyte each. */
+/** For all shops together, in reviews of about a kilobyte. */
 const MOST_REVIEWS = 300_000
 
-/** Keeps the stock of the shops asked for last; the database says when it has to be read again. */
+/** Keeps the most recently used shops; `content_version` says when they are outdated. */
 export function buildPublishableReviews(): PublishableReviews {
   const kept = new LRUCache<number, { version: number; reviews: Promise<ShowableReview[]> }>({
     maxSize: MOST_REVIEWS,
@@ -19,7 +19,7 @@ export function buildPublishableReviews(): PublishableReviews {
     const version = await contentVersion(db, shopId)
     const known = kept.get(shopId)
     if (known?.version === version) return known.reviews
-    // Kept before it is read, so that two who ask at once read it once.
+    // The promise is stored at once, so that two requests share one read.
     const stock = { version, reviews: showableReviews(db, shopId) }
     kept.set(shopId, stock, { size: 1 })
     try {

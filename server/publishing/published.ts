@@ -1,14 +1,14 @@
-/** A display as visitors get it. */
+/** A published display. */
 export interface Published {
   key: string
   address: string | null
   body: string
 }
 
-/** Where published bytes go: whoever answers visitors. */
+/** Receives published bytes, for answering visitors. */
 export interface Publication {
   put: (display: Published) => void
   remove: (key: string) => void
-  /** Keys in the order in which visitors asked for them, the latest first. */
+  /** Keys by last request, the most recent first. */
   latestAsked: () => string[]
 }

@@ -3,7 +3,7 @@ import type { Job } from '../jobs/job'
 import type { Services } from '../services'
 import type { Publication } from './published'
 
-/** What the job does: the displays are rendered in a thread, which hands over each as it is stored. */
+/** The job: a thread renders the displays and hands over each one after storing it. */
 export async function rebuildDisplays(
   { db, workers }: Pick<Services, 'db' | 'workers'>,
   publication: Publication,
@@ -11,7 +11,7 @@ export async function rebuildDisplays(
   signal: AbortSignal,
 ): Promise<void> {
   const shopId = job.shopId!
-  // A thread that ended early may have stored what it did not hand over.
+  // A thread that ended early may have stored displays without handing them over.
   if (job.attempts > 1) for (const snapshot of await snapshotsOfShop(db, shopId)) publication.put(snapshot)
   await workers.run('publishStale', { shopId, latestAsked: publication.latestAsked() }, { signal })
 }

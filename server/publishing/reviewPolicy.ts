@@ -10,7 +10,7 @@ import { laneCounts } from '../data/reviewCounts'
 import { findShopBySlug } from '../data/shops'
 import type { Services } from '../services'
 
-/** How a shop handles its reviews, for visitors: counts and settings as they are now. */
+/** How a shop handles its reviews, for visitors: current counts and settings. */
 export interface ReviewPolicy {
   shop: {
     name: string
@@ -23,18 +23,18 @@ export interface ReviewPolicy {
   }
   received: number
   approved: number
-  /** Waiting for a decision or held back for a closer look. */
+  /** Waiting or held back. */
   undecided: number
   declined: number
   spam: number
-  /** Customers' own ratings that make up the average. */
+  /** Customers' own ratings, which make up the average. */
   counted: RatingTally
-  /** Approved ones that may be shown, of which the shop wrote some down. */
+  /** Approved reviews that can be shown, and how many of them the shop added. */
   shown: number
-  /** What each display selects by that shows more than the newest of all; the same selection once. */
+  /** The selection of each published display that shows more than the newest; equal ones once. */
   selections: SelectionFact[][]
   form: string | null
-  /** Who may write through it. */
+  /** Who may write. */
   writers: Writers
 }
 
@@ -43,7 +43,7 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
   const shop = await findShopBySlug(db, slug)
   if (!shop) return null
   const counts = await laneCounts(db, shop.id)
-  // What displays show and average: a review whose change waits stands there with the words before it.
+  // A review with an undecided change counts with its published version.
   const stock = await services.publishableReviews(db, shop.id)
   const live = (await displaysOfShop(db, shop.id)).flatMap(({ live }) => live ?? [])
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)

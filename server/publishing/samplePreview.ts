@@ -8,7 +8,7 @@ import type { Services } from '../services'
 /** Replaced by the style of the shop where the samples are shown. */
 const plainStyle = { background: '#ffffff', textColour: '#1b1a17', brand: '#0e4654', corners: 8 }
 
-/** The HTML of a first display with nothing but samples, for somebody whose shop is not kept yet. */
+/** The HTML of a first display with samples, for a shop that isn't saved yet. */
 export function samplePreview(
   { now }: Services,
   shop: Pick<DisplayShop, 'name' | 'shortName' | 'locale' | 'timeZone'>,

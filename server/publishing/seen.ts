@@ -7,13 +7,13 @@ import { writing } from '../data/writing'
 import type { Services } from '../services'
 
 const MAX_PAGE_LENGTH = 500
-/** One page of one display is written down no more often than this. */
+/** The minimum time between two notes of the same page. */
 const AGAIN_AFTER_MS = 10_000
 const MAX_REMEMBERED = 5000
 const MAX_SHOWN = 20
 
 /**
- * Hears from visitors' pages that a display stands there now. Nothing about the visitor is kept.
+ * Receives reports that a page shows a display. Nothing about the visitor is stored.
  * @param mayAdd asked before a page is noted that was not known
  */
 export function buildSeen(services: Services) {
@@ -37,14 +37,14 @@ export function buildSeen(services: Services) {
   }
 }
 
-/** Where a display stands: pages of the shop's own site first, then the latest. */
+/** The pages of a display: those of the shop's own site first, then the latest. */
 export async function pagesOfDisplay({ db }: Services, shop: Shop, displayId: number): Promise<PageSeen[]> {
   const pages = await pagesSeen(db, shop.id, displayId)
   const own = pages.filter(({ page }) => isOwnPage(page, shop))
   return [...own, ...pages.filter((one) => !own.includes(one))].slice(0, MAX_SHOWN)
 }
 
-/** Origin and path of a page, without what may tell of its visitor; null for what is no page. */
+/** Origin and path of a page, without anything about its visitor; null if it is no page. */
 function pageAddress(address: string): string | null {
   if (address.length > MAX_PAGE_LENGTH || !URL.canParse(address)) return null
   const { protocol, origin, pathname } = new URL(address)

@@ -6,14 +6,13 @@ import { writing } from '../data/writing'
 import { enqueue } from '../jobs/queue'
 import type { Services } from '../services'
 
-/** Renders again every stale display of a shop. */
 export const REBUILD = 'rebuildDisplays'
 
 async function askForRebuild(trx: Knex.Transaction, shopId: number, now: string): Promise<void> {
   await enqueue(trx, { shopId, kind: REBUILD, uniqueKey: `${REBUILD}:${shopId}`, payload: {}, dueAt: now })
 }
 
-/** Has a display rendered again for visitors, by work that is listed in the transaction that made it stale. */
+/** Marks a display for rendering and queues the job, in the transaction of the change. */
 export async function markStale(
   trx: Knex.Transaction,
   shopId: number,
@@ -24,13 +23,13 @@ export async function markStale(
   await askForRebuild(trx, shopId, now)
 }
 
-/** All live displays of a shop: each shows the average of all, so one more or one fewer changes every one. */
+/** Each display shows the average of all reviews, so every change affects all of them. */
 export async function markAllStale(trx: Knex.Transaction, shopId: number, now: string): Promise<void> {
   await raiseStockVersion(trx, shopId)
   if ((await markDisplaysStale(trx, shopId)) > 0) await askForRebuild(trx, shopId, now)
 }
 
-/** Every live display of the installation: what was rendered by an earlier version of the application is not kept. */
+/** After an update of the application, all published displays are rendered again. */
 export async function markInstallationStale({ db, now }: Pick<Services, 'db' | 'now'>): Promise<void> {
   await writing(db, async (trx) => {
     for (const { id, shopId } of await allLiveDisplays(trx))

@@ -18,14 +18,14 @@ async function found(services: Services, key: string) {
   return { shop, display, live: display.live, composing: await composer(services, shop) }
 }
 
-/** Stands for every product that the shop does not have, so that a made-up one costs no more than the first did. */
+/** Stands for all unknown products, so that requests for made-up ones share one variant. */
 const UNKNOWN = '?'
 
-/** The product as the shop spells it; one that the shop does not have is about nothing. */
+/** The product in the shop's spelling; an unknown one matches no review. */
 const onPage = (asked: Asked, skuOf: (typed: string) => string | undefined): Asked =>
   asked.product ? { ...asked, product: skuOf(asked.product) ?? UNKNOWN } : asked
 
-/** The answer of a live display for a page that asks for a product, a number, a language or a theme. */
+/** A published display for a given product, number, language or colour scheme. */
 export async function displayVariant(services: Services, key: string, asked: Asked): Promise<string | null> {
   const at = await found(services, key)
   if (!at) return null
@@ -36,13 +36,13 @@ export async function displayVariant(services: Services, key: string, asked: Ask
   return JSON.stringify(displayAnswer(services, { key, live: at.live }, model))
 }
 
-/** A live display as a page of its own. */
+/** The page of a published display. */
 export async function displayPage(services: Services, key: string, asked: Asked): Promise<string | null> {
   const at = await found(services, key)
   return at && pageOf(services, at, asked, at.live.configuration, '')
 }
 
-/** All reviews that a live display is about, the newest first, a page of them at a time. */
+/** A page of all reviews in the scope of a published display, newest first. */
 export async function allOfDisplay(services: Services, key: string, asked: Asked): Promise<string | null> {
   const at = await found(services, key)
   if (!at) return null
@@ -80,7 +80,7 @@ function pageOf(
     url,
     description: configuration.description.trim() || shop.description,
     picture: configuration.picture ? `${publicUrl}/media/${configuration.picture}` : null,
-    // What closes the script element must not stand inside it.
+    // The script element must not contain its own end tag.
     jsonLd: about && jsonLd ? JSON.stringify(jsonLd).replace(/</g, '\\u003c') : null,
     script: behaviours.page ?? null,
   })

@@ -2,7 +2,7 @@ import type { Services } from '../services'
 import { loadTask } from './tasks'
 import type { Workers } from './workers'
 
-/** Does the work where it is asked for: for commands, and for tests with a database in memory. */
+/** Runs tasks in the calling thread: for commands, and for tests with a database in memory. */
 export function inlineWorkers(services: () => Services): Workers {
   return {
     run: async (name, input, { signal, progress } = {}) => {

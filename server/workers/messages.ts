@@ -2,27 +2,27 @@ import type { Published } from '../publishing/published'
 import type { Services } from '../services'
 import type { TaskName, Tasks } from './workers'
 
-/** What a thread is told when it starts. */
+/** The start message of a thread. */
 export interface ThreadSettings {
   databaseFile: string
   mediaFolder: string
   publicUrl: string
   behaviours: Services['behaviours']
   turns: SharedArrayBuffer
-  /** Whether nobody waits for its answers, so that others have the processor first. */
+  /** Whether nobody waits for its results, so that its priority can be low. */
   isPatient: boolean
 }
 
-/** A piece of work for a thread. */
+/** A task for a thread. */
 export interface Asked<N extends TaskName> {
   name: N
   input: Tasks[N]['input']
-  /** Becomes 1 when the work is to end. */
+  /** Becomes 1 when the task should stop. */
   stop: Int32Array
   task: number
 }
 
-/** What a thread says to the main one. */
+/** Messages of a thread to the main thread. */
 export type Said =
   | { kind: 'announce'; shopId: number }
   | { kind: 'wakeJobs' }

@@ -2,14 +2,14 @@ import type { Services } from '../services'
 import type { TaskControl } from './task'
 import type { TaskName, Tasks } from './workers'
 
-/** Long work that needs no request: it runs in a thread, or in a test beside it. */
+/** Long work. It runs in a thread, or within a test. */
 export type Task<N extends TaskName> = (
   services: Services,
   input: Tasks[N]['input'],
   control: TaskControl,
 ) => Promise<Tasks[N]['output']>
 
-/** Every task. Each is loaded when it is first run, so that a thread holds only what it needs. */
+/** All tasks. A task is loaded when it first runs, so that a thread loads only what it needs. */
 export const loadTask: { [N in TaskName]: () => Promise<Task<N>> } = {
   importOrders: async () => (await import('../proof/importOrders')).importOrders,
   publishStale: async () => (await import('../publishing/publish')).publishStale,

@@ -7,7 +7,7 @@ import { takeLowPriority } from './lowPriority'
 import { loadTask } from './tasks'
 import type { TaskName, Tasks } from './workers'
 
-/* What runs in a thread. Nothing here is loaded by the main one. */
+/* The main thread loads nothing of this. */
 
 const settings = workerData as ThreadSettings
 if (settings.isPatient) takeLowPriority()

@@ -8,7 +8,7 @@ import type { PhotoItem, Photos } from './usePhotos'
 
 const TAKEN = 'image/jpeg,image/png,image/webp,image/avif,image/gif'
 
-/** Photos in a form: made smaller and sent ahead while the rest is filled in; without scripts they go with the form. */
+/** Photos are shrunk and uploaded while the form is filled in. Without scripts they are sent with the form. */
 export function PhotoField({
   photos,
   errors,

@@ -1,7 +1,7 @@
-/** As large as it is ever shown, so that a phone's photo travels in a second. */
+/** The largest displayed size, so that a phone's photo uploads in a second. */
 const LONGEST_PX = 2000
 
-/** Makes a photo smaller beside the page, upright; answers null when this browser can't open it. */
+/** Shrinks a photo and turns it upright. Answers null if this browser can't open it. */
 self.onmessage = async ({ data: file }: MessageEvent<Blob>) => {
   self.postMessage(await shrunk(file).catch(() => null))
 }

@@ -4,24 +4,24 @@ import { messageCode } from '../../../core/messages/code'
 import { storageFaultIn } from '../../storageProblem'
 import type { KeptPhoto } from './usePhotos'
 
-/** What became of the photos in a form. */
+/** The result for the photos of a form. */
 export interface TakenPhotos {
-  /** The form with keys where files were. */
+  /** The form with keys in place of files. */
   form: FormData
-  /** Those that are kept, to be shown again when something else has to be mended. */
+  /** The stored photos, for showing the form again. */
   photos: KeptPhoto[]
   problems: string[]
 }
 
-/** What could not be taken, beside what the schema finds. */
+/** The problems of refused photos. */
 export const mediaErrors = (problems: string[]) =>
   problems.length > 0 ? { fieldErrors: { media: problems } } : undefined
 
 /**
- * Keeps the files that came with a form itself, where no script sent them ahead, and looks up those that were.
- * @param owner the form that they belong to; null where none can be added
- * @param kept photos that the review has already
- * @param opening whether files are opened at all; not for a client that sends too much
+ * Stores the files of a form that was sent without scripts, and looks up uploaded ones.
+ * @param owner the form; null if no photo can be added
+ * @param kept photos of the review so far
+ * @param opening whether files are read at all; not for a client that sends too much
  */
 export async function takePhotos(
   form: FormData,
@@ -32,7 +32,7 @@ export async function takePhotos(
   const problems: string[] = []
   const values: string[] = []
   const given = form.getAll('media')
-  // However many there are, no more are opened than can be kept.
+  // No more files are read than can be stored.
   if (given.length > MOST_PHOTOS) problems.push(messageCode('photo.error.many', { most: MOST_PHOTOS }))
   for (const value of given.slice(0, MOST_PHOTOS)) {
     if (typeof value === 'string') values.push(value)

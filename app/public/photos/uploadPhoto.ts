@@ -1,27 +1,27 @@
 import { messageCode } from '../../../core/messages/code'
 
-/** A photo that the shop has, though its form is not sent yet. */
+/** A stored photo of a form that is not sent yet. */
 export interface UploadedPhoto {
   key: string
-  /** The file of the small one. */
+  /** The file of the thumbnail. */
   small: string
 }
 
-/** A problem in words for whoever added the photo. */
+/** A problem with its message. */
 export class PhotoProblem extends Error {
   constructor(
     message: string,
-    /** Whether trying again may help. */
+    /** Whether a retry can help. */
     readonly passing: boolean,
   ) {
     super(message)
   }
 }
 
-/** Answers that stay the same for the same file. */
+/** Answers that a retry doesn't change. */
 const lasting = new Set([404, 413, 422])
 
-/** Makes a photo smaller in a worker; a photo that the browser can't open goes as it is, and the server says. */
+/** Shrinks a photo in a worker. If the browser can't open it, it is sent as it is and the server decides. */
 export async function shrink(file: File): Promise<Blob> {
   const worker = new Worker(new URL('./shrink.worker.ts', import.meta.url), { type: 'module' })
   try {
@@ -37,9 +37,9 @@ export async function shrink(file: File): Promise<Blob> {
 }
 
 /**
- * Sends a photo ahead of its form.
- * @param progress told how much is on its way, from 0 to 1
- * @throws PhotoProblem when it can't be taken
+ * Uploads a photo.
+ * @param progress called with the sent share, 0 to 1
+ * @throws PhotoProblem if it is refused
  */
 export function uploadPhoto(
   address: string,
@@ -47,7 +47,7 @@ export function uploadPhoto(
   progress: (part: number) => void,
 ): Promise<UploadedPhoto> {
   return new Promise((resolve, reject) => {
-    // The other way to send tells nothing of its progress.
+    // `fetch` reports no progress.
     const request = new XMLHttpRequest()
     request.open('POST', address)
     request.responseType = 'json'

@@ -3,11 +3,10 @@ import { MOST_PHOTOS } from '../../../core/intake/photos'
 import { messageCode } from '../../../core/messages/code'
 import { PhotoProblem, shrink, uploadPhoto, type UploadedPhoto } from './uploadPhoto'
 
-/** A photo on its way from a file to the form. */
 export interface PhotoItem {
   id: string
   alt: string
-  /** What it came from; null for one that was there when the form was opened. */
+  /** Null for a photo that the review had before. */
   file: File | null
   state:
     | { is: 'shrinking' }
@@ -18,7 +17,7 @@ export interface PhotoItem {
 
 export type KeptPhoto = UploadedPhoto & { alt: string }
 
-/** The photos of a form: those it began with, and those that are added while it is filled in. */
+/** The photos of a form: earlier ones and new ones. */
 export function usePhotos(address: string, kept: KeptPhoto[]) {
   const [items, setItems] = useState<PhotoItem[]>(() =>
     kept.map(({ alt, ...photo }) => ({ id: photo.key, alt, file: null, state: { is: 'ready', ...photo } })),
@@ -57,7 +56,7 @@ export function usePhotos(address: string, kept: KeptPhoto[]) {
         .map((file): PhotoItem => ({ id: crypto.randomUUID(), alt: '', file, state: { is: 'shrinking' } }))
       setTooMany(files.length > added.length)
       setItems((all) => [...all, ...added])
-      // One after the other: a phone has the memory for one large photo, not for four.
+      // One by one: a phone has memory for one large photo, not for four.
       void added.reduce((before, { id, file }) => before.then(() => bring(id, file!)), Promise.resolve())
     },
     remove: (id: string) => {

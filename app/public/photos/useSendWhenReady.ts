@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type MouseEvent } from 'react'
 
-/** A form that is sent while photos are still on their way goes by itself as soon as they are there. */
+/** A form that is sent while photos are uploading is sent once they are there. */
 export function useSendWhenReady(pending: boolean) {
   const button = useRef<HTMLButtonElement | null>(null)
   const [waiting, setWaiting] = useState(false)
@@ -9,7 +9,7 @@ export function useSendWhenReady(pending: boolean) {
   }, [waiting, pending])
   return {
     waiting: waiting && pending,
-    /** For the button that sends: also what is sent with the enter key goes through a click on it. */
+    /** For the submit button; the enter key clicks it too. */
     send: (event: MouseEvent<HTMLButtonElement>) => {
       setWaiting(pending)
       if (!pending) return

@@ -3,8 +3,8 @@ import { useEffect, useState } from 'react'
 import { NO_WORK } from '../../../core/intake/suspicion'
 
 /**
- * What a form asks a browser to compute, done while the form is filled in.
- * @param challenge the same one for as long as the page is open
+ * The computation that a form asks for, done while the form is filled in.
+ * @param challenge stays the same while the page is open
  */
 export function useWork(challenge: Challenge): { pending: boolean; work: string } {
   const [work, setWork] = useState<string | null>(null)

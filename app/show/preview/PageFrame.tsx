@@ -5,10 +5,10 @@ import { fillBox } from './fillBox'
 import { boxOn, fillOthers, pathTo } from './ownPage'
 import { clickedIn, type Clicked } from './previewParts'
 
-/** Above the display, so that it is seen what it follows; in CSS pixels. */
+/** The visible part of the page above the display, in CSS pixels. */
 const ROOM_ABOVE = 32
 
-/** The display in the shop's own page: fetched by the server, stilled, in a sandbox where nothing of it runs. */
+/** The display in the shop's own page: fetched by the server, without scripts, in a sandbox. */
 export function PageFrame({
   address,
   displayKey,
@@ -26,18 +26,18 @@ export function PageFrame({
   spot: string
   preview: RenderedDisplay
   width: number
-  /** Whether a click says where the display goes. */
+  /** Whether a click chooses the position. */
   choosing: boolean
   choose: (spot: string) => void
   clicked: (clicked: Clicked | null) => void
-  /** Told how wide the box is, and which product its page is about. */
+  /** Called with the width of the box and the product of the page. */
   stands: (box: { element: HTMLElement; width: number; product: string | null; placed: boolean }) => void
-  /** Told why there is no page. */
+  /** Called with the reason if there is no page. */
   failed: (why: string) => void
 }) {
   const frame = useRef<HTMLIFrameElement>(null)
   const [box, setBox] = useState<HTMLElement | null>(null)
-  // Only once it is filled is the page long enough to be scrolled to it.
+  // Only a filled page is long enough to scroll.
   const unseen = useRef(false)
 
   useEffect(() => {
@@ -65,7 +65,7 @@ export function PageFrame({
     element.addEventListener('load', settle)
     settle()
     return () => element.removeEventListener('load', settle)
-    // What is told to is not what it depends on.
+    // Callbacks are no dependencies.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [address, displayKey, spot])
 
@@ -73,7 +73,7 @@ export function PageFrame({
     if (!box) return
     const end = fillBox(box, preview, box.dataset.theme)
     if (unseen.current) {
-      // Scrolling it into view would scroll our own page too.
+      // `scrollIntoView` would scroll our own page too.
       const page = box.ownerDocument.defaultView
       page?.scrollTo(0, box.getBoundingClientRect().top + page.scrollY - ROOM_ABOVE)
     }

@@ -32,7 +32,7 @@ const switched: Partial<Record<PreviewPart, SwitchedPart>> = {
   reply: 'reply',
 }
 
-/** The few choices of a part, beside it in the preview. */
+/** The settings of a clicked part, beside it. */
 export default function PartChoices({
   clicked,
   around,
@@ -175,7 +175,7 @@ function Dates({
   )
 }
 
-/** What is hidden can't be clicked, so it is brought back from here. */
+/** Hidden parts can't be clicked, so they are shown again from here. */
 function HiddenParts(given: Given) {
   const { parts } = given.draft
   const set = changing(given, 'parts')

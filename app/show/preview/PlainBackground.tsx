@@ -3,7 +3,6 @@ import type { RenderedDisplay } from '../../../onsite/render'
 import { fillBox } from './fillBox'
 import { clickedIn, type Clicked } from './previewParts'
 
-/** The display on a background of one colour, in the shop's type. */
 export function PlainBackground({
   preview,
   look,

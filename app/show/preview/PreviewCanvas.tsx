@@ -14,13 +14,13 @@ const PartChoices = lazy(() => import('./PartChoices'))
 
 const NARROWEST = 240
 const STEP = 10
-/** Padding of the plain background, both sides. */
+/** Left and right padding together. */
 const PLAIN_PADDING = 48
 
 const backgrounds = ['page', 'shop', 'white', 'dark', 'colour'] as const
 type Background = (typeof backgrounds)[number]
 
-/** The very output that visitors get, in the shop's own page or on a plain background, at any width. */
+/** The display as visitors get it, in the shop's page or on a plain background, at any width. */
 export function PreviewCanvas({
   view,
   draft,
@@ -33,9 +33,9 @@ export function PreviewCanvas({
   draft: Configuration
   change: (changed: Configuration) => void
   shop: string
-  /** Where the shop's page is to be had, without anything that runs; null when there is none. */
+  /** The address of the shop's page without scripts; null if there is none. */
   pageAddress: string | null
-  /** Told the element that the display stands in, where heights are measured. */
+  /** Called with the element that contains the display, for measuring heights. */
   measureIn: (box: HTMLElement) => void
 }) {
   const [search, setSearch] = useSearchParams()

@@ -4,10 +4,10 @@ import type { Arrangement } from '../../../core/display/configuration'
 import { say } from '../../../core/messages/say/show'
 
 const STEP = 10
-/** Two marks nearer than this could not be distinguished. */
+/** The smallest distance between two handles. */
 const APART = 40
 
-/** Where the columns change, drawn along the preview; each mark can be moved. */
+/** The widths at which the number of columns changes; each handle can be moved. */
 export function Ruler({
   layout,
   offset,
@@ -15,7 +15,7 @@ export function Ruler({
   change,
 }: {
   layout: Arrangement
-  /** How much wider the page is than the box. */
+  /** The difference between the widths of page and box. */
   offset: number
   room: number
   change: (marks: number[]) => void
@@ -57,7 +57,7 @@ function Mark({
 }: {
   at: number
   left: number
-  /** Says its words before it, where there is no room behind. */
+  /** The label is before the handle if there is no room after it. */
   flip: boolean
   columns: number
   move: (to: number) => void

@@ -2,10 +2,13 @@ import type { RenderedDisplay } from '../../../onsite/render'
 import { backgroundAround, applyColorScheme } from '../../../onsite/colorScheme'
 import { activate } from '../../components/activate'
 
-/** The output is what visitors get; only that it can be clicked is shown on top. */
+/** Adds outlines to clickable parts; all else is the visitors' output. */
 const clickable = `.eg [class^="eg-"]:not(.eg-with-face,.eg-slides,.eg-steps,.eg-step,.eg-dots):hover{outline:1.5px dotted currentColor;outline-offset:2px;cursor:pointer}`
 
-/** Our own policy takes constructed sheets only; the document of another page takes none that was constructed in ours. */
+/**
+ * Our policy allows only constructed style sheets, but the document of another page refuses those constructed
+ * in ours.
+ */
 function addStyles(root: ShadowRoot, css: string): void {
   if (root.ownerDocument === document) {
     const sheet = new CSSStyleSheet()
@@ -18,7 +21,7 @@ function addStyles(root: ShadowRoot, css: string): void {
   root.prepend(style)
 }
 
-/** Fills a box with a display as the loader does. Answers what ends it. */
+/** Fills a box like the embed script does. Returns a function that stops its scripts. */
 export function fillBox(
   box: HTMLElement,
   { html, css, behaviours }: RenderedDisplay,

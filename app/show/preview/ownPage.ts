@@ -1,6 +1,9 @@
 import { fillBox } from './fillBox'
 
-/** Where a display's own code stands on a page, else the place that was chosen for it, else the end of what matters. */
+/**
+ * The position of the display: its embed code, otherwise the chosen position, otherwise the end of the main
+ * content.
+ */
 export function boxOn(page: Document, key: string, spot: string): HTMLElement {
   const standing = page.querySelector<HTMLElement>(`[data-elogio="${CSS.escape(key)}"]`)
   if (standing) return standing
@@ -12,7 +15,7 @@ export function boxOn(page: Document, key: string, spot: string): HTMLElement {
   return box
 }
 
-/** The other displays of a page, as they are live now. */
+/** Fills the other displays of a page as they are published. */
 export function fillOthers(page: Document, own: HTMLElement): void {
   for (const box of page.querySelectorAll<HTMLElement>('[data-elogio]')) {
     if (box === own || box.shadowRoot) continue
@@ -29,7 +32,7 @@ export function fillOthers(page: Document, own: HTMLElement): void {
   }
 }
 
-/** A short CSS path that finds an element again when the page is fetched again. */
+/** A short CSS path that finds an element again in a later version of the page. */
 export function pathTo(element: Element): string {
   const steps: string[] = []
   for (let at: Element | null = element; at && at.tagName !== 'HTML'; at = at.parentElement) {

@@ -1,4 +1,4 @@
-/** What can be clicked in a preview, by the class it has in the output; the innermost wins. */
+/** Clickable parts by their class; the innermost wins. */
 const partOfClass = {
   'eg-title': 'title',
   'eg-line': 'title',
@@ -22,13 +22,13 @@ export type PreviewPart = (typeof partOfClass)[keyof typeof partOfClass]
 
 export interface Clicked {
   part: PreviewPart
-  /** The review it belongs to, if any. */
+  /** The review that contains it. */
   review: string | null
-  /** The clicked part in the window that its preview is in, in CSS pixels. */
+  /** The clicked element's rectangle in the window, in CSS pixels. */
   box: DOMRect
 }
 
-/** What of a preview was clicked, or null when it is nothing that can be set. */
+/** The clicked part; null if it has no settings. */
 export function clickedIn(event: Event): Clicked | null {
   let found: { part: PreviewPart; element: Element } | null = null
   let review: string | null = null

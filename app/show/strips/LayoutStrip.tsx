@@ -35,7 +35,7 @@ export function LayoutStrip(props: StripProps) {
   )
 }
 
-/** Small layouts are drawn larger, so that they can be made out. */
+/** Small layouts are enlarged. */
 const isSmall = (layout: Layout) => layout === 'badge' || layout === 'ratingLine'
 
 function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout }) {
@@ -60,7 +60,7 @@ function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout 
 
 const moving: Layout[] = ['carousel', 'single']
 
-/** What the chosen layout has to set, and nothing else. */
+/** The settings of the chosen layout. */
 function Finer(props: StripProps) {
   const { layout, theme } = props.draft
   const set = changing(props, 'layout')

@@ -6,7 +6,7 @@ import { Choices } from '../Choices'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'
 
-/** What few displays need: narrowings that are not set yet, and what stands there when nothing fits. */
+/** Rare settings: unset filters, and what is shown without a match. */
 export function MoreStrip(props: StripProps) {
   const { draft, change, setOpen } = props
   const words = partTexts(draft)

@@ -5,7 +5,7 @@ import { SwitchLine } from '../SwitchLine'
 import { Checkboxes } from '../Checkboxes'
 import { changing, type StripProps } from './stripProps'
 
-/** What of all choices there are has any review, and what was chosen before. */
+/** Choices with reviews, and those chosen before. */
 const there = (counts: Record<string, number>, chosen: string[]) => [
   ...new Set([...Object.keys(counts).toSorted((a, b) => counts[b]! - counts[a]!), ...chosen]),
 ]

@@ -6,7 +6,7 @@ import { Slider } from '../Slider'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'
 
-/** Every part of a review in one place, for those who do not click on them in the preview. */
+/** All parts of a review in one place, for people who don't click in the preview. */
 export function PartsStrip(props: StripProps) {
   const { parts } = props.draft
   const set = changing(props, 'parts')

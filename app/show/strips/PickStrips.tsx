@@ -105,7 +105,7 @@ export function ProductsStrip(props: StripProps) {
   )
 }
 
-/** Whose page it is looked at on, for displays that go by the page they stand on. */
+/** The product of the preview, for displays that depend on their page. */
 function OnProduct({ view }: Pick<StripProps, 'view'>) {
   const [search, setSearch] = useSearchParams()
   return (
@@ -161,7 +161,7 @@ export function OrderStrip(props: StripProps) {
           'selection',
         )({
           order,
-          // What stands there now is where an order by hand begins.
+          // A manual order begins with the current order.
           ...(order === 'hand' && { hand: view.picked.map(({ publicId }) => publicId), pins: [] }),
         })
       }

@@ -6,7 +6,7 @@ import { PictureField } from '../../components/PictureField'
 import { Choices } from '../Choices'
 import { changing, type StripProps } from './stripProps'
 
-/** Where it goes: the page it is seen in while it is made, and a page of its own. */
+/** The page for the preview, and the display's own page. */
 export function PlaceStrip(props: StripProps) {
   const { draft, view } = props
   const set = changing(props, 'placement')
@@ -91,7 +91,7 @@ function OwnPage({ draft, view, change }: StripProps) {
   )
 }
 
-/** The picture is kept as a file as soon as it is chosen; the draft names it. */
+/** The file is saved as soon as it is chosen; the draft refers to it. */
 function SharingPicture({ picture }: { picture: string }) {
   const fetcher = useFetcher()
   return (

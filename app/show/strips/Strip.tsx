@@ -28,7 +28,7 @@ const strips: Record<OpenPart, (props: StripProps) => React.ReactNode> = {
   parts: PartsStrip,
 }
 
-/** The choices of one part of the sentence, under it and never over what they change. */
+/** The settings of one part of the sentence, below it. */
 export default function Strip({ part, close, ...props }: StripProps & { part: OpenPart; close: () => void }) {
   const box = useRef<HTMLDivElement>(null)
   const Part = strips[part]

@@ -104,7 +104,7 @@ export function ThemeStrip(props: StripProps) {
 
 const asThePage = startingConfiguration.theme
 
-/** Pairs of colours that can't be distinguished well enough, each legible by one click. */
+/** Colours with too little contrast, each with a fix. */
 function Faults(props: StripProps) {
   const set = changing(props, 'theme')
   return (

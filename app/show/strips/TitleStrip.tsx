@@ -6,7 +6,6 @@ import { changing, type StripProps } from './stripProps'
 
 const field = 'input w-full border-edge text-[15px] text-ink'
 
-/** All that stands above the reviews. */
 export function TitleStrip(props: StripProps) {
   const { draft, change } = props
   const { heading } = draft

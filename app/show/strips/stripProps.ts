@@ -5,12 +5,11 @@ export interface StripProps {
   draft: Configuration
   view: EditorView
   change: (changed: Configuration) => void
-  /** Opens another part's choices. */
   setOpen: (part: OpenPart | null) => void
 }
 import type { OpenPart } from '../Sentence'
 
-/** Changes one of the groups of a configuration. */
+/** Changes one group of a configuration. */
 export function changing<G extends 'selection' | 'layout' | 'parts' | 'heading' | 'theme' | 'placement'>(
   { draft, change }: Pick<StripProps, 'draft' | 'change'>,
   group: G,

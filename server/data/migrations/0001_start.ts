@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
 
 /**
- * Integer keys inside, random public ids outside; everything but shops, members and sessions carries its shop. Time
- * is UTC ISO-8601 text, ratings are hundredths of five.
+ * Keys are integers inside and random ids in public. All tables but shop, member and session have a shop id.
+ * Times are ISO 8601 text in UTC; ratings are hundredths of five.
  */
 const tables = [
   `CREATE TABLE shop (
@@ -243,7 +243,7 @@ const tables = [
   `CREATE INDEX job_by_due ON job (due_at)`,
 ]
 
-/** Product 0 and rating 0 stand for none, so that a key can hold them. */
+/** Product 0 and rating 0 mean none, because a key can't contain null. */
 const counters = [
   `CREATE TABLE review_count (
     shop_id INTEGER NOT NULL REFERENCES shop(id),

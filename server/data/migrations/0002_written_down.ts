@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Reviews that the shop wrote down for a customer: what belongs to them, and that they count in no average. */
+/** Reviews that the shop adds for a customer don't count in averages. */
 const columns = [
   `ALTER TABLE review ADD COLUMN counted INTEGER NOT NULL DEFAULT 1`,
   `ALTER TABLE review ADD COLUMN note TEXT NOT NULL DEFAULT ''`,
@@ -11,7 +11,7 @@ const columns = [
   `ALTER TABLE review_version ADD COLUMN relationship TEXT NOT NULL DEFAULT ''`,
 ]
 
-/** The counters once more, with whether a review counts in averages among their keys. */
+/** The counters get `counted` as part of their key. */
 const counters = [
   `DROP TRIGGER review_counted`,
   `DROP TRIGGER review_recounted`,

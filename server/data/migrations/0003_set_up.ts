@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** What is known of a shop from its site and from its owner. */
+/** The shop's site and what was read from it. */
 const columns = [
   `ALTER TABLE shop ADD COLUMN site_url TEXT NOT NULL DEFAULT ''`,
   `ALTER TABLE shop ADD COLUMN description TEXT NOT NULL DEFAULT ''`,

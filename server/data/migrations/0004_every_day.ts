@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** What deciding every day needs: replies, reasons, tags, saved views, search, and keys and counters for every filter. */
+/** Replies, reasons, tags, saved filters, search, and keys and counters for each filter. */
 const tables = [
   `CREATE TABLE reply (
     id INTEGER PRIMARY KEY,
@@ -41,8 +41,8 @@ const tables = [
 ]
 
 /**
- * Product 0 and rating 0 stand for none; a rating of four and a half is found, and stands, among the fives. A reply is
- * owed to a low rating that has none.
+ * Product 0 and rating 0 mean none. A rating of 4.5 is found among the fives. A low rating without a reply
+ * needs one.
  */
 const columns = [
   `ALTER TABLE review ADD COLUMN language TEXT NOT NULL DEFAULT ''`,
@@ -61,7 +61,7 @@ const columns = [
   `CREATE INDEX decision_by_batch ON decision (batch) WHERE batch IS NOT NULL`,
 ]
 
-/** One for each single filter of a lane, and one for each order that is not that of arrival. */
+/** An index for each filter of a lane and for each sort order. */
 const indexes = [
   `DROP INDEX review_by_lane_rating`,
   ...['rated', 'about', 'source', 'language', 'verified', 'worded', 'owed', 'score', 'received_at'].map(
@@ -119,8 +119,8 @@ function count(row: 'old' | 'new', by: number): string {
 }
 
 /**
- * The words that are searched. Shop and lane are words of their own there, so that a search visits nothing but
- * what it may answer. The text itself lies with the versions.
+ * The full-text index. Shop and lane are terms in it, so a search reads only their entries. The text is
+ * stored with the versions.
  */
 const search = [
   `CREATE VIRTUAL TABLE review_text USING fts5(

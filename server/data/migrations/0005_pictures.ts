@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Pictures lie in files named by their content; rows say whose they are. */
+/** Files are named by their content. Rows say whose they are. */
 const statements = [
   `CREATE TABLE media (
     id INTEGER PRIMARY KEY,

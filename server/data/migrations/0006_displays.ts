@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
 
 /**
- * Displays: as many as wanted, each with a page of its own at an address of its owner's choice, taken off without being
- * lost, told where it was seen, and marked as stale by itself so that one piece of work renders many again.
+ * Displays have an address of their own, can be removed and restored, know where they were seen, and are
+ * marked as stale one by one.
  */
 const statements = [
   `ALTER TABLE display ADD COLUMN stale INTEGER NOT NULL DEFAULT 0`,

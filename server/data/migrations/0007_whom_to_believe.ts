@@ -2,14 +2,14 @@ import type { Knex } from 'knex'
 import { emailKeyOf } from '../../../core/proof/emailKey'
 
 /**
- * Whom to believe: who may write, email addresses confirmed by their owners, emails that go out, links with a single purpose,
- * orders found by email address, and what weighing an arrival remembers of those before it.
+ * Who may write, confirmed email addresses, outgoing emails, links for one purpose, orders found by email
+ * address, and what spam detection remembers.
  */
 const statements = [
-  // Forms that are in use go on as they were; new ones start with a confirmed email address.
+  // Existing forms stay as they are; new ones ask for a confirmed email address.
   `ALTER TABLE form ADD COLUMN writers TEXT NOT NULL DEFAULT 'anyone' CHECK (writers IN ('anyone', 'confirmed', 'buyers'))`,
   `ALTER TABLE review ADD COLUMN confirmed_at TEXT`,
-  // Held back for nothing but an open confirmation: nobody needs to look at it.
+  // Held back only because the address is not confirmed: nobody needs to look at it.
   `ALTER TABLE review ADD COLUMN unconfirmed INTEGER NOT NULL DEFAULT 0`,
   `ALTER TABLE review ADD COLUMN ip TEXT NOT NULL DEFAULT ''`,
   `ALTER TABLE review ADD COLUMN fill_seconds REAL`,

@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
 
 /**
- * Photos of reviews. They belong to a version, so that a change can leave one out while the version before it still
- * shows it. What came with a form that is not sent yet waits apart.
+ * Photos belong to a version, so a change can leave one out while the published version still shows it.
+ * Photos of unsent forms are stored apart.
  */
 const statements = [
   `CREATE TABLE photo (

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Reviews that came as one: near-copies of each other, and members of a sudden crowd. */
+/** Groups of near-copies and of bursts. */
 const statements = [
   `CREATE TABLE review_group (
     id INTEGER PRIMARY KEY,

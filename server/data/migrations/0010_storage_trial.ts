@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Where `/healthz` tries whether something can be stored. It is empty whenever nobody looks. */
+/** `/healthz` writes here to test the storage. The table is empty otherwise. */
 export async function up(db: Knex): Promise<void> {
   await db.raw('CREATE TABLE storage_trial (id INTEGER PRIMARY KEY, bytes BLOB NOT NULL)')
 }

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** What was found by reading a growing table from end to end is found by an index, and counted where it is kept. */
+/** Indexes instead of table scans. */
 const statements = [
   `CREATE INDEX mail_by_review ON mail (review_id)`,
   `CREATE INDEX mail_troubled ON mail (shop_id, id) WHERE error IS NOT NULL AND state <> 'sent'`,
@@ -26,7 +26,7 @@ const statements = [
   `CREATE INDEX product_by_lower_sku ON product (shop_id, lower(sku))`,
   `CREATE INDEX product_by_title ON product (shop_id, title)`,
 
-  // Lines of an order whose number stands twice go to the first of them.
+  // Lines of a duplicate order number belong to the first order.
   `CREATE TEMP TABLE doubled AS SELECT purchase.id AS id, (
       SELECT min(id) FROM purchase AS first
       WHERE first.shop_id = purchase.shop_id AND first.number_key = purchase.number_key

@@ -1,6 +1,5 @@
 import type { Knex } from 'knex'
 
-/** Jobs have a state, progress, an end when they fail, an interval where they recur, and need no shop. */
 const statements = [
   `ALTER TABLE job RENAME TO job_before`,
   `DROP INDEX job_by_due`,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** What detection remembers of an arrival's words, so that a restart reads it instead of taking every text apart again. */
+/** Stored fingerprints, so that a restart doesn't compute them again. */
 const statements = [
   `CREATE TABLE fingerprint (
     review_id INTEGER PRIMARY KEY REFERENCES review(id),

@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
 
-/** The languages in which a shop writes to its customers, and the one in which a review was written and is answered. */
+/** The languages for customers, and the language of each review's customer. */
 const statements = [
   `ALTER TABLE shop ADD COLUMN customer_languages TEXT NOT NULL DEFAULT '["en","de","fr","es","it"]'`,
   `ALTER TABLE review ADD COLUMN customer_language TEXT`,
-  // A heading that nobody chose is left to the catalogue, which has it in each language.
+  // An unchanged heading comes from the catalogue, in each language.
   `UPDATE form SET heading = '' WHERE heading = 'How has it been?'`,
 ]
 

@@ -22,18 +22,18 @@ const renamed: [table: string, from: string, to: string][] = [
 const columns = `id, shop_id, review_id, method, purchase_line_id, created_at, member_id, revoked_at, reason,
   revoked_by, revoked_reason`
 
-/** Names that engineers know. SQLite renames columns in triggers, indexes and generated columns too. */
+/** SQLite renames columns in triggers, indexes and generated columns too. */
 const statements = [
   ...renamed.map(([table, from, to]) => `ALTER TABLE ${table} RENAME COLUMN ${from} TO ${to}`),
   `ALTER TABLE staged_photo RENAME TO pending_photo`,
-  // Statements name these indexes.
+  // Queries name these indexes.
   ...['rated', 'about', 'worded', 'owed'].map((column) => `DROP INDEX review_by_lane_${column}`),
   ...['rating_stars', 'product_key', 'has_text', 'needs_reply'].map(
     (column) => `CREATE INDEX review_by_lane_${column} ON review (shop_id, state, ${column}, id)`,
   ),
   `UPDATE mail SET kind = 'notification' WHERE kind = 'told'`,
   `UPDATE saved_view SET query = replace(query, 'owed=', 'needsReply=')`,
-  // A CHECK cannot be altered.
+  // SQLite can't alter a CHECK.
   `CREATE TABLE verification_renamed (
     id INTEGER PRIMARY KEY,
     shop_id INTEGER NOT NULL REFERENCES shop(id),

@@ -38,7 +38,7 @@ const all: Named[] = [
   { name: '0015_standard_terms', migration: standardTerms },
 ]
 
-/** All migrations, named here one by one so that every way of running finds the same. */
+/** Listed here, so that the source, the build and the tests find the same migrations. */
 export const migrationSource: Knex.MigrationSource<Named> = {
   getMigrations: async () => all,
   getMigrationName: ({ name }) => name,
