@@ -53,8 +53,10 @@ export function startMailbox(port: number, failed: (message: string) => void) {
       )
     },
   })
-  server.on('error', ({ message }) => failed(message))
-  server.listen(port)
+  let listening = false
+  // Later errors are about single connections, such as that of an application that was killed.
+  server.on('error', ({ message }) => listening || failed(message))
+  server.listen(port, () => (listening = true))
   return { letters, stop: () => new Promise<void>((resolve) => server.close(resolve)) }
 }
 
