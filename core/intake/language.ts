@@ -12,13 +12,13 @@ const known: Record<string, string> = {
   swe: 'sv',
 }
 
-/** Shorter texts than this, in UTF-16 units, are too little to tell by. */
+/** The minimum length in UTF-16 units. */
 const ENOUGH = 40
 
-/** How far the second best guess must lie behind, on franc's scale from 0 to 1; nearer ones are a guess. */
+/** The minimum distance to the second best guess, on franc's scale from 0 to 1. */
 const CLEAR_BY = 0.08
 
-/** The language of a text as a BCP 47 tag, or null when it is too short or unclear. */
+/** The language of a text as a BCP 47 tag; null if it is too short or unclear. */
 export function languageOf(text: string): string | null {
   if (text.trim().length < ENOUGH) return null
   const [best, second] = francAll(text, { only: Object.keys(known) })

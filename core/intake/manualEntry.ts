@@ -17,7 +17,7 @@ const address = text(500).refine(
   },
 )
 
-/** What the owner writes down for a customer. Only rating or words are essential. */
+/** A review that the owner adds. It needs a rating or some text. */
 export function manualEntrySchema(productSkus: string[], today: string) {
   return z
     .object({

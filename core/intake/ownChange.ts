@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { submissionSchema } from './submission'
 
-/** What a customer can change of her own review. */
+/** What a customer can change in her own review. */
 export const ownChangeSchema = submissionSchema([]).pick({
   rating: true,
   title: true,
@@ -9,7 +9,6 @@ export const ownChangeSchema = submissionSchema([]).pick({
   author_name: true,
   media: true,
 })
-/** What comes with her act. */
 export const ownChangeFieldNames = ['act', ...Object.keys(ownChangeSchema.shape)]
 
 export type OwnChange = z.infer<typeof ownChangeSchema>

@@ -3,11 +3,11 @@ import { messageCode } from '../messages/code'
 
 export const MOST_PHOTOS = 4
 export const MOST_PHOTO_BYTES = 25_000_000
-/** A phone's 48 are welcome, a bomb is not. */
+/** More than the 48 megapixels of a phone, far less than a decompression bomb. */
 export const MOST_PHOTO_PIXELS = 60_000_000
 export const ALT_LIMIT = 200
 
-/** Why a file can't be one of a review's photos. */
+/** Why a file is refused as a photo. */
 export const photoRefusals = [
   'empty',
   'large',
@@ -20,13 +20,13 @@ export const photoRefusals = [
 ] as const
 export type PhotoRefusal = (typeof photoRefusals)[number]
 
-/** A photo that a form refers to by the key it was uploaded under, with what its writer says it shows. */
+/** A photo by the key of its upload, with a description. */
 export interface PhotoRef {
   key: string
   alt: string
 }
 
-/** The field `media`: each a key, with a space and the words for those who can't see it behind it where there are any. */
+/** The field `media`: a key, optionally followed by a space and a description. */
 export const photoRefs = z
   .array(
     z
@@ -43,10 +43,10 @@ function readRef(ref: string): PhotoRef {
   return { key: key!, alt: alt.join(' ').trim() }
 }
 
-/** The other way round. */
+/** The inverse. */
 export const writeRef = ({ key, alt }: PhotoRef): string => `${key} ${alt.replace(/\s+/g, ' ')}`.trim()
 
-/** Why a file can't be taken, as a message code. */
+/** The message code of a refusal. */
 export function refusalCode(refusal: PhotoRefusal): string {
   return messageCode(`photo.refused.${refusal}`, {
     megabytes: MOST_PHOTO_BYTES / 1_000_000,

@@ -8,10 +8,10 @@ export const BODY_LIMIT = 3000
 export const NAME_LIMIT = 120
 const ORDER_NUMBER_LIMIT = 60
 
-/** The field that people never see; whoever fills it in is a script. */
+/** The hidden field; only scripts fill it in. */
 export const TRAP_FIELD = 'website'
 
-/** Browsers send line ends as CRLF whatever was typed; the count beside the field knows one. */
+/** Browsers send line breaks as CRLF; the counter beside the field counts one character. */
 const typedText = z.string().transform((text) => text.replace(/\r\n?/g, '\n'))
 
 const filled = (missing: string, limit: number) =>
@@ -28,7 +28,7 @@ const optional = (limit: number) =>
     .optional()
     .transform((text) => text ?? '')
 
-/** What a form takes, by the field names used everywhere. Products are given by SKU. */
+/** The fields of a form under their public names. Products are given by SKU. */
 export function submissionSchema(productSkus: string[]) {
   return z.object({
     rating: z
@@ -59,13 +59,13 @@ export function submissionSchema(productSkus: string[]) {
   })
 }
 
-/** Every name that a form's page or a program may send. */
+/** The names of all fields. */
 export const submissionFieldNames = Object.keys(submissionSchema([]).shape)
 
 export type Submission = z.infer<ReturnType<typeof submissionSchema>>
 export type SubmissionErrors = Record<string, string[]>
 
-/** A form's fields as the JSON answer describes them. */
+/** The fields in the form's JSON. */
 export const submissionFields = [
   { name: 'rating', required: true, minimum: 1, maximum: 5 },
   { name: 'title', required: false, maxLength: TITLE_LIMIT },

@@ -1,16 +1,16 @@
-/** How much came through a form lately. */
+/** Recent submissions through a form. */
 export interface Lately {
   /** From the same network address, within an hour. */
   fromAddress: number
-  /** From everybody, within ten minutes. */
+  /** From everyone, within ten minutes. */
   toForm: number
 }
 
 export const MOST_SUSPICION = 4
 
 /**
- * How suspicious one more is, 0 to 4. A household or an office sends a few, a program many; a form that many write to
- * at once may be under attack, or on television.
+ * The suspicion against a further submission, 0 to 4. A household or an office sends a few, a program many. A
+ * form with many senders is under attack, or on television.
  */
 export function suspicionOf({ fromAddress, toForm }: Lately): number {
   const steps = [2, 5, 10, 20].filter((most) => fromAddress > most).length
@@ -18,13 +18,13 @@ export function suspicionOf({ fromAddress, toForm }: Lately): number {
   return Math.min(MOST_SUSPICION, steps + crowd)
 }
 
-/** What a browser has to compute: rounds of PBKDF2 for each try, and hex digits that a try's key has to begin with. */
+/** The computation: rounds of PBKDF2 for each try, and the hex digits with which the key has to begin. */
 export interface Work {
   rounds: number
   digits: number
 }
 
-/** Each level is about four times the one before: from a hundredth of a second to ten. */
+/** Each level takes about four times as long as the one before, from 0.01 to 10 seconds. */
 const work: Work[] = [
   { rounds: 500, digits: 1 },
   { rounds: 1000, digits: 2 },
@@ -33,20 +33,20 @@ const work: Work[] = [
   { rounds: 4000, digits: 3 },
 ]
 
-/** @param level as `suspicionOf` gives it */
+/** @param level from `suspicionOf` */
 export const workFor = (level: number): Work => work[Math.min(level, MOST_SUSPICION)]!
 
-/** The field in which a form's page sends what it computed, and what stands there where no script did. */
+/** The field for the result, and its value where no script ran. */
 export const WORK_FIELD = 'work'
 export const NO_WORK = 'none'
 
-/** At this level even those who do not come by the page have to do the work. */
+/** From this level on, programs that don't use the page need the computation too. */
 const ALL_FROM = MOST_SUSPICION
 
 /**
- * Whether a review is held back because nobody computed what was asked.
- * @param sent whether the form's page sent the field at all; a program that speaks JSON need not while all is calm
- * @param done the level of the work that was done; null for none
+ * Whether a review is held back because the computation is missing.
+ * @param sent whether the form contained the field; programs that send JSON need it only from a level on
+ * @param done the level of the finished work; null if there is none
  */
 export function lacksWork(level: number, sent: boolean, done: number | null): boolean {
   if (done !== null) return done < level - 1

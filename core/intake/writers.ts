@@ -1,6 +1,6 @@
 import { z } from 'zod'
 
-/** Who may write through a form: anyone, anyone who confirms the email address, or verified buyers. */
+/** Who can write through a form: anyone, anyone who confirms an email address, or verified buyers. */
 export const writersSchema = z.enum(['anyone', 'confirmed', 'buyers'])
 export type Writers = z.infer<typeof writersSchema>
 export const writersChoices = writersSchema.options

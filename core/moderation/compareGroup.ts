@@ -1,31 +1,31 @@
 import { litMarks } from '../formats/rating'
 import { readWords, tripleHashes } from './reading'
 
-/** A review of a group, as far as telling it from the others reads it. */
+/** The parts of a review that the comparison uses. */
 export interface GroupMember {
   publicId: string
   title: string
   body: string
-  /** Hundredths of five; null for none. */
+  /** Hundredths of five; null if there is none. */
   rating: number | null
   verified: boolean
   product: string
 }
 
-/** What sets a review apart from most of its group. */
+/** The difference from most of its group. */
 export const oddities = ['verified', 'rating', 'product', 'words'] as const
 export type Oddity = (typeof oddities)[number]
 
-/** So large a share of a group must agree before one that does not is odd. */
+/** The share of a group that has to agree before the others count as different. */
 const MOST = 2 / 3
-/** Below this share of its word triples in common with its likest, a review says something of its own. */
+/** With less common word triples than this, a review has its own content. */
 const OWN_WORDS_BELOW = 0.25
-/** A group is looked at this far; in larger ones the rest is like them. */
+/** Larger groups are compared only up to this size. */
 const LOOKED_AT = 120
 
 /**
- * Whether most of a group say the same, and those that had better be decided by themselves, with what sets each apart:
- * a verified buyer among strangers, another rating, another product, words of her own among copies.
+ * Whether most reviews of a group are equal, and which should be decided one by one, with the reason: a
+ * verified buyer among others, another rating, another product, own text among copies.
  */
 export function compareGroup(members: GroupMember[]): { odd: Map<string, Oddity[]>; sameWords: boolean } {
   const some = members.slice(0, LOOKED_AT)
@@ -49,14 +49,14 @@ export function compareGroup(members: GroupMember[]): { odd: Map<string, Oddity[
 
 const markOf = ({ rating }: GroupMember) => (rating === null ? 0 : litMarks(rating))
 
-/** What most of them have, or undefined when no value prevails. */
+/** The value of most of them; undefined if there is none. */
 function prevailing<T>(values: T[]): T | undefined {
   const counts = new Map<T, number>()
   for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
   return [...counts].find(([, count]) => count < values.length && count >= MOST * values.length)?.[0]
 }
 
-/** For each the largest share of word triples that it has in common with another (Dice's coefficient, 0 to 1). */
+/** For each review, its largest similarity to another (Dice's coefficient of word triples, 0 to 1). */
 function likest(members: GroupMember[]): number[] {
   const triples = members.map(({ title, body }) => new Set(tripleHashes(readWords({ title, body }))))
   return triples.map((own, i) => {

@@ -4,10 +4,10 @@ import type { SignalKind } from './signal'
 export const acts = ['approve', 'decline', 'spam'] as const
 export type Act = (typeof acts)[number]
 
-/** The state that an act leads to. */
+/** The state after each action. */
 export const stateAfter: Record<Act, ReviewState> = { approve: 'approved', decline: 'declined', spam: 'spam' }
 
-/** The act that most owners will want next, or none where it is decided already or must be weighed by a person. */
+/** The most likely action; null if the review is decided or a person has to choose. */
 export function likelyAct(review: {
   state: ReviewState
   score: number
@@ -16,7 +16,7 @@ export function likelyAct(review: {
 }): Act | null {
   if (review.state !== 'waiting' && review.state !== 'held') return null
   if (review.score >= HELD_FROM || review.kinds.includes('trap')) return 'spam'
-  // Approving puts somebody's number on the shop's page, declining silences a fair voice: the owner's choice alone.
+  // Approving would publish personal data and declining would silence a fair review, so the owner chooses.
   if (review.kinds.includes('personal')) return null
   if (review.kinds.includes('notoken') && !review.verified) return 'spam'
   return 'approve'

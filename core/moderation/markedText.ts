@@ -1,13 +1,13 @@
 import type { Place, Words } from './signal'
 
-/** A run of text and the numbers of the signals that mean it. */
+/** A range of text with the numbers of its signals. */
 export interface Run {
   text: string
   marks: number[]
 }
 
 /**
- * Cuts a text into runs so that every place is a run of its own, numbered by the signal it belongs to.
+ * Splits a text at the places of signals.
  * @param places each with the number of its signal, from 1
  */
 export function markedText(text: string, field: keyof Words, places: (Place & { mark: number })[]): Run[] {

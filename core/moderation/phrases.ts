@@ -13,7 +13,7 @@ import type { Place } from './signal'
  */
 
 interface Step {
-  /** Words that fit; null for a wildcard. */
+  /** The matching words; null for a wildcard. */
   words: Set<string> | null
   kind: 'words' | 'any' | 'name' | 'code'
   least: number
@@ -21,21 +21,21 @@ interface Step {
 }
 
 export interface Phrases<Label extends string = string> {
-  /** Phrases by each word that they can begin with. */
+  /** Phrases by each possible first word. */
   byFirst: Map<string, { label: Label; steps: Step[] }[]>
-  /** The tag of words that one can begin with. */
+  /** The tag of words that can begin a phrase. */
   begins: number
 }
 
 /**
- * Phrases ready to be looked for.
- * @throws Error when a phrase begins with something that is no word
+ * Phrases, prepared for searching.
+ * @throws Error if a phrase begins with a wildcard
  */
 export function phrasesOf(...written: string[]): Phrases<''> {
   return labelledPhrases({ '': written })
 }
 
-/** Several lists of phrases, to be looked for in one walk; each find says by its label which list it is of. */
+/** Several lists of phrases, searched in one pass; the label of a match names its list. */
 export function labelledPhrases<Label extends string>(lists: Record<Label, string[]>): Phrases<Label> {
   const byFirst: Phrases<Label>['byFirst'] = new Map()
   for (const [label, written] of Object.entries(lists) as [Label, string[]][])
@@ -54,7 +54,7 @@ export interface Found<Label extends string> extends Place {
   after: ReadWord | undefined
 }
 
-/** Where phrases stand in a review; two that begin at one word are both found. */
+/** The matches in a review; of two that begin at the same word both are found. */
 export function findPhrases<Label extends string>(reading: Reading, phrases: Phrases<Label>): Found<Label>[] {
   if (!hasTag(reading, phrases.begins)) return []
   const { words } = reading
@@ -88,7 +88,7 @@ function stepOf(written: string): Step {
   return { words: new Set(bare.split('/')), kind: 'words', least, most: 1 }
 }
 
-/** The words that a phrase can begin with: of its first step, and of the next ones as long as those may be missing. */
+/** The possible first words: those of the first step, and of the next ones while steps are optional. */
 function beginnings(steps: Step[], phrase: string): string[] {
   const firsts: string[] = []
   for (const { words, least } of steps) {
@@ -99,7 +99,7 @@ function beginnings(steps: Step[], phrase: string): string[] {
   return [...new Set(firsts)]
 }
 
-/** Place after the last word of the longest way to fit the steps from a word on, or -1. */
+/** The position after the longest match from a word on, or -1. */
 function endOf(reading: Reading, steps: Step[], from: number, step = 0, at = from): number {
   if (step === steps.length) return at
   const { least, most } = steps[step]!
@@ -120,7 +120,7 @@ function fits(reading: Reading, word: ReadWord, { kind, words }: Step): boolean 
   return text.length >= 3 && /^\p{Lu}/u.test(text) && !everyday.has(word.plain)
 }
 
-/** Capitalised without being a name: days, and what begins a sentence or stands in a text of capitals. */
+/** Capitalised words that aren't names: days, first words of sentences, and texts in capitals. */
 const everyday = new Set(
   readWords({
     title: '',

@@ -42,7 +42,7 @@ const alike: Record<string, string> = {
   ⅼ: 'l',
   ꞓ: 'c',
 }
-/** Figures and signs that stand in for letters. */
+/** Digits and symbols in place of letters. */
 const figures: Record<string, string> = {
   '0': 'o',
   '1': 'i',
@@ -55,33 +55,33 @@ const figures: Record<string, string> = {
   '!': 'i',
   '€': 'e',
 }
-/** Signs that take no room on the screen. */
+/** Invisible characters. */
 export const UNSEEN = /[\u00ad\u200b-\u200f\u2060-\u2064\ufeff]/gu
 
 const otherScript = /[\u0370-\u03ff\u0400-\u052f\u0251\u0261\u217c\ua793]/u
 const latin = /[a-z\u00c0-\u024f]/iu
 
-/** What a word is, by bit. */
+/** Properties of a word, as bits. */
 export const wordTags = {
-  /** It mixes scripts, or holds signs that nobody sees. */
+  /** Mixes scripts or contains invisible characters. */
   disguised: 1,
-  /** Figures or signs stand in it where letters would make a word. */
+  /** Contains digits or symbols in place of letters. */
   respelt: 2,
-  /** Letters that no word has. */
+  /** Contains no possible word. */
   gibberish: 4,
-  /** A point, spelt out. */
+  /** A dot, spelled out. */
   dot: 8,
   single: 16,
-  /** It stands in street addresses. */
+  /** Part of a street address. */
   street: 32,
 } as const
 
 export interface PlainWord {
-  /** Folded, with letters of other scripts read as what they look like where the word mixes scripts. */
+  /** Normalized; look-alike letters of other scripts are replaced if the word mixes scripts. */
   plain: string
-  /** What it says when its figures and signs are read as letters; the same as `plain` where none are. */
+  /** With digits and symbols read as letters; otherwise equal to `plain`. */
   spelt: string
-  /** `wordTags` and tags of lists together. */
+  /** `wordTags` and the tags of lists. */
   tags: number
   /** Of `plain`. */
   hash: number
@@ -89,14 +89,14 @@ export interface PlainWord {
 }
 
 const lists: Set<string>[] = []
-/** Bits below are taken by `wordTags`, and more than these do not fit beside them. */
+/** The lower bits belong to `wordTags`; no more than these fit. */
 const FIRST_LIST_BIT = 6
 const LISTS_AT_MOST = 24
 
 /**
- * A list of words that is looked for in every review, as a tag: words carry it from when they are first met on, so that
- * a review without any of them is known by one look.
- * @param words as `plain` has them
+ * A list of words as a tag, which words carry from their first use on, so that one test finds reviews without
+ * any of them.
+ * @param words in their `plain` form
  */
 export function listTag(words: Iterable<string>): number {
   if (lists.length === LISTS_AT_MOST) throw new Error('no more lists of words fit into the tags')
@@ -105,7 +105,7 @@ export function listTag(words: Iterable<string>): number {
   return 1 << (FIRST_LIST_BIT + lists.length - 1)
 }
 
-/** Keeps what was worked out for a word, since the same few thousand come again and again. */
+/** Caches the properties of words, because a few thousand words recur. */
 const known = new Map<string, PlainWord>()
 const KNOWN_AT_MOST = 40_000
 
@@ -146,7 +146,7 @@ function make(word: string): PlainWord {
   }
 }
 
-/** Shorter words with a figure in them are measures and models ("4k", "b2b"). */
+/** Shorter words with a digit are measures and models ("4k", "b2b"). */
 const SHORTEST_RESPELT = 5
 const dots = new Set(['dot', 'punkt', 'kropka', 'point', 'punto', 'ponto', 'punt'])
 
@@ -156,7 +156,10 @@ function spell(plain: string): string {
   return [...plain].map((sign) => figures[sign] ?? sign).join('')
 }
 
-/** FNV-1a, 32 bits signed (Fowler, Noll, Vo): quick, the same on every machine, and a small integer to the engine. */
+/**
+ * FNV-1a, 32 bits signed (Fowler, Noll, Vo): fast, equal on every machine, and a small integer for the
+ * engine.
+ */
 export function hashText(text: string): number {
   let hash = 0x811c9dc5
   for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193)

@@ -1,31 +1,31 @@
 import { plainWord, wordTags, type PlainWord } from './plainWord'
 import type { Place, Words } from './signal'
 
-/** A word of a review, with its place in UTF-16 units of the text as given. */
+/** A word of a review with its place in UTF-16 units of the given text. */
 export interface ReadWord extends PlainWord, Place {
-  /** A sentence or a line begins with it. */
+  /** Whether a sentence or a line begins with it. */
   opens: boolean
 }
 
-/** A review's words taken apart once, for all signals that read them. */
+/** The words of a review, split once for all signals. */
 export interface Reading extends Words {
   words: ReadWord[]
-  /** All tags of its words together. */
+  /** The tags of all its words. */
   tags: number
-  /** Signs that tell cheaply what cannot be there, `seenSigns` together. */
+  /** Characteristics of the text (`seenSigns`), which exclude signals cheaply. */
   signs: number
   figures: number
 }
 
-/** What a text has in it, by bit. */
+/** Characteristics of a text, as bits. */
 export const seenSigns = {
-  /** A point between two signs that are neither spaces nor figures: "shop.example". */
+  /** A dot between two characters that are neither spaces nor digits: "shop.example". */
   joint: 1,
-  /** A point or comma where an address could have been parted: " . ", ". com", ",com". */
+  /** A dot or comma that can split an address: " . ", ". com", ",com". */
   parted: 2,
-  /** A colon before a stroke, as in "https://". */
+  /** A colon before a slash, as in "https://". */
   scheme: 32,
-  /** Four letters in a row that stand alone. */
+  /** Four single letters in a row. */
   lettered: 64,
   bracket: 4,
   at: 8,
@@ -41,12 +41,12 @@ export function readWords({ title, body }: Words): Reading {
 
 export const placeOf = ({ field, start, end }: Place): Place => ({ field, start, end })
 
-/** Whether a review has any of some tags among its words. */
+/** Whether a review contains a word with one of these tags. */
 export const hasTag = ({ tags }: Reading, tag: number): boolean => (tags & tag) !== 0
 
 /**
- * A word is a run of letters and figures with what holds it together; where no spaces part words, each sign is one.
- * Signs that stand in for letters count inside a word, and ones that nobody sees everywhere.
+ * Splits a text into words: letters, digits and what joins them. In scripts without spaces each character is
+ * a word. Characters in place of letters count within a word, invisible ones everywhere.
  */
 function readField(reading: Reading, text: string, field: Place['field']): void {
   let opens = true
@@ -103,7 +103,7 @@ const COLON = 58
 const SPACE = 32
 const STROKE = 47
 
-/** Notes a sign between words; answers whether a sentence or line ends with it. */
+/** Records a character between words; returns whether a sentence or line ends there. */
 function between(reading: Reading, text: string, at: number, kind: number): boolean {
   if ((kind & MARK) === 0) return false
   const unit = text.charCodeAt(at)
@@ -135,7 +135,7 @@ const [LETTER, FIGURE, INSIDE, STAND_IN, ALONE, MARK, BRACKET, UNSEEN, WIDE] = [
 ]
 const KNOWN = 512
 
-/** Kinds of signs by UTF-16 unit, found out once each. */
+/** The kind of each UTF-16 unit, computed once. */
 const kinds = new Uint16Array(1 << 16)
 
 function kindAt(text: string, at: number): number {
@@ -155,7 +155,7 @@ function kindOf(sign: string): number {
   return /[.,:;?\n]/u.test(sign) ? MARK : 0
 }
 
-/** Hashes of every three words in a row, each once, in rising order. */
+/** Hashes of all word triples, unique and ascending. */
 export function tripleHashes({ words }: Pick<Reading, 'words'>): Int32Array {
   if (words.length < 3) return new Int32Array(0)
   const hashes = new Int32Array(words.length - 2)

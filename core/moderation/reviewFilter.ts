@@ -5,13 +5,13 @@ import { reviewStates } from './rules'
 export const reviewSorts = ['newest', 'oldest', 'lowest', 'highest', 'suspicious'] as const
 export type ReviewSort = (typeof reviewSorts)[number]
 
-/** Stands for reviews of the shop as a whole, where a product's SKU could stand. */
+/** Stands for the shop in general in place of a SKU. */
 export const WHOLE_SHOP = '-'
 
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/)
 const yesNo = z.enum(['yes', 'no'])
 
-/** The filter sentence of the queue. What is absent narrows nothing; a rating is 1 to 5, 0 for none. */
+/** The filter of the queue. Missing parts filter nothing; a rating is 1 to 5, or 0 for none. */
 export const reviewFilterSchema = z.object({
   lane: z.enum(reviewStates).optional().catch(undefined),
   rating: z.coerce.number().int().min(0).max(5).optional().catch(undefined),
@@ -34,7 +34,7 @@ export const reviewFilterSchema = z.object({
 export type ReviewFilter = z.infer<typeof reviewFilterSchema>
 export type FilterPart = Exclude<keyof ReviewFilter, 'lane'>
 
-/** The parts that narrow a lane, in the order they are said. */
+/** The parts of a filter, in the order of the sentence. */
 export const filterParts = [
   'rating',
   'product',
@@ -49,7 +49,6 @@ export const filterParts = [
   'q',
 ] as const satisfies FilterPart[]
 
-/** Whether anything narrows the lane. */
 export function isNarrowed(filter: ReviewFilter): boolean {
   return filterParts.some((part) => filter[part] !== undefined)
 }

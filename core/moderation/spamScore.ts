@@ -1,6 +1,6 @@
 import type { Signal } from './signal'
 
-/** The spam score, 0 to 100: the sum of the points, cut at both ends. */
+/** The spam score: the sum of the points, limited to 0 to 100. */
 export function spamScore(signals: Pick<Signal, 'points'>[]): number {
   return Math.min(
     100,

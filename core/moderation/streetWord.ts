@@ -6,6 +6,6 @@ const streetWords = new Set(
 const streetEnding = /(?:stra(?:ss|ß)e|str|weg|gasse|allee|platz|straat|laan|plein|gracht|kade|gatan|vagen)$/
 /** A postcode, such as "AB1 2CD", needs no street. */
 const postcodePart = /^\d[a-z]{2}$/
-/** Whether a word is one that street addresses have: "Lane", "Lindenstraße", or the second half of a postcode. */
+/** Whether a word is typical of street addresses: "Lane", "Lindenstraße", or the second half of a postcode. */
 export const isStreetWord = (plain: string): boolean =>
   streetWords.has(plain) || streetEnding.test(plain) || postcodePart.test(plain)

@@ -7,7 +7,7 @@ const said = String.raw`(?:called|rang|phoned|wrote|writes|said|says|told\s+(?:m
 const contact = String.raw`(?:phone\s+)?(?:feedback|review|testimonial|comment|quote|praise|call|phone|note|(?:post)?card|letter|mail|e-?mail|message|text|chat|anruf|karte|brief|nachricht|appel|carte|lettre|llamada|tarjeta|carta|telefon|kartka|list|telefonata|biglietto|lettera|telefoontje|kaart|brief)`
 const preposition = String.raw`(?:from|with|by|of|von|mit|de|d['’]|avec|con|od|da|van|met)`
 
-/** A name, and at most a role, a place or a company after it. */
+/** A name, optionally with a role, place or company after it. */
 export function isNameAndLittle(text: string): boolean {
   const name = firstPart(text)
   const little = text.slice(name.length)
@@ -16,7 +16,7 @@ export function isNameAndLittle(text: string): boolean {
   )
 }
 
-/** A stretch without its rating and date, bared of what parts them. */
+/** Text without its rating, date and separators. */
 export function bareOf(text: string): string {
   const rating = findRating(text)
   const noRating = rating ? text.slice(0, rating.start) + ' ' + text.slice(rating.end) : text
@@ -29,7 +29,7 @@ export function bareOf(text: string): string {
 
 const bareContact = new RegExp(`^(?:a\\s+)?${contact}(?:\\s+(?:note|call))?$`, 'iu')
 
-/** The name in a lead-in, '' when it carries rating or date alone, null when it is no lead-in. */
+/** The name in an introduction; '' if it contains only a rating or date; null if it is no introduction. */
 export function leadName(text: string): string | null {
   if (text === '' || bareContact.test(text)) return ''
   const spoken = new RegExp(
@@ -46,15 +46,15 @@ export function leadName(text: string): string | null {
 
 const nobody = /^(?:anonym(?:ous|e|o|us)?|anónim[oa]|unknown|unbekannt|no\s+name|a\s+(?:customer|guest))$/iu
 
-/** The name that closes the words, '' when rating or date stand there alone, null when it is neither. */
+/** The name after the review; '' if it contains only a rating or date; null if it is none of these. */
 export function tailName(text: string): string | null {
   if (text === '' || nobody.test(text)) return ''
   return isNameAndLittle(text) ? firstPart(text) : null
 }
 
-/** Where a lead-in ends: after a colon, or after a dash that follows a name or a rating. */
+/** An introduction ends after a colon, or after a dash that follows a name or rating. */
 export function leadEnd(text: string): number | null {
-  // What is quoted is what was said, not who says it.
+  // Quoted text is the review, not the name.
   if (/^\s*["“„«‚‘]/u.test(text)) return null
   const colon = /^(.{1,90}?):(?!\/\/|\d)\s*/u.exec(text)
   if (colon && leadName(bareOf(colon[1]!)) !== null) return colon[0].length
@@ -72,10 +72,10 @@ export function leadEnd(text: string): number | null {
 }
 
 const MAX_TAIL_LENGTH = 90
-/** Of what stands between the words and the attribution. */
+/** Characters between the review and the name after it. */
 const MAX_PARTING_LENGTH = 30
 
-/** Where a closing attribution begins: at a dash, or at a bracket, followed by name, rating or date to the end. */
+/** The beginning of a closing name: a dash or a bracket, followed by a name, rating or date up to the end. */
 export function tailStart(text: string): number | null {
   const from = Math.max(0, text.length - MAX_TAIL_LENGTH - MAX_PARTING_LENGTH)
   for (const match of [
@@ -86,13 +86,13 @@ export function tailStart(text: string): number | null {
       ),
   ].reverse()) {
     const at = from + match.index
-    // An opening quotation mark is no end of the words.
+    // An opening quotation mark doesn't end the review.
     if (at < 3) continue
     const about = text.slice(at + match[0].length)
     if (!about || about.length > MAX_TAIL_LENGTH) continue
     const name = tailName(bareOf(about))
     const rated = findRating(about) !== null || findDate(about) !== null
-    // Behind a mere full stop a name alone may be the next sentence's first word.
+    // After a full stop, a name alone can be the first word of the next sentence.
     const parted = match[0].trim() !== '' || !/[.!?…]$/u.test(text.slice(0, at))
     if (name !== null && (name !== '' ? parted || rated : rated && parted)) return at
   }

@@ -1,7 +1,7 @@
 import { findDate } from './date'
 import { partOf, type Line } from './lines'
 
-/** What one person said in a pasted chat. */
+/** A message of one person in a pasted chat. */
 export interface ChatTurn {
   who: Line
   date: { iso: string; start: number; end: number } | null
@@ -20,7 +20,7 @@ const stamps = [
   new RegExp(String.raw`^${who},?\s+(?<stamp>\d{1,2}:\d{2}(?:\s*[AP]M)?)\s*:?\s*$`, 'u'),
 ]
 
-/** Reads a chat into its turns; null when the lines are none. */
+/** Splits a chat into messages; null if it is no chat. */
 export function readChat(lines: Line[]): ChatTurn[] | null {
   const turns: ChatTurn[] = []
   let before = 0
@@ -48,7 +48,7 @@ export function readChat(lines: Line[]): ChatTurn[] | null {
   return turns.length >= 1 && before <= 1 ? turns : null
 }
 
-/** The turns of the one who is not the shop: of those not named as its own, whoever said the most. */
+/** The messages of the customer: of all names that aren't the shop's, the one with the most text. */
 export function customersTurns(turns: ChatTurn[], ownNames: string[]): ChatTurn[] {
   const own = new Set(ownNames.map((name) => name.toLowerCase()))
   const said = new Map<string, number>()

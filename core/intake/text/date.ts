@@ -21,7 +21,7 @@ const time = String.raw`(?:[\s,T]+(?:at\s|um\s|à\s|a\slas\s|o\s)?(\d{1,2})[:.h]
 
 interface Shape {
   pattern: RegExp
-  /** Positions of year, month and day among the groups; the time's groups follow. */
+  /** Positions of year, month and day among the groups; those of the time follow. */
   order: [number, number, number]
 }
 
@@ -52,8 +52,8 @@ const shapes: Shape[] = [
 ]
 
 /**
- * The first date in a text and where it stands, as ISO date, with the time where one is given. Day comes before month
- * unless that makes no date.
+ * The first date in a text with its place, as an ISO date, with the time if given. The day comes before the
+ * month if both orders are possible.
  */
 export function findDate(text: string): (Found & { iso: string }) | null {
   const all = shapes.flatMap(({ pattern, order }) =>

@@ -1,4 +1,4 @@
-/** A stretch of the pasted text, in UTF-16 units; `end` is exclusive. */
+/** A range of the pasted text in UTF-16 units; `end` is exclusive. */
 export interface Found {
   start: number
   end: number

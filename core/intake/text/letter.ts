@@ -1,7 +1,7 @@
 import { isBlank, partOf, trimBlank, type Line } from './lines'
 import { looksLikeName } from './personLike'
 
-/** What remains of a letter without greeting, quoted thread and signature, and who signed it. */
+/** A letter without greeting, quoted thread and signature, and its signer. */
 export interface Letter {
   words: Line[]
   signedBy: Line | null
@@ -28,7 +28,7 @@ const sentFrom =
   /^(?:sent\s+from|get\s+\p{L}+\s+for|von\s+meinem|gesendet\s+von|envoyé\s+d|enviado\s+desde|wysłano\s+z|inviato\s+da|verzonden\s+vanaf)\b/iu
 const dashName = /^\s*[-–—~]{1,2}\s*(?<name>\p{Lu}.*)$/u
 
-/** Takes greeting, quoted thread and signature off the lines of an email or letter. */
+/** Removes greeting, quoted thread and signature from an email or letter. */
 export function openLetter(lines: Line[]): Letter {
   const own = withoutGreeting(trimBlank(withoutThread(lines)))
   return withoutSignature(own)
@@ -48,7 +48,7 @@ function withoutThread(lines: Line[]): Line[] {
   const own = starts < 0 ? lines : lines.slice(0, starts)
   const isQuote = (line: Line) => line.text.trimStart().startsWith('>')
   const length = (of: Line[]) => of.reduce((sum, { text }) => sum + text.trim().length, 0)
-  // Somebody who passes a quotation on says less than it does.
+  // A person who forwards a quotation writes less than the quotation.
   if (starts < 0 && length(own.filter(isQuote)) > length(own) / 2)
     return own
       .map((line) => (isQuote(line) ? partOf(line, line.text.indexOf('>') + 1) : line))
@@ -125,20 +125,23 @@ const inlineClosing = new RegExp(
   'iu',
 )
 
-/** A name of two or more words behind the last sentence. */
+/** A name of two or more words after the last sentence. */
 const spokenName = /[.!?…]\s+(?<name>\p{Lu}[\p{L}'’-]+(?:\s+\p{L}[\p{L}'’.-]*){1,3})\s*$/u
 
 const isShort = ({ text }: Line) =>
   text.trim().length <= 60 && !/[.!?…]["”]?\s*$/u.test(text.trim().replace(/\b\p{Lu}\.$/u, ''))
 
-/** Where a first paragraph ends that is a name and a few short lines about it, above what is said; 0 for none. */
+/** The end of a first paragraph that consists of a name and short lines about it; 0 if there is none. */
 function headBlock(lines: Line[]): number {
   const end = lines.findIndex(isBlank)
   if (end < 1 || end > 3) return 0
   return looksLikeName(firstPart(lines[0]!.text)) && lines.slice(0, end).every(isShort) ? end : 0
 }
 
-/** Where a last paragraph of a few short lines begins that opens with a name, or carries one and nothing said; 0 for none. */
+/**
+ * The start of a last paragraph of short lines that begins with a name or contains only one; 0 if there is
+ * none.
+ */
 function signatureBlock(lines: Line[]): number {
   const start = lines.findLastIndex(isBlank) + 1
   const block = lines.slice(start)
@@ -148,12 +151,12 @@ function signatureBlock(lines: Line[]): number {
   return block.length === 1 && nameIn(block[0]!) && /^\p{Lu}/u.test(block[0]!.text.trim()) ? start : 0
 }
 
-/** A name up to what follows it: a role, a place, a company. */
+/** The name before a role, place or company. */
 export function firstPart(text: string): string {
   return text.split(/\s*(?:,|\(|\||·|\/|\s[-–—]\s)/u)[0]!.trim()
 }
 
-/** The name that a signature's line carries, at its place. */
+/** The name in a line of a signature, with its place. */
 function nameIn(line: Line): Line | null {
   for (let from = 0; from < line.text.length; from++) {
     if (from > 0 && !/[\s,.!~–—-]/u.test(line.text[from - 1]!)) continue

@@ -1,11 +1,11 @@
 import type { Found } from './found'
 
-/** A line of the pasted text and where it stands there. */
+/** A line of the pasted text with its place. */
 export interface Line extends Found {
   text: string
 }
 
-/** A gap this long parts a line like its end does; many patterns would try each of its spaces. */
+/** A gap of this length splits a line, because many patterns would try each of its spaces. */
 const lineEnd = /\r?\n|[^\S\n]{100,}/g
 
 export function linesOf(text: string): Line[] {
@@ -18,7 +18,7 @@ export function linesOf(text: string): Line[] {
   return [...lines, { text: text.slice(start), start, end: text.length }]
 }
 
-/** A part of a line, without the spaces around it. */
+/** A part of a line, trimmed. */
 export function partOf(line: Line, from: number, to = line.text.length): Line {
   const inner = line.text.slice(from, to)
   const start = line.start + from + (inner.length - inner.trimStart().length)
@@ -28,7 +28,7 @@ export function partOf(line: Line, from: number, to = line.text.length): Line {
 
 export const isBlank = (line: Line) => line.text.trim() === ''
 
-/** Without the blank lines at both ends. */
+/** Without blank lines at both ends. */
 export function trimBlank(lines: Line[]): Line[] {
   const first = lines.findIndex((line) => !isBlank(line))
   if (first < 0) return []

@@ -1,7 +1,7 @@
 import { partOf, type Line } from './lines'
 import { findDate } from './date'
 
-/** What the head of a pasted email says. */
+/** The header of a pasted email. */
 export interface MailHead {
   from: { name: Line | null; email: string | null }
   date: { iso: string; start: number; end: number } | null
@@ -20,7 +20,7 @@ const headers: [keyof Omit<MailHead, 'body'> | 'other', RegExp][] = [
   ],
 ]
 
-/** Reads the head of a pasted email, in eight languages; null when the text does not begin with one. */
+/** Reads an email's header in eight languages; null if the text doesn't begin with one. */
 export function readMailHead(lines: Line[]): MailHead | null {
   const first = lines.findIndex((line) => line.text.trim() !== '')
   if (first < 0) return null
@@ -44,7 +44,7 @@ export function readMailHead(lines: Line[]): MailHead | null {
   return { ...head, body: lines.slice(i) }
 }
 
-/** "Anna Berg <anna@berg.example>", in any of its usual spellings. */
+/** "Anna Berg <anna@berg.example>", in the usual spellings. */
 function sender(value: Line): MailHead['from'] {
   const email = /[\p{L}\p{N}._%+-]+@[\p{L}\p{N}.-]+\.\p{L}{2,}/u.exec(value.text)?.[0] ?? null
   const shown = value.text

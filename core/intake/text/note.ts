@@ -6,13 +6,13 @@ import { isBlank, partOf, trimBlank, type Line } from './lines'
 import { looksLikeName } from './personLike'
 import { findRating, type GivenRating } from './rating'
 
-/** What a note about one review says: who, how many marks, when, and the words alone. */
+/** The name, rating, date and text of a note about one review. */
 export interface Note {
   name: Line | null
   rating: (Found & { rating: GivenRating }) | null
   date: (Found & { iso: string }) | null
   words: Line[]
-  /** Whether the words stood in quotation marks. */
+  /** Whether the text was quoted. */
   quoted: boolean
 }
 
@@ -36,7 +36,7 @@ const labels: ['name' | 'date' | 'rating' | 'words' | 'other', RegExp][] = [
   ],
 ]
 
-/** "2 weeks ago": a date that nobody can tell from the text alone. */
+/** "2 weeks ago": the date is unknown. */
 const agoLine =
   /^\s*(?:(?:about\s+)?(?:\d+|an?|one|two|three)\s+(?:hours?|days?|weeks?|months?|years?)\s+ago|vor\s+\S+\s+\p{L}+|hace\s+\S+\s+\p{L}+|il\s+y\s+a\s+\S+\s+\p{L}+|\S+\s+\p{L}+\s+temu)\s*$/iu
 
@@ -46,7 +46,10 @@ const opening = '"“„«‚‘'
 const closing = '"”“»’‘'
 const quoted = new RegExp(`[${opening}]([^"“”„«»]{3,})[${closing}]`, 'u')
 
-/** Reads a note, card or one block of a list; the words keep everything that is not plainly about them. */
+/**
+ * Reads a note, a card or one block of a list. The review keeps everything that isn't clearly about its
+ * writer.
+ */
 export function readNote(lines: Line[]): Note {
   const note: Note = { name: null, rating: null, date: null, words: [], quoted: false }
   const open: Line[] = []
@@ -68,7 +71,7 @@ export function readNote(lines: Line[]): Note {
   return note
 }
 
-/** Takes name, rating and date from the edges of the words, where they are not part of a sentence. */
+/** Removes name, rating and date from the edges of the text where they aren't part of a sentence. */
 function readAround(note: Note): void {
   const whole = trimBlank(note.words)
   const start = note.words.find((line) => !isBlank(line))
@@ -84,7 +87,7 @@ function readAround(note: Note): void {
     take(note, partOf(start, behind.index + 1), bareOf(behind.groups!.name!))
     replace(note, start, partOf(start, 0, behind.index + 1))
   }
-  // "Ewa, 4/5 - ..." and "5 stars - Ewa - ..." come off piece by piece.
+  // "Ewa, 4/5 - ..." and "5 stars - Ewa - ..." are removed part by part.
   for (const edge of ['first', 'first', 'first', 'last', 'last'] as const) {
     const line =
       edge === 'first' ? note.words.find((l) => !isBlank(l)) : note.words.findLast((l) => !isBlank(l))
@@ -93,14 +96,14 @@ function readAround(note: Note): void {
   const single = note.words.filter((line) => !isBlank(line))
   if (single.length === 1) unquote(note, single[0]!)
   else unquoteAcross(note)
-  // Who stands beside a date or a rating is surer than who stands alone.
+  // A name beside a date or rating is more certain than a name alone.
   for (const line of note.words.toSorted((a, b) => Number(isDated(b)) - Number(isDated(a))))
     peelAlone(note, line)
   note.rating ??= firstRating(whole)
   note.words = trimBlank(note.words)
 }
 
-/** "On the phone today: Mr Iwu. Very happy": a name with its title, as a sentence of its own before the words. */
+/** "On the phone today: Mr Iwu. Very happy": a name with a title as a sentence before the review. */
 const titledOpening =
   /^(?:[^.!?:]{0,30}:\s*)?(?<name>(?:Mrs?|Ms|Dr|Herr|Frau|Mme|Mlle|Sra?|Pani?|Sig)\.?\s\p{Lu}[\p{L}'’-]+(?:\s\p{Lu}[\p{L}'’-]+)?)\.\s+(?=\S)/u
 
@@ -111,7 +114,7 @@ function replace(note: Note, line: Line, part: Line | null): void {
   note.words = part && part.text ? note.words.with(at, part) : note.words.toSpliced(at, 1)
 }
 
-/** A line that holds nothing but a name, a rating, a date, or some of them. */
+/** A line that contains only a name, a rating or a date. */
 function peelAlone(note: Note, line: Line): void {
   const rest = bare(note, line.text)
   if (isBlank(line) || rest === null) return
@@ -120,7 +123,7 @@ function peelAlone(note: Note, line: Line): void {
   replace(note, line, null)
 }
 
-/** The line without its rating and date, bared of separators; null when it holds neither and is no name. */
+/** The line without rating, date and separators; null if it contains neither and is no name. */
 function bare(note: Note, text: string): string | null {
   const rating = findRating(text)
   const noRating = rating ? text.slice(0, rating.start) + ' ' + text.slice(rating.end) : text
@@ -152,12 +155,12 @@ function take(note: Note, line: Line, rest: string): void {
   if (note.name === null && name && looksLikeName(name)) {
     const at = line.text.indexOf(name)
     const end = at + name.length
-    // An initial keeps the point that was taken for a separator.
+    // An initial keeps its full stop, which was removed as a separator.
     note.name = partOf(line, at, /\b\p{Lu}$/u.test(name) && line.text[end] === '.' ? end + 1 : end)
   }
 }
 
-/** What stands before the first words ("Anna Berg, 5/5:") or after the last ("– Anna, 5 stars"). */
+/** The part before the first words ("Anna Berg, 5/5:") or after the last ("– Anna, 5 stars"). */
 function peel(note: Note, line: Line, edge: 'first' | 'last'): void {
   const cut = edge === 'first' ? leadEnd(line.text) : tailStart(line.text)
   if (cut === null) return
@@ -185,7 +188,7 @@ function unquote(note: Note, line: Line): void {
   replace(note, line, partOf(line, inner, inner + match[1]!.length))
 }
 
-/** Quotation marks round one line among short ones, or round all of several lines. */
+/** Quotation marks around one line among short ones, or around several lines together. */
 function unquoteAcross(note: Note): void {
   const filled = note.words.filter((line) => !isBlank(line))
   const whole = filled.filter((line) => quoted.exec(line.text)?.[0].length === line.text.trim().length)
@@ -211,11 +214,11 @@ function unquoteAcross(note: Note): void {
 const introduced =
   /(?:^|[\s,.!–-])(?:i['’]?\s?a?m|my\s+name\s+is|this\s+is|ich\s+bin|mein\s+name\s+ist|ich\s+heiße|soy|me\s+llamo|je\s+m['’]appelle|je\s+suis|jestem|nazywam\s+się|sono|mi\s+chiamo|ik\s+ben|mijn\s+naam\s+is)\s+(?<name>\p{Lu}[\p{L}'’-]+(?:\s+(?:(?:van|von|de|del|della|di|da)\s+)*\p{Lu}[\p{L}'’-]+){0,2})/u
 
-/** "Hey, it's Carla": only behind a greeting, since much else is said to be something. */
+/** "Hey, it's Carla": only after a greeting, because the phrase is common. */
 const greeted =
   /(?:^|[\s,:])(?:hey|hi|hello|hallo)[\s,]+(?:it['’]s|it\s+is|hier\s+(?:ist|spricht))\s+(?<name>\p{Lu}[\p{L}'’-]+(?:\s+\p{Lu}[\p{L}'’-]+)?)/iu
 
-/** How the writer introduces herself in her own words. */
+/** How the writer introduces herself. */
 export function introducedName(words: Line[]): Line | null {
   for (const line of words) {
     const match =

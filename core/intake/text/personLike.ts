@@ -15,12 +15,12 @@ const notNames = new Set(
     .filter(Boolean),
 )
 
-/** Name parts that are written small: "van", "de la". */
+/** Lower-case parts of names: "van", "de la". */
 const small = new Set('van von der den de del della di da du la le los dos e y zu ten ter'.split(' '))
 
 /**
- * Whether a few words look like a person's name: one to four words that begin with a capital, an initial allowed,
- * particles aside, none of them a word that letters begin and end with. Two people joined by "and" are one name.
+ * Whether a few words look like a person's name: one to four capitalised words, initials and particles
+ * allowed, none of them a common first or last word of letters. Two people joined by "and" count as one name.
  */
 export function looksLikeName(text: string): boolean {
   const people = text.trim().split(/\s+(?:&|and|und|et|y|e|i|en)\s+/u)

@@ -1,7 +1,7 @@
 import { hundredthsOfFive } from '../../formats/rating'
 import type { Found } from './found'
 
-/** A rating as it was written, and brought to hundredths of five. */
+/** A rating as written and in hundredths of five. */
 export interface GivenRating {
   given: number
   scale: number
@@ -64,7 +64,7 @@ interface Notation {
 const toNumber = (text: string) => words[text.toLowerCase()] ?? Number(text.replace(',', '.'))
 const scales = new Set([5, 10, 20, 100])
 
-/** From the surest notation to the loosest; the first that finds one wins. */
+/** From the clearest notation to the vaguest; the first match wins. */
 const notations: Notation[] = [
   {
     pattern: glyphs,
@@ -98,20 +98,20 @@ const notations: Notation[] = [
     },
   },
   { pattern: asterisks, read: ([run]) => ({ given: run.length, scale: 5 }) },
-  // "great soap (5)": a bare figure in brackets, only where the text ends with it.
+  // "great soap (5)": a number in brackets counts only at the end of the text.
   {
     pattern: /\(\s*([1-5](?:[.,]5)?)\s*\)\s*$/gu,
     read: ([, given]) => ({ given: toNumber(given!), scale: 5 }),
   },
 ]
 
-/** The rating in a text and where it stands, in whatever notation it was given; null when there is none. */
+/** The rating in a text with its place, in any notation; null if there is none. */
 export function findRating(text: string): (Found & { rating: GivenRating }) | null {
   for (const { pattern, read } of notations) {
     for (const match of text.matchAll(pattern)) {
       const rating = read(match)
       if (!rating || !(rating.given >= 0) || rating.given > rating.scale) continue
-      // "24/7" and "5/10/2026" are no ratings, nor is a day of the month.
+      // "24/7", "5/10/2026" and days of the month are no ratings.
       if (/\b(?:on|am|le|el|il|op|dnia)\s+$/iu.test(text.slice(0, match.index))) continue
       return {
         start: match.index,

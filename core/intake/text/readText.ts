@@ -6,21 +6,21 @@ import { readMailHead } from './mail'
 import { introducedName, readNote, type Note } from './note'
 import { findRating, type GivenRating } from './rating'
 
-/** One review found in a pasted text. Places are in UTF-16 units of the text as given. */
+/** A review found in a pasted text. Places are in UTF-16 units of the given text. */
 export interface ReadReview {
   authorName: string | null
   authorEmail: string | null
   rating: GivenRating | null
-  /** ISO date, with time where given. */
+  /** ISO date, with the time if given. */
   writtenAt: string | null
   body: string
   places: { authorName: Found | null; rating: Found | null; writtenAt: Found | null; body: Found[] }
 }
 
 /**
- * Takes a pasted email, chat, note or list of notes apart. What is not there is null; a text that holds no review gives
- * none.
- * @param ownNames how the shop itself signs, so that its own turns in a chat are not taken for the customer's
+ * Extracts reviews from a pasted email, chat, note or list. Missing parts are null; a text without a review
+ * gives none.
+ * @param ownNames the names under which the shop writes, so that its own messages in a chat are ignored
  */
 export function readText(text: string, ownNames: string[] = []): ReadReview[] {
   const lines = linesOf(text)
@@ -41,7 +41,7 @@ export function readText(text: string, ownNames: string[] = []): ReadReview[] {
   return reviews(blocksOf(lines).map((block) => ({ ...readBlock(block), email: null })))
 }
 
-/** A block may itself be a letter: greeting and signature come off, then what stands at the edges. */
+/** A block can be a letter: greeting and signature are removed first, then the edges. */
 function readBlock(block: Line[]): Note {
   const { words, signedBy, signature } = openLetter(block)
   const note = readNote(words)
@@ -54,7 +54,7 @@ function readBlock(block: Line[]): Note {
   }
 }
 
-/** Words that are the writer's whole: only their rating is looked for, and it stays where it is. */
+/** A text that is complete: only its rating is extracted, and the text keeps it. */
 function alone(words: Line[]): Note {
   const note = readNote(words)
   return note.name ? { ...note, name: null } : note
@@ -64,7 +64,7 @@ const sentByMachine = /^(?:no-?reply|do-?not-?reply|mailer-daemon|notifications?
 
 const rule = /^\s*(?:[-–—=*_~#]{3,}|\d{1,2}[.)]\s*)$/u
 
-/** Several reviews in one paste: parted by rules, or by blank lines where each part has a rating or a name of its own. */
+/** Several reviews in one text, split at rules, or at blank lines if each part has a rating or name. */
 function blocksOf(lines: Line[]): Line[][] {
   const parted = split(lines, (line) => rule.test(line.text))
   if (parted.length > 1) return parted
@@ -91,7 +91,7 @@ function split(lines: Line[], at: (line: Line) => boolean): Line[][] {
   return parts.map(trimBlank).filter((part) => part.length > 0)
 }
 
-/** In a list of reviews a short one is one too, as long as somebody says it. */
+/** In a list of reviews a short one counts if it has a name. */
 function isListed(note: Note): boolean {
   return note.name !== null && note.words.some(({ text }) => /\p{L}{2}/u.test(text))
 }
@@ -120,12 +120,12 @@ function reviews(notes: (Note & { email: string | null })[]): ReadReview[] {
   }))
 }
 
-/** "Kerr, Siobhan" as an email's head has it, in the order of speech. */
+/** "Kerr, Siobhan" of an email's header becomes "Siobhan Kerr". */
 function inOrder(name: string): string {
   return name.replace(/^([^,]+),\s*([^,]+)$/u, '$2 $1')
 }
 
-/** Whether something is said about something: a rating with who gave it, or words that are more than a question or a list. */
+/** Whether a part is a review: a rating with a name, or text that is more than a question or a list. */
 function isReview({ words, rating, name, quoted }: Note): boolean {
   const body = words
     .map(({ text }) => text)
@@ -137,7 +137,7 @@ function isReview({ words, rating, name, quoted }: Note): boolean {
     .filter((word) => !/\/\/|www\.|@/u.test(word))
     .flatMap((word) => word.match(/\p{L}{2,}/gu) ?? [])
   if (name && quoted && said.length > 0) return true
-  // Three words are praise when somebody says them, and a heading when nobody does.
+  // Three words with a name are a review; without one they are a heading.
   if (said.length < (name || quoted ? 3 : 4)) return false
   const sentences = body
     .split(/(?<=[.!?…])\s+/u)

@@ -40,7 +40,7 @@ const own = {
 }
 const ownTraitNames = Object.keys(own) as (keyof typeof own)[]
 
-/** A email address that has nothing of its writer's name in it. */
+/** An email address that contains nothing of its writer's name. */
 export function isStrangeEmail({
   emailKey,
   authorName,

@@ -1,10 +1,10 @@
-/* Near-copies by the word triples that two texts share. */
+/* Near-copies have many word triples in common. */
 
 /** Of the shorter text's triples, or Dice's coefficient of both. */
 export const NEAR_SHARE = 0.5
 /** Of the shorter text's triples. */
 const SHARED_WORDING_SHARE = 0.2
-// Short texts contain common phrases only.
+// Short texts consist of common phrases.
 const MIN_TRIPLES = 8
 // Triples such as "I would recommend" are in many texts.
 const MAX_TEXTS_PER_TRIPLE = 15
@@ -12,21 +12,21 @@ const MAX_TEXTS_PER_TRIPLE = 15
 const BLOCK = MAX_TEXTS_PER_TRIPLE + 1
 
 export interface NearCopy {
-  /** Place of the earlier text in the index, counted from 0. */
+  /** The position of the earlier text in the index, from 0. */
   text: number
   /** Dice's coefficient of the two sets of triples, 0 to 1 (Dice, "Measures of the amount of ecologic association", 1945). */
   share: number
 }
 
-/** Finds near-copies by word triples. A hundred thousand texts take about 80 MB in flat arrays. */
+/** Finds near-copies by word triples. 100,000 texts take about 80 MB in flat arrays. */
 export class TripleIndex {
-  /** Open addressing: a triple, and 1 + its only text, or -1 - its block; 0 where there is none. */
+  /** Open addressing: a triple, and 1 + its only text, or -1 - its block; 0 if free. */
   private table = new Int32Array(2 << 13)
   private entries = 0
-  /** Of triples that several texts have: how many had it, and the latest of them in a ring. */
+  /** For triples of several texts: their number and the latest texts in a ring. */
   private blocks = new Int32Array(BLOCK << 6)
   private blocksUsed = 0
-  /** The triples of all texts, one after the other, and where each text's begin. */
+  /** The triples of all texts in sequence, and the start of each text. */
   private triples = new Int32Array(1 << 12)
   private starts = new Int32Array(1 << 8)
   private texts = 0
@@ -37,7 +37,7 @@ export class TripleIndex {
     return this.texts
   }
 
-  /** @param triples as `tripleHashes` gives them: each once, rising */
+  /** @param triples from `tripleHashes`: unique and ascending */
   add(triples: Int32Array): void {
     const text = this.texts++
     const start = this.starts[text]!

@@ -6,8 +6,8 @@ import { quoted, type Signal } from '../signal'
 const set = (words: string) => words.trim().split(/\s+/u)
 
 /**
- * Plain abuse, folded, by the language it is abuse in: what is a slur here is a preposition there. Mild words that
- * angry customers use of a thing ("crap", "rubbish", "Mist") are not abuse of anybody.
+ * Insults by language, normalized: a slur in one language can be a preposition in another. Mild words that
+ * angry customers use for things ("crap", "rubbish", "Mist") are left out.
  */
 const abusive: Record<string, string[]> = {
   en: set(`fuck fucks fucked fucking fucker fuckers motherfucker shit shits shitty shithead bullshit bitch bitches cunt cunts
@@ -29,13 +29,13 @@ const abusive: Record<string, string[]> = {
   pt: set(`merda caralho puta putas filho-da-puta foder fodase cabrao cabroes paneleiro otario`),
   sv: set(`jävla javla fan skit fitta hora horor kuk idioter`),
 }
-/** Abuse wherever it stands, since no other language here has a word like it. */
+/** Insults in any language, because no other language here has such a word. */
 const anywhere = new Set(
   set(`fuck fucks fucked fucking fucker motherfucker asshole assholes arschloch hurensohn wichser fotze connard connards
     encule gilipollas hijoputa vaffanculo stronzo stronzi klootzak kurwa skurwysyn bullshit nigger niggers faggot faggots cunt`),
 )
 
-/** Everyday words that tell languages apart. */
+/** Common words that identify a language. */
 const everyday: Record<string, string[]> = {
   en: set('the and is was are this that with for you your they it of to my we not have'),
   de: set('der die das und ist war nicht ein eine mit ich sie wir auf den dem fur zu von'),
@@ -48,7 +48,7 @@ const everyday: Record<string, string[]> = {
   sv: set('och det ar var inte en ett med jag som pa for att de'),
 }
 
-/** Words that insult somebody. They hold a review without points, since spam is something else. */
+/** Insults hold a review back without points, because they aren't spam. */
 export function abuseSignal(reading: Reading): Signal | null {
   const { words } = reading
   const suspects = words.filter(
@@ -75,7 +75,7 @@ export function abuseSignal(reading: Reading): Signal | null {
 const listed = new Set(Object.values(abusive).flat())
 const listedTag = listTag(listed)
 
-/** The language whose everyday words are most; null where none is ahead. */
+/** The language with the most common words; null if there is no clear one. */
 function languageOf({ words }: Reading): string | null {
   const counts = Object.entries(everyday)
     .map(([language, common]) => ({

@@ -2,10 +2,9 @@ import { messageCode } from '../../messages/code'
 import type { Burst } from '../memory/burst'
 import type { Signal } from '../signal'
 
-/** Points for coming in with an attack. It holds a review by itself as well. */
+/** Points for a member of an attack. It also holds a review back by itself. */
 export const BURST_POINTS = 40
 
-/** One of a sudden crowd that shares more than this shop's customers usually do. */
 export function burstSignal(burst: Burst | null): Signal | null {
   if (burst === null) return null
   return {

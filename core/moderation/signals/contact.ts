@@ -3,9 +3,9 @@ import { findPhrases, phrasesOf } from '../phrases'
 import type { Reading } from '../reading'
 import { placesOf, quoted, stretches, withoutOverlaps, type Place, type Signal } from '../signal'
 
-/** Points for asking readers to get in touch; with one other sign it reaches held (60). */
+/** Points for asking readers to get in touch; with one other signal it reaches held (60). */
 export const CONTACT_POINTS = 30
-/** Points on top where a handle, email address or number stands beside it. */
+/** Additional points for a handle, email address or number beside it. */
 const REACHABLE_POINTS = 20
 
 const requests = phrasesOf(
@@ -17,7 +17,7 @@ const requests = phrasesOf(
   'add me on',
   'get in touch with me',
   'my dms/dm/inbox is/are open',
-  // To somebody who can help: "contact the expert at", "write to him".
+  // Recommending an expert: "contact the expert at", "write to him".
   'contact/email/message/text/whisper/dm him/her/them',
   'contact/email/message/text/whisper our *2 team/expert/agent/manager/office/department/sales',
   'contact/email/message/text/whisper/write the/a to? expert/hacker/agent/broker/trader/doctor/healer/officer/recovery',
@@ -40,7 +40,7 @@ const requests = phrasesOf(
   'bel me/mij',
   'neem contact met me/mij/ons',
 )
-/** "They promised to call me" tells of a shop that did not; only a request to the reader counts. */
+/** "They promised to call me" reports something; only a request to the reader counts. */
 const told = new Set(
   'to they he she nobody never not would will could did does staff support team you please dont doesnt didnt wont cant wouldnt couldnt even'.split(
     ' ',
@@ -48,11 +48,11 @@ const told = new Set(
 )
 /** "Call me old fashioned" */
 const turns = new Set('a an old crazy picky fussy biased back when if about'.split(' '))
-/** A way to get in touch that stands in the words themselves. */
+/** A contact address within the text. */
 const reachable =
   /(?<![\p{L}\p{N}.])@[a-z0-9_.]{3,}|[\p{L}\p{N}._+-]+@[\p{L}\p{N}-]+\.\p{L}{2,}|\+\d[\d\s()/-]{7,}\d/giu
 
-/** The words ask readers to get in touch with the writer. */
+/** The text asks readers to contact the writer. */
 export function contactSignal(reading: Reading): Signal | null {
   const asked: Place[] = findPhrases(reading, requests)
     .filter(({ before, after }) => !told.has(before?.plain ?? '') && !turns.has(after?.plain ?? ''))

@@ -1,13 +1,13 @@
 import { messageCode } from '../../messages/code'
 import type { Signal } from '../signal'
 
-/** Points for a form filled in faster than people can; with one other sign it reaches held (60). */
+/** Points for a form filled in faster than a person can; with one other signal it reaches held (60). */
 export const FILL_TIME_POINTS = 30
 
-/** Seconds from seeing the form to sending it below which no person has read, rated, written and signed. */
+/** The fewest seconds in which a person can read, rate and write. */
 export const FASTEST_PERSON_SECONDS = 5
 
-/** @param seconds from the form being handed out to its arrival; null when nobody knows. */
+/** @param seconds between the form's token and its arrival; null if unknown */
 export function fillTimeSignal(seconds: number | null): Signal | null {
   if (seconds === null || seconds >= FASTEST_PERSON_SECONDS) return null
   return {

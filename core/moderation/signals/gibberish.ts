@@ -6,14 +6,14 @@ import type { WordingModel } from '../wording/model'
 
 const ALL_GIBBERISH = 76
 const SOME_GIBBERISH = 24
-/** Shares of the letters from which a text is gibberish, or has some in it. */
+/** The shares of letters from which a text is gibberish, or contains some. */
 const ALL_FROM = 0.5
 const SOME_FROM = 0.2
 const FEWEST_LETTERS = 7
-/** How often one word may follow itself; "very very very good" is warm, twelve times "good" is not. */
+/** How often a word may be repeated: "very very very good" is warm, twelve times "good" isn't. */
 const REPEATED_FROM = 5
 
-/** Words that no language has: keys in a row, letters that cannot be said, one bit over and over. */
+/** Words of no language: neighbouring keys, unpronounceable letters, repeated parts. */
 export function gibberishSignal(reading: Reading, model: WordingModel): Signal | null {
   const { words } = reading
   const repeated = repeatedWords(words)
@@ -33,7 +33,7 @@ export function gibberishSignal(reading: Reading, model: WordingModel): Signal |
   }
 }
 
-/** Words that follow themselves again and again. */
+/** Words that are repeated many times. */
 function repeatedWords(words: ReadWord[]): ReadWord[] {
   const found: ReadWord[] = []
   for (let from = 0; from < words.length;) {

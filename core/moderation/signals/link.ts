@@ -7,9 +7,9 @@ import { readWords, seenSigns, type Reading } from '../reading'
 import { placesOf, quoted, type Signal } from '../signal'
 import { spelledOutEmails } from './spelledOutEmails'
 
-/** Points for a link to somewhere else; with one other sign it reaches held (60). */
+/** Points for a link to another site; with one other signal it reaches held (60). */
 export const LINK_POINTS = 36
-/** Points on top for several, and for one written so that machines miss it, which nobody does for a friend. */
+/** Additional points for several links, and for a hidden one. */
 const SEVERAL_POINTS = 12
 const OFFER_POINTS = 38
 export const HIDDEN_POINTS = 38
@@ -22,14 +22,14 @@ linkify.tlds(
   true,
 )
 
-/** Country endings that are also words, so that "Great.It works" is a missing space and not an address. */
+/** Country domains that are words, so that "Great.It works" is a missing space. */
 const wordEndings = new Set('it is in at to so me no my be am us do as es la de se si un'.split(' '))
 
 export interface FoundLink {
   start: number
   end: number
   host: string
-  /** Spelt out, split up, or put behind other words. */
+  /** Spelled out, split, or behind other words. */
   hidden: boolean
 }
 
@@ -52,27 +52,27 @@ const spelled = new RegExp(
 /** "hxxp://", "h t t p : / /" */
 const disguisedScheme =
   /\b(?:hxxps?|h\s+t\s+t\s+p\s*s?|http\s*s?)\s*:\s*\/\s*\/\s*(?<host>[a-z0-9-]+(?:\s*\.\s*[a-z0-9-]+)+)/giu
-/** Words that lead elsewhere as code, as only machines write it here. */
+/** Markup, which only programs write. */
 const coded =
   /<a\s[^>]{0,200}href\s*=\s*["']?(?<host>[^"'\s>]{3,200})|\[url[=\]]\s*(?<bb>[^\s\]]{3,200})|\[[^\]\n]{1,80}\]\((?<md>https?:[^\s)]{3,200})\)/giu
 
-/** What is offered at the other end. */
+/** What the linked site offers. */
 const offers =
   /(?<![\p{L}\p{N}])(?:cheap\p{L}*|deals?|sale|discounts?|offers?|bonus\p{L}*|free|gratis|kostenlos\p{L}*|günstig\p{L}*|billig\p{L}*|rabatt\p{L}*|angebot\p{L}*|freispiel\p{L}*|gutschein\p{L}*|barat\p{L}*|ofertas?|descuento\p{L}*|regalos?|promo\p{L}*|remises?|gratuit\p{L}*|cadeaux?|moins cher|sconto|sconti|offert\p{L}*|costa meno|goedkop\p{L}*|korting\p{L}*|tani\p{L}*|zniżk\p{L}*|(?:lower|best|better) (?:prices?|cost)|lower cost|more info\p{L}*|mehr (?:infos?|auswahl)|click|earn|win|cash|money|geld|argent|dinero|soldi|without (?:any )?exam|i (?:sell|offer)|my (?:shop|store|page|site|blog))(?![\p{L}\p{N}])/iu
 
-/** Web addresses in a text, also bare domains and hidden ones; email addresses are not links. */
+/** Web addresses in a text, including bare and hidden domains. Email addresses are no links. */
 export function findLinks(given: string): FoundLink[] {
   const { tags, signs } = readWords({ title: '', body: given })
   return linksIn(given, tags, signs)
 }
 
-/** Whether a review has any of the signs without which it has no link. */
+/** Whether a review has a characteristic without which it contains no link. */
 export function mayLink({ tags, signs }: Pick<Reading, 'tags' | 'signs'>): boolean {
   const { joint, parted, bracket, scheme, lettered } = seenSigns
   return (signs & (joint | parted | bracket | scheme | lettered)) !== 0 || (tags & wordTags.dot) !== 0
 }
 
-/** Each way to write a link is looked for only where the sign is that it cannot do without. */
+/** Each notation is searched only if the text has the characteristic that it needs. */
 function linksIn(given: string, tags: number, signs: number): FoundLink[] {
   if (!mayLink({ tags, signs })) return []
   const { joint, parted, bracket, unseen, scheme, lettered } = seenSigns
@@ -139,7 +139,7 @@ function hiddenBy(pattern: RegExp, text: string, host: (match: RegExpExecArray) 
     .filter((link) => isDomain(link.host))
 }
 
-/** A text without the signs that take no room, and where each of its places stands in the text as given. */
+/** A text without invisible characters, and the original place of each character. */
 function withoutUnseen(given: string): { text: string; placeIn: (at: number) => number } {
   UNSEEN.lastIndex = 0
   if (!UNSEEN.test(given)) return { text: given, placeIn: (at) => at }
@@ -175,7 +175,7 @@ function isMissingSpace(found: string, before: string): boolean {
   )
 }
 
-/** A link to somewhere that is not the shop's own. */
+/** A link to a site that isn't the shop's own. */
 export function linkSignal(words: Reading, ownDomains: string[]): Signal | null {
   const found: FoundLink[] = []
   const places = placesOf(words, (text) => {

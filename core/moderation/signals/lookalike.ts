@@ -10,8 +10,8 @@ const FURTHER = 12
 const MOST = 66
 
 /**
- * Words in disguise: letters of another script that look like Latin ones, signs nobody sees inside a word, figures for
- * letters. A figure counts only where reading it as a letter makes a word that the model knows.
+ * Disguised words: look-alike letters of another script, invisible characters, digits in place of letters. A
+ * digit counts only if the model knows the resulting word.
  */
 export function lookalikeSignal(reading: Reading, model: WordingModel): Signal | null {
   if (!hasTag(reading, wordTags.disguised | wordTags.respelt)) return null

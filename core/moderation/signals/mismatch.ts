@@ -3,7 +3,7 @@ import { listTag } from '../plainWord'
 import { placeOf, type Reading, type ReadWord } from '../reading'
 import { quoted, type Signal } from '../signal'
 
-/** People mix up scales too, so this alone is far from holding a review. */
+/** People confuse scales, so this alone is far from holding a review back. */
 export const MISMATCH_POINTS = 24
 /** Hundredths of five. */
 const TOP_FROM = 450
@@ -12,7 +12,7 @@ const FEWEST_STRONG_WORDS = 2
 
 const set = (words: string) => listTag(words.split(/\s+/u))
 
-/** Words of strong praise, folded, in several languages. */
+/** Words of strong praise, normalized, in several languages. */
 const praise =
   set(`excellent amazing perfect perfectly wonderful superb fantastic brilliant awesome outstanding
   delicious flawless loved love best gorgeous exceptional delighted
@@ -24,7 +24,7 @@ const praise =
   uitstekend geweldig perfect heerlijk prachtig swietny swietna doskonaly wspanialy rewelacja excelente perfeito otimo
   underbar fantastisk perfekt`)
 
-/** Words of strong blame, folded, in several languages. */
+/** Words of strong criticism, normalized, in several languages. */
 const blame =
   set(`terrible awful horrible worst useless broken disgusting rubbish garbage scam fraud waste appalling
   dreadful pathetic ruined disappointed disappointing avoid never horrendous junk unusable
@@ -39,7 +39,7 @@ const blame =
 const negations = set(`not no never nothing hardly isnt wasnt arent dont didnt cant cannot without far less
   nicht kein keine keinen keiner nie kaum ohne ne pas sans rien peu moins no sin nada non senza niente niet geen nie bez nao inte`)
 
-/** A rating that says the opposite of the words: top marks over strong blame, or the lowest over strong praise. */
+/** A rating that contradicts the text: the highest with strong criticism, or the lowest with strong praise. */
 export function mismatchSignal(reading: Reading, rating: number | null): Signal | null {
   if (rating === null || (rating > BOTTOM_TO && rating < TOP_FROM)) return null
   const praised = plainly(reading, praise)
@@ -56,7 +56,7 @@ export function mismatchSignal(reading: Reading, rating: number | null): Signal 
   }
 }
 
-/** Words of a set with no negation in the two words before. */
+/** Words of a set without a negation in the two words before. */
 function plainly({ words, tags }: Reading, of: number): ReadWord[] {
   if ((tags & of) === 0) return []
   return words.filter(

@@ -3,22 +3,22 @@ import type { NearReview } from '../memory/shopHistory'
 import type { Reading } from '../reading'
 import type { Signal } from '../signal'
 
-/** Points for the words of one earlier review by somebody else, for each further one, and for close ones. */
+/** Points for a copy of one review by someone else, for each further one, and for close copies. */
 const FIRST = 44
 const FURTHER = 12
 const CLOSE = 30
 const MOST = 80
-/** From this share of word triples on a copy is close. */
+/** A copy is close from this similarity on. */
 const CLOSE_SHARE = 0.7
-/** Shorter texts are the same by chance; two strangers' "Great!" are two. */
+/** Shorter texts are equal by chance, such as "Great!". */
 const FEWEST_WORDS = 7
-/** Points for one's own words sent again. */
+/** Points for sending one's own text again. */
 const OWN_WORDS = 12
 
 /**
- * Words that earlier reviews of the shop have too.
- * @param usual share of the shop's earlier reviews that had a near-copy themselves, 0 to 1: where customers write from
- * a template, as some shops ask them to, it says little
+ * Text that earlier reviews of the shop contain.
+ * @param usual the share of the shop's earlier reviews that had a near-copy, 0 to 1: a copy means little
+ * where customers use a template
  */
 export function nearCopySignal({ words, body }: Reading, near: NearReview[], usual: number): Signal | null {
   if (near.length === 0 || words.length < FEWEST_WORDS) return null

@@ -10,7 +10,7 @@ type Stretch = { start: number; end: number }
 const emailAddress = /[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)*\.\p{L}{2,}/gu
 
 const phoneLike = /(?<![\p{L}\p{N}.,/-])(?:\+|00|\(?0)\d(?:[\s()./-]{0,2}\d){5,13}(?![\p{L}\p{N}])/gu
-/** Without a leading 0 it is a phone number only where somebody says so. */
+/** Without a leading 0, a number is a phone number only if the text says so. */
 const namedPhone =
   /(?<!\p{L})(?:call|ring|text|phone|tel|telephone|mobile|cell|number|nummer|telefon|handy|t[ée]l[ée]phone|m[oó]vil|tel[ée]fono|cellulare|numero|n[uú]mero|bel|telefoon|numer)\.?(?:\s+(?:me|us|is|ist|est|es|è|at|on|unter|an|au|al|no|number|mich|my))*\s*[:.]?\s*(?<at>\(?\d{3,4}\)?(?:[\s./-]?\d{2,4}){1,3})(?![\p{L}\p{N}])/giu
 const dateLike = /^\d{1,4}[./-]\d{1,2}[./-]\d{1,4}$/u
@@ -27,12 +27,12 @@ const streets = [
   /\b[A-Z]{1,2}\d[A-Z\d]?\s\d[A-Z]{2}\b/gu,
 ]
 
-/** A code in which letters and digits meet ("WB-2207"): a stretch that may be an order number. */
+/** A code of letters and digits ("WB-2207"), which can be an order number. */
 const codeLike = /(?<![\p{L}\p{N}])#?\p{L}{1,5}[\s-]?\d{3,10}(?![\p{L}\p{N}])/gu
 const namedNumber =
   /\b(?:order|bestellung|bestellnummer|auftrag|commande|pedido|zam[oó]wienie)(?:\s+(?:is|ist|est|es|was|number|nummer|nr\.?|no\.?|num[eé]ro|n[.º°]))*\s*[:#]?\s*(?<at>#?(?:\p{L}{1,5}[\s-]?)?\d{3,10})(?![\p{L}\p{N}])/giu
 
-/** Keys of everything in the words that could be an order number, for looking up which ones are. */
+/** The keys of all possible order numbers in a text. */
 export function orderNumberCandidates(words: Words): string[] {
   const places = placesOf(words, (text) => stretches(text, codeLike))
   return [...new Set(places.map((place) => orderNumberKey(textAt(words, place))))]
@@ -49,7 +49,7 @@ function emailAddresses(text: string): Stretch[] {
   return [...(text.includes('@') ? stretches(text, emailAddress) : []), ...spelledOutEmails(text)]
 }
 
-/** Words without which the slower patterns need not be tried. */
+/** Words that the slower patterns need. */
 const phoneWords = listTag(
   'call ring text phone tel telephone mobile cell number nummer telefon handy movil telefono cellulare numero bel telefoon numer'.split(
     ' ',
@@ -74,14 +74,14 @@ function orderNumbers(text: string, known: Set<string>, named: boolean): Stretch
 }
 
 /**
- * Personal data in the words: phone, email address, street address, order number. It holds a review without points, since
- * it says nothing about spam.
- * @param knownOrderKeys which of `orderNumberCandidates` are orders of this shop
+ * Personal data in the text: phone, email address, street address, order number. It holds a review back
+ * without points, because it isn't spam.
+ * @param knownOrderKeys those of `orderNumberCandidates` that are orders of this shop
  */
 export function personalSignal(words: Reading, knownOrderKeys: string[]): Signal | null {
   if (words.figures === 0 && !mayBeEmail(words)) return null
   const known = new Set(knownOrderKeys)
-  // Each is looked for only where there are the signs that it cannot do without.
+  // Each is searched only if the text has the characteristics that it needs.
   const sorts = [
     {
       name: 'phone',

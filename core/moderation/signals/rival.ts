@@ -4,13 +4,13 @@ import type { Reading } from '../reading'
 import { placeOf } from '../reading'
 import { quoted, withoutOverlaps, type Signal } from '../signal'
 
-/** Points for each part of a pitch; sending readers elsewhere and a better price there together hold a review. */
+/** Points for each part of a pitch. Together, another shop and its better price hold a review back. */
 const points = { invite: 40, code: 40, ours: 36, benefit: 34 } as const
 type Part = keyof typeof points
 const MOST = 80
 
 const parts = labelledPhrases<Part>({
-  /** Sends readers to another place by name, or to "the competition". */
+  /** Recommends another shop by name, or "the competition". */
   invite: [
     'go/head/switch/switched/moved/changed/turn straight/over/now? to Name',
     'buy/order/shop/get *3 from/at/with Name',
@@ -45,7 +45,7 @@ const parts = labelledPhrases<Part>({
     'kupujcie/kupcie/idzcie *3 konkurencji',
     'comprem/vao *3 concorrencia',
   ],
-  /** A code that gives something off. */
+  /** A discount code. */
   code: [
     'use/enter/apply/with my/our/this/the? promo/discount/coupon/voucher? code Code',
     'use/enter/apply my/our/this? promo/discount/coupon/voucher code',
@@ -57,7 +57,7 @@ const parts = labelledPhrases<Part>({
     'z moim/naszym kodem',
     'com o? meu/nosso codigo',
   ],
-  /** A shop of the writer's own. */
+  /** The writer's own shop. */
   ours: [
     'visit/see/try/compare our/us own/online? shop/store/site/website/page/outlet/prices',
     'order/buy/shop directly? from/with us',
@@ -74,7 +74,7 @@ const parts = labelledPhrases<Part>({
     'ordinate/comprate da noi',
     'bezoek/in onze webshop/winkel/site',
   ],
-  /** What is better there; it weighs only beside the way there. */
+  /** Its advantage, which counts only with the recommendation. */
   benefit: [
     'half the? price',
     'third/fraction of the price',
@@ -126,11 +126,11 @@ const parts = labelledPhrases<Part>({
   ],
 })
 
-/** Somebody sends readers to another shop, with what is better there, a code, or a shop of their own. */
+/** Recommends another shop, with its advantage, a discount code, or as the writer's own. */
 export function rivalSignal(reading: Reading): Signal | null {
   const found = findPhrases(reading, parts)
   const there = [...new Set(found.map(({ label }) => label))]
-  // A better price alone is what customers compare.
+  // Customers compare prices, so a better price alone is no signal.
   if (!there.some((part) => part !== 'benefit')) return null
   const places = withoutOverlaps(found.map(placeOf))
   return {

@@ -8,7 +8,10 @@ import { findLinks, mayLink } from './link'
 
 const MOST = 62
 
-/** What each sign of a sender gives. One alone never holds a review: families share a computer, clubs an email address. */
+/**
+ * Points of each property of a sender. None holds a review back alone: families share a computer, clubs an
+ * email address.
+ */
 const points = {
   throwAway: 30,
   alias: 34,
@@ -22,7 +25,7 @@ const points = {
 } as const
 type Sign = keyof typeof points
 
-/** Who sent it, and what else came from there. */
+/** The sender, and other reviews from there. */
 export function senderSignal(arrival: ReadArrival, history: SenderHistory): Signal | null {
   const signs = signNames.filter((sign) => shows[sign](arrival, history))
   if (signs.length === 0) return null
@@ -41,7 +44,7 @@ const shows: Record<Sign, (arrival: ReadArrival, history: SenderHistory) => bool
   alias: (_, { aliasOf }) => aliasOf !== '',
   sameAddress: (_, { sameAddress }) => sameAddress >= 2 && sameAddress < 5,
   manyAddresses: (_, { sameAddress }) => sameAddress >= 5,
-  // One more after some months of use is what careful customers write.
+  // A second review after months of use is usual for careful customers.
   sameProduct: (_, { sameProduct }) => sameProduct >= 2,
   today: (_, { today }) => today >= 3,
   ownLink: ({ domain, reading }) => domain !== '' && linksTo(reading, domain),
@@ -64,7 +67,7 @@ function counted(sign: Sign, { sameAddress, sameProduct, today }: SenderHistory)
   return sign === 'today' ? today : sameAddress
 }
 
-/** Figures strewn between letters ("x7k2qf93"), not years or house numbers behind a name. */
+/** Digits between letters ("x7k2qf93"), unlike a year or house number after a name. */
 function isRandom(person: string): boolean {
   const bare = person.replace(/[._-]/gu, '')
   if (bare.length < 7) return false
@@ -79,7 +82,7 @@ function isRandom(person: string): boolean {
 const trades =
   /\b(?:seo|casino|crypto|bitcoin|loans?|kredit|marketing|agency|agentur|followers?|deals|discounts?|rabatt|promo|official|best price|cheap|outlet|trader|broker|investments?|forex|betting|escort|hacker|growth|backlinks?|webdesign)\b/iu
 
-/** A name that sells something, or is an address. */
+/** A name that advertises, or that is an address. */
 function isSold(name: string): boolean {
   return trades.test(name) || /https?:|www\.|\.(?:com|net|org|example|shop|store|online|xyz)\b|@/iu.test(name)
 }

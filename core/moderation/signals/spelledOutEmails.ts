@@ -5,7 +5,7 @@ const bracketed =
   /[\p{L}\p{N}._+-]{2,}\s*(?:\(at\)|\[at\]|\{at\}|\s@\s)\s*[\p{L}\p{N}-]{2,}\s*(?:\(dot\)|\[dot\]|\(punkt\)|\sdot\s|\spunkt\s|\.)\s*\p{L}{2,12}(?!\p{L})/giu
 /** "anna at post dot example" */
 const spoken = /[\p{L}\p{N}._+-]{2,}\sat\s[\p{L}\p{N}-]{2,}\s(?:dot|punkt)\s\p{L}{2,12}(?!\p{L})/giu
-/** Said before an email address. Without it "bees at hivedeals dot example" is a place to buy them. */
+/** Words before an email address. Without them "bees at hivedeals dot example" is a shop. */
 const led =
   /(?:mail|write|writing|contact|reach|reply|message|address|adresse|schreib\p{L}*|escr\p{L}*|[ée]cri\p{L}*|scriv\p{L}*)\P{L}+(?:\p{L}+\P{L}+){0,3}$/iu
 

@@ -4,14 +4,14 @@ import { listTag } from '../plainWord'
 import { hasTag, placeOf, seenSigns, type Reading } from '../reading'
 import { placesOf, quoted, stretches, withoutOverlaps, type Place, type Signal } from '../signal'
 
-/** Points for a text put together by a machine and left unfinished: gaps to fill in, or the order it was given. */
+/** Points for an unfinished generated text: unfilled gaps, or the instructions. */
 const UNFINISHED = 64
-/** Points for a text of nothing but stock praise; happy people in a hurry write like that too. */
+/** Points for a text of stock phrases only; happy people in a hurry write like that too. */
 const STOCK = 20
 const MUCH_STOCK = 32
 const FEWEST_PHRASES = 3
 const MANY_PHRASES = 5
-/** Share of the words that stock phrases make up. */
+/** The share of words in stock phrases. */
 const STOCK_SHARE = 0.6
 
 const unfinished = [
@@ -22,7 +22,7 @@ const unfinished = [
 
 const telltale = listTag(['ai', 'review', 'lorem', 'template'])
 
-/** Phrases that say nothing of any one thing. */
+/** Phrases that fit anything. */
 const stock = phrasesOf(
   'very/really/such/truly? good/great/excellent/amazing/best/perfect/superb/outstanding/top/nice/fantastic/awesome customer? product/item/quality/service/seller/company/price/experience/shop/store/communication',
   'fast/quick/prompt shipping/delivery/dispatch/service',
@@ -71,7 +71,7 @@ const stock = phrasesOf(
   'vijf sterren',
 )
 
-/** Words that could stand under anything: gaps left in a template, or nothing but stock praise. */
+/** Unfilled gaps of a template, or nothing but stock phrases. */
 export function templateSignal(reading: Reading): Signal | null {
   const mayHave = (reading.signs & seenSigns.bracket) !== 0 || hasTag(reading, telltale)
   const gaps = mayHave ? found(reading, unfinished) : []

@@ -4,25 +4,25 @@ import { placeOf } from '../reading'
 import { quoted, type Place, type Signal } from '../signal'
 import type { WordingModel } from '../wording/model'
 
-/** The most that wording alone gives; held begins at 60. */
+/** The maximum of this signal; held begins at 60. */
 export const MOST_WORDING_POINTS = 72
-/** Less than this is chance, and would stand beside every second review. */
+/** Fewer points are chance and would appear at every second review. */
 const LEAST_WORDING_POINTS = 20
-/** The most that wording takes off what other signs gave. */
+/** The maximum that it subtracts from other signals. */
 export const MOST_WORDING_RELIEF = 12
-/** Mean evidence of a word, in nats, times the root of their number: below it wording says nothing. */
+/** Below this mean evidence of a word (in nats, times the square root of their number) there is no signal. */
 const SPEAKS_FROM = 0.3
 const POINTS_PER_NAT = 46
-/** Fewer words than this say less: "Great quality, will buy again" is all of a kind and means no harm. */
+/** Shorter texts carry less evidence: "Great quality, will buy again" is harmless. */
 const FULL_FROM_WORDS = 9
-/** A word that is shown as a place weighs at least this, in nats. */
+/** A word is marked from this evidence on, in nats. */
 const SHOWN_FROM = 0.9
 const SHOWN_AT_MOST = 8
 
 /**
- * How much the words are those of texts nobody wants, by the model. The sum of the words' evidence over the root of
- * their number, so that a long text is not judged by its length.
- * @param relieves whether other signs gave points that it can take some off
+ * Scores the words of a review with the model: the sum of their evidence over the square root of their
+ * number, so that the length of a text doesn't decide.
+ * @param relieves whether other signals gave points to subtract from
  */
 export function wordingSignal(reading: Reading, model: WordingModel, relieves: boolean): Signal | null {
   const { words } = reading
@@ -39,7 +39,7 @@ export function wordingSignal(reading: Reading, model: WordingModel, relieves: b
       ? Math.min(MOST_WORDING_POINTS, Math.round(full))
       : -Math.min(MOST_WORDING_RELIEF, Math.round(full))
   if (points === 0 || (points > 0 && points < LEAST_WORDING_POINTS)) return null
-  // What speaks for a customer is all over the text; only what speaks against it is pointed at.
+  // Evidence for a customer is everywhere in a text, so only evidence against is marked.
   const places = points > 0 ? tellingPlaces(reading, weights) : []
   return {
     kind: 'wording',
@@ -50,7 +50,7 @@ export function wordingSignal(reading: Reading, model: WordingModel, relieves: b
   }
 }
 
-/** The words that weighed most, neighbours joined, in the order of the text. */
+/** The words with the most evidence, neighbours joined, in the order of the text. */
 function tellingPlaces({ words }: Reading, weights: number[]): Place[] {
   const telling = new Set(
     weights

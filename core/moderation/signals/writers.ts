@@ -3,8 +3,8 @@ import { messageCode } from '../../messages/code'
 import type { Signal } from '../signal'
 
 /**
- * What is asked of those who write and is still missing: what the form asks of all of them, and a purchase from those
- * who send photos. It holds a review without points.
+ * Missing requirements: those of the form, and a purchase for senders of photos. They hold a review back
+ * without points.
  */
 export function writersSignals(
   writers: Writers,

@@ -1,15 +1,15 @@
 import { hashText } from '../plainWord'
 import type { ReadWord } from '../reading'
 
-/** How often each word, piece of a word and pair of words stood in texts of either kind. */
+/** The number of occurrences of words, parts of words and pairs of words in both kinds of texts. */
 export interface WordingCounts {
-  /** By feature: how often in unwanted texts, how often in customers'. */
+  /** By feature: the counts in spam and in customers' texts. */
   seen: Map<number, { spam: number; honest: number }>
   spamTotal: number
   honestTotal: number
 }
 
-/** A model as a file: keys of what stood in the texts (as `featuresOf` makes them), with both counts. */
+/** The file of a model: features (see `featuresOf`) with both counts. */
 export interface WordingFile {
   name: string
   counts: [key: number, spam: number, honest: number][]
@@ -17,35 +17,35 @@ export interface WordingFile {
 
 export type Verdict = 'spam' | 'honest'
 
-/** Smoothing (Lidstone): what was never seen counts as seen this often. */
+/** Smoothing (Lidstone): the count of unseen features. */
 const SMOOTHING = 0.4
-/** A single word says no more than this, in nats, however often it was seen. */
+/** The maximum evidence of a word, in nats. */
 const MOST_PER_WORD = 3.2
-/** Customers' words are everybody's; those of unwanted messages are their own, so they may weigh more. */
+/** Evidence for spam may be higher, because its words are more specific. */
 const MOST_HONEST_PER_WORD = 1
-/** So much, in nats, a word must weigh to weigh at all: a hundred that say nothing must not say anything together. */
+/** The minimum evidence of a word, in nats, so that many neutral words add up to nothing. */
 const LEAST_PER_WORD = 0.5
 const PIECE_LENGTH = 4
-/** A power of two, some twenty times the features of the model that ships. */
+/** A power of two, about twenty times the number of features of the built-in model. */
 const MAYBE_BITS = 1 << 20
 const PIECE_SHARE = 0.6
 const PAIR_SHARE = 0.8
 
 /**
- * A multinomial naive Bayes classifier on words, pieces of words and pairs of words (McCallum and Nigam, "A comparison
- * of event models for naive Bayes text classification", 1998). Pieces carry it over to words and languages it has not
- * seen. It can be taught, and each lesson untaught, by adding and taking away counts.
+ * A multinomial naive Bayes classifier on words, parts of words and pairs of words (McCallum and Nigam, "A
+ * comparison of event models for naive Bayes text classification", 1998). Parts of words generalise to unseen
+ * words and languages. Lessons can be added and removed.
  */
 export class WordingModel {
   private known = new Map<number, number>()
-  /** One bit for each feature seen, by the end of its key: most pairs of words were never seen. */
+  /** A bit for each seen feature, by the end of its key: most pairs of words are unseen. */
   private maybe = new Int32Array(MAYBE_BITS >>> 5)
 
   constructor(readonly counts: WordingCounts) {
     for (const feature of counts.seen.keys()) this.mark(feature)
   }
 
-  /** @param weight 1 for a text learnt, -1 for a lesson undone */
+  /** @param weight 1 to learn a text, -1 to unlearn it */
   teach(words: ReadWord[], verdict: Verdict, weight = 1): void {
     const { counts } = this
     for (const feature of featuresOf(words)) {
@@ -58,7 +58,7 @@ export class WordingModel {
     this.known.clear()
   }
 
-  /** For each word how much it speaks for spam, in nats; below 0 for an honest review. */
+  /** The evidence of each word for spam, in nats; negative for an honest review. */
   weights(words: ReadWord[]): number[] {
     const weights: number[] = new Array<number>(words.length)
     for (let i = 0; i < words.length; i++) {
@@ -71,7 +71,7 @@ export class WordingModel {
     return weights
   }
 
-  /** Whether a word, spelt like this, stood in any text learnt. */
+  /** Whether the model knows a word in this spelling. */
   knows(plain: string): boolean {
     return this.counts.seen.has(hashText(plain))
   }
@@ -96,7 +96,7 @@ export class WordingModel {
     const { seen, spamTotal, honestTotal } = this.counts
     const of = seen.get(key)
     if (of === undefined || of.spam + of.honest === 0) return 0
-    // Both kinds are as likely beforehand, so only how the counts compare with their totals matters.
+    // Both kinds are equally likely in advance, so only the relative counts matter.
     return Math.log(((of.spam + SMOOTHING) * (honestTotal + 1)) / ((of.honest + SMOOTHING) * (spamTotal + 1)))
   }
 }
@@ -112,7 +112,7 @@ function piecesOf(word: string): number[] {
   return pieces
 }
 
-/** Everything a text is counted by. */
+/** All features of a text. */
 function featuresOf(words: ReadWord[]): number[] {
   return words.flatMap((word, i) => {
     const next = words[i + 1]
@@ -126,7 +126,7 @@ export const nothingLearnt = (): WordingCounts => ({
   honestTotal: 0,
 })
 
-/** A model's counts from a file, each time again, so that teaching one shop teaches no other. */
+/** Reads the counts anew each time, so that teaching one shop doesn't teach another. */
 export function readCounts({ counts }: WordingFile): WordingCounts {
   const read = nothingLearnt()
   for (const [key, spam, honest] of counts) {
@@ -137,7 +137,7 @@ export function readCounts({ counts }: WordingFile): WordingCounts {
   return read
 }
 
-/** The file of a model's counts, in the order of their keys. */
+/** The model as a file, sorted by feature. */
 export function writeCounts(name: string, { seen }: WordingCounts): WordingFile {
   const keys = [...seen.keys()].sort((a, b) => a - b)
   return { name, counts: keys.map((key) => [key, seen.get(key)!.spam, seen.get(key)!.honest]) }

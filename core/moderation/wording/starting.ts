@@ -3,13 +3,13 @@ import file from './starting.json' with { type: 'json' }
 
 let shared: WordingModel | undefined
 
-/** The model that ships, for reading only. */
+/** The built-in model, read-only. */
 export function startingModel(): WordingModel {
   shared ??= new WordingModel(readCounts(file as unknown as WordingFile))
   return shared
 }
 
-/** The model that ships, to be taught by one shop's own decisions. */
+/** A copy of the built-in model for a shop's own decisions. */
 export function modelToTeach(): WordingModel {
   return new WordingModel(readCounts(file as unknown as WordingFile))
 }
