@@ -1,8 +1,8 @@
 import { argv } from 'node:process'
 
 /**
- * Asks the front page's display for 500 different variants at once. It is a process of its own, so that receiving them
- * does not count as waiting for those who are measured beside it.
+ * Requests 500 different variants of the front page's display at once. A process of its own, so that
+ * receiving them doesn't count as the waiting of others.
  */
 const VARIANTS = 500
 const products = ['HK-1', 'SM-L', 'GL-L', 'none']

@@ -1,7 +1,7 @@
 import { createServer } from 'node:http'
 import { readFileSync } from 'node:fs'
 
-/** The floor: a server that does nothing but answer the same bytes with the same headers. */
+/** The floor: a server that only sends the same bytes with the same headers. */
 const body = readFileSync(process.argv[2]!)
 const headers = JSON.parse(process.argv[3]!) as Record<string, string>
 const server = createServer((_req, res) => {

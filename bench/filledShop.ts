@@ -14,16 +14,15 @@ const words =
   )
 
 export interface FilledShop {
-  /** The data folder. */
   folder: string
-  /** Who takes turns at writing to it, for threads. */
+  /** For threads that write to it. */
   turns: Turns
   services: Services
   shop: Shop
   close: () => Promise<void>
 }
 
-/** A shop with made-up reviews in a database file of its own, the same ones at each run. */
+/** A shop with made-up reviews in a database file; the same in each run. */
 export async function filledShop(size: number): Promise<FilledShop> {
   const folder = mkdtempSync(path.join(tmpdir(), 'elogio-bench-'))
   const turns = new Turns()
@@ -96,7 +95,7 @@ export async function filledShop(size: number): Promise<FilledShop> {
     })
   }
 
-  /** One review, and its only version under the same number. */
+  /** A review and its version have the same id. */
   function reviewAndVersion(i: number) {
     const rating = [500, 500, 500, 400, 400, 300, 200, 100][chance(8)]!
     const hasText = chance(10) > 0

@@ -7,9 +7,9 @@ import { removePrepared } from '../tests/support/prepared'
 import { formToken, submit, variedSentence } from '../tests/support/submissions'
 
 /**
- * Who waits, and how long, while long work is done beside: a million order lines imported, and 500 variants of displays
- * asked for, with somebody deciding, a customer sending a form and visitors fetching a display. The same without the
- * long work is the floor in the same run.
+ * Measures waiting times during long work: an import of a million order lines, and 500 variants of displays.
+ * Meanwhile somebody decides, a customer sends forms and visitors request a display. The same without long
+ * work is the floor in the same run.
  */
 const LINES = Number(process.argv[2] ?? 1_000_000)
 const PIECE_BYTES = 4_000_000
@@ -42,7 +42,7 @@ function print(what: string, waits: Waits): void {
   }
 }
 
-/** Works as people do until something has ended, and notes how long each answer took. */
+/** Repeats what people do until something ends, and records each waiting time. */
 async function whileDoing(running: Running, cookie: string, work: () => Promise<unknown>): Promise<Waits> {
   const waits: Waits = {}
   let ended = false

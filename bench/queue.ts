@@ -7,8 +7,8 @@ import { readFilter } from '../server/moderation/readFilter'
 import { filledShop, type FilledShop } from './filledShop'
 
 /**
- * What the queue costs at 10,000 and at 100,000 reviews: a page of the list with counts and choices, next and previous,
- * search, and an act. The smaller one is the floor for the larger in the same run.
+ * The time of the queue at 10,000 and 100,000 reviews: a page with counts and choices, next and previous,
+ * search, and a decision. The smaller is the floor for the larger.
  */
 const SIZES = process.argv.slice(2).map(Number)
 const [small, large] = SIZES.length === 2 ? SIZES : [10_000, 100_000]

@@ -16,13 +16,13 @@ import { configured } from '../tests/support/display'
 import { filledShop } from './filledShop'
 
 /**
- * What one decision costs when many displays show it: until the last of them is rendered and kept, and how long
- * somebody who works in the queue meanwhile waits for a page of it, against when nothing is rendered.
+ * The time of a decision that many displays show, until the last one is stored, and the waiting time of
+ * somebody in the queue meanwhile, compared with no rendering.
  */
 const DISPLAYS = 200
 const REVIEWS = Number(process.argv[2] ?? 3000)
 const ROUNDS = 5
-/** Somebody who works in the queue asks again and again, but not without a breath. */
+/** A person makes short pauses. */
 const BETWEEN_MS = 5
 
 const { folder, turns, services, shop, close } = await filledShop(REVIEWS)

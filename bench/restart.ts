@@ -8,8 +8,8 @@ import { submit } from '../tests/support/submissions'
 import { filledShop } from './filledShop'
 
 /**
- * A restart with many reviews: until the application answers, until the first arrival is answered, and what memory it
- * takes. It is started once before, so that everything that was stored by an earlier version is in its newest shape.
+ * A restart with many reviews: the time until the application answers, the time until the first arrival is
+ * answered, and the memory. It is started once before, so that all migrations are done.
  */
 const REVIEWS = Number(process.argv[2] ?? 1_000_000)
 
@@ -42,7 +42,7 @@ try {
   await close()
 }
 
-/** Waits until the fingerprints of all reviews that are compared with later ones are stored. */
+/** Waits until all fingerprints are stored. */
 async function settled(): Promise<void> {
   const db = await openDatabase(path.join(folder, 'elogio.db'))
   for (let count = -1; ;) {

@@ -4,7 +4,7 @@ import path from 'node:path'
 import { assessFile } from '../cli/assess'
 import { OWN_DOMAIN, readLabelled } from './labelled/read'
 
-/** Rates by kind over the labelled set: how much spam is held or marked, how many honest ones are held for spam. */
+/** Shares by kind over the labelled set: spam held back or marked, and honest reviews held back. */
 const HELD_FROM = 60
 const folder = mkdtempSync(path.join(tmpdir(), 'elogio-labelled-'))
 try {

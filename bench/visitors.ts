@@ -10,7 +10,9 @@ import { fillDemo } from '../demo/fill'
 import { renderDisplay } from '../onsite/render'
 import { configured, showable, shownOf } from '../tests/support/display'
 
-/** What visitors cost: CPU a request against a bare server in the same run, and the bytes they are sent. */
+/**
+ * The cost of visitors: CPU time for each request against a bare server in the same run, and the bytes sent.
+ */
 const REQUESTS = 20_000
 const ROUNDS = 5
 const TICKS_PER_SECOND = 100
@@ -71,7 +73,7 @@ try {
   rmSync(folder, { recursive: true, force: true })
 }
 
-/** Microseconds of CPU that a process spends on a request, user and system time together. */
+/** CPU time of a process for each request (user and system), in microseconds. */
 async function cost(server: ChildProcess, address: string): Promise<number> {
   const before = cpuTicks(server)
   let left = REQUESTS
@@ -111,7 +113,7 @@ function median(values: number[]): number {
   return values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!
 }
 
-/** Words that do not repeat from review to review, so that compression finds no more than in real ones. */
+/** Words that don't repeat between reviews, so that compression isn't better than with real ones. */
 function twelveReviews(kind: Layout): number {
   const syllables = 'ba ne ri to lu ka sem dor vil pan gra hos tim lec mur zen fol wid jas pel'.split(' ')
   let seed = 1

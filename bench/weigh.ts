@@ -8,7 +8,7 @@ import { weigh } from '../core/moderation/weigh'
 import { startingModel } from '../core/moderation/wording/starting'
 import { readLabelled } from './labelled/read'
 
-/** How many reviews are weighed a second on one core, all signals and near-copies, against many earlier ones. */
+/** Reviews scored a second on one core, with all signals and near-copies, against many earlier ones. */
 const EARLIER = Number(process.env.EARLIER ?? 100_000)
 const TIMED = Math.min(10_000, Math.max(1000, EARLIER / 5))
 
@@ -19,7 +19,7 @@ const bodies = readLabelled()
   .map(({ body }) => body)
 const words = bodies.join(' ').split(/\s+/)
 const pick = <T>(some: T[]): T => some[Math.floor(random() * some.length)]!
-/** One to four sentences that customers write, every second word another one, so that nearly none is like another. */
+/** One to four sentences of customers with every second word replaced, so that hardly any two are alike. */
 function text(sentences: number): string {
   return Array.from({ length: sentences }, () => pick(bodies))
     .join(' ')
@@ -28,7 +28,7 @@ function text(sentences: number): string {
     .join(' ')
 }
 
-/** The floor: words parted and scored by a table of them, and nothing else. */
+/** The floor: splits the texts into words and looks up each. */
 function floor(texts: string[]): number {
   const table = new Map(words.map((word, i) => [word.toLowerCase(), (i % 7) - 3]))
   const from = process.cpuUsage()
@@ -79,7 +79,7 @@ for (let i = 0; i < EARLIER + TIMED;) {
   const { user, system } = process.cpuUsage(from)
   rates.push(TIMED / ((user + system) / 1e6))
 }
-// The machine is not always as quick, and some steps hold the growing of an index: the middle one says most.
+// The machine's speed varies, and some steps contain the growth of an index, so the median is reported.
 const middle = rates.slice(1).sort((a, b) => a - b)[Math.floor((rates.length - 1) / 2)]!
 console.log(
   `weighed a second of CPU, by how many came before, in steps of ${TIMED}: ${rates.map(Math.round).join(', ')}`,

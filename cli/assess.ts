@@ -27,7 +27,7 @@ const number = z
   .nullish()
   .transform((value) => value ?? null)
 
-/** A review by the field names used everywhere; all but the words may be missing. */
+/** A review under the public field names; only the text is required. */
 const reviewSchema = z.object({
   id: z.union([z.string(), z.number()]).nullish(),
   shop: text,
@@ -44,7 +44,7 @@ const reviewSchema = z.object({
 type Review = z.infer<typeof reviewSchema>
 const lessonSchema = reviewSchema.extend({ decision: z.enum(['approved', 'spam']) })
 
-/** A decision of the shop's own counts as much as so many of the texts that the model came with. */
+/** One decision of the shop counts as many of the built-in texts. */
 const LESSON = 2
 
 export interface Assessed {
@@ -60,7 +60,7 @@ export interface Assessed {
   near: (string | number)[]
 }
 
-/** Weighs the reviews of a file one after the other, each by those before it; none is revised. */
+/** Scores the reviews of a file one by one, each against earlier ones; none is revised. */
 export function assessFile(file: string, ownDomains: string[], teach: string | undefined): Assessed[] {
   const lessons = teach === undefined ? [] : readJsonLines(teach, lessonSchema)
   const shops = new Map<string, { memory: ShopHistory; model: WordingModel }>()
@@ -110,7 +110,7 @@ function arriving(review: Review, id: string) {
     id,
     title: review.title,
     body: review.body,
-    // What is on no scale of five says nothing.
+    // A rating without a scale of five is ignored.
     rating: rating === null || rating > 5 ? null : hundredthsOfFive(rating, 5),
     authorName: review.author_name,
     authorEmail: review.author_email,

@@ -3,7 +3,7 @@ import type { z } from 'zod'
 import { decodeFile } from '../core/formats/decodeFile'
 
 /**
- * The records of a JSON Lines file, each parsed by a schema.
+ * Parses each record of a JSON Lines file with a schema.
  * @throws Error that names the file, the line and the field
  */
 export function readJsonLines<T>(file: string, schema: z.ZodType<T>): T[] {

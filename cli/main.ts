@@ -95,7 +95,7 @@ program
     }),
   )
 
-// One write, because a hundred thousand are slow.
+// A single write, because a hundred thousand are slow.
 function printLines(records: object[]): void {
   process.stdout.write(records.map((record) => `${JSON.stringify(record)}\n`).join(''))
 }

@@ -15,7 +15,7 @@ const text = z
   .nullish()
   .transform((value) => String(value ?? ''))
 
-/** A review as far as proof of purchase reads it, by the field names used everywhere. */
+/** The parts of a review that verification reads, under the public field names. */
 const claimSchema = z.object({
   id: z.union([z.string(), z.number()]),
   author_name: text,
@@ -33,7 +33,7 @@ export interface Matched {
   why: string
 }
 
-/** Finds for each review of a file the order that proves its writer bought. Its email address is taken as proven. */
+/** Finds the order of each review in a file. Its email address counts as confirmed. */
 export function matchFiles(
   ordersFile: string,
   reviewsFile: string,
@@ -74,7 +74,7 @@ export function matchFiles(
 const readable = (moment: string): string | null =>
   moment && !Number.isNaN(Date.parse(moment)) ? moment : null
 
-/** The lines that could be a claim's: of its email address or of its number, so that a long list is not traversed for each. */
+/** The order lines with the email address or number of a claim, so that each claim needn't search all lines. */
 function finder(lines: OrderLine[]): (claim: { provenEmail: string; orderNumber: string }) => OrderLine[] {
   const byEmail = group(lines, ({ email }) => emailKeyOf(email))
   const byNumber = group(lines, ({ orderNumber }) => orderNumberKey(orderNumber))

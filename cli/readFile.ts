@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { readText } from '../core/intake/text/readText'
 
-/** What bringing a file in would take, by the field names used everywhere. What is not there is null. */
+/** A review that an import would store, under the public field names. Missing values are null. */
 export interface ReadFile {
   reviews: {
     author_name: string | null
@@ -26,7 +26,7 @@ const kindsByEnding: Record<string, string> = { '.txt': 'text', '.md': 'text', '
 
 /**
  * Reads a file without a database.
- * @throws Error that names the file, or the kind that cannot be read yet
+ * @throws Error that names the file, or the unsupported kind
  */
 export function readFile(file: string, as: string | undefined): ReadFile {
   const kind = as ?? kindsByEnding[path.extname(file).toLowerCase()]

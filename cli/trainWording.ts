@@ -11,7 +11,7 @@ import {
 const folder = new URL('../core/moderation/wording/', import.meta.url)
 export const startingFile = new URL('starting.json', folder)
 
-/** The model that ships, from the texts written for it. */
+/** Builds the model from the texts written for it. */
 export function trainWording(): WordingFile {
   const model = new WordingModel(nothingLearnt())
   for (const verdict of ['spam', 'honest'] as const)
@@ -23,7 +23,7 @@ export function saveWording(file: WordingFile): void {
   writeFileSync(startingFile, `${JSON.stringify(file)}\n`)
 }
 
-/** One text a line; lines that begin with # are for people. */
+/** One text a line; lines that begin with # are comments. */
 function textsOf(verdict: Verdict): string[] {
   return readFileSync(new URL(`texts/${verdict}.txt`, folder), 'utf8')
     .split('\n')

@@ -34,8 +34,8 @@ import { wrenfield } from './wrenfield/shop'
 const DAY_MS = 86_400_000
 
 /**
- * Fills a data folder with the made-up shops. Reviews and decisions use the real use cases at their own times, so that
- * signals, proof, counts and log are real.
+ * Fills a data folder with the demo shops. Reviews and decisions pass through the real use cases at their own
+ * times, so signals, verifications, counts and log are real.
  */
 export async function fillDemo(
   folder: string,
@@ -85,7 +85,7 @@ export async function fillDemo(
       await tell(services, shop, mara, story, review, at)
     }
     clock = end
-    // Earlier reviews came while anyone could write, so no emails asked to confirm them.
+    // Earlier reviews came while anyone could write, so no confirmation was requested.
     const { form } = (await openForm(services, story.form.slug))!
     await updateWriters(db, shop.id, form.publicId, story.form.writers)
     for (const display of story.displays) {

@@ -2,9 +2,9 @@ import { acts } from '../core/moderation/likelyAct'
 import type { ReviewStory } from './story'
 
 /**
- * Reviews from a text that is pleasant to write and to read. Each begins with a line
- * `@ DAYS-AGO RATING SKU ORDER SECONDS ACT | NAME ; role ; company ; portrait`, where `-` is none and `own` as an order
- * means that the writer bought it; then `# headline`, the words, and `> the shop's answer`.
+ * Parses reviews from text. Each begins with a line `@ DAYS-AGO RATING SKU ORDER SECONDS ACT
+ * NAME ; role ; company ; portrait`, where `-` means none and `own` as ORDER a verified purchase. Then follow
+ * `# headline`, the text, and `> the shop's reply`.
  */
 export function readLetters(text: string): ReviewStory[] {
   return text

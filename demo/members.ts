@@ -4,14 +4,14 @@ export interface MemberStory {
   password: string
 }
 
-/** Has both shops. */
+/** Belongs to both shops. */
 export const owner: MemberStory = {
   name: 'Mara Oduya',
   email: 'mara@wrenfield.example',
   password: 'wax-and-twine-44',
 }
 
-/** Has only the smaller one. */
+/** Belongs to the smaller one only. */
 export const helper: MemberStory = {
   name: 'Ned Pellow',
   email: 'ned@saltmarshlane.example',

@@ -1,11 +1,11 @@
 import sharp, { type Raw } from 'sharp'
 
-/** The side of the square of grain that is laid over a drawing again and again. */
+/** The side of the repeated square of grain. */
 const GRAIN_PX = 160
 
-/** A drawing as a camera would have it: soft, a little grainy, and as JPEG. */
+/** Renders a drawing like a camera: soft, slightly grainy, as JPEG. */
 export async function photographed(svg: string): Promise<Buffer> {
-  // Pixels go from step to step as they are; packing noise into a PNG took most of the time.
+  // Raw pixels between the steps; compressing noise as PNG took most of the time.
   const drawn = await sharp(Buffer.from(svg), { density: 144 })
     .flatten({ background: '#fff' })
     .blur(1.2)

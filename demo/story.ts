@@ -3,12 +3,12 @@ import type { Act } from '../core/moderation/likelyAct'
 import type { Configuration } from '../core/display/configuration'
 import type { Shop } from '../server/data/shops'
 
-/** A made-up shop as the demo tells it. Times are days before the moment of filling, so that it never grows old. */
+/** The data of a demo shop. Times are days before the fill, so that it never looks old. */
 export interface ShopStory {
   shop: Omit<Shop, 'id' | 'publicId'>
   form: { slug: string; heading: string; intro: string; writers: Writers }
   products: Record<string, string>
-  /** Drawn pictures, as SVG: of products by SKU, of people by name. */
+  /** SVG drawings: of products by SKU, of people by name. */
   pictures: { products: Record<string, string>; portraits: Record<string, string> }
   orders: OrderStory[]
   reviews: ReviewStory[]
@@ -18,7 +18,7 @@ export interface ShopStory {
 export interface DisplayStory {
   key: string
   name: string
-  /** The page of the stand-in site that it is made for. */
+  /** The page of the stand-in site that it belongs to. */
   path: string
   configuration: Configuration
   live: boolean
@@ -29,7 +29,7 @@ export interface OrderStory {
   name: string
   /** Days ago. */
   placed: number
-  /** Days after it was placed; absent when it has not arrived. */
+  /** Days after the order; absent if not delivered. */
   arrivedAfter?: number
   status: 'delivered' | 'refunded' | 'returned' | 'shipped' | 'placed' | 'cancelled'
   skus: string[]
@@ -40,22 +40,22 @@ export interface ReviewStory {
   came: number
   rating: 1 | 2 | 3 | 4 | 5 | null
   name: string
-  /** Left out, it is made from the name. */
+  /** Derived from the name if absent. */
   email?: string
   product?: string
   order?: string
   title?: string
   body: string
-  /** Seconds between opening the form and sending it. */
+  /** Seconds between opening and sending the form. */
   took: number
   mayShow?: false
-  /** Sent past the form's page, or with the hidden field filled in. */
+  /** Sent without the form's page, or with the hidden field filled in. */
   odd?: 'noToken' | 'trap'
   then?: Act
-  /** Photos that came with it: what is to be seen, as SVG, and what she says it shows. */
+  /** Photos: an SVG drawing with its description. */
   photos?: { drawn: string; shows: string }[]
-  /** What the shop answered in public. */
+  /** The shop's public reply. */
   reply?: string
-  /** Written down by the shop for a customer. */
+  /** Added by the shop. */
   byHand?: { role: string; company: string; portrait: string }
 }

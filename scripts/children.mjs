@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process'
 import { root } from './install.mjs'
 
-/** Starts a program of the project as a process of its own, from its source when it is TypeScript. */
+/** Starts a program of the project, from its source if it is TypeScript. */
 export function startProgram(file, env) {
   const loader = file.endsWith('.ts') ? ['--import', 'tsx'] : []
   return spawn(process.execPath, [...loader, file], {
@@ -11,7 +11,7 @@ export function startProgram(file, env) {
   })
 }
 
-/** Runs a program to its end; rejects when it does not go well. */
+/** Runs a program to its end; rejects if it fails. */
 export function runProgram(file, env) {
   return new Promise((resolve, reject) => {
     startProgram(file, env).on('exit', (code) =>
@@ -37,7 +37,7 @@ export function tieTogether(children) {
   process.on('SIGTERM', () => stop(0))
 }
 
-/** Waits until an address answers, as long as the process that should answer lives. */
+/** Waits until an address answers or the process ends. */
 export async function answers(url, child) {
   while (child.exitCode === null) {
     const answer = await fetch(url).catch(() => null)
@@ -47,7 +47,7 @@ export async function answers(url, child) {
   throw new Error(`${url} does not answer`)
 }
 
-/** Rejects with a plain word when a port is taken. */
+/** Rejects with a clear message if a port is taken. */
 export async function portFree(port, variable) {
   const { createServer } = await import('node:net')
   await new Promise((resolve, reject) => {

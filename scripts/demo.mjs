@@ -27,7 +27,7 @@ try {
     ELOGIO_ALLOW_HOSTS: process.env.ELOGIO_ALLOW_HOSTS ?? `localhost:${standinPort}`,
     SMTP_URL: process.env.SMTP_URL ?? `smtp://localhost:${smtpPort}`,
     MAIL_FROM: process.env.MAIL_FROM ?? 'reviews@elogio.example',
-    // The terminal shows where to go, not who asks for what.
+    // The terminal shows where to go, without a line for each request.
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
     ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
   })

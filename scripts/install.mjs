@@ -3,12 +3,12 @@ import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 
-// Runs before anything is installed, so it stands on Node.js alone.
+// Runs before packages are installed, so it uses only Node.js.
 
 export const root = path.resolve(import.meta.dirname, '..')
 const stamps = path.join(root, '.work', 'stamps')
 
-/** Runs a command in the project's folder and shows what it prints; answers whether it went well. */
+/** Runs a command in the project's folder with its output; returns whether it succeeded. */
 export function run(command, args, env = {}) {
   const { status, error } = spawnSync(command, args, {
     cwd: root,
@@ -42,7 +42,7 @@ function filesBelow(folder) {
     .sort()
 }
 
-/** Installs the packages when they are missing or the lock file has changed. */
+/** Installs packages if they are missing or the lock file has changed. */
 export function installPackages() {
   const lock = digest([path.join(root, 'package-lock.json')])
   if (existsSync(path.join(root, 'node_modules')) && stampIs('packages', lock)) return

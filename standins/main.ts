@@ -9,7 +9,7 @@ import { journalPage } from './wrenfield/journalPage'
 import { icon } from './wrenfield/sitePage'
 import { serif } from './wrenfield/fonts'
 
-/* Runs on a port of its own, so that everything between it and the application is cross-origin. */
+/* On a port of its own, so that it is cross-origin to the application. */
 const port = Number(process.env.STANDIN_PORT ?? 4311)
 const smtpPort = Number(process.env.STANDIN_SMTP_PORT ?? 4312)
 const elogioUrl = process.env.ELOGIO_URL ?? 'http://localhost:4310'

@@ -14,7 +14,7 @@ export interface Labelled {
 /** The shop's own domain in the labelled set. */
 export const OWN_DOMAIN = 'tidemark.example'
 
-/** Reviews written to measure by: apart from the demo's and from those the wording model is made of. */
+/** Reviews for measuring, written apart from the demo's and from those of the wording model. */
 export function readLabelled(): Labelled[] {
   return (['spam', 'honest'] as const).flatMap((label) =>
     readFileSync(new URL(`${label}.txt`, import.meta.url), 'utf8')

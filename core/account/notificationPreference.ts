@@ -1,6 +1,6 @@
 import { z } from 'zod'
 
-/** How a member is told of what comes in: each one, once a day, or only what is held back. */
+/** When a member is emailed: for each review, once a day, or only for reviews held back. */
 export const notificationPreferenceSchema = z.enum(['each', 'digest', 'held'])
 export type NotificationPreference = z.infer<typeof notificationPreferenceSchema>
 export const notificationPreferences = notificationPreferenceSchema.options

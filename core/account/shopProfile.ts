@@ -58,7 +58,7 @@ const languages = optional(200).transform((typed, context) => {
   return found
 })
 
-/** What a shop says of itself, as its owner types or corrects it; the names are those of the fields on the screen. */
+/** The profile of a shop; the keys are the names of the form's fields. */
 export const shopProfileSchema = z.object({
   name: line(NAME_MOST).min(1, { error: messageCode('setUp.error.name') }),
   short_name: optional(NAME_MOST),
@@ -76,7 +76,7 @@ export const shopProfileSchema = z.object({
   corners: z.coerce.number().int().min(0).max(32).catch(8),
   locale: line(35).refine(isLocale, { error: messageCode('setUp.error.locale') }),
   languages,
-  /** Empty where the form has no such field: then the shop writes in every language that there is. */
+  /** Empty where the form lacks the field: then the shop uses all languages. */
   customer_languages: z
     .array(z.enum(customerLanguages))
     .default([])
@@ -94,7 +94,7 @@ export const newPassword = z
   .min(PASSWORD_LEAST, { error: messageCode('setUp.error.password', { least: PASSWORD_LEAST }) })
   .max(1000)
 
-/** The account of the person who sets a shop up. */
+/** The account of the person who sets up the shop. */
 export const newAccountSchema = z.object({
   member_name: line(NAME_MOST).min(1, { error: messageCode('form.error.name') }),
   email: z

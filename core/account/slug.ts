@@ -2,7 +2,7 @@ import { normalizeText } from '../formats/normalizeText'
 
 const LONGEST = 40
 
-/** A name as part of an address: small letters, digits and hyphens, never empty. */
+/** A name as part of an address: lower-case letters, digits and hyphens, never empty. */
 export function slugOf(name: string): string {
   const slug = normalizeText(name)
     .replace(/[^a-z0-9]+/g, '-')
@@ -11,7 +11,7 @@ export function slugOf(name: string): string {
   return slug || 'shop'
 }
 
-/** The wanted name when it is free, else the first numbered one that is. */
+/** The wanted name if it is free, otherwise the first free one with a number. */
 export async function firstFree(
   wanted: string,
   isTaken: (name: string) => Promise<boolean>,

@@ -1,7 +1,7 @@
 import { litMarks } from '../formats/rating'
 import { fitting, type Page, type Pickable, type Selection } from './selection'
 
-/** For each part of a selection, how many each of its choices would let through with all else as it is. */
+/** The number of matches for each choice of each part of a selection, with all other parts unchanged. */
 export interface PickFacets {
   ratings: Record<number, number>
   products: Record<string, number>
@@ -10,7 +10,7 @@ export interface PickFacets {
   languages: Record<string, number>
   verified: number
   hasText: number
-  /** What fits as it is. */
+  /** The current number of matches. */
   all: number
 }
 

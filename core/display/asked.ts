@@ -4,7 +4,7 @@ import type { Asked } from './displayModel'
 
 const SKU_LIMIT = 100
 
-/** What a page's code asks a display for; what makes no sense asks for nothing. */
+/** The attributes of the embed code; invalid values are ignored. */
 export function readAsked(query: URLSearchParams): Asked {
   const product = query.get('product')?.trim()
   const limit = /^\d{1,3}$/.test(query.get('limit') ?? '') ? Number(query.get('limit')) : 0

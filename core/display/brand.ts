@@ -1,13 +1,13 @@
 import { converter, formatHex, parse, wcagContrast, type Oklch } from 'culori'
 
-/** Shades that a page of the shop is styled in, all worked out from its one brand colour, as hex. */
+/** Shades of the brand colour for pages of the shop, as hex. */
 export interface BrandShades {
   fill: string
   /** Borders on white, 3:1 or better. */
   edge: string
   /** Buttons that carry white text, 4.5:1 or better. */
   button: string
-  /** A background that dark text reads on. */
+  /** A background for dark text. */
   background: string
   /** Text on `fill`, 4.5:1 or better. */
   onFill: string
@@ -24,8 +24,8 @@ function darkened(colour: Oklch, ratio: number): string {
 }
 
 /**
- * The shades of a brand colour, by WCAG 2 contrast, darkened along the lightness of OKLCH until they hold.
- * @throws RangeError when it is not a CSS colour
+ * The shades of a brand colour, darkened along the lightness of OKLCH until their WCAG 2 contrast is enough.
+ * @throws RangeError if it is no CSS colour
  */
 export function brandShades(brand: string): BrandShades {
   const parsed = parse(brand)

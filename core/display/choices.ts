@@ -1,4 +1,4 @@
-/** What a display's settings can be chosen from, and how far they go. No schema, so that screens can have it for little. */
+/** The choices and limits of a display's settings, without schemas, so that screens load little. */
 
 export const layouts = [
   'list',
@@ -11,7 +11,7 @@ export const layouts = [
   'ratingLine',
 ] as const
 export type Layout = (typeof layouts)[number]
-/** Layouts that stand in as many columns as their box has room for. */
+/** Layouts with several columns if there is room. */
 export const hasColumns = (layout: Layout): boolean =>
   layout === 'grid' || layout === 'masonry' || layout === 'carousel'
 export const DISPLAY_TITLE_LIMIT = 120

@@ -22,25 +22,25 @@ import {
 const colour = z.string().regex(/^#[0-9a-f]{6}$/i)
 const colourOrNone = z.union([colour, z.literal('')])
 
-/** How the picked reviews stand. */
+/** The arrangement of the reviews. */
 const arrangementSchema = z.object({
   kind: z.enum(layouts),
-  /** Widths of the box, in CSS pixels and ascending, from which there are two, three and four columns. */
+  /** Ascending widths of the box in CSS pixels, for two, three and four columns. */
   marks: z
     .array(z.number().int().min(NARROWEST_MARK).max(WIDEST_MARK))
     .length(MOST_COLUMNS - 1)
     .refine((marks) => marks.every((mark, i) => i === 0 || mark > marks[i - 1]!)),
   columns: z.number().int().min(1).max(MOST_COLUMNS),
-  /** Seconds between two steps; 0 waits for the visitor. */
+  /** Seconds between two movements; 0 turns them off. */
   autoplay: z.number().int().min(0).max(LONGEST_AUTOPLAY),
-  /** How many move at once; 0 moves all that are seen. */
+  /** The number of reviews that move at once; 0 means all visible ones. */
   step: z.number().int().min(0).max(MOST_COLUMNS),
   arrows: z.boolean(),
   dots: z.boolean(),
 })
 export type Arrangement = z.infer<typeof arrangementSchema>
 
-/** What each review shows. Lengths are in words; 0 shows all of them. */
+/** The visible parts of a review. Lengths are in words; 0 means unlimited. */
 const partsSchema = z.object({
   name: z.enum(nameForms),
   portrait: z.boolean(),
@@ -55,36 +55,35 @@ const partsSchema = z.object({
   words: z.boolean(),
   shortened: z.number().int().min(0).max(200),
   reply: z.boolean(),
-  /** Displays that were made before there were photos show them too. */
+  /** Versions from before photos existed show them too. */
   photos: z.boolean().default(true),
 })
 export type Parts = z.infer<typeof partsSchema>
 
-/** A web address, or nothing. */
 const address = z.union([z.literal(''), z.url({ protocol: /^https?$/ }).max(2000)])
 
-/** What stands above the reviews. */
+/** The part above the reviews. */
 const headingSchema = z.object({
   line: z.string().max(DISPLAY_LINE_LIMIT),
   average: z.boolean(),
   count: z.boolean(),
   write: z.boolean(),
-  /** Leads to all reviews on the page of the shop's own. */
+  /** Links to the page of all reviews. */
   all: z.boolean(),
   button: z.object({ words: z.string().max(40), url: address }),
 })
 export type Heading = z.infer<typeof headingSchema>
 
-/** How it is styled. Colours are hex, empty for the one worked out from the shop's; spaces are CSS pixels. */
+/** Colours are hex, or empty for the shop's; spaces are CSS pixels. */
 const themeSchema = z.object({
   background: z.enum(backgrounds),
   colour: colourOrNone,
   text: colourOrNone,
   accent: colourOrNone,
   frame: z.enum(frames),
-  /** null takes the corners of the shop's own buttons. */
+  /** null uses the corners of the shop's buttons. */
   corners: z.number().int().min(0).max(ROUNDEST).nullable(),
-  /** Percent of the usual space between reviews. */
+  /** Percent of the normal space between reviews. */
   density: z.number().int().min(40).max(200),
   inside: z.number().int().min(0).max(WIDEST_SPACE),
   around: z.number().int().min(0).max(WIDEST_SPACE),
@@ -93,14 +92,14 @@ export type Theme = z.infer<typeof themeSchema>
 
 const placementSchema = z.object({
   place: z.enum(places),
-  /** The page it is meant for, to be seen in; empty when nobody said. */
+  /** The page of the preview; may be empty. */
   url: address,
-  /** Where on that page, as a CSS path; empty for where its code stands. */
+  /** The position in that page as a CSS path; empty for the position of the embed code. */
   spot: z.string().max(500),
 })
 export type Placement = z.infer<typeof placementSchema>
 
-/** Everything that one version of a display says. `schema` numbers this shape, so that older ones can be read. */
+/** All settings of one version of a display. `schema` is the number of this format. */
 export const configurationSchema = z.object({
   schema: z.literal(3),
   title: z.string().max(DISPLAY_TITLE_LIMIT),
@@ -110,11 +109,11 @@ export const configurationSchema = z.object({
   heading: headingSchema,
   theme: themeSchema,
   placement: placementSchema,
-  /** What stands there when nothing fits. */
+  /** Shown without matching reviews. */
   whenEmpty: z.enum(['invitation', 'nothing']),
-  /** What the page of its own says to whoever passes it on. */
+  /** The description for shared links. */
   description: z.string().max(300),
-  /** A file of the shop's, shown where the page of its own is passed on; empty for none. */
+  /** The picture for shared links, a file of the shop; may be empty. */
   picture: z.string().max(100),
 })
 export type Configuration = z.infer<typeof configurationSchema>

@@ -10,24 +10,24 @@ import type { Quotation } from './quotation'
 import { inAverages, type DisplayShop, type ShowableReview } from './showableReview'
 import { toQuotation } from './toQuotation'
 
-/** Where a display leads; null where there is nothing to lead to. */
+/** The targets of links; null if there is none. */
 export interface DisplayLinks {
   write: string | null
   all: string
   how: string
 }
 
-/** What the page that a display stands on asks for by its code. */
+/** The attributes of the embed code. */
 export interface Asked extends Page {
   language?: string
   scheme?: ColourScheme
 }
 
-/** All that a display's output is made from. */
+/** Everything that a display's output is made from. */
 export interface DisplayModel {
   shopName: string
   shortName: string
-  /** The language of its fixed texts, and the locale of its numbers and dates. */
+  /** The language of fixed texts, and the locale of numbers and dates. */
   language: string
   locale: string
   translate: CustomerTranslate
@@ -37,20 +37,20 @@ export interface DisplayModel {
   parts: Parts
   theme: ResolvedTheme
   scheme: ColourScheme | null
-  /** The product that it is about, when it is one. */
+  /** The product, if the display is about a single one. */
   product: { sku: string; title: string } | null
-  /** Of all customers' ratings in its scope, not only of those picked. */
+  /** All customers' ratings in its scope, not only the selected ones. */
   tally: RatingTally
-  /** How many may be shown of its scope in all. */
+  /** All publishable reviews in its scope. */
   publishableCount: number
-  /** The marks that it is narrowed to; null for any. */
+  /** The selected ratings; null for any. */
   ratings: number[] | null
   quotations: Quotation[]
   links: DisplayLinks
   whenEmpty: Configuration['whenEmpty']
 }
 
-/** Picks, orders and words what a display shows. */
+/** Selects, orders and words the content of a display. */
 export function displayModel({
   configuration,
   shop,
@@ -65,11 +65,11 @@ export function displayModel({
   shop: DisplayShop
   reviews: ShowableReview[]
   links: DisplayLinks
-  /** Where pictures lie, without the file's name. */
+  /** The address of the folder of pictures. */
   mediaUrl: string
   now: string
   asked?: Asked
-  /** What an owner sees while there is no review; visitors never get them. */
+  /** Shown to the owner while there is no review; visitors never get them. */
   samples?: Quotation[]
 }): { model: DisplayModel; picked: ShowableReview[]; scope: ShowableReview[] } {
   const { selection } = configuration

@@ -1,15 +1,15 @@
-/** Paragraphs cut in two where a number of words is reached; the second half is empty when all fit. */
+/** Paragraphs, split after a number of words; `rest` is empty if nothing is cut. */
 export interface Excerpt {
   head: string[]
   rest: string[]
-  /** Whether the cut goes through a paragraph, so that the first of `rest` goes on with the last of `head`. */
+  /** Whether the cut is within a paragraph, which then continues in `rest`. */
   within: boolean
 }
 
-/** A cut that leaves fewer words than this behind is not worth a click. */
+/** A shorter rest is not worth a click. */
 const WORTH_A_CLICK = 8
 
-/** Shortens to a number of words, 0 for none; at the end of a sentence when one ends near there. */
+/** Cuts after a number of words (0 for unlimited), at the end of a sentence if one is near. */
 export function excerptOf(paragraphs: string[], words: number): Excerpt {
   const whole: Excerpt = { head: paragraphs, rest: [], within: false }
   const counts = paragraphs.map((paragraph) => [...paragraph.matchAll(/\S+/gu)].length)

@@ -1,9 +1,9 @@
 import type { DisplayModel } from './displayModel'
 
 /**
- * Structured data of a display about one product, by schema.org: a product with its average and the shown reviews.
- * A shop may not mark up praise of itself for search engines, and neither what it wrote down by itself nor what
- * visitors don't see, so there is none for the shop as a whole and none without a customer's own rating.
+ * Structured data by schema.org for a display about one product: the product with its average and the shown
+ * reviews. Search engines forbid it for reviews about the shop itself, for reviews that the shop added, and
+ * for hidden content; without a customer's rating there is none.
  */
 export function jsonLdOf(model: DisplayModel, url: string): object | null {
   const { product, tally, quotations } = model

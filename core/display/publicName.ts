@@ -3,7 +3,7 @@ import type { Parts } from './configuration'
 const title =
   /^(?:mr|mrs|ms|miss|mx|dr|prof|sir|dame|herr|frau|mme|mlle|monsieur|madame|sra?|srta|pan|pani)\.?$/iu
 
-/** A writer's name as visitors see it; from the start first name and the initial of the last ("Piotr L."). */
+/** The public form of a writer's name; by default first name and initial ("Piotr L."). */
 export function publicName(name: string, form: Parts['name'] = 'firstInitial'): string {
   const [family, given] = name.split(',').map((part) => part.trim())
   const ordered = given ? `${given} ${family}` : name.trim()

@@ -1,35 +1,35 @@
 import type { Excerpt } from './excerpt'
 
-/** A review as visitors read it. What is hidden or missing is empty or null. */
+/** A review as visitors see it. Hidden and missing values are empty or null. */
 export interface Quotation {
   publicId: string
-  /** In hundredths of five, also where no rating is shown; null when there is none. */
+  /** In hundredths of five, also if no rating is shown; null if there is none. */
   rated: number | null
-  /** Whether a customer wrote it, so that it counts. */
+  /** Whether it counts in averages. */
   counted: boolean
-  /** The day it was written (`YYYY-MM-DD`), also where no date is shown; null when nobody told. */
+  /** The date (`YYYY-MM-DD`), also if none is shown; null if unknown. */
   written: string | null
   marks: number | null
-  /** The rating as a numeral, where one is shown. */
+  /** The rating as a number, if it is shown that way. */
   numeral: string
   title: string
   words: Excerpt
   name: string
   language: string | null
   product: string | null
-  /** When it was written, as a machine and as a person reads it. */
+  /** For machines and for people. */
   date: { at: string; words: string } | null
-  /** That the writer bought here, and how we know; null when nobody does. */
+  /** The verification and its method; null if unverified. */
   proof: { words: string; how: string } | null
-  /** What else has to be said of it, such as that the shop wrote it down. */
+  /** A required note, such as that the shop added it. */
   note: string
   role: string
   company: { name: string; url: string | null; logo: string | null } | null
-  /** The address of the writer's picture; none is ever made up. */
+  /** The address of the writer's picture. */
   portrait: string | null
-  /** What its writer photographed, by the addresses of its files. */
+  /** Addresses of the files of photos. */
   photos: { large: string; small: string; width: number; height: number; alt: string }[]
   relationship: string
-  /** What the shop answered in public. */
+  /** The shop's public reply. */
   reply: { name: string; paragraphs: string[] } | null
 }

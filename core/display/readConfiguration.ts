@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { configurationSchema, type Configuration } from './configuration'
 import { startingConfiguration } from './startingConfiguration'
 
-/** The first shape: a number, a lowest rating, two orders and two layouts. */
+/** Schema 1: a limit, a lowest rating, two orders and two layouts. */
 const first = z.object({
   schema: z.literal(1),
   title: z.string(),
@@ -14,15 +14,15 @@ const first = z.object({
   layout: z.enum(['list', 'grid']),
 })
 
-/** Before `theme` and `background` had these names. */
+/** Schema 2 used other names for `theme` and `background`. */
 const second = z.looseObject({
   schema: z.literal(2),
   dress: z.looseObject({ ground: z.string() }),
 })
 
 /**
- * Reads a configuration of any shape there has been, as the newest one.
- * @throws ZodError when it is none
+ * Converts a stored configuration of any schema to the current one.
+ * @throws ZodError if it is invalid
  */
 export function readConfiguration(stored: unknown): Configuration {
   const oldest = first.safeParse(stored)

@@ -1,14 +1,14 @@
 import { asksForRatings } from '../curation/selection'
 import type { Configuration } from './configuration'
 
-/** One thing that a display selects or orders its reviews by, besides their number and date. */
+/** A criterion of a selection or order, other than number and date. */
 export type SelectionFact =
   | { by: 'ratings'; ratings: number[] }
   | { by: 'tags'; tags: string[] }
   | { by: 'languages'; languages: string[] }
   | { by: 'sources' | 'verifiedOnly' | 'withWords' | 'leftOut' | 'pins' | 'highest' | 'verified' | 'hand' }
 
-/** What visitors are told of a display's selection; empty when it shows the newest of all. */
+/** The criteria that visitors are told; empty for a display of the newest reviews. */
 export function selectionFacts({ selection }: Pick<Configuration, 'selection'>): SelectionFact[] {
   const { ratings, tags, sources, languages, verifiedOnly, withWords, leftOut, pins, order } = selection
   const facts: (SelectionFact | false)[] = [

@@ -1,4 +1,4 @@
-/** The parts that every sentence says, and those it says only where they are set. */
+/** The parts of the sentence; some appear only if they are set. */
 export const sentenceParts = [
   'limit',
   'ratings',
@@ -16,5 +16,5 @@ export const sentenceParts = [
 ] as const
 export type SentencePart = (typeof sentenceParts)[number]
 
-/** Parts that fold under "and…" while nothing is set. */
+/** Parts that are collapsed under "and…" if they are unset. */
 export const foldedParts = ['tags', 'sources', 'languages', 'verifiedOnly', 'withWords', 'title'] as const

@@ -1,6 +1,6 @@
 import type { Configuration, Parts } from './configuration'
 
-/** What is set beside the sentence, in the order that changes are listed. */
+/** Settings outside the sentence, in the order of the list of changes. */
 export const settings = [
   'byHand',
   'columns',
@@ -22,7 +22,7 @@ export const settings = [
 ] as const
 export type Setting = (typeof settings)[number]
 
-/** Parts of a review that are simply there or not. */
+/** Parts of a review that can only be shown or hidden. */
 export const switchedParts = [
   'portrait',
   'role',

@@ -3,39 +3,39 @@ import type { Photo } from '../intake/candidate'
 import type { ProofMethod } from '../proof/matchOrder'
 import type { SiteStyle } from './theme'
 
-/** A review that may be shown: approved, and its writer agreed. */
+/** A review that can be shown: approved, with consent. */
 export interface ShowableReview extends Pickable {
   writtenPrecision: string
   title: string
   body: string
   authorName: string
   productTitle: string | null
-  /** When the order that proves the purchase was placed; null when unproven. */
+  /** The time of the verified order; null without one. */
   boughtAt: string | null
-  /** What proves the purchase; null when nothing does. */
+  /** The method of the verification; null without one. */
   boughtBy: ProofMethod | 'reviewRequest' | 'manual' | null
   role: string
   company: string
   companyUrl: string
   relationship: string
-  /** Files of pictures; null for none. */
+  /** Files of pictures; null if there is none. */
   portrait: string | null
   companyLogo: string | null
   photos: Photo[]
-  /** The shop's public answer. */
+  /** The shop's public reply. */
   reply: { name: string; body: string } | null
 }
 
-/** Written by a customer: what the shop wrote down counts in no average. */
+/** Only customers' own reviews count in averages. */
 export const inAverages = ({ source }: Pick<Pickable, 'source'>): boolean => source !== 'manualEntry'
 
-/** The shop as its displays need it. */
+/** The parts of a shop that its displays need. */
 export interface DisplayShop {
   name: string
   shortName: string
   locale: string
   timeZone: string
-  /** Names of products by SKU. */
+  /** Titles of products by SKU. */
   products: Record<string, string>
   site: SiteStyle
 }

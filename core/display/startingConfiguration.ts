@@ -1,7 +1,7 @@
 import { everything } from '../curation/selection'
 import type { Configuration } from './configuration'
 
-/** What a new display starts with. */
+/** The settings of a new display. */
 export const startingConfiguration: Configuration = {
   schema: 3,
   title: '',

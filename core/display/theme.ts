@@ -1,7 +1,7 @@
 import { clampChroma, converter, formatHex, parse, wcagContrast, type Oklch } from 'culori'
 import type { Theme } from './configuration'
 
-/** As read from the shop's site. Colours are hex, corners are CSS pixels. */
+/** The style of the shop's site. Colours are hex, corners are CSS pixels. */
 export interface SiteStyle {
   background: string
   textColour: string
@@ -18,7 +18,7 @@ export interface ResolvedTheme {
   backgroundColour: string | null
   /** Null inherits the page's colour. */
   text: string | null
-  /** Of ratings and links, on a light and on a dark background. */
+  /** Of ratings and links, on light and on dark backgrounds. */
   accent: { light: string; dark: string }
   frame: Theme['frame']
   corners: number
@@ -33,7 +33,7 @@ export const DARK_BACKGROUND = '#16211f'
 const DARK_TEXT = '#1b1a17'
 const LIGHT_TEXT = '#eef1ec'
 
-/** WCAG 2.2: text (1.4.3) and graphics that mean something (1.4.11). */
+/** WCAG 2.2: text (1.4.3) and meaningful graphics (1.4.11). */
 export const TEXT_RATIO = 4.5
 export const GRAPHIC_RATIO = 3
 

@@ -8,7 +8,7 @@ import { publicName } from './publicName'
 import type { Quotation } from './quotation'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
 
-/** Words a review as a display shows it. */
+/** Converts a review to what a display shows of it. */
 export function toQuotation(
   review: ShowableReview,
   parts: Parts,
@@ -27,7 +27,7 @@ export function toQuotation(
     small: `${mediaUrl}${small}`,
     width,
     height,
-    // A photo that nobody has put in words is still distinguished from the others.
+    // Photos without a description need distinct names.
     alt: alt || translate('visitor.photo', { place: i + 1, name: by }),
   })
   const spoken = { now, timeZone: shop.timeZone, locale }
@@ -79,7 +79,7 @@ function plainNumber(hundredths: number, locale: string): string {
   return hundredths % 100 === 0 ? String(hundredths / 100) : oneDecimal(hundredths, locale)
 }
 
-/** A day that nobody told is not one: what the shop writes down without a date has only the moment it was kept. */
+/** A review that the shop added without a date has only the time of its entry, which is not shown. */
 export const hasDate = ({ source, writtenPrecision }: Pick<ShowableReview, 'source' | 'writtenPrecision'>) =>
   source !== 'manualEntry' || writtenPrecision !== 'moment'
 

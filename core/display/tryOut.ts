@@ -1,6 +1,6 @@
 import type { ShowableReview } from './showableReview'
 
-/** Kinds of data to look at a display with, before it meets them on its own. */
+/** Kinds of data for the preview. */
 export const trials = ['real', 'few', 'many', 'long', 'missing'] as const
 export type Trial = (typeof trials)[number]
 
@@ -9,7 +9,7 @@ const FEW = 2
 /** In UTF-16 units. */
 const LONG_BODY = 1200
 
-/** The shop's own reviews as they would be with few, long or missing data. Nothing of it is ever stored or public. */
+/** The shop's own reviews, changed to be few, long or incomplete. They are never stored or published. */
 export function triedWith(
   reviews: ShowableReview[],
   shown: ShowableReview[],

@@ -1,12 +1,12 @@
 import { TZDate } from '@date-fns/tz'
 
-/* Dates as people read them. Time comes in as UTC ISO-8601 text; "day" means the shop's time zone. */
+/* Dates for people. Times are UTC in ISO 8601; a "day" is one in the shop's time zone. */
 
 const DAY_MS = 86_400_000
 
 const formats = new Map<string, Intl.DateTimeFormat>()
 
-/** Making a format costs more than using it a hundred times. */
+/** Creating a formatter takes as long as using it a hundred times. */
 export function dateFormat(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
   const key = `${locale} ${JSON.stringify(options)}`
   const format = formats.get(key) ?? new Intl.DateTimeFormat(locale, options)
@@ -14,7 +14,7 @@ export function dateFormat(locale: string, options: Intl.DateTimeFormatOptions):
   return format
 }
 
-/** The calendar day (`YYYY-MM-DD`) of a moment in a time zone. */
+/** The calendar day (`YYYY-MM-DD`) of a time in a time zone. */
 export function dayIn(timeZone: string, moment: string): string {
   return dateFormat('en-CA', {
     timeZone,
@@ -28,7 +28,7 @@ function daysBetween(earlier: string, later: string): number {
   return Math.round((Date.parse(later) - Date.parse(earlier)) / DAY_MS)
 }
 
-/** "today 09:14", a weekday for the six days before, else "3 May 2026". */
+/** "today 09:14", a weekday for the last six days, otherwise "3 May 2026". */
 export function spokenMoment(
   moment: string,
   { now, timeZone, locale, today }: { now: string; timeZone: string; locale: string; today: string },
@@ -43,7 +43,7 @@ export function spokenMoment(
   return dateFormat(locale, { timeZone, day: 'numeric', month: 'long', year: 'numeric' }).format(date)
 }
 
-/** "March 2026" for this year and last, only the year when it is before last year: how long ago somebody bought. */
+/** "March 2026" for this year and the last, otherwise only the year. */
 export function spokenMonth(
   moment: string,
   { now, timeZone, locale }: { now: string; timeZone: string; locale: string },
@@ -54,15 +54,15 @@ export function spokenMonth(
   return dateFormat(locale, { timeZone, month: 'long', year: 'numeric' }).format(new Date(moment))
 }
 
-/** Whole days from one moment to another, counted by the clock; 0 when less than a day or in the future. */
+/** Whole days between two times; 0 if less than a day or in the future. */
 export function wholeDays(from: string, to: string): number {
   return Math.max(0, Math.floor((Date.parse(to) - Date.parse(from)) / DAY_MS))
 }
 
 /**
- * The moment a calendar day begins in a time zone, as UTC ISO-8601 text.
+ * The start of a calendar day in a time zone, as UTC in ISO 8601.
  * @param day `YYYY-MM-DD`
- * @param plus days to go on from there
+ * @param plus days to add
  */
 export function startOfDay(timeZone: string, day: string, plus = 0): string {
   const [year, month, date] = day.split('-').map(Number) as [number, number, number]

@@ -3,8 +3,8 @@ const iso =
 const dayFirst = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})(?:,?\s+(\d{1,2}):(\d{2})(?::(\d{2}))?)?$/u
 
 /**
- * A date in a table's cell as ISO-8601: a day alone, or a UTC moment where a time was given (without a zone it is
- * taken as UTC). In figures the day comes before the month, unless that makes no date. Null for what is no date.
+ * A date in a table cell as ISO 8601: a day, or a UTC time if a time is given (UTC if it has no zone). In
+ * numeric dates the day comes before the month if both orders are possible. Null if it is no date.
  */
 export function dayFirstDate(cell: string): string | null {
   const typed = cell.trim()

@@ -1,6 +1,6 @@
 /**
- * The text of a file: in the encoding its byte order mark names, else UTF-8, else what old spreadsheets write
- * (Windows-1252).
+ * Decodes a text file by its byte order mark, otherwise as UTF-8, otherwise as Windows-1252, which old
+ * spreadsheets write.
  */
 export function decodeFile(bytes: Uint8Array): string {
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes)

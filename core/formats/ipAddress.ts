@@ -1,43 +1,43 @@
 import ipaddr from 'ipaddr.js'
 
 /**
- * An IP address in its shortest spelling. An IPv4 address written inside IPv6 (`::ffff:203.0.113.5`) becomes IPv4, and a
- * zone (`%eth0`) is dropped. Null for what is no address.
+ * The shortest form of an IP address. IPv4 within IPv6 (`::ffff:203.0.113.5`) becomes IPv4, and a zone
+ * (`%eth0`) is dropped. Null if it is no address.
  */
 export function canonicalAddress(text: string): string | null {
   const address = parsed(text)
   return address && address.toString()
 }
 
-/** Whether an address is one of the public internet: not local, private, shared or reserved, nor mapped onto such. */
+/** Whether an address is public: not local, private, shared or reserved, nor mapped to such a one. */
 export function isPublicAddress(text: string): boolean {
   return parsed(text)?.range() === 'unicast'
 }
 
 const localRanges = ['loopback', 'private', 'linkLocal', 'uniqueLocal', 'unspecified']
 
-/** Whether an address is of this machine or of the network that it is in. */
+/** Whether an address belongs to this machine or its network. */
 export function isLocalAddress(text: string): boolean {
   return localRanges.includes(parsed(text)?.range() ?? '')
 }
 
 /**
- * The part of an address that one customer's line has: an IPv4 address whole, of IPv6 the first 64 bits. The text itself
- * for what is no address.
+ * The part of an address that identifies a customer's line: all of IPv4, the first 64 bits of IPv6. The given
+ * text if it is no address.
  */
 export function limitKeyOf(text: string): string {
   const address = parsed(text)
   return address ? leading(address, 32, 64) : text
 }
 
-/** The network that an address lies in: 24 bits of IPv4, 48 of IPv6. Empty for what is no address. */
+/** The network of an address: 24 bits of IPv4, 48 of IPv6. Empty if it is no address. */
 export function networkOf(text: string): string {
   const address = parsed(text)
   return address ? leading(address, 24, 48) : ''
 }
 
 function parsed(text: string): ipaddr.IPv4 | ipaddr.IPv6 | null {
-  // `isValid` alone takes "1" and "0x7f.1" for addresses.
+  // `isValid` alone accepts "1" and "0x7f.1".
   const bare = text.replace(/%.*$/u, '')
   if (!bare.includes(':') && !ipaddr.IPv4.isValidFourPartDecimal(bare)) return null
   return ipaddr.isValid(bare) ? ipaddr.process(bare) : null

@@ -1,6 +1,6 @@
 const kept = new WeakMap<object, Map<string, unknown>>()
 
-/** What was worked out of an object before, under a key, for as long as the object itself is kept by somebody. */
+/** Caches values computed from an object, for the object's lifetime. */
 export function memoOf<T>(of: object, key: string, make: () => T): T {
   const known = kept.get(of) ?? new Map<string, unknown>()
   kept.set(of, known)

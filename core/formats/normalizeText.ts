@@ -11,7 +11,7 @@ const barred: Record<string, string> = {
   ı: 'i',
 }
 
-/** Text for comparing: compatibility forms, lower case, accents and bars taken off. */
+/** Normalizes text for comparing: compatibility forms, lower case, without accents. */
 export function normalizeText(text: string): string {
   return text
     .normalize('NFKD')

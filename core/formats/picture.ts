@@ -2,7 +2,7 @@ import { z } from 'zod'
 
 const MOST_CHARACTERS = 400_000
 
-/** A small picture as a data address, as the browser's part of a form makes it; empty for none. */
+/** A small picture as a data URL; may be empty. */
 export const pictureAddress = z
   .string()
   .max(MOST_CHARACTERS)

@@ -1,8 +1,8 @@
-/** Ratings are kept as given (value and scale) and, for comparing, in hundredths of five: 100 to 500. */
+/** Ratings are stored as given (value and scale) and in hundredths of five (100 to 500) for comparing. */
 
 /**
- * A rating in hundredths of five: given divided by scale, times 500, never under 100.
- * @throws RangeError when the value is not between 0 and its scale.
+ * A rating in hundredths of five: value divided by scale, times 500, at least 100.
+ * @throws RangeError if the value is not between 0 and its scale
  */
 export function hundredthsOfFive(value: number, scale: number): number {
   if (!(scale > 0) || !(value >= 0) || value > scale)
@@ -12,7 +12,7 @@ export function hundredthsOfFive(value: number, scale: number): number {
 
 const oneDecimals = new Map<string, Intl.NumberFormat>()
 
-/** A rating or average in hundredths, written with one decimal ("4.6"), in the locale's manner. */
+/** A rating in hundredths with one decimal ("4.6"), as the locale writes it. */
 export function oneDecimal(hundredths: number, locale: string): string {
   const format =
     oneDecimals.get(locale) ??
@@ -21,7 +21,7 @@ export function oneDecimal(hundredths: number, locale: string): string {
   return format.format(hundredths / 100)
 }
 
-/** How many of five marks are lit for a rating in hundredths: the nearest whole one, at least one. */
+/** The number of filled marks, 1 to 5, for a rating in hundredths. */
 export function litMarks(hundredths: number): number {
   return Math.min(5, Math.max(1, Math.round(hundredths / 100)))
 }

@@ -2,11 +2,14 @@ import type { English } from './say/everything'
 import type { TextsByKey, Translate } from './typedKeys'
 import type { UntypedTranslate } from './translate'
 
-/* A message before its language is known: its key and the values of its places, in one string. */
+/* A message whose language is not known yet: its key and values in one string. */
 
 const coded = /^[a-z]\w*(?:\.\w+)+(?:\?|$)/i
 
-/** The code of a message: `form.error.long?limit=120`. Schemas and stored rows carry codes; a catalogue words them. */
+/**
+ * The code of a message: `form.error.long?limit=120`. Schemas and rows contain codes; a catalogue has their
+ * texts.
+ */
 export const messageCode: Translate<TextsByKey<English>> = (key, ...[values]) => {
   const query = new URLSearchParams(
     Object.entries(values ?? {}).map(([name, value]) => [name, String(value)]),
@@ -14,7 +17,10 @@ export const messageCode: Translate<TextsByKey<English>> = (key, ...[values]) =>
   return query.size > 0 ? `${key}?${query}` : key
 }
 
-/** Words a code in a language; the place `problem` may hold another code. What is no code was stored as a sentence, and stays as it is. */
+/**
+ * Translates a code. The value `problem` can be another code. Other text was stored as a sentence and stays
+ * as it is.
+ */
 export function translateCode(translate: unknown, code: string): string {
   if (!coded.test(code)) return code
   const [key, query] = code.split('?', 2) as [string, string | undefined]
@@ -28,7 +34,7 @@ export function translateCode(translate: unknown, code: string): string {
   return (translate as UntypedTranslate)(key, values)
 }
 
-/** Words codes that stand one a line. */
+/** Translates codes, one a line. */
 export function translateCodes(translate: unknown, codes: string): string {
   const lines = codes.split('\n')
   if (!coded.test(lines[0]!)) return codes

@@ -12,12 +12,12 @@ const numbersOf = (language: string): FormatterModule => {
   }
 }
 
-/** For `Translate` of a catalogue, which knows its keys and their parameters. */
+/** Cast it to `Translate` of a catalogue, which knows its keys and parameters. */
 export type UntypedTranslate = (key: string, values?: Partial<Values>) => string
 
 /**
- * The texts of one language, to which more can be added. Places are filled as they are, numbers as the language writes
- * them; plural forms are chosen by `count`.
+ * A catalogue of one language, to which texts can be added. Values are inserted unchanged, numbers in the
+ * notation of the language; `count` selects the plural form.
  * @param language a BCP 47 tag
  */
 export function buildCatalogue(language: string): {
@@ -38,7 +38,6 @@ export function buildCatalogue(language: string): {
   }
 }
 
-/** Translates the keys of one catalogue. */
 export function buildTranslate(language: string, messages: object): UntypedTranslate {
   const { add, translate } = buildCatalogue(language)
   add(messages)

@@ -1,6 +1,6 @@
-/* Keys and parameters of a catalogue as types, so that a missing one fails the type check. */
+/* The keys and parameters of a catalogue as types, so that the type check finds missing ones. */
 
-/** A plural has two texts, `key_one` and `key_other`; its key is named without these endings. */
+/** A plural has the texts `key_one` and `key_other`; its key has neither ending. */
 type PluralKey<Stem extends string = string> = `${Stem}_one` | `${Stem}_other`
 
 type Entry<T, Prefix extends string = ''> = {
@@ -21,11 +21,11 @@ export type TextsByKey<T> = {
     : never
 }
 
-/** The names of the places in a text: `{{name}}`. */
+/** The parameters of a text: `{{name}}`. */
 type Places<Text> = Text extends `${string}{{${infer Name}}}${infer Rest}` ? Name | Places<Rest> : never
 
 export type Values<Place extends string = string> = Record<Place, string | number> & {
-  /** Puts another text in a place than the value that chooses the plural. */
+  /** Replaces the displayed value of `count`, which selects the plural. */
   replace?: Record<string, string>
 }
 

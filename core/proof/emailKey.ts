@@ -1,12 +1,12 @@
 import { z } from 'zod'
 
 const shape = z.email()
-/** As nearly all are typed, so that nothing has to be taken off. */
+/** Nearly all addresses match and need no changes. */
 const plain = /^[\w.%-]+@[a-z0-9.-]+\.[a-z]+$/i
 
 /**
- * The key under which an email address is one: without a display name, `mailto:` and what follows a `?`, its case and the
- * part after a plus. Dots count, and other domains are others. Empty for what is no address.
+ * The key under which two spellings of an email address are equal: without display name, `mailto:`, query,
+ * case and the part after a plus. Dots count. Empty if it is no address.
  */
 export function emailKeyOf(typed: string): string {
   if (plain.test(typed)) return typed.toLowerCase()
@@ -17,17 +17,14 @@ export function emailKeyOf(typed: string): string {
   return at > 0 && domain && !/\s/u.test(person) ? `${person}@${domain}` : ''
 }
 
-/**
- * The key under which an email address has its limits. Many providers deliver an address with and without dots, so dots
- * do not count here; for proof they do.
- */
+/** The key for rate limits. Many providers ignore dots, so they don't count here, unlike for verification. */
 export function recipientKey(typed: string): string {
   const key = emailKeyOf(typed)
   const at = key.lastIndexOf('@')
   return key.slice(0, at).replaceAll('.', '') + key.slice(at)
 }
 
-/** Whether an email can be sent there as it is typed. */
+/** Whether an email can be sent to this text. */
 export function isAddress(typed: string): boolean {
   return shape.safeParse(typed).success
 }

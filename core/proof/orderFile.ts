@@ -4,9 +4,9 @@ import { normalizeText } from '../formats/normalizeText'
 import { messageCode } from '../messages/code'
 import { orderNumberKey } from './orderNumber'
 
-/** One row of a file of orders: a line of an order. Moments are ISO-8601, a day alone where no time was given. */
+/** A row of an order file: one order line. Times are ISO 8601, or a day if no time is given. */
 export interface OrderRow {
-  /** Counts records from 1; the heading is not one. */
+  /** Counted from 1 below the heading. */
   row: number
   number: string
   email: string
@@ -20,7 +20,7 @@ export interface OrderRow {
 
 export interface OrderFile {
   rows: OrderRow[]
-  /** Rows left out, each with its field and reason. */
+  /** Skipped rows, each with field and reason. */
   problems: OrderProblem[]
 }
 
@@ -36,28 +36,31 @@ const columns = {
 } as const
 type Column = keyof typeof columns
 
-/** Spreadsheets are kept from running a cell by an apostrophe before it. */
+/** A spreadsheet puts an apostrophe before text that looks like a formula. */
 const undefused = (cell: string) => cell.replace(/^'(?=[=+\-@])/u, '')
 
-/** A file that is no table of orders; the message says why, in plain words. */
+/** The file is no table of orders; the message is a message code. */
 export class UnreadableFile extends Error {
   override readonly name = 'UnreadableFile'
 }
 
-/** What is wrong with a row, by its field. */
+/** The problem of a row, by field. */
 export interface OrderProblem {
   row: number
   field: string
   reason: string
 }
 
-/** A heading as it was understood: where each column stands, and how many there are. */
+/** A parsed heading: the position of each column, and their number. */
 export interface OrderTable {
   at: Partial<Record<Column, number>>
   width: number
 }
 
-/** How the CSV reader takes a file of orders apart. @param start the file's text, or its beginning with the heading */
+/**
+ * The options for parsing a file of orders.
+ * @param start the file's text, or its beginning with the heading
+ */
 export const orderCsvOptions = (start: string) => ({
   bom: true,
   delimiter: delimiterOf(start.replace(/^\uFEFF/u, '')),
@@ -65,11 +68,11 @@ export const orderCsvOptions = (start: string) => ({
   relax_quotes: true,
   skip_empty_lines: true,
   trim: true,
-  // A quotation mark that is never closed would take the rest of the file as one cell.
+  // An unclosed quotation mark would turn the rest of the file into one cell.
   max_record_size: 1_000_000,
 })
 
-/** @throws Error in plain words when there is no column of order numbers */
+/** @throws Error with a message code if there is no column of order numbers */
 export function readOrderHeading(heading: string[] | undefined): OrderTable {
   if (!heading) throw new UnreadableFile(messageCode('orders.file.empty'))
   const at = placesOf(heading)
@@ -81,8 +84,8 @@ export function readOrderHeading(heading: string[] | undefined): OrderTable {
 }
 
 /**
- * A line of an order, or what is wrong with it; null for a row with nothing in it.
- * @param row its place below the heading, counted from 1
+ * An order line, or its problem; null for an empty row.
+ * @param row counted from 1 below the heading
  */
 export function readOrderRow(
   { at, width }: OrderTable,
@@ -119,9 +122,8 @@ export function readOrderRow(
 }
 
 /**
- * The lines of orders in a CSV, with what is wrong in it by row and field. A row with a problem is left out, the
- * others are kept.
- * @throws Error in plain words when it is no table at all or has no column of order numbers
+ * All order lines of a CSV file, and the problems by row and field. A row with a problem is skipped.
+ * @throws Error with a message code if it is no table or has no column of order numbers
  */
 export function readOrderFile(text: string): OrderFile {
   const [heading, ...records] = tableOf(text)
@@ -143,7 +145,6 @@ function tableOf(text: string): string[][] {
   }
 }
 
-/** Why a file is no table, in plain words. */
 export const noTable = (error: unknown): Error =>
   new UnreadableFile(
     messageCode('orders.file.noTable', { reason: error instanceof Error ? error.message : '' }),

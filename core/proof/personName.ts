@@ -1,19 +1,19 @@
 import { normalizeText } from '../formats/normalizeText'
 
-/** Said before or after a name and never part of it. */
+/** Titles and additions, never part of a name. */
 const titles = new Set(
   'mr mrs ms miss mx dr drs prof professor sir dame herr frau mme mlle monsieur madame mademoiselle sra srta dott dottssa dottore dottoressa signor signora signorina jr phd md mba bsc msc ba ma'.split(
     ' ',
   ),
 )
-/** Titles that can as well be a name or an initial, so that they go only where a whole name is left. */
+/** Titles that can also be names or initials; removed only if a whole name remains. */
 const perhapsTitles = new Set(
   'm fr hr sr don dona pan pani sig lady lord rev ing mag dipl senor senora van von der den de del della di da du la le los las dos das el al bin ibn zu zum zur ter ten te y e i'.split(
     ' ',
   ),
 )
 
-/** Letters that are written out in two where the keyboard has no better. */
+/** Letters with a two-letter spelling. */
 const written: [RegExp, string][] = [
   [/[äæ]/gu, 'ae'],
   [/[öøœ]/gu, 'oe'],
@@ -30,9 +30,8 @@ interface Reading {
 }
 
 /**
- * Whether two spellings of a name can be one person: family name and first initial, or first name and family
- * initial. Accents, titles, particles and the order of the parts are set aside. A single part agrees only with the
- * very same single part.
+ * Whether two names can belong to one person: family name and first initial agree, or first name and family
+ * initial. Accents, titles, particles and the order of parts are ignored. A single part must be equal.
  */
 export function namesAgree(one: string, other: string): boolean {
   const a = nameParts(one)
@@ -42,13 +41,13 @@ export function namesAgree(one: string, other: string): boolean {
     return a.length === b.length && a[0]![0]!.length > 1 && same(a[0]!, b[0]!)
   return (
     readAlike(inOrder(a), inOrder(b)) ||
-    // Turned round, only the outer parts are sure to be a first name and a family name.
+    // In reverse order, only the outer parts are certain.
     readAlike(turned(a), outer(b)) ||
     readAlike(outer(a), turned(b))
   )
 }
 
-/** The parts of a name that carry it, the first name leading where a comma says which it is. */
+/** The essential parts of a name, first name first if a comma shows the order. */
 export function nameParts(name: string): Part[] {
   const [family, given, ...more] = name.split(',')
   const ordered =

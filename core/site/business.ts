@@ -1,14 +1,14 @@
-/** Deeper than any structured data that means something. */
+/** Deeper than any real structured data. */
 const MAX_DEPTH = 12
 const MAX_LENGTH = 200_000
 
-/** The name and logo of a business, as structured data gives them. */
+/** The name and logo of a business in structured data. */
 export interface Business {
   name: string
   logo: string | undefined
 }
 
-/** The businesses that a block of structured data (JSON-LD) is about; none when it can't be read. */
+/** The businesses in a block of JSON-LD; none if it can't be parsed. */
 export function businessesIn(block: string): Business[] {
   return things(parsed(block), 0)
     .filter((thing) =>

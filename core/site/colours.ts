@@ -3,12 +3,12 @@ import { isUsed, type Declaration } from './css'
 
 /** The colours of a page, as hex. */
 export interface SiteColours {
-  /** What stands behind its words. */
+  /** Of the page. */
   background: string
   textColour: string
-  /** The likeliest brand colour, or null when the page has none but greys. */
+  /** The most likely brand colour; null if the page has only greys. */
   brand: string | null
-  /** Others that stand out, the likelier first; the brand colour is the first. */
+  /** Other prominent colours, most likely first, beginning with the brand colour. */
   candidates: string[]
 }
 
@@ -18,17 +18,17 @@ const apart = differenceEuclidean('oklab')
 
 /** OKLCH chroma under which a colour is a grey. */
 const GREY = 0.04
-/** Distance in OKLab within which two colours are taken for one. */
+/** The OKLab distance below which two colours count as equal. */
 const SAME = 0.045
-/** Keeps a vivid colour used once from outdoing a calm one used everywhere. */
+/** Limits the weight of a vivid colour used once against a calm one used everywhere. */
 const LEVELLING = 0.3
-/** What a browser colours links with when nobody chose. */
+/** The default colour of links in browsers. */
 const LINK_BLUE = '#0000ee'
-/** How much a rule counts that nothing on the page can match. */
+/** The weight of a rule that matches nothing on the page. */
 const UNUSED = 0.1
-/** Colours that are distinguished on one site. */
+/** The most colours that are distinguished. */
 const MAX_COLOURS = 400
-/** Different values that are looked at. */
+/** The most different values that are parsed. */
 const MAX_VALUES = 4000
 const CANDIDATES_MOST = 6
 const WHITE = '#ffffff'
@@ -41,7 +41,7 @@ const about = {
   warning: /error|danger|alert|warn|invalid|success|valid|sale|discount/i,
 }
 
-/** How much a declaration says for its colour being the brand's. */
+/** The weight of a declaration for its colour being the brand colour. */
 function weightOf({ selector, property }: Declaration): number {
   if (about.warning.test(selector) || about.warning.test(property)) return 0
   if (property.startsWith('--')) return about.brandName.test(property) ? 8 : 1
@@ -51,9 +51,9 @@ function weightOf({ selector, property }: Declaration): number {
 }
 
 /**
- * Background, text colour and brand colour of a page, from what its style sheets and its own statements (theme colours) say.
- * A colour scores by where it is used, times its chroma; greys are no brand.
- * @param used the classes on the page: what a framework brings along for others hardly counts
+ * The background, text colour and brand colour of a page, from its style sheets and theme colours. A colour
+ * scores by where it is used, times its chroma; greys are excluded.
+ * @param used the classes on the page: unused rules of a framework hardly count
  */
 export function coloursOf(
   declarations: Declaration[],
@@ -103,7 +103,7 @@ export function coloursOf(
   }
 }
 
-/** The last solid colour that the page itself is given, as in a cascade. */
+/** The last solid colour of the page itself, as in the cascade. */
 function ofPage(declarations: Declaration[], properties: string[]): string | null {
   const own = declarations.filter(
     ({ selector, property }) =>
@@ -117,14 +117,14 @@ function ofPage(declarations: Declaration[], properties: string[]): string | nul
 const colourText =
   /#[0-9a-f]{3,8}\b|\b(?:rgb|hsl|hwb|lab|lch|oklab|oklch|color)a?\([^()]*\)|\b[a-z]{3,20}\b/gi
 
-/** Solid colours named in a CSS value. */
+/** Solid colours in a CSS value. */
 function coloursIn(value: string): Color[] {
   return [...value.replace(/url\([^)]*\)|["'][^"']*["']/g, '').matchAll(colourText)]
     .map(([text]) => colourOf(text))
     .filter((colour): colour is Color => colour !== undefined && (colour.alpha ?? 1) > 0.9)
 }
 
-/** The parser throws on some of what it can't read, and answers nothing for the rest. */
+/** The parser throws for some invalid values and returns nothing for others. */
 function colourOf(text: string): Color | undefined {
   try {
     return parse(text)

@@ -2,13 +2,13 @@ import { isUsed, type Declaration } from './css'
 
 const ROOT_FONT_PX = 16
 const ROUNDEST = 32
-/** What browsers and most sites have where nobody chose. */
+/** The default of browsers and of most sites. */
 const USUAL = 6
 
 const button = /\b(btn|button|cta|submit)\b/i
 const card = /\b(card|panel|box|tile|input)\b/i
 
-/** How round a page's buttons are, else its cards, in CSS pixels from 0 to 32; pills count as 32. */
+/** The radius of a page's buttons, otherwise of its cards, in CSS pixels from 0 to 32 (also for pills). */
 export function cornersOf(declarations: Declaration[], used: ReadonlySet<string>): number {
   const radii = (selector: RegExp) =>
     declarations

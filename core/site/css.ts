@@ -1,28 +1,28 @@
 import { generate, parse, walk, type Atrule, type CssNode, type Rule } from 'css-tree'
 
-/** One declaration as it would apply on a light screen, its custom properties put in. */
+/** A declaration for a light screen, with custom properties replaced. */
 export interface Declaration {
   selector: string
   property: string
   value: string
 }
 
-/** Whether a page has every class that a rule asks for. */
+/** Whether a page has all classes of a rule. */
 export const isUsed = ({ selector }: Declaration, used: ReadonlySet<string>): boolean =>
   [...selector.matchAll(/\.((?:[\w-]|\\.)+)/g)].every(([, name]) => used.has(name!.replaceAll('\\', '')))
 
-/** What is left out, so that the time grows linearly with a sheet whatever stands in it. */
+/** Limits that keep the time linear. */
 const MAX_DECLARATIONS = 20_000
 const MAX_SELECTORS_OF_RULE = 40
 const MAX_SELECTOR_LENGTH = 300
 const MAX_VALUE_LENGTH = 500
-/** Custom properties may refer to each other; a circle ends here. */
+/** The deepest chain of custom properties; circles end here. */
 const MAX_REFERENCES = 6
 
 /**
- * The declarations of a style sheet, or of a piece of one, in their order, without those for print and for dark screens,
- * custom properties as they stand. Bad CSS is skipped.
- * @param css as `piecesOf` gives it, which sees to it that it is not nested too deeply
+ * The declarations of a style sheet, or a piece of one, in order, without those for print and dark screens.
+ * Custom properties are not replaced. Invalid CSS is skipped.
+ * @param css from `piecesOf`, which limits the nesting
  */
 export function declarationsOf(css: string): Declaration[] {
   const found: Declaration[] = []
@@ -44,7 +44,7 @@ export function declarationsOf(css: string): Declaration[] {
   return found
 }
 
-/** Declarations with the values of custom properties put in. */
+/** Replaces custom properties by their values. */
 export function withProperties(declarations: Declaration[]): Declaration[] {
   const properties = new Map<string, string>()
   for (const { selector, property, value } of declarations)

@@ -1,16 +1,16 @@
 import { tokenize } from 'css-tree'
 
 const MAX_SHEET_LENGTH = 500_000
-/** Long enough to be worth a turn of its own, and parsed in a few hundredths of a second. */
+/** Large enough to be efficient, and parsed in a few hundredths of a second. */
 const PIECE_LENGTH = 30_000
 const MAX_PIECE_LENGTH = 60_000
-/** Deeper than any sheet that people write; the parser calls itself for each level. */
+/** Deeper than any real style sheet; the parser is recursive. */
 const MAX_DEPTH = 30
 
 /**
- * A style sheet cut between its rules into pieces that can be parsed one after the other, in time that grows linearly.
- * The rules inside one long block, such as a layer, are cut too, each piece with the block's beginning. Rules that are
- * nested too deeply or too long are left out.
+ * Splits a style sheet between rules into pieces that can be parsed one by one, in linear time. A long block,
+ * such as a layer, is split too, and each piece repeats the block's beginning. Rules that are too deep or too
+ * long are left out.
  */
 export function piecesOf(sheet: string): string[] {
   const css = sheet.slice(0, MAX_SHEET_LENGTH)
@@ -18,7 +18,7 @@ export function piecesOf(sheet: string): string[] {
   const add = (piece: string, deepest: number) => {
     if (piece.trim() !== '' && piece.length <= MAX_PIECE_LENGTH && deepest <= MAX_DEPTH) pieces.push(piece)
   }
-  /** Where the piece at hand begins, and the beginning of the block that it is inside of. */
+  /** The start of the current piece, and the beginning of the block around it. */
   let [from, around] = [0, '']
   let [blockFrom, depth, deepest] = [0, 0, 0]
   tokenize(css, (_type: number, start: number, end: number) => {
@@ -46,7 +46,7 @@ export function piecesOf(sheet: string): string[] {
   return pieces
 }
 
-/** A token that ends in a bracket opens it: the bracket itself, or the name of a function. */
+/** An opening token: a bracket, or the name of a function. */
 function opens(last: string, length: number): boolean {
   return length === 1 ? '{[('.includes(last) : last === '('
 }

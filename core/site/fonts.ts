@@ -1,18 +1,18 @@
 import type { Declaration } from './css'
 
-/** Font families of a page as CSS lists, null where it says nothing. */
+/** Font families of a page as CSS lists; null if unset. */
 export interface SiteFonts {
   body: string | null
   heading: string | null
 }
 
-/** Only what can be nothing but a list of family names. */
+/** Accepts only lists of family names. */
 export const FAMILY_LIST = /^[\p{L}\p{N} ,'"_.-]{1,200}$/u
 
 const size = String.raw`(?:\d[\w.%]*|(?:x+-)?(?:small|large)|medium|smaller|larger|inherit)`
 const shorthand = new RegExp(String.raw`(?:^|\s)${size}(?:\s*/\s*[\w.%]+)?\s+(\D.*)$`)
 
-/** The type that a page's words and headings are set in. */
+/** The fonts of text and headings. */
 export function fontsOf(declarations: Declaration[]): SiteFonts {
   const body = familyOf(declarations, /^(html|body|:root|\*|html body)$/i)
   return { body, heading: familyOf(declarations, /(^|\s)h[12]$/i) ?? body }
@@ -30,7 +30,7 @@ function familyOf(declarations: Declaration[], selector: RegExp): string | null 
   return families.at(-1) ?? null
 }
 
-/** The name a person would use for a family list: its first. */
+/** The first family of a list. */
 export function familyName(list: string): string {
   return list.split(',')[0]!.replace(/["']/g, '').trim()
 }

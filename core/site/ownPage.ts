@@ -1,9 +1,9 @@
-/** Whether a host is one of the shop's own domains or lies below one. */
+/** Whether a host is one of the shop's domains or a subdomain. */
 export function isOwnHost(host: string, ownDomains: string[]): boolean {
   return ownDomains.some((own) => host === own.toLowerCase() || host.endsWith(`.${own.toLowerCase()}`))
 }
 
-/** Whether an address is a page of the shop's own site: on its domains, or on the very host of its site. */
+/** Whether an address belongs to the shop's site: its domains, or the host of its site. */
 export function isOwnPage(
   address: string,
   { siteUrl, ownDomains }: { siteUrl: string; ownDomains: string[] },

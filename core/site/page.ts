@@ -1,24 +1,24 @@
 import { businessesIn } from './business'
 import { walkHtml } from './walkHtml'
 
-/** What a page says of itself, and where it says more. Addresses are absolute. */
+/** What a page contains about its shop. Addresses are absolute. */
 export interface Page {
   url: string
-  /** Names of the shop, the surest first. */
+  /** Names of the shop, most likely first. */
   names: string[]
   description: string
-  /** A BCP 47 tag, as the page gives it. */
+  /** A BCP 47 tag, unchecked. */
   language: string | null
   stylesheets: string[]
   manifest: string | null
-  /** Pictures that may stand for the shop, the likeliest first. */
+  /** Possible logos, most likely first. */
   pictures: string[]
   themeColour: string | null
-  /** Styles inside the page: its style elements and attributes, as one sheet. */
+  /** Style elements and attributes of the page, as one sheet. */
   css: string
-  /** Every class that something on the page has. */
+  /** All classes on the page. */
   classes: Set<string>
-  /** The words a reader sees. */
+  /** The visible text. */
   text: string
 }
 
@@ -26,7 +26,7 @@ const MAX_NAME_LENGTH = 80
 const MAX_TITLE_LENGTH = 300
 const MAX_DESCRIPTION_LENGTH = 300
 const MAX_TEXT_LENGTH = 4000
-/** Before gaps are squeezed. */
+/** Before white space is collapsed. */
 const MAX_RAW_TEXT_LENGTH = 16_000
 const MAX_LINKS = 100
 const MAX_CLASSES = 5000
@@ -38,7 +38,7 @@ const emptyTitles =
 
 const squeezed = (text: string | undefined) => (text ?? '').replace(/\s+/g, ' ').trim()
 
-/** Reads the HTML of a page at an address, in time that grows linearly with it. */
+/** Parses the HTML of a page in linear time. */
 export function readPage(html: string, url: string): Page {
   const found = collect(html)
   const base = absolute(found.base ?? undefined, url) ?? url
@@ -80,10 +80,9 @@ export function readPage(html: string, url: string): Page {
 
 type Attributes = Record<string, string>
 
-/** Elements whose text no reader sees. */
+/** Elements without visible text. */
 const unseen = new Set(['script', 'style', 'noscript', 'svg', 'template', 'head'])
 
-/** What stands in a page's elements, as it is. */
 function collect(html: string) {
   const found = {
     title: '',
@@ -95,11 +94,10 @@ function collect(html: string) {
     logo: null as string | null,
     css: '',
     classes: new Set<string>(),
-    /** Blocks of structured data, as text. */
     data: [] as string[],
     text: '',
   }
-  /** What the text at hand belongs to. */
+  /** The purpose of the current text. */
   let into: 'title' | 'css' | 'data' | null = null
   let titles = 0
   const inside = { header: 0, unseen: 0 }
@@ -151,7 +149,7 @@ function collect(html: string) {
 
 const isLogo = ({ class: classes, id }: Attributes) => /logo/i.test(classes ?? '') || /logo/i.test(id ?? '')
 
-/** The web app manifest's part in it: a name, a colour and icons. Anything else there is left alone. */
+/** The name, colour and icons of a web app manifest. */
 export function readManifest(
   manifest: unknown,
   url: string,
@@ -182,7 +180,10 @@ function bySize(icons: Attributes[]): (string | undefined)[] {
 const widthIn = (sizes: unknown) =>
   Number(/(\d+)x/i.exec(typeof sizes === 'string' ? sizes.slice(0, 40) : '')?.[1] ?? 0)
 
-/** The part of a title that names the shop: the one most like its host, else the shortest that says something. */
+/**
+ * The part of a title that names the shop: the most similar to its host, otherwise the shortest meaningful
+ * one.
+ */
 function titleName(title: string, url: string): string {
   const parts = title
     .split(/\s+[|–—·:»-]\s+|\s*\|\s*|:\s+/u)
@@ -198,7 +199,7 @@ function titleName(title: string, url: string): string {
   return alike ?? parts.toSorted((a, b) => a.length - b.length)[0] ?? ''
 }
 
-/** "honey-and-wax.example" is read as "Honey and wax". */
+/** "honey-and-wax.example" becomes "Honey and wax". */
 export function hostName(url: string): string {
   const host = new URL(url).hostname.replace(/^www\./, '')
   if (/^[\d.:[\]]+$/.test(host)) return ''

@@ -5,25 +5,25 @@ import { withProperties, type Declaration } from './css'
 import { fontsOf, type SiteFonts } from './fonts'
 import { hostName, readManifest, type Page } from './page'
 
-/** What a shop's site tells of the shop, for its owner to correct. */
+/** What a site contains about its shop. */
 export interface SiteReading {
   name: string
   description: string
-  /** A BCP 47 tag; null when the page neither says nor shows it. */
+  /** A BCP 47 tag; null if unknown. */
   language: string | null
   domain: string
   colours: SiteColours
   fonts: SiteFonts
-  /** How round its buttons are, in CSS pixels. */
+  /** Radius of buttons in CSS pixels. */
   corners: number
-  /** Addresses of pictures that may stand for the shop, the likeliest first. */
+  /** Addresses of possible logos, most likely first. */
   pictures: string[]
 }
 
 /**
- * Puts together what a page, its style sheets and its manifest say.
- * @param declared the declarations of the page's style sheets and of its own styles (`page.css`), in their order
- * @param manifest parsed JSON of any shape
+ * Combines a page, its style sheets and its manifest.
+ * @param declared the declarations of its style sheets and own styles (`page.css`), in order
+ * @param manifest any parsed JSON
  */
 export function readSite(
   page: Page,

@@ -1,7 +1,7 @@
 import { escape } from 'html-escaper'
 import { walkHtml } from './walkHtml'
 
-/** What runs, frames, or changes where a page's addresses lead. */
+/** Elements that run code, contain frames, or change the base of addresses. */
 const left = new Set([
   ...[
     'script',
@@ -22,8 +22,8 @@ const empty = new Set([
 ])
 
 /**
- * A page's HTML without what runs, its addresses going on to lead where they led.
- * @param url where the page is
+ * A page's HTML without active content; its addresses still lead to the same targets.
+ * @param url the address of the page
  */
 export function stillPage(html: string, url: string): string {
   const base = `<base href="${escape(url)}">`

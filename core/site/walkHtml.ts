@@ -1,22 +1,21 @@
 import { Parser } from 'htmlparser2'
 
-/** Browsers nest no deeper than 512 either. */
+/** Browsers limit the nesting to 512 too. */
 const MAX_DEPTH = 512
 const MAX_TAGS = 30_000
-/** A stray bracket or an entity is a stretch of text of its own. */
+/** A stray bracket or an entity is a text node of its own. */
 const MAX_TEXTS = 200_000
 
 export interface HtmlVisitor {
   open?: (name: string, attributes: Record<string, string>) => void
-  /** Also called for elements that the page leaves to be closed by themselves. */
+  /** Also called for elements without a closing tag. */
   close?: (name: string) => void
   text?: (text: string) => void
 }
 
 /**
- * Visits the elements and texts of a page in their order. Its time grows linearly with the page: it ends early, with
- * everything closed, where the page nests deeper than 512 elements, or has more than 30,000 of them or 200,000 stretches
- * of text.
+ * Visits elements and texts in document order, in linear time. It stops, with everything closed, at more than
+ * 512 levels, 30,000 elements or 200,000 texts.
  */
 export function walkHtml(html: string, visit: HtmlVisitor): void {
   const open: string[] = []
@@ -25,7 +24,7 @@ export function walkHtml(html: string, visit: HtmlVisitor): void {
   let stopped = false
   const stop = () => {
     stopped = true
-    // Paused, the parser reads no further, so that its own list of open elements stays short.
+    // Pausing keeps the parser's own stack short.
     parser.pause()
   }
   const parser = new Parser({

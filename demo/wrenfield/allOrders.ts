@@ -15,7 +15,7 @@ const skus = Object.keys(products).filter((sku) => sku !== 'CR-AQ' && sku !== 'N
 const ALL = 300
 const TWO_YEARS = 760
 
-/** Orders of people who wrote nothing, so that finding the right one among many is real work. */
+/** Orders without reviews, so that matching has many candidates. */
 const silent = (count: number): OrderStory[] =>
   Array.from({ length: count }, (_, i) => ({
     number: `WB-${4000 + i * 7}`,
@@ -35,7 +35,6 @@ const written: OrderStory[] = letterOrders.map(({ letter, placed, number }) => (
   skus: [letter.product!],
 }))
 
-/** The shop's orders of two years. */
 export const allOrders: OrderStory[] = [
   ...orders,
   ...written,

@@ -9,15 +9,14 @@ const letters = languages.flatMap((language) =>
   readLetters(readFileSync(new URL(`letters/${language}.txt`, import.meta.url), 'utf8')),
 )
 
-/** Days between an order and the review of it. */
+/** Days between an order and its review. */
 const DAYS_BEFORE = 24
 
-/** What the writers of the letters bought: one order each, numbered by its day as the shop's others are. */
+/** One order for each letter, numbered by day like the shop's others. */
 export const letterOrders = letters
   .filter(({ order }) => order === 'own')
   .map((letter, i) => ({ letter, placed: letter.came + DAYS_BEFORE, number: `WB-${7000 + i * 3}` }))
 
-/** Every review of the shop: the everyday ones and the letters of two years. */
 export const allReviews: ReviewStory[] = [
   ...reviews.map((review) => ({ ...review, photos: photosBy[review.name] })),
   ...letters.map((letter) => ({

@@ -12,7 +12,7 @@ const display = (
 
 const onPage = { ...start.selection, products: { kind: 'page' as const } }
 
-/** Four displays that stand on the shop's own pages, and one that waits. */
+/** Four published displays and a draft. */
 export const displays: DisplayStory[] = [
   display('front-page', 'Front page', '/', {
     title: 'Kept bees a year longer',

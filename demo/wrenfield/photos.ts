@@ -57,7 +57,7 @@ const glove = (x: number) =>
   `<g transform="translate(${x} 0)"><path d="M60 380V250l-46 -58 26 -24 40 38 -8 -116 30 -2 12 96 6 -112 31 2 0 112 18 -98 29 6 -14 108 22 -70 26 9 -28 116 -24 125z" fill="#b9854c"/><path d="M70 330h130" stroke="#8a5c2d" stroke-width="5"/></g>`
 const twoLefts = scene('#dfe3df', '#a9b3ac', `${shadow(300, 392, 250)}${glove(40)}${glove(310)}`)
 
-/** Photos that customers sent, by who sent them. */
+/** Customers' photos, by writer. */
 export const photosBy: Record<string, NonNullable<ReviewStory['photos']>> = {
   'Annika Reuter': [{ drawn: hiveInTheGarden, shows: 'Die Beute steht aufgebaut im Garten' }],
   'Siobhan Kerr': [{ drawn: smoker, shows: 'The copper smoker, lit, in the grass' }],

@@ -24,7 +24,7 @@ const suit = (height: number) =>
   shape(`M22 ${66 - height}h20l5 20-6 2-3-9v${height - 24}H26V${79 - height}l-3 9-6-2z`, '#f7f3e8') +
   line(`M32 ${68 - height}v${height - 16}`, '#c7bda4', 1.2)
 
-/** Pictures of the shop's products and of people whose words it wrote down, drawn for the demo. */
+/** Drawings of products and people. */
 export const pictures = {
   products: {
     'HK-2': svg('#f4ead3', hive(2)),

@@ -1,7 +1,7 @@
 import { simpleParser } from 'mailparser'
 import { SMTPServer } from 'smtp-server'
 
-/** A email that came in, as its reader sees it. */
+/** A received email. */
 export interface Letter {
   id: string
   messageId: string
@@ -11,16 +11,16 @@ export interface Letter {
   text: string
   html: string
   at: Date
-  /** How often it came under the same Message-ID. */
+  /** How often it arrived with the same Message-ID. */
   times: number
 }
 
 const MOST = 500
 
-/** Mailboxes at this domain do not exist here, so that a refusal can be seen. */
+/** Mailboxes at this domain don't exist, so that a refusal can be seen. */
 const REFUSED_DOMAIN = 'refused.example'
 
-/** A mail server of our own that keeps what it is handed and sends nothing on. */
+/** A mail server that keeps all emails. */
 export function startMailbox(port: number, failed: (message: string) => void) {
   const letters: Letter[] = []
   const server = new SMTPServer({
@@ -54,7 +54,7 @@ export function startMailbox(port: number, failed: (message: string) => void) {
     },
   })
   let listening = false
-  // Later errors are about single connections, such as that of an application that was killed.
+  // Later errors belong to single connections, for example of an application that was killed.
   server.on('error', ({ message }) => listening || failed(message))
   server.listen(port, () => (listening = true))
   return { letters, stop: () => new Promise<void>((resolve) => server.close(resolve)) }

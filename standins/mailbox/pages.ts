@@ -15,7 +15,6 @@ iframe{width:100%;height:520px;border:1px solid #ddd5c8;border-radius:10px;backg
 pre{white-space:pre-wrap;background:#fff;border:1px solid #ddd5c8;border-radius:10px;padding:16px}
 </style></head><body><main>${body}</main></body></html>`
 
-/** All emails, the latest first. */
 export function letterList(letters: Letter[]): string {
   const rows = letters
     .toReversed()
@@ -32,7 +31,7 @@ export function letterList(letters: Letter[]): string {
   )
 }
 
-/** One email, both of its parts. Its links open outside of the frame. */
+/** An email, both as HTML and text. Its links open outside of the frame. */
 export function letterPage({ from, to, subject, text, html, messageId }: Letter): string {
   const framed = html.replace('<head>', '<head><base target="_blank">')
   return page(

@@ -1,6 +1,6 @@
 /**
- * A site with a dark look and another reset: everything inherits, headings are stripped, and the words are coloured
- * element by element, so that what inherits from the body alone would stand dark on dark.
+ * A dark site with an unusual reset: everything inherits, headings have no style, and the text is coloured
+ * element by element, so that text that inherits only from the body would be dark on dark.
  */
 export function darkPage(elogioUrl: string): string {
   return `<!doctype html>

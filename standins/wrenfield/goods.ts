@@ -1,4 +1,4 @@
-/** What the shop's own pages sell. */
+/** The goods on the shop's pages. */
 export interface Good {
   sku: string
   name: string
@@ -27,5 +27,5 @@ export const goods: Good[] = [
   ['CR-AQ', 'Queen rearing day', '£85', 'For the third year and after.'],
 ].map(([sku, name, price, words]) => ({ sku, name, price, words }) as Good)
 
-/** Where a good has its own page. */
+/** The address of its page. */
 export const pathOf = ({ sku }: Good): string => `/goods/${sku.toLowerCase()}`

@@ -1,7 +1,7 @@
 import { goods, pathOf, type Good } from './goods'
 import { pasted, sitePage } from './sitePage'
 
-/** Every good with the line of its reviews beside its name. */
+/** All goods, each with its small rating. */
 export function listingPage(elogioUrl: string): string {
   return sitePage(
     elogioUrl,
@@ -21,7 +21,7 @@ ${pasted(elogioUrl, 'beside-names', `data-product="${good.sku}"`)}
   )
 }
 
-/** The page of one good, with its own reviews. */
+/** The page of one product with its reviews. */
 export function goodPage(elogioUrl: string, good: Good): string {
   return sitePage(
     elogioUrl,

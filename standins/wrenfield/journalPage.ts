@@ -1,6 +1,6 @@
 import { pasted, sitePage } from './sitePage'
 
-/** A page to read, with a narrow column at its side. */
+/** An article with a narrow side column. */
 export function journalPage(elogioUrl: string): string {
   return sitePage(
     elogioUrl,

@@ -1,9 +1,8 @@
-/** The code of a display as its owner pasted it, with the attributes she added. */
+/** The embed code of a display, with attributes that the owner added. */
 export function pasted(elogioUrl: string, key: string, attributes = ''): string {
   return `<div data-elogio="${key}"${attributes && ` ${attributes}`}><a href="${elogioUrl}/d/${key}">Reviews of Wrenfield Bee Supply</a></div>`
 }
 
-/** A page of the shop with its head and foot. */
 export function sitePage(elogioUrl: string, title: string, main: string): string {
   return `<!doctype html>
 <html lang="en">
@@ -31,13 +30,13 @@ ${main}
 </html>`
 }
 
-/** The shop's mark, as its browser tab shows it. */
+/** The icon of the site. */
 export const icon =
   '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><path fill="#e9b949" d="M16 1 29 8.5v15L16 31 3 23.5V8.5z"/><path fill="#fff" d="M16 10l5.2 3v6L16 22l-5.2-3v-6z"/></svg>'
 
 /**
- * Made by somebody who knows nothing of embeds: the rules reach for every element, some with !important, and would
- * wreck reviews that are not isolated.
+ * Written as if by somebody who knows nothing of embeds: the rules match every element, some with !important,
+ * and would break reviews that aren't isolated.
  */
 const styles = `
 @font-face { font-family: Shopserif; src: url(/serif.woff2) format("woff2"); font-weight: 200 900 }

@@ -1,4 +1,4 @@
-/** Everything that customers and visitors read; the other languages have the same keys. */
+/** All texts for customers and visitors; the other languages have the same keys. */
 export const en = {
   rating: {
     r1: 'Poor',

@@ -1,15 +1,15 @@
 import type { CustomerTranslate } from './customerMessages'
 
-/** Longer than nearly every name, and too short for a message. */
+/** Longer than nearly all names, too short for a message. */
 const MAX_NAME_LENGTH = 40
 const MAX_NAME_PARTS = 4
-/** Letters, with hyphens and apostrophes between them; a full stop only after an initial or a title, before a space. */
+/** Letters, joined by hyphens and apostrophes; a full stop only after an initial or title, before a space. */
 const namePart = /^\p{L}[\p{L}\p{M}]*(?:['’-]\p{L}[\p{L}\p{M}]*)*$/u
 const abbreviation = /^\p{L}[\p{L}\p{M}]{0,3}\.$/u
 
 /**
- * The greeting of an email to an address that somebody typed. Whoever typed it may be a stranger, so a name that could
- * carry a message or a web address is left out.
+ * The greeting of an email to a typed address. A stranger may have typed it, so a name that could contain a
+ * message or web address is left out.
  */
 export function greeting(translate: CustomerTranslate, name: string): string {
   const parts = name.trim().split(/\s+/u)

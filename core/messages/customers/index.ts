@@ -7,7 +7,7 @@ import { fr } from './fr'
 import { it } from './it'
 import type { CustomerLanguage } from './languages'
 
-/* All languages at once: for the server. Browsers get the texts of one language with their page. */
+/* All languages, for the server. Browsers get the texts of one language with the page. */
 
 const catalogues: Record<CustomerLanguage, CustomerMessages> = { en, de, fr, es, it }
 
@@ -15,7 +15,6 @@ export const customerMessages = (language: CustomerLanguage): CustomerMessages =
 
 const translators = new Map<CustomerLanguage, CustomerTranslate>()
 
-/** Translates what customers and visitors read. */
 export function customerTranslate(language: CustomerLanguage): CustomerTranslate {
   let translate = translators.get(language)
   if (!translate) {

@@ -2,10 +2,10 @@ import Negotiator from 'negotiator'
 import { customerLanguage, customerLanguages, type CustomerLanguage } from './languages'
 
 /**
- * The language of a page for a customer: the one its address asks for, else the one her browser prefers, else the shop's;
- * always one that the shop allows.
- * @param asked a language tag from the address, or null
- * @param accepted an `Accept-Language` header, or null
+ * The language of a customer's page: that of its address, otherwise the browser's, otherwise the shop's,
+ * within the languages that the shop allows.
+ * @param asked a language tag of the address, or null
+ * @param accepted the `Accept-Language` header, or null
  */
 export function readerLanguage(
   asked: string | null,

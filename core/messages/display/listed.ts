@@ -1,13 +1,13 @@
 import { asksForRatings } from '../../curation/selection'
 import { say } from '../say/show'
 
-/** "a", "a and b", "a, b and c", in the interface's language. */
+/** "a", "a and b", "a, b and c", in English. */
 export function listed(words: string[], how: 'and' | 'or' = 'and'): string {
   const type = how === 'and' ? 'conjunction' : 'disjunction'
   return new Intl.ListFormat('en-GB', { type }).format(words)
 }
 
-/** Marks as a sentence says them: "any rating", "4 and up", "5 only", "2 or 3". */
+/** Ratings in a sentence: "any rating", "4 and up", "5 only", "2 or 3". */
 export function ratingText(ratings: number[]): string {
   if (!asksForRatings(ratings)) return say('display.rating.any')
   if (ratings.length === 1) return say('display.rating.only', { mark: ratings[0]! })

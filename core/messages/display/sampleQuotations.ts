@@ -24,7 +24,7 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   reply: null,
 })
 
-/** What stands in the editor, marked as samples, while there is no review; visitors never get them. */
+/** Samples for the editor while there is no review; visitors never get them. */
 export function sampleQuotations(): Quotation[] {
   return [
     sample('sample-1', 5, say('display.sample.short')),

@@ -5,10 +5,10 @@ import { languageName } from '../languageName'
 import { say } from '../say/show'
 import { listed, ratingText } from './listed'
 
-/** What products are called, by their SKU. */
+/** Titles of products by SKU. */
 export type ProductNames = Record<string, string>
 
-/** Each part of a display in words, as its sentence says it. */
+/** The text of each part of the sentence. */
 export function partTexts(
   { selection, layout, theme, placement, title }: Configuration,
   names: ProductNames = {},
@@ -45,7 +45,7 @@ export function partTexts(
   }
 }
 
-/** The sentence cut where its parts stand: plain words and parts in turn. */
+/** The sentence as a sequence of plain text and parts. */
 export function sentencePieces(
   configuration: Configuration,
   names: ProductNames = {},
@@ -56,7 +56,7 @@ export function sentencePieces(
     : say('display.sentenceWhole')
   return (
     template
-      // A part in braces that is not set leaves with the words that lead to it.
+      // An unset part in braces is removed with the words before it.
       .replace(/\{([^[}]*)\[(\w+)\]\}/g, (_, lead: string, part: SentencePart) =>
         words[part] ? `${lead}[${part}]` : '',
       )
@@ -68,7 +68,6 @@ export function sentencePieces(
   )
 }
 
-/** The whole sentence as one text. */
 export function sentenceText(configuration: Configuration, names: ProductNames = {}): string {
   return sentencePieces(configuration, names)
     .map((piece) => (typeof piece === 'string' ? piece : piece.words))

@@ -5,7 +5,7 @@ import { listed } from './listed'
 
 const unless = (isUnset: boolean, text: string) => (isUnset ? '' : text)
 
-/** Each setting as a text; empty where nothing is set. */
+/** The text of each setting; empty if it is unset. */
 export function settingTexts({
   selection,
   layout,
@@ -55,7 +55,7 @@ export function settingTexts({
   }
 }
 
-/** How many reviews were moved by hand, and where to; their ids say nothing to an owner. */
+/** The number of reviews moved by hand, and their positions. */
 function handTexts(pins: { review: string; at: number }[], leftOut: string[], hand: string[]): string {
   return [
     unless(

@@ -1,4 +1,3 @@
-/** Deciding: acts, the history, and the queue. */
 export const decideWords = {
   act: {
     approve: 'Approve',

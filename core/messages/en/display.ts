@@ -1,4 +1,4 @@
-/** A display in words, as its sentence, its list and what will change say it. */
+/** A display's settings as text. */
 export const displayWords = {
   display: {
     sample: {

@@ -1,4 +1,4 @@
-/** The frame round every page, accounts and errors. */
+/** Texts of every page: steps, accounts, errors. */
 export const frameWords = {
   and: 'and',
   today: 'today',

@@ -1,4 +1,3 @@
-/** Gathering and writing down. */
 export const gatherWords = {
   gather: {
     title: 'Gather',

@@ -1,4 +1,4 @@
-/** Reviews that came as one: said first, looked at together, decided together. */
+/** Groups of similar reviews. */
 export const groupWords = {
   group: {
     same_one: '{{count}} says the same.',

@@ -11,7 +11,7 @@ import { setUpWords } from './setUp'
 import { showWords } from './show'
 import { signalWords } from './signals'
 
-/** What the people of a shop read. Plurals end in `_one` and `_other`. */
+/** All texts for members. Plurals end in `_one` and `_other`. */
 export const ownerTexts = {
   ...displayWords,
   ...reviewWords,

@@ -1,4 +1,3 @@
-/** Long work that goes on in the background, and the page that shows it. */
 export const jobWords = {
   jobs: {
     title: 'Background work',

@@ -1,4 +1,3 @@
-/** A customer's photos, as the shop looks at them. */
 export const photoWords = {
   photos: {
     from: 'Photos: {{count}}',

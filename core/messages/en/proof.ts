@@ -1,4 +1,4 @@
-/** Proof of purchase: why a review is a buyer's, and orders as they come in. */
+/** Verification and orders. */
 export const proofWords = {
   match: {
     mailbox: 'The email address is the one on order {{number}}: {{title}}, delivered {{when}}.',

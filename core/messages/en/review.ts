@@ -1,4 +1,4 @@
-/** What is said of a review in every step: its state, source and proof. */
+/** The state, source and verification of a review, in every step. */
 export const reviewWords = {
   state: {
     waiting: 'Waiting',

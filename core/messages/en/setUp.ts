@@ -1,4 +1,4 @@
-/** Setting a shop up and its settings. */
+/** Setup and settings. */
 export const setUpWords = {
   setUp: {
     title: 'Set up a shop',

@@ -1,4 +1,4 @@
-/** The list of displays and their editor. */
+/** The list of displays and the editor. */
 export const showWords = {
   show: {
     title: 'Show',

@@ -1,4 +1,4 @@
-/** Signs that an arrival is weighed by, and what holds it back. */
+/** Signals and the reasons for holding back. */
 export const signalWords = {
   signal: {
     quoted: '{{text}}',

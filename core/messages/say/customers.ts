@@ -1,5 +1,5 @@
 import { en as customerTexts } from '../customers/en'
 import { sayOf } from './sayOf'
 
-/** Says what customers read too. */
+/** English texts for customers, where members see them too. */
 export const say = sayOf(customerTexts)

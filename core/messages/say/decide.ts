@@ -8,7 +8,6 @@ import { proofWords } from '../en/proof'
 import { en as customerTexts } from '../customers/en'
 import { sayOf } from './sayOf'
 
-/** Says the queue and a review in it. */
 export const say = sayOf(
   frameWords,
   reviewWords,

@@ -6,5 +6,4 @@ import { jobWords } from '../en/jobs'
 import { en as customerTexts } from '../customers/en'
 import { sayOf } from './sayOf'
 
-/** Says gathering reviews and bringing in orders. */
 export const say = sayOf(frameWords, reviewWords, gatherWords, proofWords, jobWords, customerTexts)

@@ -4,8 +4,8 @@ import type { TextsByKey, Translate } from '../typedKeys'
 const english = buildCatalogue('en')
 
 /**
- * Adds texts to the English catalogue and returns the function that says them; its type knows only these keys. A page
- * loads the texts of the functions that it imports, and no others.
+ * Adds texts to the English catalogue and returns a function that knows their keys. A page loads only the
+ * texts of the functions that it imports.
  */
 export function sayOf<T extends object[]>(
   ...texts: T

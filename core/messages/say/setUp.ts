@@ -4,5 +4,4 @@ import { jobWords } from '../en/jobs'
 import { en as customerTexts } from '../customers/en'
 import { sayOf } from './sayOf'
 
-/** Says setting a shop up and its settings. */
 export const say = sayOf(frameWords, setUpWords, jobWords, customerTexts)

@@ -3,5 +3,4 @@ import { showWords } from '../en/show'
 import { displayWords } from '../en/display'
 import { sayOf } from './sayOf'
 
-/** Says displays and their editor. */
 export const say = sayOf(frameWords, showWords, displayWords)
