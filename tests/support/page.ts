@@ -69,16 +69,28 @@ export function pageOf(driver: WebDriver) {
         return typeof words === 'string' ? text.includes(words) : words.test(text)
       }, `${words} in ${css}`),
     /** Waits until the lanes of the queue have these counts. */
-    counts: (expected: Record<string, number>) =>
-      wait(
-        async () => {
-          const shown = await driver.executeScript<Record<string, number>>(
-            'return Object.fromEntries([...document.querySelectorAll("[data-lane-count]")].map(e => [e.dataset.laneCount, Number(e.textContent)]))',
-          )
-          return Object.entries(expected).every(([lane, count]) => shown[lane] === count)
-        },
-        `the counts ${JSON.stringify(expected)}`,
-      ),
+    counts: async (expected: Record<string, number>) => {
+      const shown = () =>
+        driver.executeScript<Record<string, number>>(
+          'return Object.fromEntries([...document.querySelectorAll("[data-lane-count]")].map(e => [e.dataset.laneCount, Number(e.textContent)]))',
+        )
+      const fits = async () => {
+        const counts = await shown()
+        return Object.entries(expected).every(([lane, count]) => counts[lane] === count)
+      }
+      await wait(fits, `the counts ${JSON.stringify(expected)}`).catch(async (error: Error) => {
+        const [counts, said, requests] = [
+          await shown(),
+          await driver.executeScript(
+            'return [...document.querySelectorAll("[role=status]")].map(e => e.textContent)',
+          ),
+          await driver.executeScript(
+            'return performance.getEntriesByType("resource").slice(-8).map(({ name, startTime, duration, responseStatus }) => [name, Math.round(startTime), Math.round(duration), responseStatus].join(" "))',
+          ),
+        ]
+        throw new Error(`${error.message}; shown: ${JSON.stringify({ counts, said, requests })}`)
+      })
+    },
     at: (part: string) =>
       wait(async () => (await driver.getCurrentUrl()).includes(part), `an address with ${part}`),
     /** The text inside the display on somebody else's page. */
