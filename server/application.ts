@@ -81,7 +81,7 @@ export async function startApplication(
     turns,
     log,
     announce: (shopId) => services.changes.announce(shopId),
-    wakeJobs: () => jobs.wake(),
+    wakeJobs: () => jobs.check(),
     published: (display) => live.put(display),
   }
   const workers = workersFor?.(() => services) ?? buildThreads(threads)
@@ -95,7 +95,7 @@ export async function startApplication(
     allowedHosts: config.allowedHosts,
     behaviours: behaviourAddresses(),
     mailer: config.smtp && smtpMailer(config.smtp.url, config.smtp.from),
-    wakeJobs: () => jobs.wake(),
+    wakeJobs: () => jobs.check(),
     stopJob: (id) => jobs.cancel(id),
     log,
     ...overrides,

@@ -6,6 +6,6 @@ export function useLetter(keys: string, act: HotkeyCallback, options: Options = 
 }
 
 /** A character that some keyboards type with a modifier, such as `/` and `?`. */
-export function useSign(sign: string, act: HotkeyCallback): void {
-  useHotkeys(sign, act, { useKey: true, ignoreModifiers: true, preventDefault: true })
+export function useCharacter(character: string, act: HotkeyCallback): void {
+  useHotkeys(character, act, { useKey: true, ignoreModifiers: true, preventDefault: true })
 }

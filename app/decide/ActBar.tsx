@@ -37,9 +37,9 @@ export function ActBar({
   act: (act: ReviewAct) => void
 }) {
   const navigate = useNavigate()
-  const { ticks, shown, message } = useOutletContext<QueueContext>()
+  const { selection, shown, message } = useOutletContext<QueueContext>()
   const [giving, setGiving] = useState(false)
-  const single = ticks.ticked.length === 0
+  const single = selection.selected.length === 0
 
   const possible = acts.filter((one) => stateAfter[one] !== review.state)
   const ordered = possible.toSorted((a, b) => Number(b === likely) - Number(a === likely))
@@ -60,8 +60,8 @@ export function ActBar({
     const show = shown.includes(there) ? search.show : search.show + FIRST_SHOWN
     void navigate(queuePath(shop, there, { ...search, show }))
   }
-  const tickAndGo = (side: 'after' | 'before') => {
-    ticks.tick(underWay.current ?? review.publicId)
+  const selectAndGo = (side: 'after' | 'before') => {
+    selection.select(underWay.current ?? review.publicId)
     go(side)
   }
   const declineWhy = () => setGiving(possible.includes('decline'))
@@ -71,10 +71,10 @@ export function ActBar({
   useLetter('s', () => plain('spam'), { enabled: single })
   useLetter('j', () => go('after'))
   useLetter('k', () => go('before'))
-  useLetter('x', () => ticks.toggle(review.publicId))
-  useLetter('shift+x', ticks.tickAll)
-  useLetter('shift+j', () => tickAndGo('after'))
-  useLetter('shift+k', () => tickAndGo('before'))
+  useLetter('x', () => selection.toggle(review.publicId))
+  useLetter('shift+x', selection.selectAll)
+  useLetter('shift+j', () => selectAndGo('after'))
+  useLetter('shift+k', () => selectAndGo('before'))
 
   if (!single) return null
   return (

@@ -35,7 +35,7 @@ export function GroupCard({
   const fetcher = useFetcher<{ many?: { conflicts: number } }>()
   const navigate = useNavigate()
   const isTicked = ({ publicId, odd }: Member) => changed[publicId] ?? odd.length === 0
-  const tick = (publicId: string, on: boolean) => setChanged({ ...changed, [publicId]: on })
+  const select = (publicId: string, on: boolean) => setChanged({ ...changed, [publicId]: on })
   const meant = open.filter(isTicked)
   const odd = open.filter((member) => member.odd.length > 0)
   const rest = open.filter((member) => member.odd.length === 0)
@@ -59,9 +59,9 @@ export function GroupCard({
       <input
         type="checkbox"
         className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
-        aria-label={say('decide.many.tick', { name: member.authorName })}
+        aria-label={say('decide.many.select', { name: member.authorName })}
         checked={isTicked(member)}
-        onChange={(event) => tick(member.publicId, event.currentTarget.checked)}
+        onChange={(event) => select(member.publicId, event.currentTarget.checked)}
       />
       <Line shop={shop} member={member} isThis={member.publicId === review} odd={member.odd} />
     </li>
@@ -90,7 +90,7 @@ export function GroupCard({
           <summary className="part inline-flex min-h-6 cursor-pointer items-center">
             {odd.length > 0
               ? say('group.rest', { count: rest.length })
-              : say('decide.many.ticked', { count: meant.length })}
+              : say('decide.many.selected', { count: meant.length })}
           </summary>
           <ul>{rest.map(row)}</ul>
         </details>

@@ -31,7 +31,7 @@ export function History({
             <span className="min-w-0 flex-1">
               <span className={entry.undone ? 'line-through decoration-soft' : ''}>{wording(entry)}</span>
             </span>
-            {entry.standing && (
+            {entry.effective && (
               <fetcher.Form method="post" action={`/s/${shop}/decide/undo`}>
                 <input type="hidden" name="review" value={review} />
                 <button name="number" value={entry.number} className="part min-h-6 text-[13px]">

@@ -1,5 +1,5 @@
 import { useRef } from 'react'
-import { useSign } from '../components/useLetter'
+import { useCharacter } from '../components/useLetter'
 import { say } from '../../core/messages/say/decide'
 
 const keys = [
@@ -14,8 +14,8 @@ const keys = [
   ['T', 'tag'],
   ['M', 'move'],
   ['O', 'note'],
-  ['X', 'tick'],
-  ['Shift J', 'tickMove'],
+  ['X', 'select'],
+  ['Shift J', 'selectMove'],
   ['Shift X', 'all'],
   ['/', 'search'],
   ['N', 'write'],
@@ -24,7 +24,7 @@ const keys = [
 
 export function Keys() {
   const dialog = useRef<HTMLDialogElement>(null)
-  useSign('?', () => dialog.current?.showModal())
+  useCharacter('?', () => dialog.current?.showModal())
   return (
     <>
       <button

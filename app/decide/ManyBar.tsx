@@ -8,7 +8,7 @@ import { say } from '../../core/messages/say/decide'
 import { Key } from '../components/Key'
 import { actLetters, filledActs } from './actLooks'
 import { queuePath, queueQuery, type QueueSearch } from './address'
-import type { Ticks } from './useSelection'
+import type { Selection } from './useSelection'
 
 const ALL_AT_ONCE = 2000
 
@@ -21,7 +21,7 @@ interface Answer {
 export function ManyBar({
   shop,
   search,
-  ticks,
+  selection,
   total,
   totalIsLeast,
   at,
@@ -31,7 +31,7 @@ export function ManyBar({
 }: {
   shop: string
   search: QueueSearch & { lane: ReviewState }
-  ticks: Ticks
+  selection: Selection
   total: number
   /** Whether there may be more than the count. */
   totalIsLeast: boolean
@@ -44,8 +44,8 @@ export function ManyBar({
   const fetcher = useFetcher<Answer>()
   const navigate = useNavigate()
   const busy = fetcher.state !== 'idle'
-  const count = ticks.all ? Math.min(total, ALL_AT_ONCE) : ticks.ticked.length
-  const said = { count, replace: { count: ticks.all && totalIsLeast ? `${count}+` : String(count) } }
+  const count = selection.all ? Math.min(total, ALL_AT_ONCE) : selection.selected.length
+  const said = { count, replace: { count: selection.all && totalIsLeast ? `${count}+` : String(count) } }
   const filter = queueQuery({ ...search, show: undefined })
 
   const answered = useRef<Answer | undefined>(undefined)
@@ -56,15 +56,15 @@ export function ManyBar({
     if (problem) return setMessage(problem)
     if (!many) return
     setMessage(many.conflicts > 0 ? say('decide.many.left', { count: many.conflicts }) : '')
-    ticks.clear()
+    selection.clear()
     void navigate(queuePath(shop, null, search), { replace: true })
-  }, [fetcher.data, navigate, search, setMessage, shop, ticks])
+  }, [fetcher.data, navigate, search, setMessage, shop, selection])
 
   const act = (chosen: ReviewAct) => {
     if (busy) return
-    const ids = ticks.all
+    const ids = selection.all
       ? ''
-      : ticks.ticked.map(({ publicId, revision }) => `${publicId}:${revision}`).join(',')
+      : selection.selected.map(({ publicId, revision }) => `${publicId}:${revision}`).join(',')
     void fetcher.submit(
       { act: JSON.stringify(chosen), ids, at },
       { method: 'post', action: `/s/${shop}/decide/many?${filter}` },
@@ -75,7 +75,7 @@ export function ManyBar({
   useLetter('a', () => void plain('approve'))
   useLetter('d', () => void plain('decline'))
   useLetter('s', () => void plain('spam'))
-  useLetter('escape', ticks.clear)
+  useLetter('escape', selection.clear)
 
   return (
     <div
@@ -85,12 +85,12 @@ export function ManyBar({
       <b className="font-semibold" role="status">
         {busy
           ? say('decide.many.working', said)
-          : ticks.all
+          : selection.all
             ? say('decide.many.allTicked', said)
-            : say('decide.many.ticked', said)}
+            : say('decide.many.selected', said)}
       </b>
-      {!ticks.all && total > ticks.ticked.length && (
-        <button type="button" className="part" onClick={ticks.tickAll}>
+      {!selection.all && total > selection.selected.length && (
+        <button type="button" className="part" onClick={selection.selectAll}>
           {total > ALL_AT_ONCE
             ? say('decide.many.allFirst', { count: ALL_AT_ONCE })
             : say('decide.many.all', {
@@ -99,7 +99,7 @@ export function ManyBar({
               })}
         </button>
       )}
-      <button type="button" className="part" onClick={ticks.clear}>
+      <button type="button" className="part" onClick={selection.clear}>
         {say('decide.many.clear')}
       </button>
       <span className="mx-2 h-6 border-l border-line" aria-hidden="true" />

@@ -9,7 +9,7 @@ import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
 import { FIRST_SHOWN, queuePath, type QueueSearch } from './address'
 import { FoundWords } from './FoundWords'
-import type { Ticks } from './useSelection'
+import type { Selection } from './useSelection'
 
 type Line = ReviewLine & { when: string; tags: string[] }
 
@@ -18,24 +18,24 @@ export function QueueList({
   search,
   lines,
   total,
-  folded,
+  collapsed,
   totalIsLeast,
   languages,
-  ticks,
+  selection,
 }: {
   shop: string
   search: QueueSearch & { lane: ReviewState }
   lines: Line[]
   total: number
   /** The number of collapsed reviews. */
-  folded: number
+  collapsed: number
   totalIsLeast: boolean
   /** States that need no label. */
   languages: string[]
-  ticks: Ticks
+  selection: Selection
 }) {
   const lane = say(`state.${search.lane}`).toLowerCase()
-  const more = Math.min(total - folded - lines.length, FIRST_SHOWN)
+  const more = Math.min(total - collapsed - lines.length, FIRST_SHOWN)
   const narrowed = isNarrowed(search)
   return (
     <nav
@@ -74,10 +74,10 @@ export function QueueList({
               <input
                 type="checkbox"
                 className="checkbox checkbox-sm rounded-[5px] border-edge bg-paper"
-                aria-label={say('decide.many.tick', { name: line.authorName })}
-                checked={ticks.isTicked(line.publicId)}
+                aria-label={say('decide.many.select', { name: line.authorName })}
+                checked={selection.isSelected(line.publicId)}
                 onChange={(event) =>
-                  ticks.toggle(line.publicId, (event.nativeEvent as MouseEvent).shiftKey === true)
+                  selection.toggle(line.publicId, (event.nativeEvent as MouseEvent).shiftKey === true)
                 }
               />
             </label>

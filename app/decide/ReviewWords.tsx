@@ -22,7 +22,7 @@ export function ReviewWords({
   review: Review
   signals: Signal[]
   /** The published version if it differs from this one. */
-  standing: ReviewView['standing']
+  standing: ReviewView['published']
   productTally: RatingTally | null
   locale: string
   when: string

@@ -1,6 +1,6 @@
 import { Search, X } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
-import { useSign } from '../components/useLetter'
+import { useCharacter } from '../components/useLetter'
 import { useNavigate } from 'react-router'
 import { say } from '../../core/messages/say/decide'
 import { Key } from '../components/Key'
@@ -19,7 +19,7 @@ export function SearchField({ shop, search }: { shop: string; search: QueueSearc
     setAsked(search.q ?? '')
     setTyped(search.q ?? '')
   }
-  useSign('/', () => {
+  useCharacter('/', () => {
     field.current?.focus()
     field.current?.select()
   })

@@ -14,7 +14,7 @@ import { ManyBar } from './ManyBar'
 import { openLane } from './openLane'
 import { QueueList } from './QueueList'
 import { SearchField } from './SearchField'
-import { useSelection, type Ticks } from './useSelection'
+import { useSelection, type Selection } from './useSelection'
 import { SavedFilters } from './SavedFilters'
 import type { Route } from './+types/queue'
 
@@ -40,7 +40,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 
 /** Shared with the open review. */
 export interface QueueContext {
-  ticks: Ticks
+  selection: Selection
   /** The listed reviews. */
   shown: string[]
   /** The result of a bulk action, if it needs a message. */
@@ -51,7 +51,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
   const { search, counts, lines, total, products, tags } = loaderData
   const [open, setOpen] = useState<OpenStrip | null>(null)
   const [message, setMessage] = useState('')
-  const ticks = useSelection(lines, queueQuery({ ...search, show: undefined }))
+  const selection = useSelection(lines, queueQuery({ ...search, show: undefined }))
   const lanes = reviewStates.filter((state) => state !== 'withdrawn' || counts[state] > 0)
   const titles = Object.fromEntries(products.map(({ sku, title }) => [sku, title]))
   const reviewIsOpen = 'review' in params && params.review !== undefined
@@ -99,21 +99,23 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
             search={search}
             lines={lines}
             total={total}
-            folded={loaderData.folded}
+            collapsed={loaderData.collapsed}
             totalIsLeast={loaderData.totalIsLeast}
             languages={loaderData.languages}
-            ticks={ticks}
+            selection={selection}
           />
         </div>
         <Outlet
-          context={{ ticks, shown: lines.map(({ publicId }) => publicId), message } satisfies QueueContext}
+          context={
+            { selection, shown: lines.map(({ publicId }) => publicId), message } satisfies QueueContext
+          }
         />
       </div>
-      {ticks.ticked.length > 0 && (
+      {selection.selected.length > 0 && (
         <ManyBar
           shop={params.shop}
           search={search}
-          ticks={ticks}
+          selection={selection}
           total={total}
           totalIsLeast={loaderData.totalIsLeast}
           at={loaderData.at}

@@ -117,7 +117,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
         <ReviewWords
           review={review}
           signals={signals}
-          standing={loaderData.standing}
+          standing={loaderData.published}
           productTally={loaderData.productTally}
           locale={loaderData.locale}
           when={loaderData.when}

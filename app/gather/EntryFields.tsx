@@ -139,7 +139,7 @@ export function EntryFields({
           </Field>
         </div>
       </details>
-      <Tick name="consent" label={say('write.agreed')} hint={say('write.agreedHint')} ticked={agreed} />
+      <Checkbox name="consent" label={say('write.agreed')} hint={say('write.agreedHint')} checked={agreed} />
       {problem && (
         <p role="alert" className="font-semibold text-plum">
           {problem}
@@ -147,7 +147,7 @@ export function EntryFields({
       )}
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <button className="btn btn-primary">{say('write.save')}</button>
-        <Tick name="waiting" label={say('write.waiting')} ticked={false} />
+        <Checkbox name="waiting" label={say('write.waiting')} checked={false} />
       </div>
     </div>
   )
@@ -188,23 +188,23 @@ function Rating({ given, errors }: { given: string; errors?: string[] }) {
   )
 }
 
-function Tick({
+function Checkbox({
   name,
   label,
   hint,
-  ticked,
+  checked,
 }: {
   name: string
   label: string
   hint?: string
-  ticked: boolean
+  checked: boolean
 }) {
   return (
     <label className="flex items-start gap-3">
       <input
         type="checkbox"
         name={name}
-        defaultChecked={ticked}
+        defaultChecked={checked}
         className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
       />
       <span>

@@ -25,14 +25,14 @@ import type { Route } from './+types/myReview'
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const own = await context.elogio.ownReview(params.token)
   if (!own) throw data(null, { status: 404 })
-  const { shop, review, standing, form } = own
+  const { shop, review, published, form } = own
   const { title, body, rating, authorName, productTitle, state, declineReason, verified, showable } = review
   const speech = speechFor(request, shop)
   return {
     speech,
     shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, shades: brandShades(shop.brand) },
     words: { title, body, rating, authorName, productTitle },
-    standing: standing && { ...standing, productTitle },
+    standing: published && { ...published, productTitle },
     state,
     declineReason,
     verified,

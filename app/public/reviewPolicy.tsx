@@ -18,7 +18,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 /** Written from current settings and counts. */
 export default function How({ loaderData: how }: Route.ComponentProps) {
   const translate = useSpeech(how.speech)
-  const { shop, counted } = how
+  const { shop, averaged } = how
   const names = { shop: shop.shortName }
   return (
     <ShopSheet shop={shop} title={translate('policy.title')} translate={translate}>
@@ -46,18 +46,18 @@ export default function How({ loaderData: how }: Route.ComponentProps) {
           </dl>
         </Part>
         <Part title={translate('policy.average')}>
-          {counted.average === null ? (
+          {averaged.average === null ? (
             <p>{translate('policy.noAverage')}</p>
           ) : (
             <p data-how="average">
               {translate('policy.averageOf', {
-                average: oneDecimal(counted.average, how.speech.language),
-                count: counted.count,
+                average: oneDecimal(averaged.average, how.speech.language),
+                count: averaged.count,
               })}
             </p>
           )}
-          {how.shown > counted.count && (
-            <p>{translate('policy.uncounted', { count: how.shown - counted.count })}</p>
+          {how.shown > averaged.count && (
+            <p>{translate('policy.uncounted', { count: how.shown - averaged.count })}</p>
           )}
           <p>{translate('policy.scope')}</p>
         </Part>

@@ -43,7 +43,7 @@ const isOpen = ({ state }: JobLine) => state === 'running' || state === 'due'
 export default function Jobs({ loaderData, params }: Route.ComponentProps) {
   const { jobs } = loaderData
   useLookAgain(jobs.some(isOpen))
-  const heaps = [
+  const groups = [
     { title: say('jobs.running'), list: jobs.filter((job) => isOpen(job) && job.error === null) },
     {
       title: say('jobs.failed'),
@@ -61,8 +61,8 @@ export default function Jobs({ loaderData, params }: Route.ComponentProps) {
       </p>
       <h1 className="mt-2">{say('jobs.title')}</h1>
       <p className="mt-1 max-w-[62ch] text-soft">{say('jobs.why')}</p>
-      {heaps.length === 0 && <p className="panel mt-5 max-w-[760px] px-5 py-4">{say('jobs.none')}</p>}
-      {heaps.map(({ title, list }) => (
+      {groups.length === 0 && <p className="panel mt-5 max-w-[760px] px-5 py-4">{say('jobs.none')}</p>}
+      {groups.map(({ title, list }) => (
         <section key={title} className="panel mt-5 max-w-[760px] px-5 py-4" aria-label={title}>
           <h2 className="text-[16px] font-semibold">{title}</h2>
           <ul className="mt-1">

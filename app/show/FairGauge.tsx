@@ -12,14 +12,14 @@ export function FairGauge({
   chosen,
   all,
   fairness,
-  stock,
+  publishableCount,
   locale,
 }: {
   fairness: Fairness
   chosen: RatingTally
   all: RatingTally
   /** All publishable reviews, including those that don't count in averages. */
-  stock: number
+  publishableCount: number
   locale: string
 }) {
   return (
@@ -37,7 +37,7 @@ export function FairGauge({
         </h2>
         <p className="text-[13px] text-soft">
           {chosen.average === null || all.average === null
-            ? say(stock > 0 ? 'show.gaugeUncounted' : 'show.gaugeEmpty')
+            ? say(publishableCount > 0 ? 'show.gaugeUncounted' : 'show.gaugeEmpty')
             : say('show.here', {
                 average: oneDecimal(chosen.average, locale),
                 all: oneDecimal(all.average, locale),

@@ -32,7 +32,7 @@ interface Given {
 
 /** The selected reviews in order. They can be moved by pointer and keys, pinned and removed. */
 export default function PickedList({ shop, view, draft, change }: Given) {
-  const { picked, stock, next, leftOut } = view
+  const { picked, publishableCount, next, leftOut } = view
   const ids = picked.map(({ publicId }) => publicId)
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -45,7 +45,9 @@ export default function PickedList({ shop, view, draft, change }: Given) {
         {picked.length === 0
           ? say('show.noneChosen')
           : say('show.chosen', { Count: countWordFirst(picked.length) })}
-        {stock > 0 && <span className="font-normal text-soft">{say('show.ofStock', { stock })}</span>}
+        {publishableCount > 0 && (
+          <span className="font-normal text-soft">{say('show.ofStock', { stock: publishableCount })}</span>
+        )}
       </h2>
       <div className="min-h-0 flex-1 overflow-y-auto">
         <DndContext

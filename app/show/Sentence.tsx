@@ -1,5 +1,5 @@
 import type { Configuration } from '../../core/display/configuration'
-import { foldedParts, type SentencePart } from '../../core/display/sentenceParts'
+import { collapsedParts, type SentencePart } from '../../core/display/sentenceParts'
 import { partTexts, sentencePieces, type ProductNames } from '../../core/messages/display/sentence'
 import { say } from '../../core/messages/say/show'
 
@@ -34,7 +34,7 @@ export function Sentence({
   const words = partTexts(configuration, names)
   // A part that is set for the first time is not in the sentence yet.
   const isFolded =
-    open !== null && (foldedParts as readonly string[]).includes(open) && !words[open as SentencePart]
+    open !== null && (collapsedParts as readonly string[]).includes(open) && !words[open as SentencePart]
   return (
     <p className="mt-1.5 max-w-[1100px] text-[20px] leading-[1.6]" data-sentence>
       {sentencePieces(configuration, names).map((piece, i) =>

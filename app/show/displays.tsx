@@ -77,7 +77,7 @@ function Outcome({ shop, outcome }: { shop: string; outcome: Done | { problem: s
       {outcome.words}
       {outcome.undo && (
         <manage.Form method="post" action={`/s/${shop}/show/manage`}>
-          <input type="hidden" name="intent" value="putBack" />
+          <input type="hidden" name="intent" value="restoreDisplay" />
           <input type="hidden" name="key" value={outcome.undo.key} />
           <input type="hidden" name="live" value={outcome.undo.live} />
           <button className="btn btn-quiet btn-sm">{say('show.undo')}</button>

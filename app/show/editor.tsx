@@ -187,7 +187,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
               fairness={view.fairness}
               chosen={view.chosen}
               all={view.all}
-              stock={view.stock}
+              publishableCount={view.publishableCount}
               locale={view.locale}
             />
           )}

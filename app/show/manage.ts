@@ -11,7 +11,7 @@ const asked = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('copy'), key }),
   z.object({ intent: z.literal('down'), key }),
   z.object({ intent: z.literal('remove'), key }),
-  z.object({ intent: z.literal('putBack'), key, live: z.enum(['yes', 'no']) }),
+  z.object({ intent: z.literal('restoreDisplay'), key, live: z.enum(['yes', 'no']) }),
 ])
 
 /** The result of an action on a display, with its undo. */
@@ -30,7 +30,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     if (!made) throw missing()
     return redirect(`/s/${params.shop}/show/${made}`)
   }
-  if (wish.intent === 'putBack') {
+  if (wish.intent === 'restoreDisplay') {
     const name = await elogio.restoreDisplay(shop, member, wish.key, wish.live === 'yes')
     if (!name) throw missing()
     return { words: say('show.isBack', { name }), undo: null } satisfies Done

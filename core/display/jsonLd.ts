@@ -8,7 +8,7 @@ import type { DisplayModel } from './displayModel'
 export function jsonLdOf(model: DisplayModel, url: string): object | null {
   const { product, tally, quotations } = model
   if (!product?.title || tally.average === null) return null
-  const reviews = quotations.filter(({ counted, rated, name }) => counted && rated !== null && name)
+  const reviews = quotations.filter(({ inAverages, rating, name }) => inAverages && rating !== null && name)
   return {
     '@context': 'https://schema.org',
     '@type': 'Product',
@@ -22,14 +22,14 @@ export function jsonLdOf(model: DisplayModel, url: string): object | null {
       worstRating: 1,
     },
     ...(reviews.length > 0 && {
-      review: reviews.map(({ publicId, title, words, name, rated, written }) => ({
+      review: reviews.map(({ publicId, title, words, name, rating, written }) => ({
         '@type': 'Review',
         '@id': `${url}#${publicId}`,
         author: { '@type': 'Person', name },
         ...(title && { name: title }),
         ...(words.head.length > 0 && { reviewBody: [...words.head, ...words.rest].join('\n\n') }),
         ...(written && { datePublished: written }),
-        reviewRating: { '@type': 'Rating', ratingValue: rated! / 100, bestRating: 5, worstRating: 1 },
+        reviewRating: { '@type': 'Rating', ratingValue: rating! / 100, bestRating: 5, worstRating: 1 },
       })),
     }),
   }

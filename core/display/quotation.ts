@@ -4,9 +4,9 @@ import type { Excerpt } from './excerpt'
 export interface Quotation {
   publicId: string
   /** In hundredths of five, also if no rating is shown; null if there is none. */
-  rated: number | null
+  rating: number | null
   /** Whether it counts in averages. */
-  counted: boolean
+  inAverages: boolean
   /** The date (`YYYY-MM-DD`), also if none is shown; null if unknown. */
   written: string | null
   marks: number | null

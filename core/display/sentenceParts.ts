@@ -17,4 +17,4 @@ export const sentenceParts = [
 export type SentencePart = (typeof sentenceParts)[number]
 
 /** Parts that are collapsed under "and…" if they are unset. */
-export const foldedParts = ['tags', 'sources', 'languages', 'verifiedOnly', 'withWords', 'title'] as const
+export const collapsedParts = ['tags', 'sources', 'languages', 'verifiedOnly', 'withWords', 'title'] as const

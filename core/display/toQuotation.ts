@@ -31,14 +31,14 @@ export function toQuotation(
     alt: alt || translate('visitor.photo', { place: i + 1, name: by }),
   })
   const spoken = { now, timeZone: shop.timeZone, locale }
-  const rated = review.rating !== null && parts.rating !== 'hidden' ? review.rating : null
+  const shownRating = review.rating !== null && parts.rating !== 'hidden' ? review.rating : null
   return {
     publicId: review.publicId,
-    rated: review.rating,
-    counted: inAverages(review),
+    rating: review.rating,
+    inAverages: inAverages(review),
     written: hasDate(review) ? dayIn(shop.timeZone, review.writtenAt) : null,
-    marks: rated === null || parts.rating === 'numeral' ? null : litMarks(rated),
-    numeral: rated === null || parts.rating === 'glyphs' ? '' : plainNumber(rated, locale),
+    marks: shownRating === null || parts.rating === 'numeral' ? null : litMarks(shownRating),
+    numeral: shownRating === null || parts.rating === 'glyphs' ? '' : plainNumber(shownRating, locale),
     title: parts.title ? review.title.trim() : '',
     words: excerptOf(parts.words ? paragraphsOf(review.body) : [], parts.shortened),
     name: by,

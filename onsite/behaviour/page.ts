@@ -3,4 +3,4 @@ import photos from './photos'
 import slide from './slide'
 
 /** Activates the modules on a display's own page, which has no loader. */
-for (const wake of [pack, slide, photos]) wake(document)
+for (const activate of [pack, slide, photos]) activate(document)

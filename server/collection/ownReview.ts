@@ -9,7 +9,7 @@ import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { writersSignals } from '../../core/moderation/signals/writers'
 import { spamScore } from '../../core/moderation/spamScore'
 import { confirmationOf } from '../data/confirmations'
-import { appendDecision, decisionsOfReview, pointsOf } from '../data/decisions'
+import { appendDecision, decisionsOfReview, readDecisionStates } from '../data/decisions'
 import { knownOrderKeys } from '../data/orders'
 import { formOfReview, type Form } from '../data/forms'
 import { addVersion, setShowable } from '../data/ownReviews'
@@ -33,7 +33,7 @@ export interface OwnReview {
   /** The form that photos are uploaded through. */
   form: Form | null
   /** The published text, if it differs from the latest version. */
-  standing: VersionWords | null
+  published: VersionWords | null
 }
 
 export async function ownReview(services: Services, token: string): Promise<OwnReview | null> {
@@ -47,7 +47,7 @@ export async function ownReview(services: Services, token: string): Promise<OwnR
     review,
     photos: await photosOfVersion(db, found.shopId, versionId),
     form: await formOfReview(db, found.shopId, review.id),
-    standing: published !== null && published !== versionId ? await versionWords(db, published) : null,
+    published: published !== null && published !== versionId ? await versionWords(db, published) : null,
   }
 }
 
@@ -147,7 +147,7 @@ async function stateToRestore(
 ): Promise<DecisionState['state']> {
   const log = await decisionsOfReview(db, shop.id, review.id)
   const withdrawal = log.findLast(({ act }) => act === 'takeBack')
-  const before = withdrawal ? pointsOf(withdrawal).before.state : undefined
+  const before = withdrawal ? readDecisionStates(withdrawal).before.state : undefined
   return before === undefined || before === 'approved' || before === 'withdrawn' ? 'waiting' : before
 }
 

@@ -61,7 +61,7 @@ const FIRST_HASH = '0'.repeat(64)
 const partialPoint = decisionStateSchema.partial()
 
 /** The state before and after. Entries written before a property existed lack it. */
-export function pointsOf(entry: Pick<Decision, 'before' | 'after'>): {
+export function readDecisionStates(entry: Pick<Decision, 'before' | 'after'>): {
   before: Partial<DecisionState>
   after: Partial<DecisionState>
 } {
@@ -222,7 +222,7 @@ export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Pr
     .whereNotExists(trx('decision as undo').whereRaw('undo.undoes_id = decision.id'))
     .select(columns)
   const partsOf = (entry: Decision) => {
-    const { before, after } = pointsOf(entry)
+    const { before, after } = readDecisionStates(entry)
     return changedParts(before, after).filter((part) => !isSetPart(part))
   }
   const own = partsOf(decision)

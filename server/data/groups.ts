@@ -135,7 +135,7 @@ export async function largestGroup(db: Knex, shopId: number): Promise<LargestGro
 }
 
 /** How many reviews of a lane are collapsed behind another of their group. */
-export async function foldedInLane(db: Knex, shopId: number, state: ReviewState): Promise<number> {
+export async function collapsedInLane(db: Knex, shopId: number, state: ReviewState): Promise<number> {
   const row = await db('review')
     .where({ shop_id: shopId, state })
     .whereNotNull('group_id')

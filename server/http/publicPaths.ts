@@ -112,7 +112,7 @@ async function hearPage(
       async () => (await throttle.newPageSeen(clientAddress)) === null,
     )
   } catch (error) {
-    if (!(error instanceof BodyRefused)) log.error({ err: error }, 'what a page told could not be kept')
+    if (!(error instanceof BodyRefused)) log.error({ err: error }, 'the report of a page could not be stored')
     if (!res.headersSent) res.destroy()
   }
 }

@@ -79,10 +79,10 @@ export async function finish(
         leased_until: null,
       })
     : await sameAsBegun().delete()
-  if (ended === 0) await putBack(db, job.id, {})
+  if (ended === 0) await rescheduleJob(db, job.id, {})
 }
 
-export async function putBack(
+export async function rescheduleJob(
   db: Knex,
   id: number,
   more: { dueAt?: string; error?: string | null; attempts?: number },

@@ -219,7 +219,7 @@ test('busy for long is not stuck; silent for longer than a kind may be is ended,
   later(59_000)
   await speak()
   later(59_000)
-  jobs.wake()
+  jobs.check()
   await vi.waitFor(() => expect(jobs.state()).toEqual({ running: 1, stuck: [] }))
   later(40_000)
   await vi.waitFor(() => expect(jobs.state()).toEqual({ running: 1, stuck: ['work'] }), { timeout: 3000 })

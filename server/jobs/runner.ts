@@ -6,7 +6,7 @@ import {
   finish,
   leaseNext,
   noteProgress,
-  putBack,
+  rescheduleJob,
   releaseExpired,
   renewLeases,
 } from './queue'
@@ -23,7 +23,7 @@ type Ending = 'cancelled' | 'stopping' | 'late'
 
 export interface JobRunner {
   /** Checks for due jobs now. */
-  wake: () => void
+  check: () => void
   /** Resolves when no job is due or running. */
   drain: () => Promise<void>
   /** Cancels a running job. */
@@ -81,7 +81,7 @@ export function startJobRunner(
     }
   }
 
-  function wake(): void {
+  function check(): void {
     if (stopped) return
     if (lookAgain) return
     lookAgain = true
@@ -109,7 +109,7 @@ export function startJobRunner(
       .finally(() => {
         running.delete(job.id)
         if (job.shopId !== null && one.kind.kept) changes.announce(job.shopId)
-        wake()
+        check()
       })
   }
 
@@ -129,7 +129,7 @@ export function startJobRunner(
       const outcome = await kind.run(job, control)
       if (kind.everyMs === undefined)
         await finish(db, job, { kept: kind.kept === true, outcome, now: now().toISOString() })
-      else await putBack(db, job.id, { dueAt: inMs(kind.everyMs), attempts: 0 })
+      else await rescheduleJob(db, job.id, { dueAt: inMs(kind.everyMs), attempts: 0 })
     } catch (error) {
       await noteFailure(one, error)
     }
@@ -140,7 +140,7 @@ export function startJobRunner(
     const at = { now: now().toISOString() }
     if (ending === 'cancelled') return endUndone(db, job.id, 'cancelled', { ...at, error: null })
     // It runs again at the next start; this does not count as an attempt.
-    if (ending === 'stopping') return putBack(db, job.id, { attempts: job.attempts - 1 })
+    if (ending === 'stopping') return rescheduleJob(db, job.id, { attempts: job.attempts - 1 })
     const refused = error instanceof JobRefused
     const why = refused
       ? error.message
@@ -155,7 +155,7 @@ export function startJobRunner(
     const over = (refused || job.attempts >= kind.tries) && kind.everyMs === undefined
     log.error({ err: error, job: job.kind, why, againInSeconds: over ? null : wait / 1000 }, 'job failed')
     if (over) await endUndone(db, job.id, 'failed', { ...at, error: why })
-    else await putBack(db, job.id, { dueAt: inMs(wait), error: why })
+    else await rescheduleJob(db, job.id, { dueAt: inMs(wait), error: why })
     if (over && job.shopId !== null) changes.announce(job.shopId)
   }
 
@@ -170,16 +170,16 @@ export function startJobRunner(
   }
 
   const timer = setInterval(() => {
-    wake()
+    check()
     renew().catch((error: unknown) => log.error({ err: error }, 'the leases of jobs could not be renewed'))
   }, POLL_MS)
   timer.unref()
-  wake()
+  check()
   return {
-    wake,
+    check,
     drain: async () => {
       do {
-        wake()
+        check()
         await looking
         await Promise.all([...running.values()].map(({ ended }) => ended))
         await looking

@@ -1,5 +1,5 @@
 import type { ReviewState } from '../../core/moderation/rules'
-import { countBatch, latestActOfMember, pointsOf } from '../data/decisions'
+import { countBatch, latestActOfMember, readDecisionStates } from '../data/decisions'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -16,6 +16,6 @@ export async function latestOwnAct(
   const row = await latestActOfMember(db, shop.id, member.id, since)
   if (!row) return null
   const { number, act, authorName, batch } = row
-  const { state = 'waiting' } = pointsOf({ before: '{}', after: row.after }).after
+  const { state = 'waiting' } = readDecisionStates({ before: '{}', after: row.after }).after
   return { number, act, authorName, state, count: batch === null ? 1 : await countBatch(db, shop.id, batch) }
 }

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
-import { foldedInLane, largestGroup, type LargestGroup } from '../data/groups'
+import { collapsedInLane, largestGroup, type LargestGroup } from '../data/groups'
 import { countedIn, collapsesGroups, hasCounters, type LaneFilter } from '../data/laneFilter'
 import { groupsInLane, laneCounts, showableCount, unconfirmedCount } from '../data/reviewCounts'
 import {
@@ -28,7 +28,7 @@ export interface QueueView {
   /** The largest group. */
   largest: LargestGroup | null
   /** How many are collapsed behind another of their group. */
-  folded: number
+  collapsed: number
   /** The number of matches; up to `COUNT_LIMIT` if they have to be counted one by one. */
   total: number
   totalIsLeast: boolean
@@ -61,7 +61,7 @@ export async function queueView(
     ready: await showableCount(db, shop.id),
     oldest: (await oldestUndecided(db, shop.id)) ?? null,
     largest: await largestGroup(db, shop.id),
-    folded: collapsesGroups(filter) ? await foldedInLane(db, shop.id, filter.state) : 0,
+    collapsed: collapsesGroups(filter) ? await collapsedInLane(db, shop.id, filter.state) : 0,
     lines: lines.map((line) => ({ ...line, tags: tags.get(line.id) ?? [] })),
     total: hasCounters(filter) ? counted : Math.min(counted, COUNT_LIMIT),
     totalIsLeast: !hasCounters(filter) && counted > COUNT_LIMIT,

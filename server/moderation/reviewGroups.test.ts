@@ -69,7 +69,7 @@ describe('near-copies', () => {
     expect(held.lines.map(({ publicId, together }) => [publicId, together])).toEqual([
       [heldOnes.at(-1), heldOnes.length],
     ])
-    expect([held.total, held.folded]).toEqual([heldOnes.length, heldOnes.length - 1])
+    expect([held.total, held.collapsed]).toEqual([heldOnes.length, heldOnes.length - 1])
     expect(held.largest).toMatchObject({ count: ids.length, publicId: ids.at(-1), sameWords: true })
     const waiting = await queue('waiting')
     expect(waiting.lines.map(({ publicId }) => publicId)).toEqual(

@@ -32,7 +32,7 @@ export interface HistoryEntry {
   hash: string
   undone: boolean
   /** Whether the entry can be reverted. */
-  standing: boolean
+  effective: boolean
 }
 
 /** All data of one review for the owner. */
@@ -40,7 +40,7 @@ export interface ReviewView {
   review: Omit<FullReview, 'salt'>
   signals: Signal[]
   /** The published text, if it differs from the latest version. */
-  standing: VersionWords | null
+  published: VersionWords | null
   proof: ProofKept | null
   photos: ReviewPhoto[]
   group: GroupView | null
@@ -59,7 +59,7 @@ export async function reviewView({ db }: Services, shop: Shop, publicId: string)
   const undone = new Set(decisions.map(({ undoesId }) => undoesId))
   return {
     review,
-    standing:
+    published:
       review.publishedVersionId !== null && review.publishedVersionId !== review.versionId
         ? await versionWords(db, review.publishedVersionId)
         : null,
@@ -81,7 +81,7 @@ export async function reviewView({ db }: Services, shop: Shop, publicId: string)
       at: entry.at,
       hash: entry.hash,
       undone: undone.has(entry.id),
-      standing: !undone.has(entry.id) && isReviewAct(entry.act),
+      effective: !undone.has(entry.id) && isReviewAct(entry.act),
     })),
   }
 }

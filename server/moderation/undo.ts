@@ -5,7 +5,7 @@ import {
   isOvertaken,
   isUndone,
   latestStandingAct,
-  pointsOf,
+  readDecisionStates,
   standingAct,
   standingOfBatch,
   type Decision,
@@ -92,7 +92,7 @@ async function takeBackOne(acting: Acting, decision: Decision): Promise<UndoOutc
   if (!review || (await isUndone(trx, decision.id))) return { outcome: 'nothing' }
   if (await isOvertaken(trx, decision)) return { outcome: 'overtaken', review, decisionId: decision.id }
   const present = await readDecisionState(trx, shop.id, review.id)
-  const restored = revertChange(pointsOf(decision), present)
+  const restored = revertChange(readDecisionStates(decision), present)
   await moveReview(acting, review, present, restored, 'undo', decision.id)
   return { outcome: 'done', review, state: restored.state, count: 1 }
 }

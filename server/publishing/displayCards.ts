@@ -6,7 +6,7 @@ import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { composer } from './compose'
-import { lookOf } from './editorView'
+import { pageLook } from './editorView'
 import { pagesOfDisplay } from './seen'
 
 export interface DisplayCard {
@@ -39,7 +39,7 @@ export async function displayCards(services: Services, shop: Shop): Promise<Disp
           live === null ? ('draft' as const) : changes > 0 ? ('draftDiffers' as const) : ('live' as const),
         changes,
         preview: renderDisplay(compose(draft.configuration, { key, samples: true }).model),
-        look: lookOf(shop),
+        look: pageLook(shop),
         seen: await pagesOfDisplay(services, shop, id),
       }
     }),

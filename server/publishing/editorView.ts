@@ -66,7 +66,7 @@ export interface EditorView {
   facets: PickFacets
   products: { sku: string; title: string }[]
   /** All publishable reviews in its scope. */
-  stock: number
+  publishableCount: number
   chosen: RatingTally
   all: RatingTally
   fairness: Fairness
@@ -114,7 +114,7 @@ export async function editorView(
     goes: without(shownNow, picked).map(pickedLine),
     preview: previewOf(composing, configuration, key, asked, picked, looking.trial),
     samples: composing.reviews.length === 0,
-    look: lookOf(shop),
+    look: pageLook(shop),
     site: composing.shop.site,
     colours: themeSwatches(configuration.theme, composing.shop.site),
     faults: contrastFaults(configuration.theme, composing.shop.site),
@@ -136,7 +136,7 @@ export async function editorView(
     ) as Record<SelectionOrder, PickedLine[]>,
     facets: pickFacets(reviews, configuration.selection, asked),
     products: Object.entries(names).map(([sku, title]) => ({ sku, title })),
-    stock: scope.length,
+    publishableCount: scope.length,
     chosen,
     all: model.tally,
     fairness: fairnessOf(chosen, model.tally),
@@ -157,7 +157,7 @@ export async function editorView(
   }
 }
 
-export const lookOf = ({ background, textColour, fonts }: Shop): PageLook => ({
+export const pageLook = ({ background, textColour, fonts }: Shop): PageLook => ({
   background,
   textColour,
   fonts,

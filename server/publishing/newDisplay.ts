@@ -6,7 +6,7 @@ import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { composer } from './compose'
-import { lookOf } from './editorView'
+import { pageLook } from './editorView'
 import { addDisplay } from './manage'
 
 const usualPlace: Partial<Record<Layout, Placement['place']>> = {
@@ -45,7 +45,7 @@ export async function looksToStartFrom(
   ])
   return {
     looks: Object.fromEntries(looks) as Record<Layout, RenderedDisplay>,
-    look: lookOf(shop),
+    look: pageLook(shop),
     samples: reviews.length === 0,
   }
 }

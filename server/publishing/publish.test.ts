@@ -340,7 +340,7 @@ test('how reviews are handled is told from what is counted and set', async () =>
   await makeLive(services, shop, mara, KEY)
   const how = (await reviewPolicy(services, 'wrenfield'))!
   expect(how).toMatchObject({ received: 3, approved: 2, undecided: 1, shown: 1 })
-  expect(how.counted).toMatchObject({ count: 1, average: 400 })
+  expect(how.averaged).toMatchObject({ count: 1, average: 400 })
   expect(how.selections).toEqual([[{ by: 'ratings', ratings: [5] }]])
   expect(await reviewPolicy(services, 'nobody')).toBeNull()
 })

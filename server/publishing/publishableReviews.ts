@@ -20,15 +20,15 @@ export function buildPublishableReviews(): PublishableReviews {
     const known = kept.get(shopId)
     if (known?.version === version) return known.reviews
     // The promise is stored at once, so that two requests share one read.
-    const stock = { version, reviews: showableReviews(db, shopId) }
-    kept.set(shopId, stock, { size: 1 })
+    const entry = { version, reviews: showableReviews(db, shopId) }
+    kept.set(shopId, entry, { size: 1 })
     try {
-      const reviews = await stock.reviews
-      if (kept.peek(shopId) === stock)
-        kept.set(shopId, stock, { size: Math.min(1 + reviews.length, MOST_REVIEWS) })
+      const reviews = await entry.reviews
+      if (kept.peek(shopId) === entry)
+        kept.set(shopId, entry, { size: Math.min(1 + reviews.length, MOST_REVIEWS) })
       return reviews
     } catch (error) {
-      if (kept.peek(shopId) === stock) kept.delete(shopId)
+      if (kept.peek(shopId) === entry) kept.delete(shopId)
       throw error
     }
   }

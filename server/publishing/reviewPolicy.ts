@@ -28,7 +28,7 @@ export interface ReviewPolicy {
   declined: number
   spam: number
   /** Customers' own ratings, which make up the average. */
-  counted: RatingTally
+  averaged: RatingTally
   /** Approved reviews that can be shown, and how many of them the shop added. */
   shown: number
   /** The selection of each published display that shows more than the newest; equal ones once. */
@@ -44,7 +44,7 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
   if (!shop) return null
   const counts = await laneCounts(db, shop.id)
   // A review with an undecided change counts with its published version.
-  const stock = await services.publishableReviews(db, shop.id)
+  const publishable = await services.publishableReviews(db, shop.id)
   const live = (await displaysOfShop(db, shop.id)).flatMap(({ live }) => live ?? [])
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
   const { name, shortName, logo, siteUrl, locale, customerLanguages } = shop
@@ -55,8 +55,8 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
     undecided: counts.waiting + counts.held,
     declined: counts.declined,
     spam: counts.spam,
-    counted: tallyOf(stock.filter(inAverages)),
-    shown: stock.length,
+    averaged: tallyOf(publishable.filter(inAverages)),
+    shown: publishable.length,
     selections: [
       ...new Map(
         live

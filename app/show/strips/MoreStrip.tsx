@@ -1,4 +1,4 @@
-import { foldedParts } from '../../../core/display/sentenceParts'
+import { collapsedParts } from '../../../core/display/sentenceParts'
 import { partTexts } from '../../../core/messages/display/sentence'
 import { showsReviews } from '../../../core/display/choices'
 import { say } from '../../../core/messages/say/show'
@@ -11,7 +11,7 @@ export function MoreStrip(props: StripProps) {
   const { draft, change, setOpen } = props
   const words = partTexts(draft)
   const set = changing(props, 'selection')
-  const folded = foldedParts.filter((part) => words[part] === '')
+  const folded = collapsedParts.filter((part) => words[part] === '')
   return (
     <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">

@@ -3,8 +3,8 @@ import type { Quotation } from '../../display/quotation'
 
 const sample = (publicId: string, marks: number, words: string): Quotation => ({
   publicId,
-  rated: null,
-  counted: false,
+  rating: null,
+  inAverages: false,
   written: null,
   marks,
   numeral: '',

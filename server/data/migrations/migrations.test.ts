@@ -1,7 +1,7 @@
 import knex from 'knex'
 import { expect, test } from 'vitest'
 import { fullTextQuery } from '../../../core/moderation/searchWords'
-import { decisionsOfReview, pointsOf } from '../decisions'
+import { decisionsOfReview, readDecisionStates } from '../decisions'
 import { wholeLane } from '../laneFilter'
 import { approvedTally, groupsInLane, laneCounts } from '../reviewCounts'
 import { reviewsInLane } from '../reviewLists'
@@ -92,7 +92,11 @@ test('a database with data in it comes to the newest shape: counts, search, lang
     const search = { ...wholeLane('approved'), words: fullTextQuery('rahm') }
     expect((await reviewsInLane(db, 1, search, null, 10)).map(({ publicId }) => publicId)).toEqual(['b'])
     const [entry] = await decisionsOfReview(db, 1, 1)
-    expect(pointsOf(entry!).after).toEqual({ state: 'approved', publishedVersionId: 1, publishedAt: '' })
+    expect(readDecisionStates(entry!).after).toEqual({
+      state: 'approved',
+      publishedVersionId: 1,
+      publishedAt: '',
+    })
     expect(await db('shop').first('languages', 'reply_name')).toEqual({
       languages: '["de"]',
       reply_name: 'S',
