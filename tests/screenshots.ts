@@ -60,7 +60,14 @@ try {
     await keep(page, 'settings')
     for (const path of ['goods/hk-2', 'journal', 'goods', '']) {
       await page.go(demo.shopUrl + path)
-      await page.displaySees(/\d/)
+      await driver.wait(
+        () =>
+          driver.executeScript(
+            'return [...document.querySelectorAll("[data-elogio]")].every(({ shadowRoot }) => shadowRoot)',
+          ),
+        5000,
+        `every display of ${path} is filled`,
+      )
       if (path !== '') await keep(page, `site-${path.replace('/', '-')}`)
     }
     await keep(page, 'site')
