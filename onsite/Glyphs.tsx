@@ -1,6 +1,7 @@
 import type { Parts } from '../core/display/configuration'
 
-const signs: Record<Parts['glyph'], string> = { star: '★', disc: '●', heart: '♥' }
+const filled: Record<Parts['glyph'], string> = { star: '★', disc: '●', heart: '♥' }
+const outlined: Record<Parts['glyph'], string> = { star: '☆', disc: '○', heart: '♡' }
 
 /** Without a label, screen readers skip the glyphs. */
 export function Glyphs({
@@ -14,11 +15,10 @@ export function Glyphs({
   glyph: Parts['glyph']
   label?: string
 }) {
-  const sign = signs[glyph]
   return (
     <span className="eg-glyphs" {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}>
-      {sign.repeat(marks)}
-      {marks < of && <i>{sign.repeat(of - marks)}</i>}
+      {filled[glyph].repeat(marks)}
+      {outlined[glyph].repeat(of - marks)}
     </span>
   )
 }

@@ -142,7 +142,9 @@ function Writer({ quotation, translate }: { quotation: Quotation; translate: Giv
       )}
       {proof && (
         <details className="eg-proof">
-          <summary title={proof.how}>{proof.words}</summary>
+          <summary title={proof.how}>
+            <span>{proof.words}</span>
+          </summary>
           {proof.how}
         </details>
       )}

@@ -18,8 +18,7 @@ const common = `
 .eg :focus-visible{outline:2px solid currentColor;outline-offset:2px}
 .eg button{font:inherit;color:inherit;background:none;border:0;padding:0;cursor:pointer}
 .eg-spoken{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap}
-.eg-glyphs{font:1.05em/1.2 ${signs};letter-spacing:.12em;color:var(--eg-accent);white-space:nowrap}
-.eg-glyphs i{font-style:normal;color:var(--eg-unlit)}`
+.eg-glyphs{font:1.05em/1.2 ${signs};letter-spacing:.12em;color:var(--eg-accent);white-space:nowrap}`
 
 const heading = `
 .eg-title{font-size:1.5em!important;line-height:1.25;font-weight:650;margin-bottom:.15em!important}
@@ -45,11 +44,10 @@ const quotation = `
 .eg-date,.eg-own{display:block}
 .eg-reply{margin-top:.7em;padding-inline-start:.8em;border-inline-start:3px solid var(--eg-accent);font-size:.9em;line-height:1.45}
 .eg-reply p+p{margin-top:.25em;white-space:pre-line}
-.eg-proof{color:color-mix(in srgb,currentColor 45%,var(--eg-proof))}
 .eg-proof summary{display:block;width:fit-content;min-height:24px;cursor:pointer;list-style:none}
 .eg-proof summary::-webkit-details-marker{display:none}
-.eg-proof summary:hover{text-decoration:underline}
-.eg-proof summary::before{content:"✓ ";font-family:${signs}}`
+.eg-proof summary span{border-bottom:1px solid color-mix(in srgb,currentColor 55%,transparent)}
+.eg-proof summary:hover span{border-bottom-color:currentColor}`
 
 const photos = `
 .eg-photos{display:flex;flex-wrap:wrap;gap:6px;margin-top:.6em}
@@ -76,9 +74,8 @@ function themeStyles({
   around,
   frame,
 }: ResolvedTheme): string {
-  const unlit = 'color-mix(in srgb,currentColor 34%,transparent)'
-  const dark = `--eg-accent:${accent.dark};--eg-proof:#7fd08f`
-  const light = `--eg-accent:${accent.light};--eg-proof:#1f7a36`
+  const dark = `--eg-accent:${accent.dark}`
+  const light = `--eg-accent:${accent.light}`
   const fixed = background ? `background:${background};color:${text};` : ''
   const edges = [
     around > 0 && `margin:${around}px`,
@@ -92,7 +89,7 @@ function themeStyles({
         ? '.eg figure{border:0;padding-top:0}'
         : ''
   return (
-    `.eg{${background && isDark(background) ? dark : light};--eg-unlit:${unlit};--eg-round:${corners}px;--eg-gap:${density};${fixed}${edges.filter(Boolean).join(';')}}` +
+    `.eg{${background && isDark(background) ? dark : light};--eg-round:${corners}px;--eg-gap:${density};${fixed}${edges.filter(Boolean).join(';')}}` +
     (background
       ? ''
       : `.eg-dark{${dark}}.eg-light{${light}}.eg-unreadable{color:#1b1a17}.eg-dark.eg-unreadable{color:#eef1ec}`) +

@@ -64,7 +64,7 @@ test('photos of a phone come with a review, one is hidden, visitors open the oth
     await page.keys(Key.ESCAPE)
     expect(await driver.executeScript('return document.activeElement.ariaLabel')).toBe('Photo 1 of 2')
     await page.find('[aria-label="Photo 2 of 2, hidden from visitors"]')
-    await page.keys('a')
+    await page.keys('1')
     await page.sees('Approved Piet Hollander’s review.', '[role=status]')
 
     const all = `${demo.url}/d/front-page/all`

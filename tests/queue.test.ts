@@ -34,11 +34,11 @@ test('two people on one queue: nobody’s act is lost, and the second is told', 
       await ned.sees('Mara Oduya is reading this too.', 'article')
 
       // An act in one browser is seen in the other with nothing pressed there.
-      await ned.keys('a')
+      await ned.keys('1')
       await ned.sees('Approved Barnaby Quill’s review.', '[role=status]')
       await mara.sees('Ned Pellow approved it', 'article')
       await mara.counts({ approved: 3 })
-      await ned.keys('u')
+      await ned.undo()
       await ned.sees('Undone: Barnaby Quill’s review is waiting again.', '[role=status]')
       await mara.sees('undid a change: waiting', 'article')
 
@@ -50,9 +50,9 @@ test('two people on one queue: nobody’s act is lost, and the second is told', 
       await mara.driver.executeAsyncScript(
         'const done = arguments[0]; fetch(location.pathname + ".data").then(() => setTimeout(done, 100))',
       )
-      await ned.keys('a')
+      await ned.keys('1')
       await ned.sees('Approved Barnaby Quill’s review.', '[role=status]')
-      await mara.keys('d')
+      await mara.keys('2')
       await mara.sees(
         'Someone else has decided on Barnaby Quill’s review in the meantime. It’s approved now.',
         '[role=status]',
@@ -60,16 +60,16 @@ test('two people on one queue: nobody’s act is lost, and the second is told', 
       await mara.counts({ approved: 3, declined: 0 })
       await mara.sees('Ned Pellow approved it', 'article')
 
-      await mara.keys('d')
+      await mara.keys('2')
       await mara.sees('Declined Barnaby Quill’s review.', '[role=status]')
-      await ned.keys('u')
+      await ned.undo()
       await ned.sees(
         'Someone else has decided on Barnaby Quill’s review since. It stays declined.',
         '[role=status]',
       )
-      await mara.keys('u')
+      await mara.undo()
       await mara.sees('Undone: Barnaby Quill’s review is approved again.', '[role=status]')
-      await ned.keys('u')
+      await ned.undo()
       await ned.sees('You have nothing left to undo.', '[role=status]')
 
       await ned.go(`${demo.url}/s/wrenfield/gather`)
@@ -87,11 +87,11 @@ test('the lane is walked by keys, narrowed by rating, and its address brings the
     await signIn(page, owner, '/s/wrenfield/decide?lane=approved')
     await page.sees('Kaspar Uhl')
     await page.sees('Maud Pellerin', '#writer')
-    await page.keys('j')
+    await page.keys(Key.ARROW_DOWN)
     await page.sees('Kaspar Uhl', '#writer')
     await page.sees('no permission to show', 'article')
     await page.sees('Nowhere unless the writer agrees', 'article')
-    await page.keys('k')
+    await page.keys(Key.ARROW_UP)
     await page.sees('Maud Pellerin', '#writer')
     await page.sees('Front page', 'article dl')
 
@@ -100,7 +100,7 @@ test('the lane is walked by keys, narrowed by rating, and its address brings the
     await page.sees('rating 4', '[data-filter=rating]')
     await page.at('rating=4')
     await page.sees('Maud Pellerin', '#writer')
-    await page.keys('j')
+    await page.keys(Key.ARROW_DOWN)
     await page.sees('Percy Langdale', '#writer')
     const address = await driver.getCurrentUrl()
     await driver.navigate().refresh()
@@ -138,7 +138,7 @@ test('a customer without consent, one for a fixed product, and one who rates by 
     await signIn(page, owner, '/s/wrenfield/decide?lane=waiting')
     await page.sees('Spins like a top', 'article')
     await page.sees('Extractor, four frames', 'article')
-    await page.keys('a')
+    await page.keys('1')
     await page.sees('Approved Felix Brandl’s review.', '[role=status]')
     await page.go(demo.shopUrl)
     await page.displaySees(/from 132 ratings/)

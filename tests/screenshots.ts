@@ -2,7 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { startDemo, startEmpty } from './support/application'
 import { desk, phone, closeBrowsers, withBrowser } from './support/browser'
-import { pageOf, type Page } from './support/page'
+import { Key, pageOf, type Page } from './support/page'
 import { removePrepared } from './support/prepared'
 
 /** One current picture of each main view, from the demo data. */
@@ -50,7 +50,9 @@ try {
     await keep(page, 'decide-photo')
     await page.go(`${demo.url}/s/wrenfield/decide?lane=approved&q=box`)
     await page.sees(/\S/, '#writer')
-    await page.keys('x', 'J', 'J')
+    await page.keys(Key.SPACE)
+    await page.chord(Key.SHIFT, Key.ARROW_DOWN)
+    await page.chord(Key.SHIFT, Key.ARROW_DOWN)
     await page.sees(/[23] selected/)
     await page.click('[data-filter=and]')
     await page.sees('Source', '#filter-strip')

@@ -57,7 +57,9 @@ test('praise from a mail, a list and a phone call is written down and stands on 
       await driver.executeScript('return document.querySelector("input[name=rating]:checked").value'),
     ).toBe('4')
     await page.accessible()
-    expect(await (await page.find('input[name=consent]')).isSelected()).toBe(true)
+    const consent = () => page.find('input[name=consent]')
+    expect(await (await consent()).isSelected()).toBe(false)
+    await page.click('input[name=consent]')
     await page.press('Save and add another')
     await page.sees('Saved Anna Berg: approved.')
 
@@ -67,17 +69,19 @@ test('praise from a mail, a list and a phone call is written down and stands on 
       '1. Nia Bevan - 5/5 - Bees love it.\n2. Colm Garrity - 2/5 - Bellows squeak.',
     )
     await page.sees('We found 2 reviews. This is number 1:')
-    expect(await (await page.find('input[name=consent]')).isSelected()).toBe(true)
+    expect(await (await consent()).isSelected()).toBe(false)
+    await page.click('input[name=consent]')
     await page.press('Save and add another')
     await page.sees('Saved Nia Bevan: approved.')
     await page.sees('This is number 2:')
     expect(await value(page, 'author_name')).toBe('Colm Garrity')
     await page.press('Save and add another')
-    await page.sees('Saved Colm Garrity: approved.')
+    await page.sees('Saved Colm Garrity: approved, but not shown, because there’s no permission.')
 
     await page.press('Save and add another')
     await page.sees('Add a rating or some text. The rest is optional.')
     await page.type('[name=body]', 'Rang to say thanks, her number is 07700 900123')
+    await page.click('input[name=consent]')
     await page.press('Save and add another')
     await page.sees('Saved the review: held back.')
     await page.press('See it in Decide')
@@ -90,7 +94,8 @@ test('praise from a mail, a list and a phone call is written down and stands on 
 
     await page.go(`${demo.url}/s/saltmarsh/decide`)
     await page.sees('Barnaby Quill', 'article')
-    await page.keys('n')
+    await page.go(`${demo.url}/s/saltmarsh/gather`)
+    await page.press('Add a review yourself')
     await page.at('/s/saltmarsh/gather/write')
   })
 })

@@ -24,12 +24,16 @@ export function Band({
   counts: StepCounts
 }) {
   return (
-    <header className="flex h-16 shrink-0 items-center gap-x-6 bg-deep px-4 lg:px-6 text-white">
-      <Link to={`/s/${shop.slug}/gather`} className="w-[126px] shrink-0" aria-label="Elogio">
+    <header className="relative flex h-16 shrink-0 items-center gap-x-6 overflow-x-clip bg-deep px-4 text-white lg:px-6">
+      <Link
+        to={`/s/${shop.slug}/gather`}
+        className="relative z-10 w-[126px] shrink-0 bg-deep"
+        aria-label="Elogio"
+      >
         <Wordmark />
       </Link>
       <Steps shop={shop.slug} counts={counts} />
-      <div className="ml-auto flex min-w-0 items-center gap-4 lg:gap-6">
+      <div className="relative z-40 ml-auto flex min-w-0 items-center gap-4 bg-deep pl-5 lg:gap-6">
         {shops.length > 1 ? (
           <Menu
             name={say('account.shops')}

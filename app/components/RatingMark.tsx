@@ -1,9 +1,9 @@
 import { litMarks } from '../../core/formats/rating'
 import { say } from '../../core/messages/say/frame'
 
-const heights = [4, 6, 8, 10, 12]
+const steps = [0, 1, 2, 3, 4]
 
-/** A rating as a number and five bars. */
+/** A rating as a number and five stitches. */
 export function RatingMark({
   rating,
   large = false,
@@ -16,27 +16,38 @@ export function RatingMark({
   if (rating === null) return null
   const lit = litMarks(rating)
   return (
-    <span className="inline-flex items-end gap-1.5" role="img" aria-label={label(rating / 100)}>
+    <span className="inline-flex items-center gap-1.5" role="img" aria-label={label(rating / 100)}>
       <b className="leading-none">{rating / 100}</b>
-      <Uprights lit={lit} large={large} />
+      <Stitches lit={lit} large={large} />
     </span>
   )
 }
 
-export function Uprights({ lit, large = false }: { lit: number; large?: boolean }) {
+/** Sewn stitches are solid, the others open dots. */
+export function Stitches({ lit, large = false }: { lit: number; large?: boolean }) {
   return (
-    <svg viewBox="0 0 34 13" className={large ? 'h-[14px] w-[37px]' : 'h-3 w-8'} aria-hidden="true">
-      {heights.map((height, i) => (
-        <rect
-          key={height}
-          x={i * 7 + 0.5}
-          y={12.5 - height}
-          width="4.5"
-          height={height}
-          rx="1.2"
-          className={i < lit ? 'fill-apricot stroke-apricot' : 'fill-none stroke-apricot'}
-        />
-      ))}
+    <svg
+      viewBox="0 0 62 8"
+      className={large ? 'h-[9px] w-[70px]' : 'h-[7px] w-[54px]'}
+      fill="none"
+      strokeWidth="1.4"
+      aria-hidden="true"
+    >
+      {steps.map((step) =>
+        step < lit ? (
+          <rect
+            key={step}
+            x={step * 12.6}
+            y="1.500"
+            width="10.600"
+            height="5"
+            rx="2.500"
+            className="fill-apricot"
+          />
+        ) : (
+          <circle key={step} cx={step * 12.6 + 5.3} cy="4" r="2.300" className="stroke-edge" />
+        ),
+      )}
     </svg>
   )
 }

@@ -12,7 +12,7 @@ export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
       className="fixed inset-x-0 bottom-0 z-30 bg-deep px-6 lg:relative lg:inset-auto lg:z-auto lg:px-0"
     >
       <span
-        className="absolute right-6 bottom-[17px] left-8 h-px lg:right-0 lg:left-2 bg-[#4d7f89]"
+        className="absolute inset-x-0 bottom-[17px] h-px bg-[#4d7f89] lg:-left-[50vw] lg:w-[200vw]"
         aria-hidden="true"
       />
       <ol className="flex justify-between lg:justify-start">

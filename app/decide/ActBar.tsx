@@ -1,12 +1,12 @@
 import { Fragment, useRef, useState } from 'react'
-import { useLetter } from '../components/useLetter'
+import { useShortcut } from '../components/useShortcut'
 import { useNavigate, useOutletContext } from 'react-router'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/messages/say/decide'
 import { Key } from '../components/Key'
-import { actLetters, filledActs } from './actLooks'
+import { actKeys, filledActs } from './actLooks'
 import { FIRST_SHOWN, queuePath, type QueueSearch } from './address'
 import { DeclineReasons } from './DeclineReasons'
 import type { QueueContext } from './queue'
@@ -42,7 +42,6 @@ export function ActBar({
   const single = selection.selected.length === 0
 
   const possible = acts.filter((one) => stateAfter[one] !== review.state)
-  const ordered = possible.toSorted((a, b) => Number(b === likely) - Number(a === likely))
   const plain = (one: Act) => {
     if (possible.includes(one)) act(plainAct(one))
   }
@@ -65,16 +64,16 @@ export function ActBar({
     go(side)
   }
   const declineWhy = () => setGiving(possible.includes('decline'))
-  useLetter('a', () => plain('approve'), { enabled: single })
-  useLetter('d', () => plain('decline'), { enabled: single })
-  useLetter('shift+d', declineWhy, { enabled: single, preventDefault: true })
-  useLetter('s', () => plain('spam'), { enabled: single })
-  useLetter('j', () => go('after'))
-  useLetter('k', () => go('before'))
-  useLetter('x', () => selection.toggle(review.publicId))
-  useLetter('shift+x', selection.selectAll)
-  useLetter('shift+j', () => selectAndGo('after'))
-  useLetter('shift+k', () => selectAndGo('before'))
+  const deciding = { enabled: single && !giving }
+  useShortcut(actKeys.approve, () => plain('approve'), deciding)
+  useShortcut(actKeys.decline, () => plain('decline'), deciding)
+  useShortcut(`shift+${actKeys.decline}`, declineWhy, deciding)
+  useShortcut(actKeys.spam, () => plain('spam'), deciding)
+  useShortcut('down', () => go('after'))
+  useShortcut('up', () => go('before'))
+  useShortcut('space', () => selection.toggle(review.publicId))
+  useShortcut('shift+down', () => selectAndGo('after'))
+  useShortcut('shift+up', () => selectAndGo('before'))
 
   if (!single) return null
   return (
@@ -89,22 +88,23 @@ export function ActBar({
         />
       )}
       <div className="sticky bottom-16 z-10 flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-4 py-3 lg:static lg:flex-nowrap lg:px-9">
-        {ordered.map((one) => (
+        {acts.map((one) => (
           <Fragment key={one}>
             <button
               type="button"
               data-likely={one === likely || undefined}
               className={`btn ${one === likely ? filledActs[one] : 'btn-quiet'}`}
-              aria-keyshortcuts={actLetters[one].toLowerCase()}
+              disabled={!possible.includes(one)}
+              aria-keyshortcuts={actKeys[one]}
               onClick={() => plain(one)}
             >
-              {say(`act.${one}`)} <Key>{actLetters[one]}</Key>
+              {say(`act.${one}`)} <Key>{actKeys[one]}</Key>
             </button>
-            {one === 'decline' && (
+            {one === 'decline' && possible.includes(one) && (
               <button
                 type="button"
                 className="part min-h-6 text-[13px] whitespace-nowrap"
-                aria-keyshortcuts="shift+d"
+                aria-keyshortcuts="Shift+2"
                 aria-expanded={giving}
                 aria-label={say('decide.reason.why')}
                 onClick={declineWhy}

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react'
 import { useRef } from 'react'
-import { useLetter } from '../components/useLetter'
+import { useShortcut } from '../components/useShortcut'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { BODY_LIMIT } from '../../core/intake/submission'
 import { say } from '../../core/messages/say/decide'
@@ -26,9 +26,9 @@ export function Filing({
   const tag = useRef<HTMLInputElement>(null)
   const noteField = useRef<HTMLTextAreaElement>(null)
   const note = useNoteOrDraft(address, 'note', review.note)
-  useLetter('m', () => product.current?.focus(), { preventDefault: true })
-  useLetter('t', () => tag.current?.focus(), { preventDefault: true })
-  useLetter('o', () => noteField.current?.focus(), { preventDefault: true })
+  useShortcut('5', () => product.current?.focus())
+  useShortcut('6', () => tag.current?.focus())
+  useShortcut('7', () => noteField.current?.focus())
   const sku = products.find(({ id }) => id === review.productId)?.sku ?? ''
   return (
     <section

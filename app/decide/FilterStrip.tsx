@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router'
 import { isNarrowed, reviewSorts, WHOLE_SHOP, type ReviewFilter } from '../../core/moderation/reviewFilter'
 import { say } from '../../core/messages/say/decide'
 import type { Facets } from '../../server/moderation/facets'
-import { Uprights } from '../components/RatingMark'
+import { Stitches } from '../components/RatingMark'
 import { queuePath } from './address'
 import { choiceWords, stripParts, type StripPart } from './filterWords'
 import type { OpenStrip } from './FilterSentence'
@@ -88,7 +88,7 @@ export function FilterStrip({
                   {part === 'rating' && value !== '0' ? (
                     <span className="flex items-end gap-1.5">
                       <b className="leading-none">{value}</b>
-                      <Uprights lit={Number(value)} />
+                      <Stitches lit={Number(value)} />
                     </span>
                   ) : (
                     choiceWords(part, value, titles)

@@ -1,28 +1,28 @@
 import { useRef } from 'react'
-import { useCharacter } from '../components/useLetter'
+import { useCharacter } from '../components/useShortcut'
+import { setShortcutsOn, useShortcutsOn } from '../components/shortcutPreference'
 import { say } from '../../core/messages/say/decide'
 
 const keys = [
-  ['J', 'next'],
-  ['K', 'before'],
-  ['A', 'approve'],
-  ['D', 'decline'],
-  ['Shift D', 'declineWhy'],
-  ['S', 'spam'],
-  ['U', 'undo'],
-  ['R', 'reply'],
-  ['T', 'tag'],
-  ['M', 'move'],
-  ['O', 'note'],
-  ['X', 'select'],
-  ['Shift J', 'selectMove'],
-  ['Shift X', 'all'],
+  ['1', 'approve'],
+  ['2', 'decline'],
+  ['Shift 2', 'declineWhy'],
+  ['3', 'spam'],
+  ['4', 'reply'],
+  ['5', 'move'],
+  ['6', 'tag'],
+  ['7', 'note'],
+  ['↓', 'next'],
+  ['↑', 'before'],
+  ['Space', 'select'],
+  ['Shift ↓', 'selectMove'],
+  ['Ctrl Z', 'undo'],
   ['/', 'search'],
-  ['N', 'write'],
   ['Esc', 'leave'],
 ] as const
 
 export function Keys() {
+  const on = useShortcutsOn()
   const dialog = useRef<HTMLDialogElement>(null)
   useCharacter('?', () => dialog.current?.showModal())
   return (
@@ -62,6 +62,15 @@ export function Keys() {
             </div>
           ))}
         </dl>
+        <label className="mt-5 flex min-h-7 items-center gap-2.5 border-t border-line pt-4">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm border-edge"
+            checked={on}
+            onChange={(event) => setShortcutsOn(event.currentTarget.checked)}
+          />
+          {say('decide.keys.on')}
+        </label>
       </dialog>
     </>
   )

@@ -1,12 +1,12 @@
 import { useEffect, useRef } from 'react'
-import { useLetter } from '../components/useLetter'
+import { useShortcut } from '../components/useShortcut'
 import { useFetcher, useNavigate } from 'react-router'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/messages/say/decide'
 import { Key } from '../components/Key'
-import { actLetters, filledActs } from './actLooks'
+import { actKeys, filledActs } from './actLooks'
 import { queuePath, queueQuery, type QueueSearch } from './address'
 import type { Selection } from './useSelection'
 
@@ -72,10 +72,10 @@ export function ManyBar({
   }
   const possible = acts.filter((one) => stateAfter[one] !== search.lane)
   const plain = (one: Act) => possible.includes(one) && act(plainAct(one))
-  useLetter('a', () => void plain('approve'))
-  useLetter('d', () => void plain('decline'))
-  useLetter('s', () => void plain('spam'))
-  useLetter('escape', selection.clear)
+  useShortcut(actKeys.approve, () => void plain('approve'))
+  useShortcut(actKeys.decline, () => void plain('decline'))
+  useShortcut(actKeys.spam, () => void plain('spam'))
+  useShortcut('escape', selection.clear)
 
   return (
     <div
@@ -103,16 +103,16 @@ export function ManyBar({
         {say('decide.many.clear')}
       </button>
       <span className="mx-2 h-6 border-l border-line" aria-hidden="true" />
-      {possible.map((one) => (
+      {acts.map((one) => (
         <button
           key={one}
           type="button"
-          disabled={busy}
-          className={`btn ${one === 'approve' ? filledActs.approve : 'btn-quiet'}`}
-          aria-keyshortcuts={actLetters[one].toLowerCase()}
+          disabled={busy || !possible.includes(one)}
+          className={`btn ${one === 'approve' && possible.includes(one) ? filledActs.approve : 'btn-quiet'}`}
+          aria-keyshortcuts={actKeys[one]}
           onClick={() => plain(one)}
         >
-          {say(`act.${one}Many`, said)} <Key>{actLetters[one]}</Key>
+          {say(`act.${one}Many`, said)} <Key>{actKeys[one]}</Key>
         </button>
       ))}
       <form

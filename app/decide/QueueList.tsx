@@ -65,7 +65,7 @@ export function QueueList({
             <NavLink
               to={queuePath(shop, line.publicId, search)}
               className={({ isActive }) =>
-                `block py-3 pr-[18px] pl-[42px] ${isActive ? 'border-l-[5px] border-petrol bg-tint' : 'border-l-[5px] border-transparent hover:bg-wash'}`
+                `block border-2 py-2.5 pr-[18px] pl-[45px] ${isActive ? 'border-petrol bg-tint' : 'border-transparent hover:bg-wash'}`
               }
             >
               {({ isActive }) => <LineWords line={line} open={isActive} languages={languages} q={search.q} />}

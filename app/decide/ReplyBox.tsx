@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react'
-import { useLetter } from '../components/useLetter'
+import { useShortcut } from '../components/useShortcut'
 import { useFetcher } from 'react-router'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { BODY_LIMIT } from '../../core/intake/submission'
@@ -45,7 +45,7 @@ export function ReplyBox({
     setEditing(true)
     setTimeout(() => field.current?.focus())
   }
-  useLetter('r', write, { preventDefault: true })
+  useShortcut('4', write)
   const post = () => {
     if (draft.text.trim()) act({ kind: 'reply', reply: draft.text })
   }
@@ -74,8 +74,8 @@ export function ReplyBox({
         <>
           <p className="mt-1 whitespace-pre-line">{reply.body}</p>
           <p className="mt-2 flex gap-2">
-            <button type="button" className="btn btn-quiet" aria-keyshortcuts="r" onClick={write}>
-              {say('decide.reply.edit')} <Key>R</Key>
+            <button type="button" className="btn btn-quiet" aria-keyshortcuts="4" onClick={write}>
+              {say('decide.reply.edit')} <Key>4</Key>
             </button>
             <button type="button" className="btn btn-quiet" onClick={() => act({ kind: 'unreply' })}>
               {say('decide.reply.takeBack')}
@@ -84,8 +84,8 @@ export function ReplyBox({
         </>
       )}
       {!reply && !editing && (
-        <button type="button" className="btn btn-quiet mt-2" aria-keyshortcuts="r" onClick={write}>
-          {say('decide.reply.write')} <Key>R</Key>
+        <button type="button" className="btn btn-quiet mt-2" aria-keyshortcuts="4" onClick={write}>
+          {say('decide.reply.write')} <Key>4</Key>
         </button>
       )}
       {editing && (

@@ -132,9 +132,11 @@ function Marked({
   const places = signals.flatMap((signal, i) => signal.places.map((place) => ({ ...place, mark: i + 1 })))
   return markedText(text, field, [...places, ...found]).map(({ text: run, marks }, i) => {
     const numbers = marks.filter((mark) => mark !== FOUND)
-    const words = marks.includes(FOUND) ? <mark className="found-word">{run}</mark> : run
+    const isFound = marks.includes(FOUND)
+    const words = isFound ? <mark className="found-word">{run}</mark> : run
     const first = numbers[0]
     if (first === undefined) return <span key={i}>{words}</span>
+    const lead = isFound ? '' : firstWord(run)
     const tone = signals[first - 1]?.points ? 'plum' : 'ochre'
     return (
       <mark
@@ -143,13 +145,25 @@ function Marked({
           tone === 'plum' ? 'bg-plum/12 decoration-plum' : 'bg-ochre/14 decoration-ochre'
         }`}
       >
-        {words}
-        <sup
-          className={`ml-0.5 font-sans text-[12px] font-semibold ${tone === 'plum' ? 'text-plum' : 'text-ochre'}`}
-        >
-          {numbers.join(' ')}
-        </sup>
+        <span className={lead.length < LONG_WORD ? 'whitespace-nowrap' : ''}>
+          {numbers.map((number) => (
+            <span
+              key={number}
+              className={`mr-1 inline-grid size-[17px] place-items-center rounded-full align-[3px] font-sans text-[11px] leading-none font-bold text-paper no-underline ${tone === 'plum' ? 'bg-plum' : 'bg-ochre'}`}
+            >
+              {number}
+            </span>
+          ))}
+          {lead}
+        </span>
+        {isFound ? words : run.slice(lead.length)}
       </mark>
     )
   })
 }
+
+/** A longer word may have to break on a phone. */
+const LONG_WORD = 24
+
+/** Stays on one line with the number before it. */
+const firstWord = (run: string) => /^\s*\S*/.exec(run)![0]

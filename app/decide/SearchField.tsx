@@ -1,6 +1,6 @@
 import { Search, X } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
-import { useCharacter } from '../components/useLetter'
+import { useCharacter } from '../components/useShortcut'
 import { useNavigate } from 'react-router'
 import { say } from '../../core/messages/say/decide'
 import { Key } from '../components/Key'

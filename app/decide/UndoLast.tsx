@@ -1,8 +1,7 @@
-import { useLetter } from '../components/useLetter'
+import { useUndoShortcut } from '../components/useShortcut'
 import { useFetcher } from 'react-router'
 import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/messages/say/decide'
-import { Key } from '../components/Key'
 
 export interface LastAct {
   number: number
@@ -28,7 +27,7 @@ export function UndoLast({
     const passing = fetcher.data?.passing ?? ''
     void fetcher.submit({ passing }, { method: 'post', action: `/s/${shop}/decide/undo` })
   }
-  useLetter('u', undo)
+  useUndoShortcut(undo)
   const wrong = fetcher.data?.problem || problem
   return (
     <span className="ml-auto flex min-w-0 items-center gap-3">
@@ -38,8 +37,8 @@ export function UndoLast({
       >
         {wrong || (lastAct && doneWords(lastAct))}
       </span>
-      <button type="button" className="btn btn-quiet" aria-keyshortcuts="u" onClick={undo}>
-        {say('act.undo')} <Key>U</Key>
+      <button type="button" className="btn btn-quiet" aria-keyshortcuts="Control+Z Meta+Z" onClick={undo}>
+        {say('act.undo')}
       </button>
     </span>
   )

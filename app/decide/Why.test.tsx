@@ -15,8 +15,8 @@ test('points stand with their sign, and only what holds without any is said to h
   const signals = [signal('filltime', 30), signal('media', 0), signal('wording', -12)]
   const html = renderToStaticMarkup(<Why state="held" score={18} signals={signals} />)
   expect([...html.matchAll(/<b[^>]*>([^<]+)<\/b>/g)].map(([, words]) => words)).toEqual([
-    '+30',
+    '30 for',
     'reason it’s held',
-    '−12',
+    '12 against',
   ])
 })

@@ -19,10 +19,9 @@ export function Why({ state, score, signals }: { state: ReviewState; score: numb
         <h2 id="why" className="font-semibold">
           {say(heading)}
         </h2>
-        <p className="text-[13px] text-soft">
-          {say('decide.scale', { score, held: HELD_FROM, spam: SPAM_FROM })}
-        </p>
+        <p className="text-[13px] text-soft">{say('decide.counts')}</p>
       </div>
+      <Scale score={score} />
       <ol className="mt-1">
         {signals.map((signal, i) => (
           <li key={signal.kind} className="flex items-baseline gap-3 py-1.5">
@@ -31,9 +30,7 @@ export function Why({ state, score, signals }: { state: ReviewState; score: numb
               {translateCode(say, signal.headline)}{' '}
               <span className="text-soft">{translateCodes(say, signal.detail)}</span>
             </p>
-            <b className={`shrink-0 font-semibold ${toneOf(signal.points)}`}>
-              {signal.points === 0 ? say('decide.holds') : signed(signal.points)}
-            </b>
+            <b className={`shrink-0 font-semibold ${toneOf(signal.points)}`}>{counts(signal.points)}</b>
           </li>
         ))}
       </ol>
@@ -41,7 +38,51 @@ export function Why({ state, score, signals }: { state: ReviewState; score: numb
   )
 }
 
-const signed = (points: number) => (points > 0 ? `+${points}` : `−${-points}`)
+/** From 0 to 100, with the two thresholds. */
+function Scale({ score }: { score: number }) {
+  const marks = [
+    { at: HELD_FROM, words: say('decide.heldFrom', { points: HELD_FROM }) },
+    { at: SPAM_FROM, words: say('decide.spamFrom', { points: SPAM_FROM }) },
+  ]
+  return (
+    <div
+      role="img"
+      aria-label={say('decide.scale', { score, held: HELD_FROM, spam: SPAM_FROM })}
+      className="relative mx-1 mt-3 mb-2 h-9 text-[12.5px]"
+    >
+      <span className="absolute inset-x-0 top-[5px] h-[3px] rounded bg-line" />
+      <span className="absolute top-[5px] left-0 h-[3px] rounded bg-plum" style={{ width: `${score}%` }} />
+      {marks.map(({ at, words }) => (
+        <span
+          key={at}
+          className="absolute top-0 flex -translate-x-1/2 flex-col items-center gap-1 whitespace-nowrap text-soft"
+          style={{ left: `${at}%` }}
+        >
+          <span className="h-3 w-0.5 bg-ink" />
+          {/* The score has the room of a mark that it is close to. */}
+          <span className={Math.abs(at - score) < CLOSE ? 'invisible' : ''}>{words}</span>
+        </span>
+      ))}
+      <span
+        className="absolute top-0 flex -translate-x-1/2 flex-col items-center gap-1 font-semibold"
+        style={{ left: `${Math.max(EDGE, Math.min(100 - EDGE, score))}%` }}
+      >
+        <span className="size-3.5 rounded-full bg-plum" />
+        {score}
+      </span>
+    </div>
+  )
+}
+
+/** Percent of the scale within which two labels would overlap. */
+const CLOSE = 9
+/** Percent of the scale that keeps a label within it. */
+const EDGE = 1
+
+const counts = (points: number) =>
+  points === 0
+    ? say('decide.holds')
+    : say(points > 0 ? 'decide.pointsFor' : 'decide.pointsAgainst', { points: Math.abs(points) })
 const toneOf = (points: number) => (points > 0 ? '' : points < 0 ? 'text-moss' : 'text-ochre')
 
 function Number({ number, signal }: { number: number; signal: Signal }) {

@@ -1,6 +1,7 @@
 import type { Act } from '../../core/moderation/likelyAct'
 
-export const actLetters: Record<Act, string> = { approve: 'A', decline: 'D', spam: 'S' }
+/** The digit of each action: its place in the bar. */
+export const actKeys: Record<Act, string> = { approve: '1', decline: '2', spam: '3' }
 
 /** The likely action is the filled button, in the colour of its state. */
 export const filledActs: Record<Act, string> = {

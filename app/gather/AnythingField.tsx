@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { say } from '../../core/messages/say/gather'
-import { Key } from '../components/Key'
 
 /** The field for a message of a customer; the next page fills in the review from it. */
 export function AnythingField({ shop }: { shop: string }) {
@@ -27,8 +26,8 @@ export function AnythingField({ shop }: { shop: string }) {
         />
       </label>
       <div className="mt-2 flex justify-end">
-        <button type="button" className="btn btn-quiet" aria-keyshortcuts="n" onClick={write}>
-          {text.trim() ? say('gather.take') : say('write.title')} <Key>N</Key>
+        <button type="button" className="btn btn-quiet" onClick={write}>
+          {text.trim() ? say('gather.take') : say('write.title')}
         </button>
       </div>
     </div>

@@ -3,7 +3,7 @@ import type { ReadReview } from '../../core/intake/text/readText'
 import { say } from '../../core/messages/say/gather'
 import { Field, Mistake } from '../components/Field'
 import { PictureField } from '../components/PictureField'
-import { Uprights } from '../components/RatingMark'
+import { Stitches } from '../components/RatingMark'
 
 type Errors = Record<string, string[] | undefined>
 
@@ -11,14 +11,12 @@ type Errors = Record<string, string[] | undefined>
 export function EntryFields({
   found,
   products,
-  agreed,
   today,
   errors,
   problem,
 }: {
   found: ReadReview | null
   products: { sku: string; title: string }[]
-  agreed: boolean
   today: string
   errors: Errors
   problem: string | null
@@ -139,7 +137,7 @@ export function EntryFields({
           </Field>
         </div>
       </details>
-      <Checkbox name="consent" label={say('write.agreed')} hint={say('write.agreedHint')} checked={agreed} />
+      <Checkbox name="consent" label={say('write.agreed')} hint={say('write.agreedHint')} />
       {problem && (
         <p role="alert" className="font-semibold text-plum">
           {problem}
@@ -147,7 +145,7 @@ export function EntryFields({
       )}
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <button className="btn btn-primary">{say('write.save')}</button>
-        <Checkbox name="waiting" label={say('write.waiting')} checked={false} />
+        <Checkbox name="waiting" label={say('write.waiting')} />
       </div>
     </div>
   )
@@ -179,7 +177,7 @@ function Rating({ given, errors }: { given: string; errors?: string[] }) {
               className="sr-only"
             />
             {choice === '' ? say('write.noRating') : choice}
-            {choice !== '' && <Uprights lit={Math.round(Number(choice))} />}
+            {choice !== '' && <Stitches lit={Math.round(Number(choice))} />}
           </label>
         ))}
       </div>
@@ -188,25 +186,10 @@ function Rating({ given, errors }: { given: string; errors?: string[] }) {
   )
 }
 
-function Checkbox({
-  name,
-  label,
-  hint,
-  checked,
-}: {
-  name: string
-  label: string
-  hint?: string
-  checked: boolean
-}) {
+function Checkbox({ name, label, hint }: { name: string; label: string; hint?: string }) {
   return (
     <label className="flex items-start gap-3">
-      <input
-        type="checkbox"
-        name={name}
-        defaultChecked={checked}
-        className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
-      />
+      <input type="checkbox" name={name} className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge" />
       <span>
         {label}
         {hint && <span className="block text-[13px] text-soft">{hint}</span>}

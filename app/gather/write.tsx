@@ -14,18 +14,17 @@ import type { Route } from './+types/write'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const { products, agreed } = await context.elogio.writeView(shop)
+  const { products } = await context.elogio.writeView(shop)
   return {
     next: await context.elogio.nextStep(shop),
     products: products.map(({ sku, title }) => ({ sku, title })),
-    agreed,
     today: dayIn(shop.timeZone, context.elogio.now()),
     ownNames: [shop.name, shop.shortName],
   }
 }
 
 interface Saved {
-  saved: { publicId: string; name: string; state: string }
+  saved: { publicId: string; name: string; state: string; consent: boolean }
 }
 type Answer = Saved | { errors: Record<string, string[] | undefined> } | { problem: string }
 
@@ -39,7 +38,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const entry = schema.safeParse(formFields(context))
   if (!entry.success) return data({ errors: entry.error.flatten().fieldErrors }, { status: 422 })
   const { publicId, state } = await context.elogio.writeDown(shop, member, entry.data)
-  return { saved: { publicId, name: entry.data.author_name.trim(), state } }
+  return { saved: { publicId, name: entry.data.author_name.trim(), state, consent: entry.data.consent } }
 }
 
 export function clientAction({ serverAction }: Route.ClientActionArgs) {
@@ -47,7 +46,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 export default function Write({ loaderData, params }: Route.ComponentProps) {
-  const { products, agreed, today, ownNames, next } = loaderData
+  const { products, today, ownNames, next } = loaderData
   const pastedBefore: unknown = useLocation().state
   const [pasted, setPasted] = useState(typeof pastedBefore === 'string' ? pastedBefore : '')
   const [at, setAt] = useState(0)
@@ -93,8 +92,8 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
         <p role="status" className="mt-4">
           {done && (
             <>
-              <b className="font-semibold text-moss">
-                {say('write.saved', {
+              <b className={`font-semibold ${done.consent ? 'text-moss' : 'text-ochre'}`}>
+                {say(done.consent ? 'write.saved' : 'write.savedPrivate', {
                   who: done.name || say('write.someone'),
                   state: say(`state.${done.state as 'approved'}`).toLowerCase(),
                 })}
@@ -116,7 +115,6 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
           <EntryFields
             found={current}
             products={products}
-            agreed={agreed}
             today={today}
             errors={answer && 'errors' in answer ? answer.errors : {}}
             problem={answer && 'problem' in answer ? answer.problem : null}

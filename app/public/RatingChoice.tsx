@@ -4,9 +4,8 @@ import { useTranslate } from './speech'
 import { Mistakes } from './Labelled'
 
 const ratings = [1, 2, 3, 4, 5] as const
-const heights = { 1: 'h-11', 2: 'h-[54px]', 3: 'h-16', 4: 'h-[74px]', 5: 'h-[84px]' }
 
-/** Five radio buttons as bars. They work without scripts. */
+/** Five radio buttons of equal size. They work without scripts. */
 export function RatingChoice({
   field,
 }: {
@@ -29,7 +28,7 @@ export function RatingChoice({
         aria-invalid={field.errors ? true : undefined}
       >
         <legend className="sr-only">{translate('form.rating')}</legend>
-        <div className="grid max-w-[530px] grid-cols-5 items-end gap-2 sm:gap-3">
+        <div className="grid max-w-[530px] grid-cols-5 items-start gap-2 sm:gap-3">
           {ratings.map((rating) => (
             <label key={rating} className="rating-step flex cursor-pointer flex-col items-center gap-1">
               <input
@@ -39,9 +38,7 @@ export function RatingChoice({
                 defaultChecked={field.initialValue === String(rating)}
                 className="peer sr-only"
               />
-              <span
-                className={`rating-bar flex w-full items-end justify-center rounded-[10px] border border-(--shop-edge) pb-2.5 text-[18px] font-bold ${heights[rating]}`}
-              >
+              <span className="rating-bar flex h-14 w-full items-center justify-center rounded-[10px] border border-(--shop-edge) text-[18px] font-bold">
                 {rating}
               </span>
               <span className="text-center text-[13px] leading-tight peer-checked:font-bold">

@@ -1,5 +1,4 @@
-import { useLetter } from '../components/useLetter'
-import { Outlet, useNavigate } from 'react-router'
+import { Outlet } from 'react-router'
 import { requireShop } from '../account/session'
 import { Band } from '../components/Band'
 import { useFreshCounts } from './useFreshCounts'
@@ -17,8 +16,6 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 
 export default function ShopLayout({ loaderData }: Route.ComponentProps) {
   useFreshCounts(loaderData.shop.slug)
-  const navigate = useNavigate()
-  useLetter('n', () => void navigate(`/s/${loaderData.shop.slug}/gather/write`), { preventDefault: true })
   return (
     <div className="flex min-h-dvh flex-col pb-16 lg:h-dvh lg:pb-0">
       <Band {...loaderData} />

@@ -14,7 +14,7 @@ import { undo } from '../moderation/undo'
 import { composer } from '../publishing/compose'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import type { Services } from '../services'
-import { writeDown, writeView } from './writeDown'
+import { writeDown } from './writeDown'
 
 let services: Services
 let shop: Shop
@@ -78,11 +78,6 @@ describe('what is written down', () => {
     expect(await undo(services, shop, mara)).toMatchObject({ outcome: 'done', state: 'approved' })
     const review = (await findReview(services.db, shop.id, { publicId }))!
     expect(review.publishedVersionId).toBe(review.versionId)
-  })
-  test('remembers what was stated the last time', async () => {
-    expect((await writeView(services, shop)).agreed).toBe(false)
-    await write({ body: 'Lovely kit' })
-    expect((await writeView(services, shop)).agreed).toBe(true)
   })
 })
 

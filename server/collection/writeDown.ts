@@ -2,22 +2,19 @@ import { trustedSubmission } from '../../core/moderation/submissionChecks'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 import { say } from '../../core/messages/say/everything'
 import type { Member } from '../data/members'
-import { latestStatedConsent } from '../data/receipts'
 import { productsOfShop, type Product, type Shop } from '../data/shops'
 import { storePicture } from '../media/storePicture'
 import type { Services } from '../services'
 import { receive } from './receive'
 import type { Receipt } from '../data/receipts'
 
-/** The initial values of the page for adding a review. */
+/** What the page for adding a review needs. */
 export interface WriteView {
   products: Product[]
-  /** What the owner answered last time. */
-  agreed: boolean
 }
 
 export async function writeView({ db }: Services, shop: Shop): Promise<WriteView> {
-  return { products: await productsOfShop(db, shop.id), agreed: await latestStatedConsent(db, shop.id) }
+  return { products: await productsOfShop(db, shop.id) }
 }
 
 /**

@@ -18,15 +18,6 @@ type Row = Omit<Receipt, 'showable' | 'confirm' | 'unconfirmed'> & {
   mails: number
 }
 
-/** Whether the owner stated last time that the customer agreed; false at first. */
-export async function latestStatedConsent(db: Knex, shopId: number): Promise<boolean> {
-  const row: { showable: 0 | 1 } | undefined = await db('review')
-    .where({ shop_id: shopId, source: 'manualEntry' })
-    .orderBy('id', 'desc')
-    .first('showable')
-  return row?.showable === 1
-}
-
 /** The outcome of a submission by its token, or by its public id and form. */
 export async function findReceipt(
   db: Knex,

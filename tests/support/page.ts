@@ -60,6 +60,11 @@ export function pageOf(driver: WebDriver) {
         .sendKeys(...keys)
         .perform()
     },
+    /** A key together with Shift or Control. */
+    chord: async (modifier: string, key: string) => {
+      await driver.actions().keyDown(modifier).sendKeys(key).keyUp(modifier).perform()
+    },
+    undo: () => page.chord(Key.CONTROL, 'z'),
     sees: (words: string | RegExp, css = 'body') =>
       wait(async () => {
         const text = await driver.executeScript<string>(

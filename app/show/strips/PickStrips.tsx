@@ -3,7 +3,7 @@ import { anyRating } from '../../../core/curation/selection'
 import { selectionOrders } from '../../../core/curation/selectionOrders'
 import { ratingText } from '../../../core/messages/display/listed'
 import { say } from '../../../core/messages/say/show'
-import { Uprights } from '../../components/RatingMark'
+import { Stitches } from '../../components/RatingMark'
 import { Choices } from '../Choices'
 import { NumberField } from '../NumberField'
 import { Checkboxes } from '../Checkboxes'
@@ -44,7 +44,7 @@ export function RatingsStrip(props: StripProps) {
         choices={anyRating.map((lowest) => ({
           value: lowest,
           words: ratingText(from(lowest)),
-          picture: <Uprights lit={lowest === 1 ? 0 : lowest} />,
+          picture: <Stitches lit={lowest === 1 ? 0 : lowest} />,
           ...(lowest > 1 && { small: say('show.fits', { count: among(from(lowest)) }) }),
         }))}
         choose={(lowest) => set(from(lowest))}

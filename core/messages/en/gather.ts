@@ -65,6 +65,7 @@ export const gatherWords = {
     waiting: 'Decide later',
     save: 'Save and add another',
     saved: 'Saved {{who}}: {{state}}.',
+    savedPrivate: 'Saved {{who}}: {{state}}, but not shown, because there’s no permission.',
     someone: 'the review',
     see: 'See it in Decide',
     error: {
