@@ -7,6 +7,7 @@ import type { OrderReport } from '../../server/proof/orderImport'
 import { requireShop } from '../account/session'
 import { JobProgress } from '../components/JobProgress'
 import { useLookAgain } from '../components/useLookAgain'
+import { useLastAnswer } from '../components/useLastAnswer'
 import { orOffline } from '../offline'
 import { useUpload } from './useUpload'
 import type { Route } from './+types/orders'
@@ -46,7 +47,8 @@ export default function Orders({ loaderData, actionData, params }: Route.Compone
   const works = latest !== null && (latest.state === 'due' || latest.state === 'running')
   const isBusy = upload.share !== null || fetcher.state !== 'idle'
   useLookAgain(works)
-  const problem = upload.problem ?? (fetcher.data ?? actionData)?.problem
+  const answer = useLastAnswer(actionData)
+  const problem = upload.problem ?? (fetcher.data ?? answer)?.problem
   useEffect(() => {
     if (fetcher.data && !fetcher.data.problem && chosen.current) chosen.current.value = ''
   }, [fetcher.data])

@@ -8,6 +8,7 @@ import { say } from '../../core/messages/say/setUp'
 import { keepSession, requireShop } from '../account/session'
 import { ShopPreview } from '../components/ShopPreview'
 import { Field } from '../components/Field'
+import { useLastAnswer } from '../components/useLastAnswer'
 import { orOffline } from '../offline'
 import { formFields } from '../readForm'
 import { waitWords } from '../waitWords'
@@ -101,9 +102,10 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 
 export default function Settings({ loaderData, actionData, params }: Route.ComponentProps) {
   const [values, setValues] = useState(loaderData.values)
-  const answer = actionData && 'errors' in actionData ? (actionData as Answer) : null
+  const last = useLastAnswer(actionData)
+  const answer = last && 'errors' in last ? (last as Answer) : null
   const errors = answer?.errors ?? {}
-  const problem = actionData && 'problem' in actionData ? actionData.problem : null
+  const problem = last && 'problem' in last ? last.problem : null
   const busy = useNavigation().state !== 'idle'
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-6 py-6">

@@ -1,5 +1,5 @@
-import { useEffect } from 'react'
-import { useRevalidator } from 'react-router'
+import { useCallback, useEffect, useRef } from 'react'
+import { useFetchers, useNavigation, useRevalidator } from 'react-router'
 
 /** For connections without events. */
 const LOOK_AGAIN_MS = 60_000
@@ -9,33 +9,56 @@ const LOOK_AGAIN_MS = 60_000
  * few connections to a host, and updates when it is visible again.
  */
 export function useFreshCounts(shop: string): void {
-  const { revalidate } = useRevalidator()
+  const look = useLook()
   useEffect(() => {
     let events: EventSource | null = null
-    const look = async () => {
-      // A failed update must not replace the page with an error.
-      const answers = await fetch('/healthz').catch(() => null)
-      if (answers?.ok && document.visibilityState === 'visible') await revalidate()
-    }
-    const lookNow = () => void look()
     const listen = () => {
       events?.close()
       events = null
       if (document.visibilityState !== 'visible') return
       events = new EventSource(`/s/${shop}/changes`)
-      events.onmessage = lookNow
+      events.onmessage = look
     }
     const seen = () => {
       listen()
-      lookNow()
+      look()
     }
     listen()
-    const timer = setInterval(lookNow, LOOK_AGAIN_MS)
+    const timer = setInterval(look, LOOK_AGAIN_MS)
     document.addEventListener('visibilitychange', seen)
     return () => {
       events?.close()
       clearInterval(timer)
       document.removeEventListener('visibilitychange', seen)
     }
-  }, [revalidate, shop])
+  }, [look, shop])
+}
+
+/**
+ * Loads the page's data again, after what is under way: an update in the middle of an action would drop its
+ * answer and its redirect.
+ */
+function useLook(): () => void {
+  const { revalidate } = useRevalidator()
+  const navigating = useNavigation().state !== 'idle'
+  const acting = useFetchers().length > 0
+  const busy = useRef(false)
+  const missed = useRef(false)
+  const look = useCallback(() => {
+    // A failed update must not replace the page with an error.
+    void fetch('/healthz')
+      .catch(() => null)
+      .then((answer) => {
+        if (!answer?.ok || document.visibilityState !== 'visible') return
+        missed.current = busy.current
+        if (!busy.current) void revalidate()
+      })
+  }, [revalidate])
+  useEffect(() => {
+    busy.current = navigating || acting
+    if (busy.current || !missed.current) return
+    missed.current = false
+    look()
+  }, [navigating, acting, look])
+  return look
 }
