@@ -10,7 +10,7 @@ import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/co
 import { mailSettings, saveNotifications, tryMail } from './mail/mailSettings'
 import { importOrderFile, importUploadedOrders, ordersView } from './proof/ordersUpload'
 import { keepPiece } from './proof/incoming'
-import { latestOwnAct } from './moderation/latestOwnAct'
+import { canUndo, latestOwnAct } from './moderation/latestOwnAct'
 import {
   deleteView,
   savePhotoDescription,
@@ -118,6 +118,7 @@ export function buildElogio(services: Services, publication: Publication) {
     reviewView: bound(reviewView),
     neighbours: bound(neighbours),
     latestOwnAct: bound(latestOwnAct),
+    canUndo: bound(canUndo),
     decide: bound(decide),
     decideMany: bound(decideMany),
     undo: bound(undo),

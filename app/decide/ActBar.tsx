@@ -1,6 +1,6 @@
 import { Fragment, useRef, useState } from 'react'
 import { useShortcut } from '../components/useShortcut'
-import { useNavigate, useOutletContext } from 'react-router'
+import { Link, useNavigate, useOutletContext } from 'react-router'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import type { ReviewState } from '../../core/moderation/rules'
@@ -24,6 +24,7 @@ export function ActBar({
   likely,
   neighbours: { after, before },
   lastAct,
+  canUndo,
   problem,
   act,
 }: {
@@ -33,11 +34,12 @@ export function ActBar({
   likely: Act | null
   neighbours: { after: Neighbour | null; before: Neighbour | null }
   lastAct: LastAct | null
+  canUndo: boolean
   problem: string | undefined
   act: (act: ReviewAct) => void
 }) {
   const navigate = useNavigate()
-  const { selection, shown, message } = useOutletContext<QueueContext>()
+  const { selection, shown, message, nextLane } = useOutletContext<QueueContext>()
   const [giving, setGiving] = useState(false)
   const single = selection.selected.length === 0
 
@@ -87,7 +89,11 @@ export function ActBar({
           }}
         />
       )}
-      <div className="sticky bottom-16 z-10 flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-4 py-3 lg:static lg:flex-nowrap lg:px-9">
+      <div
+        id="actions"
+        tabIndex={-1}
+        className="sticky bottom-16 z-10 flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-4 py-3 lg:static lg:flex-nowrap lg:px-9"
+      >
         {acts.map((one) => (
           <Fragment key={one}>
             <button
@@ -115,9 +121,17 @@ export function ActBar({
           </Fragment>
         ))}
         <span className="ml-1 min-w-0 text-[13px] text-soft lg:truncate">
-          {after?.authorName ? say('decide.next', { name: after.authorName }) : say('decide.last')}
+          {after?.authorName ? (
+            say('decide.next', { name: after.authorName })
+          ) : nextLane ? (
+            <Link to={queuePath(shop, null, { lane: nextLane.lane })} className="text-petrol underline">
+              {say(`decide.nextLane.${nextLane.lane}`, { count: nextLane.count })}
+            </Link>
+          ) : (
+            say('decide.last')
+          )}
         </span>
-        <UndoLast shop={shop} lastAct={lastAct} problem={problem || message} />
+        <UndoLast shop={shop} lastAct={lastAct} canUndo={canUndo} problem={problem || message} />
       </div>
     </>
   )

@@ -15,10 +15,12 @@ export interface LastAct {
 export function UndoLast({
   shop,
   lastAct,
+  canUndo,
   problem,
 }: {
   shop: string
   lastAct: LastAct | null
+  canUndo: boolean
   problem?: string
 }) {
   const fetcher = useFetcher<{ problem: string; passing?: string }>()
@@ -37,7 +39,13 @@ export function UndoLast({
       >
         {wrong || (lastAct && doneWords(lastAct))}
       </span>
-      <button type="button" className="btn btn-quiet" aria-keyshortcuts="Control+Z Meta+Z" onClick={undo}>
+      <button
+        type="button"
+        className="btn btn-quiet"
+        disabled={!canUndo}
+        aria-keyshortcuts="Control+Z Meta+Z"
+        onClick={undo}
+      >
         {say('act.undo')}
       </button>
     </span>

@@ -13,7 +13,10 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const first = await context.elogio.firstInLane(shop, filter)
   if (first && !new URL(request.url).searchParams.has('list'))
     throw redirect(queuePath(shop.slug, first, search))
-  return { lastAct: await context.elogio.latestOwnAct(shop, member) }
+  return {
+    lastAct: await context.elogio.latestOwnAct(shop, member),
+    canUndo: await context.elogio.canUndo(shop, member),
+  }
 }
 
 export default function EmptyLane({ loaderData, params }: Route.ComponentProps) {
@@ -21,7 +24,12 @@ export default function EmptyLane({ loaderData, params }: Route.ComponentProps) 
   return (
     <div className="flex flex-col justify-end">
       <div className="flex min-h-[72px] items-center border-t border-line bg-paper px-4 py-3 lg:px-9">
-        <UndoLast shop={params.shop} lastAct={loaderData.lastAct} problem={message} />
+        <UndoLast
+          shop={params.shop}
+          lastAct={loaderData.lastAct}
+          canUndo={loaderData.canUndo}
+          problem={message}
+        />
       </div>
     </div>
   )

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link, Outlet } from 'react-router'
 import { spokenMoment, wholeDays } from '../../core/formats/dates'
-import { reviewStates } from '../../core/moderation/rules'
+import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { countWordFirst } from '../../core/messages/countWord'
 import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
@@ -45,6 +45,8 @@ export interface QueueContext {
   shown: string[]
   /** The result of a bulk action, if it needs a message. */
   message: string
+  /** The other lane with undecided reviews, and their number. */
+  nextLane: { lane: 'waiting' | 'held'; count: number } | null
 }
 
 export default function Queue({ loaderData, params }: Route.ComponentProps) {
@@ -58,6 +60,14 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <title>{`${say('decide.title')} · Elogio`}</title>
+      {reviewIsOpen && (
+        <a
+          href="#actions"
+          className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:rounded-lg focus:bg-paper focus:px-4 focus:py-2"
+        >
+          {say('decide.skip')}
+        </a>
+      )}
       <div
         className={`min-h-[66px] flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-2 lg:px-6 ${reviewIsOpen ? 'hidden lg:flex' : 'flex'}`}
       >
@@ -107,7 +117,15 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
         </div>
         <Outlet
           context={
-            { selection, shown: lines.map(({ publicId }) => publicId), message } satisfies QueueContext
+            {
+              selection,
+              shown: lines.map(({ publicId }) => publicId),
+              message,
+              nextLane: nextLaneOf(search.lane, {
+                waiting: counts.waiting,
+                held: counts.held - loaderData.unconfirmed,
+              }),
+            } satisfies QueueContext
           }
         />
       </div>
@@ -172,4 +190,12 @@ function Sentence({
       </Link>
     </>
   )
+}
+
+function nextLaneOf(
+  lane: ReviewState,
+  undecided: { waiting: number; held: number },
+): QueueContext['nextLane'] {
+  const next = lane === 'waiting' ? 'held' : lane === 'held' ? 'waiting' : null
+  return next && undecided[next] > 0 ? { lane: next, count: undecided[next] } : null
 }

@@ -56,6 +56,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     likely: likelyAct({ ...review, kinds: signals.map(({ kind }) => kind) }),
     neighbours: await context.elogio.neighbours(shop, filter, review.id),
     lastAct: await context.elogio.latestOwnAct(shop, member),
+    canUndo: await context.elogio.canUndo(shop, member),
   }
 }
 
@@ -170,6 +171,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
         likely={loaderData.likely}
         neighbours={loaderData.neighbours}
         lastAct={loaderData.lastAct}
+        canUndo={loaderData.canUndo}
         problem={fetcher.data?.problem}
         act={act}
       />

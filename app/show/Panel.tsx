@@ -1,11 +1,15 @@
 import { useEffect, useRef, type ReactNode } from 'react'
 import { say } from '../../core/messages/say/show'
 
-/** A dialog; Escape and a click outside close it. */
+/** A dialog; Escape and a click outside close it. The focus begins at its main button or first choice. */
 export function Panel({ title, close, children }: { title: string; close: () => void; children: ReactNode }) {
   const dialog = useRef<HTMLDialogElement>(null)
+  const content = useRef<HTMLDivElement>(null)
   useEffect(() => {
     dialog.current?.showModal()
+    const main = content.current?.querySelector<HTMLElement>('.btn-primary')
+    const first = content.current?.querySelector<HTMLElement>('button, a[href], input, select, textarea')
+    ;(main ?? first)?.focus()
   }, [])
   return (
     <dialog
@@ -24,7 +28,7 @@ export function Panel({ title, close, children }: { title: string; close: () => 
             {say('show.close')}
           </button>
         </div>
-        {children}
+        <div ref={content}>{children}</div>
       </div>
     </dialog>
   )

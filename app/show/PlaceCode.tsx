@@ -7,6 +7,9 @@ import type { EditorView } from '../../server/publishing/editorView'
 import { CopyButton } from '../components/CopyButton'
 import { Panel } from './Panel'
 
+/** Characters of code that two lines of the panel can show. */
+const TWO_LINES = 140
+
 /** The embed code, and where it was seen. */
 export default function PlaceCode({
   view,
@@ -22,6 +25,7 @@ export default function PlaceCode({
 }) {
   const fetcher = useFetcher()
   const [bare, setBare] = useState(false)
+  const [whole, setWhole] = useState(false)
   const reserved = measures.length > 0 && !bare
   const code = reserved ? `${reserveStyle(view.key, measures)}\n${view.code}` : view.code
   const outdated = view.copied.length > 0 && isOutOfDate(view.copied, measures)
@@ -30,12 +34,17 @@ export default function PlaceCode({
       <p>{say('show.codeHelp')}</p>
       {outdated && <p className="mt-2 font-semibold text-ochre">{say('show.codeOutdated')}</p>}
       <pre
-        className="mt-3 max-h-44 overflow-y-auto rounded-lg border border-line bg-wash p-3 text-[13px] break-all whitespace-pre-wrap select-all"
-        tabIndex={0}
+        className={`mt-3 rounded-lg border border-line bg-wash px-3 py-2 text-[13px] leading-[1.5] break-all whitespace-pre-wrap select-all ${whole ? 'max-h-60 overflow-y-auto' : 'max-h-[56px] overflow-hidden'}`}
+        tabIndex={whole ? 0 : undefined}
         data-code
       >
         {code}
       </pre>
+      {code.length > TWO_LINES && (
+        <button type="button" className="part mt-1" onClick={() => setWhole(!whole)}>
+          {say(whole ? 'show.codeLess' : 'show.codeWhole')}
+        </button>
+      )}
       {view.localOnly && <p className="mt-3 font-semibold text-ochre">{say('show.codeLocal')}</p>}
       {view.live === null && <p className="mt-3 text-soft">{say('show.codeNotLive')}</p>}
       <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2">

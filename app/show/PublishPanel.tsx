@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react'
 import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/show'
 import type { EditorView } from '../../server/publishing/editorView'
@@ -9,10 +10,13 @@ export function PublishPanel({
   view,
   open,
   setOpen,
+  firstPublished,
 }: {
   view: EditorView & { liveAt: string | null }
   open: boolean
   setOpen: (on: boolean) => void
+  /** Called when this page has published the display for the first time. */
+  firstPublished: () => void
 }) {
   const live = useFetcher<{ problem: string } | null>()
   const discard = useFetcher<{ problem: string } | null>()
@@ -20,6 +24,12 @@ export function PublishPanel({
   const first = view.live === null
   const count = view.changes.length
   const nothing = !first && count === 0
+  const publishing = useRef(false)
+  useEffect(() => {
+    if (!publishing.current || first) return
+    publishing.current = false
+    firstPublished()
+  }, [first, firstPublished])
   return (
     <>
       {problem && (
@@ -45,7 +55,14 @@ export function PublishPanel({
       {open && !nothing && (
         <Panel title={say('show.willChange')} close={() => setOpen(false)}>
           {first ? <p>{say('show.firstTime')}</p> : <Changes view={view} />}
-          <live.Form method="post" className="mt-5 flex gap-2" onSubmit={() => setOpen(false)}>
+          <live.Form
+            method="post"
+            className="mt-5 flex gap-2"
+            onSubmit={() => {
+              setOpen(false)
+              publishing.current = first
+            }}
+          >
             <input type="hidden" name="intent" value="live" />
             <button className="btn btn-primary">{say('show.confirm')}</button>
             <button type="button" className="btn btn-quiet" onClick={() => setOpen(false)}>
@@ -65,7 +82,8 @@ function Changes({ view: { changes, comes, goes } }: { view: EditorView }) {
         <div key={part} className="contents">
           <dt className="text-soft">{name}</dt>
           <dd className="break-words">
-            <s className="text-soft">{before}</s> <b className="font-semibold">{after}</b>
+            {say('show.from')} <span className="text-soft">{before}</span> {say('show.to')}{' '}
+            <b className="font-semibold">{after}</b>
           </dd>
         </div>
       ))}

@@ -106,6 +106,10 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   const { draft, change, undo, redo, saving, problem } = useDraft(view.draft, at)
   useUndoKeys(undo, redo)
   const close = () => setPanel(null)
+  const showCode = () => {
+    setMeasures(box ? measureBeside(box, view.preview, draft.layout) : [])
+    setPanel('code')
+  }
   const names = Object.fromEntries(view.products.map(({ sku, title }) => [sku, title]))
   const page = draft.placement.url || view.siteUrl
   const ownPage = draft.placement.place === 'own'
@@ -142,17 +146,15 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
           <button type="button" className="btn btn-quiet" onClick={() => setPanel('versions')}>
             {say('show.versions')}
           </button>
-          <button
-            type="button"
-            className="btn btn-quiet"
-            onClick={() => {
-              setMeasures(box ? measureBeside(box, view.preview, draft.layout) : [])
-              setPanel('code')
-            }}
-          >
+          <button type="button" className="btn btn-quiet" onClick={showCode}>
             {say('show.place')}
           </button>
-          <PublishPanel view={view} open={panel === 'live'} setOpen={(on) => setPanel(on ? 'live' : null)} />
+          <PublishPanel
+            view={view}
+            open={panel === 'live'}
+            setOpen={(on) => setPanel(on ? 'live' : null)}
+            firstPublished={showCode}
+          />
         </div>
         <div onPointerEnter={() => void loadStrip()} onFocus={() => void loadStrip()}>
           <Sentence configuration={draft} names={names} open={open} setOpen={setOpen} />

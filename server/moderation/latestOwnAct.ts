@@ -1,5 +1,5 @@
 import type { ReviewState } from '../../core/moderation/rules'
-import { countBatch, latestActOfMember, readDecisionStates } from '../data/decisions'
+import { countBatch, latestActOfMember, latestStandingAct, readDecisionStates } from '../data/decisions'
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -18,4 +18,9 @@ export async function latestOwnAct(
   const { number, act, authorName, batch } = row
   const { state = 'waiting' } = readDecisionStates({ before: '{}', after: row.after }).after
   return { number, act, authorName, state, count: batch === null ? 1 : await countBatch(db, shop.id, batch) }
+}
+
+/** Whether the member has a decision that undo can revert. */
+export async function canUndo({ db }: Services, shop: Shop, member: Member): Promise<boolean> {
+  return (await latestStandingAct(db, shop.id, member.id, [])) !== undefined
 }

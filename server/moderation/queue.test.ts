@@ -11,7 +11,7 @@ import { variedSentence } from '../../tests/support/submissions'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { HELD_FROM } from '../../core/moderation/rules'
 import { decide } from './decide'
-import { latestOwnAct } from './latestOwnAct'
+import { canUndo, latestOwnAct } from './latestOwnAct'
 import { laneToOpen, neighbours, queueView } from './queue'
 import { reviewView } from './reviewView'
 import { undo } from './undo'
@@ -147,7 +147,9 @@ test('the last act is one’s own, of this shop and of this hour', async () => {
   const ned = await addMember(services, 'Ned')
   const { publicId } = await send(services, 'wrenfield')
   expect(await latestOwnAct(services, shop, mara)).toBeNull()
+  expect(await canUndo(services, shop, mara)).toBe(false)
   await decide(services, shop, mara, publicId, plainAct('decline'), 1)
+  expect([await canUndo(services, shop, mara), await canUndo(services, shop, ned)]).toEqual([true, false])
   expect(await latestOwnAct(services, shop, mara)).toMatchObject({
     act: 'decline',
     authorName: 'Piotr Lis',
@@ -156,6 +158,7 @@ test('the last act is one’s own, of this shop and of this hour', async () => {
   expect(await latestOwnAct(services, shop, ned)).toBeNull()
   await undo(services, shop, mara)
   expect(await latestOwnAct(services, shop, mara)).toMatchObject({ act: 'undo', state: 'waiting' })
+  expect(await canUndo(services, shop, mara)).toBe(false)
   hours(2)
   expect(await latestOwnAct(services, shop, mara)).toBeNull()
 })

@@ -136,7 +136,7 @@ describe('what visitors get', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     expect(served().html).toContain(
-      '<b class="eg-name" dir="auto">Piotr L.</b><span class="eg-on"> on Hive kit</span><details class="eg-proof"><summary title="The order number and the name match; it had been delivered.">bought here, March 2026</summary>',
+      '<b class="eg-name" dir="auto">Piotr L.</b><span class="eg-on"> on Hive kit</span><details class="eg-proof"><summary title="The order number and the name match; it had been delivered."><span>bought here, March 2026</span></summary>',
     )
   })
 })

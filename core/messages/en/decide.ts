@@ -96,6 +96,13 @@ export const decideWords = {
     historyNote: 'Any later tampering would show.',
     next: 'Next: {{name}}',
     last: 'Last in this list',
+    nextLane: {
+      waiting_one: 'Last one here. One is waiting',
+      waiting_other: 'Last one here. {{count}} are waiting',
+      held_one: 'Last one here. One is held back',
+      held_other: 'Last one here. {{count}} are held back',
+    },
+    skip: 'Skip to the actions',
     done: {
       approve: 'Approved {{name}}’s review.',
       decline: 'Declined {{name}}’s review.',

@@ -73,6 +73,8 @@ export const showWords = {
     allLive: 'Published, no changes',
     back: 'Discard changes',
     willChange: 'What visitors will see',
+    from: 'from',
+    to: 'to',
     firstTime: 'Visitors will see this display for the first time, wherever its embed code is.',
     comes: 'Added',
     goes: 'Removed',
@@ -244,6 +246,8 @@ export const showWords = {
     openInDecide: 'Open this review in Decide',
     code: 'Embed code',
     codeHelp: 'Paste this where the reviews should appear. Later changes arrive by themselves.',
+    codeWhole: 'Show all of the code',
+    codeLess: 'Show less',
     codeLocal:
       'This address only works on this computer. For whoever installed Elogio: set PUBLIC_URL to the address your visitors use, then copy the code again.',
     codeNotLive: 'Publish the display first. Until then the code shows a plain link to a page that says so.',
