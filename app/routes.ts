@@ -28,6 +28,7 @@ export default [
     route('decide/views', 'decide/saveFilter.ts'),
     route('decide/:review/aside', 'decide/saveNote.ts'),
     route('decide/:review/ask', 'decide/requestConfirmation.ts'),
+    route('decide/:review/remove', 'decide/askToRemove.ts'),
     route('settings', 'settings/settings.tsx'),
     route('settings/jobs', 'settings/jobs.tsx'),
     route('show', 'show/displays.tsx'),

@@ -1,3 +1,4 @@
+import { askToRemove } from './collection/askToRemove'
 import { knownDevice, nameDevice } from './account/device'
 import { listenToChanges, signIn, signOut, findSession } from './account/session'
 import { changePassword, saveSettings } from './account/settings'
@@ -99,6 +100,7 @@ export function buildElogio(services: Services, publication: Publication) {
     ordersView: bound(ordersView),
     confirmEmail: bound(confirmEmail),
     askCustomerToConfirm: bound(askCustomerToConfirm),
+    askToRemove: bound(askToRemove),
     writeView: bound(writeView),
     writeDown: bound(writeDown),
     stepCounts: bound(stepCounts),

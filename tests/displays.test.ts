@@ -59,7 +59,6 @@ test('from approved reviews to a display of her own on a page, told by the scree
     await page.click('dialog form button')
     await page.sees('Published today')
 
-    await page.press('Get the embed code')
     await page.sees('Not seen on your site yet', 'dialog')
     await page.accessible()
     const code = await driver.executeScript<string>(
@@ -151,8 +150,8 @@ test('what is changed by clicking it, moved by keys, undone, kept as a version a
     await stand(moved, 'keys undo too')
 
     await page.press('Publish 2 changes')
-    await page.sees(/Dates\s+no date month and year/, 'dialog')
-    await page.sees(/By hand\s+none 1 pinned \(place [12]\)/, 'dialog')
+    await page.sees(/Dates\s+from no date to month and year/, 'dialog')
+    await page.sees(/By hand\s+from none to 1 pinned \(place [12]\)/, 'dialog')
     await page.click('dialog form button')
     await page.sees('Published today')
     await page.press('Versions')

@@ -56,6 +56,7 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
     case 'arrive':
     case 'confirm':
     case 'ask':
+    case 'askToRemove':
     case 'prove':
     case 'unprove':
     case 'join':

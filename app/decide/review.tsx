@@ -16,6 +16,7 @@ import { GroupCard } from './GroupCard'
 import { History } from './History'
 import { openLane } from './openLane'
 import { ReplyBox } from './ReplyBox'
+import { RemovePersonalData } from './RemovePersonalData'
 import { ReviewFacts } from './ReviewFacts'
 import { ReviewPhotos } from './ReviewPhotos'
 import { ReviewWords } from './ReviewWords'
@@ -137,6 +138,11 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
             />
           )}
           <Why state={review.state} score={review.score} signals={signals} />
+          {review.state === 'held' &&
+            review.source === 'form' &&
+            signals.some(({ kind }) => kind === 'personal') && (
+              <RemovePersonalData address={`/s/${params.shop}/decide/${review.publicId}/remove`} />
+            )}
           {review.state === 'declined' && <Reason reason={review.declineReason} act={act} />}
           <ReviewFacts
             shop={params.shop}

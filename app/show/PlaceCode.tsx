@@ -34,7 +34,7 @@ export default function PlaceCode({
       <p>{say('show.codeHelp')}</p>
       {outdated && <p className="mt-2 font-semibold text-ochre">{say('show.codeOutdated')}</p>}
       <pre
-        className={`mt-3 rounded-lg border border-line bg-wash px-3 py-2 text-[13px] leading-[1.5] break-all whitespace-pre-wrap select-all ${whole ? 'max-h-60 overflow-y-auto' : 'max-h-[56px] overflow-hidden'}`}
+        className={`mt-3 rounded-lg border border-line bg-wash px-3 py-2 text-[13px] leading-[1.5] break-all whitespace-pre-wrap select-all ${whole ? 'max-h-60 overflow-y-auto' : 'max-h-[48px] overflow-hidden pb-0'}`}
         tabIndex={whole ? 0 : undefined}
         data-code
       >

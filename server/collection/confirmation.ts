@@ -54,9 +54,8 @@ export async function requestConfirmation(
   { reviewId, address, version, customerLanguage: spoken }: Invited,
   kind: 'confirm' | 'ask' = 'confirm',
 ): Promise<void> {
-  const token = services.newSecret()
-  await saveToken(services, trx, token, { purpose: 'confirm', reviewId, days: CONFIRM_DAYS })
-  const language = spoken ?? customerLanguage(version.language ?? '') ?? customerLanguage(shop.locale) ?? 'en'
+  const link = await issueLink(services, trx, { purpose: 'confirm', reviewId, days: CONFIRM_DAYS })
+  const language = languageOf(shop, { customerLanguage: spoken, language: version.language })
   const translate = customerTranslate(language)
   const parts: MailParts = {
     hello: greeting(translate, version.authorName),
@@ -69,7 +68,7 @@ export async function requestConfirmation(
             title: version.title,
             body: version.body,
           },
-    button: { label: translate(`email.${kind}Button`), address: `${services.publicUrl}/confirm/${token}` },
+    button: { label: translate(`email.${kind}Button`), address: link },
     after: [
       translate('email.confirmWhy', { shop: shop.shortName }),
       translate(`email.${kind}Not`, { days: CONFIRM_DAYS }),
@@ -86,6 +85,26 @@ export async function requestConfirmation(
     text: plainText(parts),
     html: htmlText(parts),
   })
+}
+
+/** The language of an email to a customer: that of her form, otherwise that of her text, otherwise the shop's. */
+export const languageOf = (
+  shop: Pick<Shop, 'locale'>,
+  review: { customerLanguage: CustomerLanguage | null; language: string | null },
+): CustomerLanguage =>
+  review.customerLanguage ?? customerLanguage(review.language ?? '') ?? customerLanguage(shop.locale) ?? 'en'
+
+const paths: Record<TokenPurpose, string> = { confirm: 'confirm', review: 'r' }
+
+/** The address of a new link in an email. */
+export async function issueLink(
+  services: Services,
+  trx: Knex.Transaction,
+  use: { purpose: TokenPurpose; reviewId: number; days: number },
+): Promise<string> {
+  const token = services.newSecret()
+  await saveToken(services, trx, token, use)
+  return `${services.publicUrl}/${paths[use.purpose]}/${token}`
 }
 
 async function saveToken(

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { recipientKey } from '../../core/proof/emailKey'
 import { countRows } from './countRows'
 
-export const mailKinds = ['confirm', 'ask', 'trial', 'notification'] as const
+export const mailKinds = ['confirm', 'ask', 'remove', 'trial', 'notification'] as const
 export type MailKind = (typeof mailKinds)[number]
 
 export interface NewMail {

@@ -1,3 +1,4 @@
+import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
 import type { Place, Signal } from '../../core/moderation/signal'
@@ -21,6 +22,8 @@ export interface FullReview {
   publishedAt: string | null
   /** When its writer confirmed the email address. */
   confirmedAt: string | null
+  /** The language of the form; null if unknown. */
+  customerLanguage: CustomerLanguage | null
   customerId: number | null
   /** The other reviews of its group. */
   groupId: number | null
@@ -63,6 +66,7 @@ const columns = {
   publishedVersionId: 'review.published_version_id',
   publishedAt: 'review.published_at',
   confirmedAt: 'review.confirmed_at',
+  customerLanguage: 'review.customer_language',
   customerId: 'review.customer_id',
   groupId: 'review.group_id',
   productId: 'review.product_id',

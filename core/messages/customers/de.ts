@@ -260,6 +260,12 @@ export const de: CustomerMessages = {
     askButton: 'Ansehen und bestätigen',
     askNot:
       'Wenn Sie das nicht möchten, tun Sie nichts, oder sagen Sie es auf der Seite. Der Link läuft in {{days}} Tagen ab.',
+    removeSubject: 'Bitte entfernen Sie persönliche Angaben aus Ihrer Bewertung zu {{shop}}',
+    removeIntro:
+      'Ihre Bewertung zu {{shop}} enthält persönliche Angaben, etwa eine Telefonnummer, eine Adresse oder eine Bestellnummer. Alle könnten sie dort lesen. Bitte entfernen Sie diese Angaben; danach sieht {{shop}} Ihre Bewertung noch einmal an.',
+    removeButton: 'Meine Bewertung ändern',
+    removeNot:
+      'Wenn Sie nichts ändern möchten, brauchen Sie nichts zu tun. Der Link läuft in {{days}} Tagen ab.',
     rated: 'Mit {{rating}} von 5 bewertet',
   },
   problem: {

@@ -250,6 +250,11 @@ export const en = {
     askIntro: '{{shop}} wrote this down for you and would like to show it as your review.',
     askButton: 'View and confirm',
     askNot: 'If you’d rather not, do nothing, or say so on that page. The link expires in {{days}} days.',
+    removeSubject: 'Please remove personal data from your review of {{shop}}',
+    removeIntro:
+      'Your review of {{shop}} contains personal data, such as a phone number, an address or an order number. Everyone could read it there. Please remove it, and {{shop}} will look at your review again.',
+    removeButton: 'Change my review',
+    removeNot: 'If you’d rather leave it as it is, do nothing. The link expires in {{days}} days.',
     rated: 'Rated {{rating}} of 5',
   },
   problem: {

@@ -251,6 +251,11 @@ export const es: CustomerMessages = {
     askIntro: '{{shop}} transcribió esto y quisiera publicarlo como reseña de usted.',
     askButton: 'Ver y confirmar',
     askNot: 'Si prefiere que no, no haga nada, o dígalo en esa página. El enlace caduca en {{days}} días.',
+    removeSubject: 'Quite, por favor, los datos personales de su reseña de {{shop}}',
+    removeIntro:
+      'Su reseña de {{shop}} contiene datos personales, como un número de teléfono, una dirección o un número de pedido. Cualquiera podría leerlos. Quítelos, por favor, y {{shop}} volverá a mirar su reseña.',
+    removeButton: 'Cambiar mi reseña',
+    removeNot: 'Si prefiere no cambiar nada, no haga nada. El enlace caduca en {{days}} días.',
     rated: 'Valoración: {{rating}} de 5',
   },
   problem: {

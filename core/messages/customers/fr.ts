@@ -257,6 +257,11 @@ export const fr: CustomerMessages = {
     askButton: 'Voir et confirmer',
     askNot:
       'Si vous ne le souhaitez pas, ne faites rien, ou dites-le sur cette page. Le lien expire dans {{days}} jours.',
+    removeSubject: 'Merci de retirer des données personnelles de votre avis sur {{shop}}',
+    removeIntro:
+      'Votre avis sur {{shop}} contient des données personnelles, par exemple un numéro de téléphone, une adresse ou un numéro de commande. Tout le monde pourrait les lire. Merci de les retirer : {{shop}} relira ensuite votre avis.',
+    removeButton: 'Modifier mon avis',
+    removeNot: 'Si vous préférez ne rien changer, ne faites rien. Le lien expire dans {{days}} jours.',
     rated: 'Note : {{rating}} sur 5',
   },
   problem: {

@@ -254,6 +254,11 @@ export const it: CustomerMessages = {
     askButton: 'Verifichi e confermi',
     askNot:
       'Se preferisce di no, non faccia nulla, o lo dica in quella pagina. Il link scade tra {{days}} giorni.',
+    removeSubject: 'Per favore, tolga i dati personali dalla Sua recensione su {{shop}}',
+    removeIntro:
+      'La Sua recensione su {{shop}} contiene dati personali, come un numero di telefono, un indirizzo o un numero d’ordine. Chiunque potrebbe leggerli. Li tolga, per favore: {{shop}} guarderà di nuovo la recensione.',
+    removeButton: 'Modifica la mia recensione',
+    removeNot: 'Se preferisce non cambiare nulla, non faccia nulla. Il link scade tra {{days}} giorni.',
     rated: 'Voto: {{rating}} su 5',
   },
   problem: {

@@ -10,6 +10,7 @@ export const decideWords = {
   },
   log: {
     ask: '{{who}} asked the customer to confirm it',
+    askToRemove: '{{who}} asked the writer to remove personal data',
     prove: 'Your orders show that the writer bought here',
     unprove: 'Your orders no longer show that the writer bought here',
     join: 'Arrived with a suspicious group, {{state}}',

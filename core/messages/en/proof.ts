@@ -21,6 +21,15 @@ export const proofWords = {
     enough: '{{address}} has had enough emails today.',
     gone: 'There’s nothing left to confirm.',
   },
+  remove: {
+    button: 'Ask the writer to remove it',
+    why: 'sends an email with a link to change the review',
+    asked: 'An email is on its way. The changed review will wait here for you.',
+    already: 'The writer has been asked already.',
+    noMails: 'No email server is set up, so no email can be sent.',
+    enough: 'This address has had enough emails today.',
+    gone: 'This review has no writer who could be asked.',
+  },
   bringOrders: {
     title: 'Orders',
     back: 'Gather',
