@@ -39,7 +39,8 @@ test('a large file of orders shows how far it is, is cancelled, goes on, is kill
     await page.accessible()
     await page.press('Continue')
     await page.sees('Running')
-    await page.sees(/[1-9]\d?%/, 'main')
+    // A fast machine can be done before the page looks again.
+    await page.sees(/[1-9]\d?%|Done,/, 'main')
     await page.accessible()
     await running.kill()
     await running.restart()

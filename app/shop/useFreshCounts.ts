@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef } from 'react'
 import { useFetchers, useNavigation, useRevalidator } from 'react-router'
+import { isActionUnderWay } from '../offline'
 
 /** For connections without events. */
 const LOOK_AGAIN_MS = 60_000
@@ -50,8 +51,8 @@ function useLook(): () => void {
       .catch(() => null)
       .then((answer) => {
         if (!answer?.ok || document.visibilityState !== 'visible') return
-        missed.current = busy.current
-        if (!busy.current) void revalidate()
+        missed.current = busy.current || isActionUnderWay()
+        if (!missed.current) void revalidate()
       })
   }, [revalidate])
   useEffect(() => {
