@@ -265,7 +265,7 @@ export const de: CustomerMessages = {
       'Ihre Bewertung zu {{shop}} enthält persönliche Angaben, etwa eine Telefonnummer, eine Adresse oder eine Bestellnummer. Alle könnten sie dort lesen. Bitte entfernen Sie diese Angaben; danach sieht {{shop}} Ihre Bewertung noch einmal an.',
     removeButton: 'Meine Bewertung ändern',
     removeNot:
-      'Wenn Sie nichts ändern möchten, brauchen Sie nichts zu tun. Der Link läuft in {{days}} Tagen ab.',
+      'Wenn sie nicht von Ihnen ist oder Sie nichts ändern möchten, brauchen Sie nichts zu tun. Der Link läuft in {{days}} Tagen ab.',
     rated: 'Mit {{rating}} von 5 bewertet',
   },
   problem: {

@@ -254,7 +254,8 @@ export const en = {
     removeIntro:
       'Your review of {{shop}} contains personal data, such as a phone number, an address or an order number. Everyone could read it there. Please remove it, and {{shop}} will look at your review again.',
     removeButton: 'Change my review',
-    removeNot: 'If you’d rather leave it as it is, do nothing. The link expires in {{days}} days.',
+    removeNot:
+      'If it isn’t yours, or you’d rather leave it as it is, do nothing. The link expires in {{days}} days.',
     rated: 'Rated {{rating}} of 5',
   },
   problem: {

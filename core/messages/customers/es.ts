@@ -255,7 +255,7 @@ export const es: CustomerMessages = {
     removeIntro:
       'Su reseña de {{shop}} contiene datos personales, como un número de teléfono, una dirección o un número de pedido. Cualquiera podría leerlos. Quítelos, por favor, y {{shop}} volverá a mirar su reseña.',
     removeButton: 'Cambiar mi reseña',
-    removeNot: 'Si prefiere no cambiar nada, no haga nada. El enlace caduca en {{days}} días.',
+    removeNot: 'Si no es suya o prefiere no cambiar nada, no haga nada. El enlace caduca en {{days}} días.',
     rated: 'Valoración: {{rating}} de 5',
   },
   problem: {

@@ -261,7 +261,8 @@ export const fr: CustomerMessages = {
     removeIntro:
       'Votre avis sur {{shop}} contient des données personnelles, par exemple un numéro de téléphone, une adresse ou un numéro de commande. Tout le monde pourrait les lire. Merci de les retirer : {{shop}} relira ensuite votre avis.',
     removeButton: 'Modifier mon avis',
-    removeNot: 'Si vous préférez ne rien changer, ne faites rien. Le lien expire dans {{days}} jours.',
+    removeNot:
+      'S’il n’est pas de vous, ou si vous préférez ne rien changer, ne faites rien. Le lien expire dans {{days}} jours.',
     rated: 'Note : {{rating}} sur 5',
   },
   problem: {

@@ -258,7 +258,8 @@ export const it: CustomerMessages = {
     removeIntro:
       'La Sua recensione su {{shop}} contiene dati personali, come un numero di telefono, un indirizzo o un numero d’ordine. Chiunque potrebbe leggerli. Li tolga, per favore: {{shop}} guarderà di nuovo la recensione.',
     removeButton: 'Modifica la mia recensione',
-    removeNot: 'Se preferisce non cambiare nulla, non faccia nulla. Il link scade tra {{days}} giorni.',
+    removeNot:
+      'Se non è Sua, o se preferisce non cambiare nulla, non faccia nulla. Il link scade tra {{days}} giorni.',
     rated: 'Voto: {{rating}} su 5',
   },
   problem: {

@@ -205,7 +205,7 @@ export const decideWords = {
       undo: 'undo',
       search: 'search reviews',
       leave: 'leave a field, clear selection',
-      on: 'Use these keys. Turn them off if your keyboard or screen reader needs them.',
+      on: 'Use these keys. Turn them off if your screen reader uses the same ones.',
     },
     reading_one: '{{names}} is reading this too.',
     reading_other: '{{names}} are reading this too.',
