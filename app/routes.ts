@@ -26,6 +26,8 @@ export default [
     route('decide/undo', 'decide/undo.ts'),
     route('decide/many', 'decide/bulkAction.ts'),
     route('decide/views', 'decide/saveFilter.ts'),
+    route('decide/:review/correct', 'decide/correct.tsx'),
+    route('decide/:review/evidence/:file', 'decide/evidence.ts'),
     route('decide/:review/aside', 'decide/saveNote.ts'),
     route('decide/:review/ask', 'decide/requestConfirmation.ts'),
     route('decide/:review/remove', 'decide/askToRemove.ts'),

@@ -100,7 +100,7 @@ function Paragraphs({ texts }: { texts: string[] }) {
 }
 
 function Writer({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
-  const { name, role, company, portrait, product, proof, note, relationship, date } = quotation
+  const { name, role, company, portrait, product, proof, note, relationship, original, date } = quotation
   const who = Boolean(name || role || company)
   return (
     <figcaption className={portrait ? 'eg-with-face' : undefined}>
@@ -150,6 +150,11 @@ function Writer({ quotation, translate }: { quotation: Quotation; translate: Giv
       )}
       {note && <span className="eg-own">{note}</span>}
       {relationship && <span className="eg-own">{relationship}</span>}
+      {original && (
+        <a className="eg-own" href={original.url} rel="nofollow noopener">
+          {original.words}
+        </a>
+      )}
     </figcaption>
   )
 }

@@ -5,6 +5,7 @@ import { changePassword, saveSettings } from './account/settings'
 import { isEmpty, setUp } from './account/setUp'
 import { issueChallenge, hasLostPhotos, openForm, submitForm, thanksFor } from './collection/customerForm'
 import { gatherView, setWriters } from './collection/gather'
+import { correctionView, correctReview } from './collection/correctReview'
 import { changeOwn, consentOwn, ownReview, withdrawOwn } from './collection/ownReview'
 import { writeDown, writeView } from './collection/writeDown'
 import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/confirmation'
@@ -46,6 +47,7 @@ import { looksToStartFrom, startDisplay } from './publishing/newDisplay'
 import type { Publication } from './publishing/published'
 import { samplePreview } from './publishing/samplePreview'
 import { cancelJob, jobsView, retryJob } from './jobs/manageJobs'
+import { readEvidence } from './data/evidenceFiles'
 import type { Member } from './data/members'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
@@ -103,6 +105,10 @@ export function buildElogio(services: Services, publication: Publication) {
     askToRemove: bound(askToRemove),
     writeView: bound(writeView),
     writeDown: bound(writeDown),
+    correctionView: bound(correctionView),
+    correctReview: bound(correctReview),
+    evidenceFile: (shop: Shop, review: string, file: string) =>
+      readEvidence(services.db, shop.id, review, file),
     stepCounts: bound(stepCounts),
     nextStep: bound(nextStep),
     gatherView: bound(gatherView),

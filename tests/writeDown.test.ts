@@ -89,6 +89,16 @@ test('praise from a mail, a list and a phone call is written down and stands on 
     await page.sees('You added it, held back', 'article')
     await page.sees('Added by you', 'article')
 
+    await page.press('Correct it')
+    await page.sees('Correct this review')
+    await page.accessible()
+    await (await page.find('[name=body]')).clear()
+    await page.type('[name=body]', 'Rang to say thanks')
+    await page.type('[name=author_name]', 'Nell Ashby')
+    await page.press('Save correction')
+    await page.sees('You corrected it, approved', 'article')
+    await page.sees('Saved the correction of Nell Ashby’s review.')
+
     await page.go(demo.shopUrl)
     await page.displaySees(/4\.2 from 132 ratings[\s\S]*Anna B\.\s+written down by the shop/)
 

@@ -6,12 +6,14 @@ import { smallPicture } from './smallPicture'
 export function PictureField({
   name,
   label,
+  hint,
   value,
   change,
   longest,
 }: {
   name: string
   label: string
+  hint?: string
   value: string
   change: (picture: string) => void
   /** In pixels. */
@@ -26,7 +28,10 @@ export function PictureField({
   }
   return (
     <div>
-      <p className="font-semibold">{label}</p>
+      <p className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <span className="font-semibold">{label}</span>
+        {hint && <span className="text-[12.5px] text-soft">{hint}</span>}
+      </p>
       <input type="hidden" name={name} value={value} />
       <div className="mt-1 flex flex-wrap items-center gap-3">
         {value && (

@@ -57,6 +57,7 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
     case 'confirm':
     case 'ask':
     case 'askToRemove':
+    case 'correct':
     case 'prove':
     case 'unprove':
     case 'join':

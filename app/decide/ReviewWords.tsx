@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'
 import { markedText } from '../../core/moderation/markedText'
@@ -11,7 +12,9 @@ type Review = ReviewView['review']
 
 /** The text of the review with the places of signals marked. */
 export function ReviewWords({
+  shop,
   review,
+  evidence,
   signals,
   standing,
   productTally,
@@ -19,7 +22,9 @@ export function ReviewWords({
   when,
   q,
 }: {
+  shop: string
   review: Review
+  evidence: ReviewView['evidence']
   signals: Signal[]
   /** The published version if it differs from this one. */
   standing: ReviewView['published']
@@ -86,10 +91,31 @@ export function ReviewWords({
         ]
           .filter(Boolean)
           .join(' · ')}
+        {review.source === 'manualEntry' && review.state !== 'withdrawn' && (
+          <Link to={`/s/${shop}/decide/${review.publicId}/correct`} className="ml-3 text-petrol underline">
+            {say('decide.correct')}
+          </Link>
+        )}
       </p>
       {review.seenUrl && (
         <p className="mt-1 break-words text-soft">
           <b className="font-semibold">{say('source.original')}:</b> {review.seenUrl}
+        </p>
+      )}
+      {evidence.length > 0 && (
+        <p className="mt-1 flex flex-wrap gap-x-3 text-soft">
+          <b className="font-semibold">{say('decide.evidence')}:</b>
+          {evidence.map(({ publicId, name }) => (
+            <a
+              key={publicId}
+              href={`/s/${shop}/decide/${review.publicId}/evidence/${publicId}`}
+              target="_blank"
+              rel="noreferrer"
+              className="break-all text-petrol underline"
+            >
+              {name}
+            </a>
+          ))}
         </p>
       )}
       {standing && (

@@ -68,6 +68,7 @@ const saidActs = [
   'showPhoto',
   'vouch',
   'unvouch',
+  'correct',
 ] as const
 const isManyAct = (act: string): act is (typeof manyActs)[number] => manyActs.some((one) => one === act)
 const isSaidAct = (act: string): act is (typeof saidActs)[number] => saidActs.some((one) => one === act)

@@ -117,7 +117,9 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
           </p>
         )}
         <ReviewWords
+          shop={params.shop}
           review={review}
+          evidence={loaderData.evidence}
           signals={signals}
           standing={loaderData.published}
           productTally={loaderData.productTally}

@@ -27,10 +27,12 @@ export async function action({ request, context, params }: Route.ActionArgs) {
       return redirect(queuePath(shop.slug, result.review.publicId, { lane: result.state }))
     case 'nothing':
       return { problem: say('decide.nothingToUndo'), passing: '' }
-    case 'overtaken': {
+    case 'overtaken':
+    case 'confirmed': {
       const { authorName, state } = result.review
+      const words = { name: authorName, state: say(`state.${state}`).toLowerCase() }
       return {
-        problem: say('decide.undoBlocked', { name: authorName, state: say(`state.${state}`).toLowerCase() }),
+        problem: say(result.outcome === 'confirmed' ? 'decide.undoConfirmed' : 'decide.undoBlocked', words),
         passing: [...passed, result.decisionId].join(','),
       }
     }

@@ -27,7 +27,7 @@ export function AnythingField({ shop }: { shop: string }) {
       </label>
       <div className="mt-2 flex justify-end">
         <button type="button" className="btn btn-quiet" onClick={write}>
-          {text.trim() ? say('gather.take') : say('write.title')}
+          {text.trim() ? say('gather.take') : say('gather.add')}
         </button>
       </div>
     </div>

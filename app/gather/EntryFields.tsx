@@ -1,46 +1,57 @@
 import { useState } from 'react'
-import type { ReadReview } from '../../core/intake/text/readText'
-import { say } from '../../core/messages/say/gather'
+import { say } from '../../core/messages/say/write'
 import { Field, Mistake } from '../components/Field'
 import { PictureField } from '../components/PictureField'
 import { Stitches } from '../components/RatingMark'
+import type { EntryValues } from './entryValues'
+import { EvidenceField } from './EvidenceField'
 
 type Errors = Record<string, string[] | undefined>
 
-/** A review that the shop adds, prefilled from the pasted text. */
+/** The fields of a review that the shop adds or corrects. */
 export function EntryFields({
-  found,
+  values,
   products,
+  tags,
   today,
   errors,
-  problem,
+  locked = false,
+  kept = [],
 }: {
-  found: ReadReview | null
+  values: EntryValues
   products: { sku: string; title: string }[]
+  /** The tags of the shop. */
+  tags: string[]
   today: string
   errors: Errors
-  problem: string | null
+  /** The customer confirmed text, rating and permission. */
+  locked?: boolean
+  /** Files that the review has. */
+  kept?: { publicId: string; name: string; address: string }[]
 }) {
-  const rating = found?.rating ? String(found.rating.hundredths / 100) : ''
   const text = 'input w-full border-edge text-[15px]'
   return (
     <div className="flex max-w-[620px] flex-col gap-4">
-      <Rating given={rating} errors={errors.rating} />
-      <Field name="body" label={say('write.words')} hint={say('write.customersSee')} errors={errors.body}>
-        {(id) => (
-          <textarea
-            name="body"
-            id={id}
-            rows={4}
-            defaultValue={found?.body ?? ''}
-            className="textarea customer-words field-sizing-content max-h-80 min-h-24 w-full border-edge text-[17px] leading-snug"
-            onKeyDown={(event) => {
-              if (event.key === 'Enter' && (event.ctrlKey || event.metaKey))
-                event.currentTarget.form?.requestSubmit()
-            }}
-          />
-        )}
-      </Field>
+      {!locked && (
+        <>
+          <Rating given={values.rating} errors={errors.rating} />
+          <Field name="body" label={say('write.words')} hint={say('write.customersSee')} errors={errors.body}>
+            {(id) => (
+              <textarea
+                name="body"
+                id={id}
+                rows={4}
+                defaultValue={values.body}
+                className="textarea customer-words field-sizing-content max-h-80 min-h-24 w-full border-edge text-[17px] leading-snug"
+                onKeyDown={(event) => {
+                  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey))
+                    event.currentTarget.form?.requestSubmit()
+                }}
+              />
+            )}
+          </Field>
+        </>
+      )}
       <div className="grid gap-4 sm:grid-cols-2">
         <Field
           name="author_name"
@@ -52,7 +63,7 @@ export function EntryFields({
             <input
               name="author_name"
               id={id}
-              defaultValue={found?.authorName ?? ''}
+              defaultValue={values.author_name}
               autoComplete="off"
               className={text}
             />
@@ -65,14 +76,19 @@ export function EntryFields({
               id={id}
               type="date"
               max={today}
-              defaultValue={found?.writtenAt?.slice(0, 10) ?? ''}
+              defaultValue={values.written_at}
               className={text}
             />
           )}
         </Field>
         <Field name="product" label={say('write.product')} errors={errors.product}>
           {(id) => (
-            <select name="product" id={id} className="select w-full border-edge text-[15px]" defaultValue="">
+            <select
+              name="product"
+              id={id}
+              className="select w-full border-edge text-[15px]"
+              defaultValue={values.product}
+            >
               <option value="">{say('form.productNone')}</option>
               {products.map(({ sku, title }) => (
                 <option key={sku} value={sku}>
@@ -88,24 +104,31 @@ export function EntryFields({
           hint={say('write.relationshipHint')}
           errors={errors.relationship}
         >
-          {(id) => <input name="relationship" id={id} className={text} />}
+          {(id) => <input name="relationship" id={id} defaultValue={values.relationship} className={text} />}
         </Field>
       </div>
-      <details
-        open={['role', 'company', 'company_url', 'seen_url', 'note', 'title'].some((name) => errors[name])}
-      >
+      <details open={folded.some((name) => errors[name] || values[name])}>
         <summary className="cursor-pointer font-semibold text-petrol">{say('write.more')}</summary>
         <div className="mt-3 grid gap-4 sm:grid-cols-2">
-          <Field
-            name="title"
-            label={say('write.headline')}
-            hint={say('write.customersSee')}
-            errors={errors.title}
-          >
-            {(id) => <input name="title" id={id} className={`${text} customer-words`} />}
-          </Field>
+          {!locked && (
+            <Field
+              name="title"
+              label={say('write.headline')}
+              hint={say('write.customersSee')}
+              errors={errors.title}
+            >
+              {(id) => (
+                <input
+                  name="title"
+                  id={id}
+                  defaultValue={values.title}
+                  className={`${text} customer-words`}
+                />
+              )}
+            </Field>
+          )}
           <Field name="role" label={say('write.role')} hint={say('write.customersSee')} errors={errors.role}>
-            {(id) => <input name="role" id={id} className={text} />}
+            {(id) => <input name="role" id={id} defaultValue={values.role} className={text} />}
           </Field>
           <Field
             name="company"
@@ -113,47 +136,105 @@ export function EntryFields({
             hint={say('write.customersSee')}
             errors={errors.company}
           >
-            {(id) => <input name="company" id={id} className={text} />}
+            {(id) => <input name="company" id={id} defaultValue={values.company} className={text} />}
           </Field>
           <Field name="company_url" label={say('write.companyUrl')} errors={errors.company_url}>
             {(id) => (
-              <input name="company_url" id={id} inputMode="url" placeholder="https://" className={text} />
+              <input
+                name="company_url"
+                id={id}
+                defaultValue={values.company_url}
+                inputMode="url"
+                placeholder="https://"
+                className={text}
+              />
             )}
           </Field>
-          <Field
-            name="seen_url"
-            label={say('source.original')}
-            hint={say('write.onlyYou')}
-            errors={errors.seen_url}
-          >
-            {(id) => (
-              <input name="seen_url" id={id} inputMode="url" placeholder="https://" className={text} />
-            )}
-          </Field>
-          <Picture name="portrait" label={say('write.portrait')} />
-          <Picture name="company_logo" label={say('write.companyLogo')} />
+          <div className="flex flex-col gap-2">
+            <Field
+              name="seen_url"
+              label={say('source.original')}
+              hint={say('write.onlyYou')}
+              errors={errors.seen_url}
+            >
+              {(id) => (
+                <input
+                  name="seen_url"
+                  id={id}
+                  defaultValue={values.seen_url}
+                  inputMode="url"
+                  placeholder="https://"
+                  className={text}
+                />
+              )}
+            </Field>
+            <Checkbox name="seen_public" label={say('write.seenPublic')} given={values.seen_public} />
+          </div>
           <Field name="note" label={say('write.note')} hint={say('write.onlyYou')} errors={errors.note}>
-            {(id) => <input name="note" id={id} className={text} />}
+            {(id) => <input name="note" id={id} defaultValue={values.note} className={text} />}
           </Field>
+          <Picture name="portrait" label={say('write.portrait')} given={values.portrait} />
+          <Picture name="company_logo" label={say('write.companyLogo')} given={values.company_logo} />
+          <Field name="tags" label={say('write.tags')} hint={say('write.tagsHint')} errors={errors.tags}>
+            {(id) => (
+              <>
+                <input
+                  name="tags"
+                  id={id}
+                  defaultValue={values.tags}
+                  list="known-tags"
+                  className={text}
+                  autoComplete="off"
+                />
+                <datalist id="known-tags">
+                  {tags.map((name) => (
+                    <option key={name} value={name} />
+                  ))}
+                </datalist>
+              </>
+            )}
+          </Field>
+          <div className="sm:col-span-2">
+            <EvidenceField kept={kept} errors={errors.evidence} />
+          </div>
         </div>
       </details>
-      <Checkbox name="consent" label={say('write.agreed')} hint={say('write.agreedHint')} />
-      {problem && (
-        <p role="alert" className="font-semibold text-plum">
-          {problem}
-        </p>
+      {!locked && (
+        <Checkbox
+          name="consent"
+          label={say('write.agreed')}
+          hint={say('write.agreedHint')}
+          given={values.consent}
+        />
       )}
-      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <button className="btn btn-primary">{say('write.save')}</button>
-        <Checkbox name="waiting" label={say('write.waiting')} />
-      </div>
     </div>
   )
 }
 
-function Picture({ name, label }: { name: string; label: string }) {
-  const [value, setValue] = useState('')
-  return <PictureField name={name} label={label} value={value} change={setValue} />
+const folded = [
+  'title',
+  'role',
+  'company',
+  'company_url',
+  'seen_url',
+  'portrait',
+  'company_logo',
+  'note',
+  'tags',
+  'evidence',
+] as const
+
+function Picture({ name, label, given }: { name: string; label: string; given: string }) {
+  const [value, setValue] = useState(given)
+  return (
+    <PictureField
+      name={name}
+      label={label}
+      hint={say('write.customersSee')}
+      value={value}
+      change={setValue}
+    />
+  )
 }
 
 function Rating({ given, errors }: { given: string; errors?: string[] }) {
@@ -186,10 +267,25 @@ function Rating({ given, errors }: { given: string; errors?: string[] }) {
   )
 }
 
-function Checkbox({ name, label, hint }: { name: string; label: string; hint?: string }) {
+export function Checkbox({
+  name,
+  label,
+  hint,
+  given = false,
+}: {
+  name: string
+  label: string
+  hint?: string
+  given?: boolean
+}) {
   return (
     <label className="flex items-start gap-3">
-      <input type="checkbox" name={name} className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge" />
+      <input
+        type="checkbox"
+        name={name}
+        defaultChecked={given}
+        className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
+      />
       <span>
         {label}
         {hint && <span className="block text-[13px] text-soft">{hint}</span>}

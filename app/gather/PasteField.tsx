@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { ReadReview } from '../../core/intake/text/readText'
-import { say } from '../../core/messages/say/gather'
+import { say } from '../../core/messages/say/write'
 
 const tones = {
   name: 'bg-slate/18 decoration-slate',

@@ -3,12 +3,15 @@ import { data, Link, useFetcher, useLocation } from 'react-router'
 import { dayIn } from '../../core/formats/dates'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { readText } from '../../core/intake/text/readText'
-import { say } from '../../core/messages/say/gather'
+import { say } from '../../core/messages/say/write'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { formFields } from '../readForm'
 import { NextStep } from '../components/NextStep'
-import { EntryFields } from './EntryFields'
+import { Problem } from '../components/Problem'
+import { Checkbox, EntryFields } from './EntryFields'
+import { valuesFound } from './entryValues'
+import { entryErrors, evidenceFrom } from './evidenceFrom'
 import { PasteField } from './PasteField'
 import type { Route } from './+types/write'
 
@@ -17,6 +20,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { products } = await context.elogio.writeView(shop)
   return {
     next: await context.elogio.nextStep(shop),
+    tags: (await context.elogio.queueNames(shop)).tags,
     products: products.map(({ sku, title }) => ({ sku, title })),
     today: dayIn(shop.timeZone, context.elogio.now()),
     ownNames: [shop.name, shop.shortName],
@@ -36,8 +40,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     dayIn(shop.timeZone, context.elogio.now()),
   )
   const entry = schema.safeParse(formFields(context))
-  if (!entry.success) return data({ errors: entry.error.flatten().fieldErrors }, { status: 422 })
-  const { publicId, state } = await context.elogio.writeDown(shop, member, entry.data)
+  const evidence = await evidenceFrom(context.form)
+  if (!entry.success || evidence.errors.length > 0)
+    return data({ errors: entryErrors(entry, evidence) }, { status: 422 })
+  const { publicId, state } = await context.elogio.writeDown(shop, member, entry.data, evidence.files)
   return { saved: { publicId, name: entry.data.author_name.trim(), state, consent: entry.data.consent } }
 }
 
@@ -46,7 +52,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 export default function Write({ loaderData, params }: Route.ComponentProps) {
-  const { products, today, ownNames, next } = loaderData
+  const { products, tags, today, ownNames, next } = loaderData
   const pastedBefore: unknown = useLocation().state
   const [pasted, setPasted] = useState(typeof pastedBefore === 'string' ? pastedBefore : '')
   const [at, setAt] = useState(0)
@@ -111,14 +117,19 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
         )}
       </div>
       <div className="relative overflow-y-auto border-l border-line bg-paper px-6 py-6">
-        <fetcher.Form method="post" key={`${turn}.${at}`}>
+        <fetcher.Form method="post" encType="multipart/form-data" key={`${turn}.${at}`}>
           <EntryFields
-            found={current}
+            values={valuesFound(current)}
             products={products}
+            tags={tags}
             today={today}
             errors={answer && 'errors' in answer ? answer.errors : {}}
-            problem={answer && 'problem' in answer ? answer.problem : null}
           />
+          <Problem text={answer && 'problem' in answer ? answer.problem : null} />
+          <div className="mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
+            <button className="btn btn-primary">{say('write.save')}</button>
+            <Checkbox name="waiting" label={say('write.waiting')} />
+          </div>
         </fetcher.Form>
       </div>
     </main>

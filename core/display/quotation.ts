@@ -30,6 +30,8 @@ export interface Quotation {
   /** Addresses of the files of photos. */
   photos: { large: string; small: string; width: number; height: number; alt: string }[]
   relationship: string
+  /** Link to the original. */
+  original: { url: string; words: string } | null
   /** The shop's public reply. */
   reply: { name: string; paragraphs: string[] } | null
 }

@@ -18,6 +18,8 @@ export interface ShowableReview extends Pickable {
   company: string
   companyUrl: string
   relationship: string
+  /** Link to the original, if visitors see it. */
+  seenUrl: string
   /** Files of pictures; null if there is none. */
   portrait: string | null
   companyLogo: string | null

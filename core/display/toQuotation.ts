@@ -55,6 +55,7 @@ export function toQuotation(
         : null,
     photos: parts.photos ? review.photos.map(photoOf) : [],
     relationship: review.relationship,
+    original: review.seenUrl ? { url: review.seenUrl, words: translate('visitor.original') } : null,
     reply:
       parts.reply && review.reply
         ? { name: review.reply.name, paragraphs: paragraphsOf(review.reply.body) }

@@ -8,3 +8,6 @@ export const pictureAddress = z
   .max(MOST_CHARACTERS)
   .regex(/^(|data:image\/(webp|png|jpeg|svg\+xml);base64,[A-Za-z0-9+/=]+)$/)
   .default('')
+
+/** The address of a stored picture that stays as it is. */
+export const keptPicture = z.string().regex(/^\/media\/[0-9a-f]{32}\.webp$/)

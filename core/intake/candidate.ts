@@ -1,5 +1,6 @@
 import type { SubmissionChecks } from '../moderation/submissionChecks'
 import type { CustomerLanguage } from '../messages/customers/languages'
+import type { EvidenceKind } from './evidence'
 import type { Writers } from './writers'
 
 /** A review from any source, before it is checked. Text and names are unchanged. */
@@ -30,8 +31,10 @@ export interface Candidate extends SubmissionChecks {
   about: AboutWriter
   /** Each with the key of its upload. */
   photos: (Photo & { key: string })[]
-  /** Only the shop sees it. */
+  /** Only the shop sees them. */
   note: string
+  tags: string[]
+  evidence: { name: string; kind: EvidenceKind; content: Uint8Array }[]
   /** The language in which the form was read; null if unknown. */
   customerLanguage: CustomerLanguage | null
 }
@@ -55,6 +58,8 @@ export interface AboutWriter {
   companyUrl: string
   /** Link to the original. */
   seenUrl: string
+  /** Whether visitors see that link. */
+  seenPublic: boolean
   /** A free gift or personal connection; visitors see it. */
   relationship: string
   portrait: string | null
@@ -66,6 +71,7 @@ export const nothingAbout: AboutWriter = {
   company: '',
   companyUrl: '',
   seenUrl: '',
+  seenPublic: false,
   relationship: '',
   portrait: null,
   companyLogo: null,

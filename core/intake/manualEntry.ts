@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import { pictureAddress } from '../formats/picture'
+import { keptPicture, pictureAddress } from '../formats/picture'
 import { messageCode } from '../messages/code'
+import { TAG_LIMIT } from '../moderation/reviewAct'
 import { BODY_LIMIT, NAME_LIMIT, TITLE_LIMIT } from './submission'
 
 const text = (limit: number) =>
@@ -17,8 +18,20 @@ const address = text(500).refine(
   },
 )
 
-/** A review that the owner adds. It needs a rating or some text. */
-export function manualEntrySchema(productSkus: string[], today: string) {
+const MOST_TAGS = 20
+
+/** Names between commas; a name given twice counts once. */
+const tags = text(1000)
+  .transform((typed) => [...new Set(typed.split(',').flatMap((name) => name.trim() || []))])
+  .refine((names) => names.length <= MOST_TAGS && names.every((name) => name.length <= TAG_LIMIT), {
+    error: messageCode('write.error.tags', { most: MOST_TAGS, limit: TAG_LIMIT }),
+  })
+
+/**
+ * A review that the owner adds or corrects. It needs a rating or some text.
+ * @param locked the customer confirmed text and rating, so they are not sent
+ */
+export function manualEntrySchema(productSkus: string[], today: string, locked = false) {
   return z
     .object({
       rating: z
@@ -42,12 +55,14 @@ export function manualEntrySchema(productSkus: string[], today: string) {
       product: z.enum(['', ...productSkus], { error: messageCode('form.error.product') }).default(''),
       relationship: text(NAME_LIMIT),
       note: text(BODY_LIMIT),
-      portrait: pictureAddress,
-      company_logo: pictureAddress,
+      tags,
+      seen_public: z.literal('on').optional(),
+      portrait: pictureAddress.or(keptPicture),
+      company_logo: pictureAddress.or(keptPicture),
       consent: z.literal('on').optional(),
       waiting: z.literal('on').optional(),
     })
-    .refine((entry) => entry.rating !== null || entry.body.trim() !== '', {
+    .refine((entry) => locked || entry.rating !== null || entry.body.trim() !== '', {
       error: messageCode('write.error.empty'),
       path: ['body'],
     })

@@ -3,6 +3,8 @@ import { changedParts, revertChange, type DecisionState } from './decisionState'
 
 const waiting: DecisionState = {
   state: 'waiting',
+  versionId: 7,
+  showable: true,
   publishedVersionId: null,
   publishedAt: null,
   declineReasonId: null,
@@ -11,6 +13,7 @@ const waiting: DecisionState = {
   verificationId: null,
   tagIds: [1, 2],
   declinedPhotoIds: [],
+  evidenceIds: [],
 }
 const approved: DecisionState = { ...waiting, state: 'approved', publishedVersionId: 9, publishedAt: 'then' }
 

@@ -4,6 +4,10 @@ import { reviewStates } from './rules'
 /** The parts of a review that people decide on. An entry in the log has the state before and after. */
 export const decisionStateSchema = z.object({
   state: z.enum(reviewStates),
+  /** The latest version, which members decide on. */
+  versionId: z.number(),
+  /** Whether visitors may read it. */
+  showable: z.boolean(),
   publishedVersionId: z.number().nullable(),
   publishedAt: z.string().nullable(),
   declineReasonId: z.number().nullable(),
@@ -14,6 +18,8 @@ export const decisionStateSchema = z.object({
   tagIds: z.array(z.number()),
   /** Hidden photos. */
   declinedPhotoIds: z.array(z.number()),
+  /** Files that show what the customer said. */
+  evidenceIds: z.array(z.number()),
 })
 export type DecisionState = z.infer<typeof decisionStateSchema>
 export type DecisionPart = keyof DecisionState
@@ -26,10 +32,10 @@ export function changedParts(before: Partial<DecisionState>, after: Partial<Deci
   return parts.filter((part) => part in after && !same(before[part] ?? null, after[part]))
 }
 
-const setParts = ['tagIds', 'declinedPhotoIds'] as const satisfies DecisionPart[]
+const setParts = ['tagIds', 'declinedPhotoIds', 'evidenceIds'] as const satisfies DecisionPart[]
 export const isSetPart = (part: DecisionPart): boolean => (setParts as readonly DecisionPart[]).includes(part)
 
-/** Reverts an act and keeps later changes of other parts. Of tags and photos, only those that the act changed. */
+/** Reverts an act and keeps later changes of other parts. Of tags, photos and evidence, only those that the act changed. */
 export function revertChange(
   act: { before: Partial<DecisionState>; after: Partial<DecisionState> },
   now: DecisionState,

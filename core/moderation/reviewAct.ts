@@ -30,8 +30,10 @@ export const reviewActSchema = z.discriminatedUnion('kind', [
 export type ReviewAct = z.infer<typeof reviewActSchema>
 export type ReviewActKind = ReviewAct['kind']
 
-/** The logged actions that can be reverted. */
+/** The logged decisions of members. */
 export const reviewActKinds = reviewActSchema.options.map(({ shape }) => shape.kind.value)
+/** The logged actions that can be reverted: decisions, and corrections of reviews that the shop added. */
+export const revertibleActs = [...reviewActKinds, 'correct']
 
 /** A simple decision without a reason. */
 export const plainAct = (kind: Act): ReviewAct => (kind === 'decline' ? { kind, reason: '' } : { kind })

@@ -76,6 +76,8 @@ export async function submitForm(
     about: nothingAbout,
     photos: await pendingPhotos(services, form, submission.media),
     note: '',
+    tags: [],
+    evidence: [],
     customerLanguage: language,
     consent: {
       answer: submission.consent ? 'given' : 'refused',

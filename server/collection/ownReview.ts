@@ -2,17 +2,15 @@ import { hundredthsOfFive } from '../../core/formats/rating'
 import { languageOf } from '../../core/intake/language'
 import type { OwnChange } from '../../core/intake/ownChange'
 import type { PhotoRef } from '../../core/intake/photos'
-import { trustedSubmission } from '../../core/moderation/submissionChecks'
 import type { DecisionState } from '../../core/moderation/decisionState'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
-import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { writersSignals } from '../../core/moderation/signals/writers'
 import { spamScore } from '../../core/moderation/spamScore'
 import { confirmationOf } from '../data/confirmations'
 import { appendDecision, decisionsOfReview, readDecisionStates } from '../data/decisions'
-import { knownOrderKeys } from '../data/orders'
 import { formOfReview, type Form } from '../data/forms'
-import { addVersion, setShowable } from '../data/ownReviews'
+import { insertVersion, type NewVersion } from '../data/reviewVersions'
+import { setUnconfirmed } from '../data/reviewWriting'
 import { photosOfVersion, type PhotoOfVersion, type ReviewPhoto } from '../data/photos'
 import { applyDecisionState, readDecisionState } from '../data/decisionStates'
 import { findReview, versionWords, type FullReview, type VersionWords } from '../data/reviewReading'
@@ -21,6 +19,7 @@ import { findToken } from '../data/tokens'
 import { writing } from '../data/writing'
 import { pendingPhotos } from '../media/pendingPhotos'
 import { digestOfVersion } from '../moderation/digest'
+import { weighAlone } from '../moderation/weighAlone'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { hashToken } from './formToken'
@@ -70,27 +69,15 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
   if (sameWords && samePhotos) return false
 
   const confirmable = await confirmationOf(db, shop.id, review.id)
-  const weighing = await services.workers.run('weighArrival', {
-    shopId: shop.id,
-    alone: true,
-    arriving: {
-      id: review.publicId,
-      ...words,
-      authorEmail: confirmable.address,
-      ip: '',
-      receivedAt: null,
-      product: confirmable.productSku,
-      fillSeconds: null,
-    },
-    circumstances: {
-      ownDomains: shop.ownDomains,
-      knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(words)),
-      ...trustedSubmission,
-    },
+  const found = await weighAlone(services, shop, {
+    publicId: review.publicId,
+    ...words,
+    authorEmail: confirmable.address,
+    productSku: confirmable.productSku,
   })
   const confirmed = confirmable.confirmedAt !== null
   const signals = [
-    ...weighing.signals,
+    ...found,
     ...writersSignals(confirmable.writers, {
       confirmed,
       verified: review.verified,
@@ -107,10 +94,12 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     salt: services.newSecret(),
     signals,
     photos,
-    score: weighed.score,
-    unconfirmed: state === 'held' && waitsForWriter(weighed),
   }
-  await moveOwn(services, own, 'change', (point) => ({ ...point, state, declineReasonId: null }), version)
+  const unconfirmed = state === 'held' && waitsForWriter(weighed)
+  await moveOwn(services, own, 'change', (point) => ({ ...point, state, declineReasonId: null }), {
+    version,
+    unconfirmed,
+  })
   return true
 }
 
@@ -155,22 +144,7 @@ async function stateToRestore(
 export async function consentOwn(services: Services, token: string, given: boolean): Promise<void> {
   const own = await ownReview(services, token)
   if (!own || own.review.showable === given) return
-  await writing(services.db, async (trx) => {
-    const now = services.now().toISOString()
-    await setShowable(trx, own.shop.id, own.review.id, given)
-    const point = await readDecisionState(trx, own.shop.id, own.review.id)
-    await appendDecision(trx, {
-      shopId: own.shop.id,
-      act: given ? 'consent' : 'noConsent',
-      reviewId: own.review.id,
-      before: { ...point },
-      after: { ...point },
-      digest: digestOfVersion(own.review),
-      at: now,
-    })
-    if (point.publishedVersionId !== null) await markAllStale(trx, own.shop.id, now)
-  })
-  tell(services, own.shop)
+  await moveOwn(services, own, given ? 'consent' : 'noConsent', (point) => ({ ...point, showable: given }))
 }
 
 async function moveOwn(
@@ -178,29 +152,30 @@ async function moveOwn(
   { shop, review }: OwnReview,
   act: string,
   to: (point: DecisionState) => DecisionState,
-  version?: Parameters<typeof addVersion>[3],
+  change?: { version: NewVersion; unconfirmed: boolean },
 ): Promise<void> {
   await writing(services.db, async (trx) => {
     const now = services.now().toISOString()
-    if (version) await addVersion(trx, shop.id, review, version, now)
     const before = await readDecisionState(trx, shop.id, review.id)
     const after = to(before)
+    if (change) after.versionId = await insertVersion(trx, shop.id, review, change.version, now)
     await applyDecisionState(trx, shop.id, review.id, before, after, now)
+    if (change) await setUnconfirmed(trx, shop.id, review.id, change.unconfirmed)
     await appendDecision(trx, {
       shopId: shop.id,
       act,
       reviewId: review.id,
       before: { ...before },
       after: { ...after },
-      digest: digestOfVersion(version ?? review),
+      digest: digestOfVersion(change?.version ?? review),
       at: now,
     })
-    if (before.publishedVersionId !== after.publishedVersionId) await markAllStale(trx, shop.id, now)
+    if (before.publishedVersionId !== after.publishedVersionId || isShownOtherwise(before, after))
+      await markAllStale(trx, shop.id, now)
   })
-  tell(services, shop)
-}
-
-function tell(services: Services, shop: Shop): void {
   services.changes.announce(shop.id)
   services.wakeJobs()
 }
+
+const isShownOtherwise = (before: DecisionState, after: DecisionState) =>
+  after.publishedVersionId !== null && before.showable !== after.showable

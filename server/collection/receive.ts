@@ -8,12 +8,14 @@ import { writersSignals } from '../../core/moderation/signals/writers'
 import type { Place } from '../../core/moderation/signal'
 import { spamScore } from '../../core/moderation/spamScore'
 import { appendDecision } from '../data/decisions'
+import { insertEvidence, setEvidence } from '../data/evidenceFiles'
 import { insertImprints } from '../data/fingerprints'
 import { knownOrderKeys } from '../data/orders'
 import type { Member } from '../data/members'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { insertReview, type NewReview } from '../data/reviewWriting'
 import { productsOfShop, type Shop } from '../data/shops'
+import { tagReview, tagsNamed } from '../data/tags'
 import { writing } from '../data/writing'
 import { assignReviewGroup } from '../moderation/reviewGroups'
 import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
@@ -114,7 +116,7 @@ export async function receive(
   const invited = candidate.source === 'form' && state !== 'spam' && (await mayInvite(services, candidate))
   try {
     await writing(db, async (trx) => {
-      const reviewId = await storeAndLog(trx, review)
+      const reviewId = await storeAndLog(services, trx, review, candidate)
       if (imprint) await insertImprints(trx, shop.id, [{ reviewId, ...imprint }])
       await assignReviewGroup(trx, shop, review, history, receivedAt)
       if (candidate.source === 'form' && state !== 'spam' && !review.unconfirmed)
@@ -194,8 +196,21 @@ async function weighed(
   }
 }
 
-async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<number> {
+async function storeAndLog(
+  { newId }: Services,
+  trx: Knex.Transaction,
+  review: NewReview,
+  { tags, evidence }: Candidate,
+): Promise<number> {
   const { reviewId, versionId } = await insertReview(trx, review)
+  const tagIds = await tagsNamed(trx, review.shopId, tags)
+  const evidenceIds: number[] = []
+  for (const file of evidence) {
+    const stored = { ...file, publicId: newId(), content: Buffer.from(file.content) }
+    evidenceIds.push(await insertEvidence(trx, review.shopId, reviewId, stored, review.receivedAt))
+  }
+  await tagReview(trx, review.shopId, reviewId, tagIds)
+  await setEvidence(trx, reviewId, evidenceIds, true)
   const approved = review.state === 'approved'
   await appendDecision(trx, {
     shopId: review.shopId,
@@ -207,6 +222,8 @@ async function storeAndLog(trx: Knex.Transaction, review: NewReview): Promise<nu
       state: review.state,
       publishedVersionId: approved ? versionId : null,
       publishedAt: approved ? review.receivedAt : null,
+      ...(tagIds.length > 0 && { tagIds }),
+      ...(evidenceIds.length > 0 && { evidenceIds }),
     },
     digest: digestOfVersion(review.version),
     at: review.receivedAt,

@@ -1,5 +1,6 @@
 import { trustedSubmission } from '../../core/moderation/submissionChecks'
 import type { ManualEntry } from '../../core/intake/manualEntry'
+import type { Candidate } from '../../core/intake/candidate'
 import { say } from '../../core/messages/say/everything'
 import type { Member } from '../data/members'
 import { productsOfShop, type Product, type Shop } from '../data/shops'
@@ -25,6 +26,7 @@ export async function writeDown(
   shop: Shop,
   member: Member,
   entry: ManualEntry,
+  evidence: Candidate['evidence'] = [],
 ): Promise<Receipt> {
   return receive(
     services,
@@ -53,12 +55,15 @@ export async function writeDown(
         company: entry.company.trim(),
         companyUrl: entry.company_url.trim(),
         seenUrl: entry.seen_url.trim(),
+        seenPublic: entry.seen_public === 'on',
         relationship: entry.relationship.trim(),
         portrait: await storePicture(services, shop.id, entry.portrait),
         companyLogo: await storePicture(services, shop.id, entry.company_logo),
       },
       photos: [],
       note: entry.note,
+      tags: entry.tags,
+      evidence,
     },
     member,
   )

@@ -1,13 +1,20 @@
 import type { Knex } from 'knex'
 import type { DecisionState } from '../../core/moderation/decisionState'
+import { evidenceOfReview, setEvidence } from './evidenceFiles'
 import { declinedPhotos, setDeclined } from './photos'
+import { setCurrentVersion } from './reviewVersions'
+import { tagReview } from './tags'
 
 /** Everything about a review that people decide on. */
 export async function readDecisionState(db: Knex, shopId: number, reviewId: number): Promise<DecisionState> {
-  const row: Omit<DecisionState, 'tagIds' | 'declinedPhotoIds'> = await db('review')
+  const row: Omit<DecisionState, 'tagIds' | 'declinedPhotoIds' | 'evidenceIds' | 'showable'> & {
+    showable: 0 | 1
+  } = await db('review')
     .where({ shop_id: shopId, id: reviewId })
     .first({
       state: 'state',
+      versionId: 'current_version_id',
+      showable: 'showable',
       publishedVersionId: 'published_version_id',
       publishedAt: 'published_at',
       declineReasonId: 'decline_reason_id',
@@ -22,7 +29,13 @@ export async function readDecisionState(db: Knex, shopId: number, reviewId: numb
     .where({ review_id: reviewId })
     .orderBy('tag_id')
     .pluck('tag_id')
-  return { ...row, tagIds, declinedPhotoIds: await declinedPhotos(db, reviewId) }
+  return {
+    ...row,
+    showable: row.showable === 1,
+    tagIds,
+    declinedPhotoIds: await declinedPhotos(db, reviewId),
+    evidenceIds: (await evidenceOfReview(db, shopId, reviewId)).map(({ id }) => id),
+  }
 }
 
 /** Also increments the revision. */
@@ -34,10 +47,12 @@ export async function applyDecisionState(
   to: DecisionState,
   now: string,
 ): Promise<void> {
+  if (from.versionId !== to.versionId) await setCurrentVersion(trx, shopId, reviewId, to.versionId)
   await trx('review')
     .where({ shop_id: shopId, id: reviewId })
     .update({
       state: to.state,
+      showable: to.showable,
       published_version_id: to.publishedVersionId,
       published_at: to.publishedAt,
       decline_reason_id: to.declineReasonId,
@@ -51,10 +66,11 @@ export async function applyDecisionState(
     await putEvidence(trx, from.verificationId, to.verificationId, now)
   const [gone, come] = [without(from.tagIds, to.tagIds), without(to.tagIds, from.tagIds)]
   if (gone.length > 0) await trx('review_tag').where({ review_id: reviewId }).whereIn('tag_id', gone).delete()
-  if (come.length > 0)
-    await trx('review_tag').insert(come.map((tag_id) => ({ shop_id: shopId, tag_id, review_id: reviewId })))
+  await tagReview(trx, shopId, reviewId, come)
   await setDeclined(trx, reviewId, without(from.declinedPhotoIds, to.declinedPhotoIds), false)
   await setDeclined(trx, reviewId, without(to.declinedPhotoIds, from.declinedPhotoIds), true)
+  await setEvidence(trx, reviewId, without(from.evidenceIds, to.evidenceIds), false)
+  await setEvidence(trx, reviewId, without(to.evidenceIds, from.evidenceIds), true)
 }
 
 const without = (ids: number[], others: number[]) => ids.filter((id) => !others.includes(id))

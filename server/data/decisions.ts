@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { createHash } from 'node:crypto'
-import { reviewActKinds } from '../../core/moderation/reviewAct'
+import { revertibleActs } from '../../core/moderation/reviewAct'
 import {
   changedParts,
   isSetPart,
@@ -149,7 +149,7 @@ export async function latestStandingAct(
 ): Promise<Decision | undefined> {
   return db('decision')
     .where({ 'decision.shop_id': shopId, 'decision.member_id': memberId })
-    .whereIn('decision.act', reviewActKinds)
+    .whereIn('decision.act', revertibleActs)
     .whereNotIn('decision.id', passing)
     .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
     .orderBy('decision.id', 'desc')
@@ -189,7 +189,7 @@ export async function countBatch(db: Knex, shopId: number, batch: string): Promi
 export async function standingOfBatch(db: Knex, shopId: number, batch: string): Promise<Decision[]> {
   return db('decision')
     .where({ 'decision.shop_id': shopId, 'decision.batch': batch })
-    .whereIn('decision.act', reviewActKinds)
+    .whereIn('decision.act', revertibleActs)
     .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
     .orderBy('decision.id', 'desc')
     .select(columns)
@@ -204,7 +204,7 @@ export async function standingAct(
 ): Promise<Decision | undefined> {
   return db('decision')
     .where({ 'decision.shop_id': shopId, 'decision.review_id': reviewId, 'decision.number': number })
-    .whereIn('decision.act', reviewActKinds)
+    .whereIn('decision.act', revertibleActs)
     .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
     .first(columns)
 }
@@ -218,7 +218,7 @@ export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Pr
   const later: Decision[] = await trx('decision')
     .where({ shop_id: decision.shopId, review_id: decision.reviewId })
     .where('decision.id', '>', decision.id)
-    .whereIn('decision.act', reviewActKinds)
+    .whereIn('decision.act', revertibleActs)
     .whereNotExists(trx('decision as undo').whereRaw('undo.undoes_id = decision.id'))
     .select(columns)
   const partsOf = (entry: Decision) => {

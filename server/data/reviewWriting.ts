@@ -95,13 +95,9 @@ export async function insertReview(
     language: version.language,
     consent_text: version.consentText,
     consent_answer: version.consentAnswer,
-    author_role: version.about.role,
-    company: version.about.company,
-    company_url: version.about.companyUrl,
-    seen_url: version.about.seenUrl,
-    relationship: version.about.relationship,
-    portrait: version.about.portrait,
-    company_logo: version.about.companyLogo,
+    written_at: review.written.at,
+    written_precision: review.written.precision,
+    ...aboutColumns(version.about),
     salt: version.salt,
     created_at: receivedAt,
   })
@@ -169,6 +165,27 @@ export async function setCustomer(
   const customerId = await customerByEmail(trx, shopId, customer, now)
   await trx('review').where({ shop_id: shopId, id: reviewId }).update({ customer_id: customerId })
 }
+
+export async function setUnconfirmed(
+  trx: Knex.Transaction,
+  shopId: number,
+  reviewId: number,
+  unconfirmed: boolean,
+): Promise<void> {
+  await trx('review').where({ shop_id: shopId, id: reviewId }).update({ unconfirmed })
+}
+
+/** The columns for what is known of the writer. */
+export const aboutColumns = (about: AboutWriter) => ({
+  author_role: about.role,
+  company: about.company,
+  company_url: about.companyUrl,
+  seen_url: about.seenUrl,
+  seen_public: about.seenPublic,
+  relationship: about.relationship,
+  portrait: about.portrait,
+  company_logo: about.companyLogo,
+})
 
 export async function insertSignal(
   trx: Knex.Transaction,

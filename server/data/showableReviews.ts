@@ -64,8 +64,8 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
       // A review that the shop added belongs to the writer once she has confirmed it.
       source: db.raw("CASE WHEN review.confirmed_at IS NULL THEN review.source ELSE 'form' END"),
       rating: 'review_version.rating',
-      writtenAt: 'review.written_at',
-      writtenPrecision: 'review.written_precision',
+      writtenAt: 'review_version.written_at',
+      writtenPrecision: 'review_version.written_precision',
       title: 'review_version.title',
       body: 'review_version.body',
       authorName: 'review_version.author_name',
@@ -83,6 +83,7 @@ async function someShowable(db: Knex, shopId: number, after: number): Promise<Sh
       relationship: 'review_version.relationship',
       portrait: 'review_version.portrait',
       companyLogo: 'review_version.company_logo',
+      seenUrl: db.raw("CASE WHEN review_version.seen_public = 1 THEN review_version.seen_url ELSE '' END"),
       replyName: 'reply.name',
       replyBody: 'reply.body',
     })

@@ -19,6 +19,23 @@ export async function tagNamed(trx: Knex.Transaction, shopId: number, name: stri
   return (await findTag(trx, shopId, name))!.id
 }
 
+/** The ids of tags, in order. Missing ones are created. */
+export async function tagsNamed(trx: Knex.Transaction, shopId: number, names: string[]): Promise<number[]> {
+  const ids: number[] = []
+  for (const name of names) ids.push(await tagNamed(trx, shopId, name))
+  return [...new Set(ids)].sort((a, b) => a - b)
+}
+
+export async function tagReview(
+  trx: Knex.Transaction,
+  shopId: number,
+  reviewId: number,
+  tagIds: number[],
+): Promise<void> {
+  if (tagIds.length > 0)
+    await trx('review_tag').insert(tagIds.map((tag_id) => ({ shop_id: shopId, tag_id, review_id: reviewId })))
+}
+
 /** The tags of each review. */
 export async function tagsOfReviews(
   db: Knex,

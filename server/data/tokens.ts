@@ -48,6 +48,22 @@ export async function findToken(
     })
 }
 
+/** Links of a purpose that were not used lead nowhere from now on. */
+export async function endTokens(trx: Knex, reviewId: number, purpose: TokenPurpose): Promise<void> {
+  await trx('token').where({ review_id: reviewId, purpose }).whereNull('used_at').delete()
+}
+
+/** Whether a link of a purpose is valid and not used yet. */
+export async function hasOpenTokens(
+  db: Knex,
+  reviewId: number,
+  purpose: TokenPurpose,
+  now: string,
+): Promise<boolean> {
+  const open = db('token').where({ review_id: reviewId, purpose }).whereNull('used_at')
+  return (await open.where('expires_at', '>', now).first('id')) !== undefined
+}
+
 export async function useToken(trx: Knex, id: number, now: string): Promise<void> {
   await trx('token').where({ id }).whereNull('used_at').update({ used_at: now })
 }

@@ -15,6 +15,12 @@ const form: BodyLimits = { maxBytes: 512 * 1024, kind: 'form' }
 const limitsByAddress: [path: RegExp, type: RegExp, limits: BodyLimits][] = [
   [/^\/s\/[^/]+\/gather\/orders\/piece(?:\?|$)/, /./, { maxBytes: 4_100_000, kind: 'bytes' }],
   [/^\/s\/[^/]+\/gather\/orders(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 21_000_000, kind: 'form' }],
+  // Evidence for a review that the shop adds.
+  [
+    /^\/s\/[^/]+\/(?:gather\/write|decide\/[^/]+\/correct)(?:\.data)?(?:\?|$)/,
+    multipart,
+    { maxBytes: 31_000_000, kind: 'form' },
+  ],
   // Photos arrive one by one before the form, or all with it if no script ran.
   [/^\/f\/[^/]+\/photo(?:\?|$)/, /./, { maxBytes: MOST_PHOTO_BYTES, kind: 'bytes' }],
   [/^\/(?:f|r)\/[^/]+(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 60_000_000, kind: 'form' }],

@@ -7,6 +7,7 @@ import { insertVouch, noteRevocation } from '../data/evidence'
 import { photosOfReview } from '../data/photos'
 import { insertDeclineReason, insertReply, updateReplyDraft } from '../data/replies'
 import { applyDecisionState, readDecisionState } from '../data/decisionStates'
+import { endTokens } from '../data/tokens'
 import type { FullReview } from '../data/reviewReading'
 import { productsOfShop, type Shop } from '../data/shops'
 import { findTag, tagNamed } from '../data/tags'
@@ -43,6 +44,8 @@ export async function moveReview(
   // A member's decision on the state wins over the rules.
   if (before.verificationId !== after.verificationId)
     await renewOpenReasons(trx, shop.id, review.id, after.verificationId !== null)
+  // A customer confirms only what she was asked about.
+  if (before.versionId !== after.versionId) await endTokens(trx, review.id, 'confirm')
   await appendDecision(trx, {
     shopId: shop.id,
     act,
@@ -55,11 +58,12 @@ export async function moveReview(
     at: now,
     batch,
   })
-  if (review.showable && isSeen(before, after)) await markAllStale(trx, shop.id, now)
+  if (isSeen(before, after)) await markAllStale(trx, shop.id, now)
 }
 
 const seenParts: DecisionPart[] = [
   'state',
+  'showable',
   'publishedVersionId',
   'productId',
   'replyId',
@@ -67,8 +71,10 @@ const seenParts: DecisionPart[] = [
   'declinedPhotoIds',
 ]
 
+const isPublic = ({ publishedVersionId, showable }: DecisionState) => publishedVersionId !== null && showable
+
 function isSeen(before: DecisionState, after: DecisionState): boolean {
-  if (before.publishedVersionId === null && after.publishedVersionId === null) return false
+  if (!isPublic(before) && !isPublic(after)) return false
   return changedParts(before, after).some((part) => seenParts.includes(part))
 }
 

@@ -1,5 +1,5 @@
 import type { RatingTally } from '../../core/curation/ratingTally'
-import { reviewActKinds } from '../../core/moderation/reviewAct'
+import { revertibleActs } from '../../core/moderation/reviewAct'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
 import { decisionsOfReview } from '../data/decisions'
@@ -17,6 +17,7 @@ import {
 } from '../data/reviewReading'
 import { photosOfVersion, type ReviewPhoto } from '../data/photos'
 import type { Shop } from '../data/shops'
+import { evidenceOfReview, type EvidenceFile } from '../data/evidenceFiles'
 import { displaysWithReview } from '../data/snapshots'
 import { tagsOfReviews } from '../data/tags'
 import type { Services } from '../services'
@@ -49,6 +50,7 @@ export interface ReviewView {
   standsIn: { key: string; name: string }[]
   history: HistoryEntry[]
   tags: string[]
+  evidence: EvidenceFile[]
 }
 
 export async function reviewView({ db }: Services, shop: Shop, publicId: string): Promise<ReviewView | null> {
@@ -71,6 +73,7 @@ export async function reviewView({ db }: Services, shop: Shop, publicId: string)
     earlier:
       review.customerId === null ? 0 : await earlierOfCustomer(db, shop.id, review.customerId, review.id),
     tags: (await tagsOfReviews(db, shop.id, [review.id])).get(review.id) ?? [],
+    evidence: await evidenceOfReview(db, shop.id, review.id),
     standsIn: await displaysWithReview(db, shop.id, review.id),
     history: decisions.map((entry) => ({
       number: entry.number,
@@ -86,7 +89,7 @@ export async function reviewView({ db }: Services, shop: Shop, publicId: string)
   }
 }
 
-const isReviewAct = (act: string) => (reviewActKinds as string[]).includes(act)
+const isReviewAct = (act: string) => revertibleActs.includes(act)
 
 function stateIn(after: string): ReviewState {
   const { state } = JSON.parse(after) as { state?: string }

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { revertChange } from '../../core/moderation/decisionState'
+import { changedParts, revertChange } from '../../core/moderation/decisionState'
 import type { ReviewState } from '../../core/moderation/rules'
 import {
   isOvertaken,
@@ -20,7 +20,7 @@ import { moveReview, type Acting } from './actOnReview'
 
 export type UndoOutcome =
   | { outcome: 'done'; review: FullReview; state: ReviewState; count: number }
-  | { outcome: 'overtaken'; review: FullReview; decisionId: number }
+  | { outcome: 'overtaken' | 'confirmed'; review: FullReview; decisionId: number }
   | { outcome: 'nothing' }
 
 /**
@@ -90,9 +90,13 @@ async function takeBackOne(acting: Acting, decision: Decision): Promise<UndoOutc
   const { trx, shop } = acting
   const review = await findReview(trx, shop.id, { id: decision.reviewId! })
   if (!review || (await isUndone(trx, decision.id))) return { outcome: 'nothing' }
+  const { before, after } = readDecisionStates(decision)
+  // A confirmed version belongs to the customer.
+  if (review.confirmedAt !== null && changedParts(before, after).includes('versionId'))
+    return { outcome: 'confirmed', review, decisionId: decision.id }
   if (await isOvertaken(trx, decision)) return { outcome: 'overtaken', review, decisionId: decision.id }
   const present = await readDecisionState(trx, shop.id, review.id)
-  const restored = revertChange(readDecisionStates(decision), present)
+  const restored = revertChange({ before, after }, present)
   await moveReview(acting, review, present, restored, 'undo', decision.id)
   return { outcome: 'done', review, state: restored.state, count: 1 }
 }

@@ -31,6 +31,7 @@ export function showable(
     company: '',
     companyUrl: '',
     relationship: '',
+    seenUrl: '',
     reply: null,
     photos: [],
     portrait: null,

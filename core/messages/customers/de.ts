@@ -210,6 +210,7 @@ export const de: CustomerMessages = {
       manual: 'Das Geschäft hat dies selbst vermerkt; keine Bestellung belegt es.',
     },
     writtenDown: 'vom Geschäft notiert',
+    original: 'zum Original',
     from_one: 'aus {{count}} Bewertung.',
     from_other: 'aus {{count}} Bewertungen.',
     of_one: '{{count}} Bewertung',

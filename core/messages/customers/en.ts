@@ -202,6 +202,7 @@ export const en = {
       manual: 'The shop added this itself; no order proves it.',
     },
     writtenDown: 'written down by the shop',
+    original: 'see the original',
     from_one: 'from {{count}} rating.',
     from_other: 'from {{count}} ratings.',
     of_one: '{{count}} review',

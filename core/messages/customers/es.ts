@@ -203,6 +203,7 @@ export const es: CustomerMessages = {
       manual: 'La tienda lo indicó por su cuenta; ningún pedido lo prueba.',
     },
     writtenDown: 'transcrita por la tienda',
+    original: 'ver el original',
     from_one: 'de {{count}} valoración.',
     from_other: 'de {{count}} valoraciones.',
     of_one: '{{count}} reseña',

@@ -208,6 +208,7 @@ export const fr: CustomerMessages = {
       manual: 'La boutique l’a indiqué elle-même ; aucune commande ne le prouve.',
     },
     writtenDown: 'recueilli par la boutique',
+    original: 'voir l’original',
     from_one: 'sur {{count}} avis.',
     from_other: 'sur {{count}} avis.',
     of_one: '{{count}} avis',

@@ -205,6 +205,7 @@ export const it: CustomerMessages = {
       manual: 'Il negozio l’ha indicato da sé; nessun ordine lo prova.',
     },
     writtenDown: 'annotata dal negozio',
+    original: 'vedi l’originale',
     from_one: 'su {{count}} voto.',
     from_other: 'su {{count}} voti.',
     of_one: '{{count}} recensione',

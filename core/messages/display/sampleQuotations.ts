@@ -21,6 +21,7 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   company: null,
   photos: [],
   relationship: '',
+  original: null,
   reply: null,
 })
 

@@ -10,6 +10,7 @@ import { reviewWords } from './review'
 import { setUpWords } from './setUp'
 import { showWords } from './show'
 import { signalWords } from './signals'
+import { writeWords } from './write'
 
 /** All texts for members. Plurals end in `_one` and `_other`. */
 export const ownerTexts = {
@@ -18,6 +19,7 @@ export const ownerTexts = {
   ...decideWords,
   ...signalWords,
   ...gatherWords,
+  ...writeWords,
   ...showWords,
   ...groupWords,
   ...jobWords,

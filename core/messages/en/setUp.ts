@@ -21,7 +21,7 @@ export const setUpWords = {
     shortNameHint: 'used in sentences: “selected by …”',
     description: 'Short description',
     picture: 'Logo',
-    choosePicture: 'Choose a logo',
+    choosePicture: 'Choose a picture',
     leavePicture: 'Remove',
     newPicture: 'Replace',
     brand: 'Brand colour',

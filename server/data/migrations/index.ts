@@ -14,6 +14,7 @@ import * as jobs from './0012_jobs'
 import * as fingerprints from './0013_fingerprints'
 import * as customerLanguage from './0014_customer_language'
 import * as standardTerms from './0015_standard_terms'
+import * as corrections from './0016_corrections'
 
 export interface Named {
   name: string
@@ -36,6 +37,7 @@ const all: Named[] = [
   { name: '0013_fingerprints', migration: fingerprints },
   { name: '0014_customer_language', migration: customerLanguage },
   { name: '0015_standard_terms', migration: standardTerms },
+  { name: '0016_corrections', migration: corrections },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */

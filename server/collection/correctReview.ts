@@ -1,0 +1,222 @@
+import type { Knex } from 'knex'
+import { dayIn } from '../../core/formats/dates'
+import { hundredthsOfFive } from '../../core/formats/rating'
+import { languageOf } from '../../core/intake/language'
+import type { ManualEntry } from '../../core/intake/manualEntry'
+import { say } from '../../core/messages/say/everything'
+import type { DecisionState } from '../../core/moderation/decisionState'
+import { arrivalState, openStates, type ReviewState } from '../../core/moderation/rules'
+import type { Signal } from '../../core/moderation/signal'
+import { spamScore } from '../../core/moderation/spamScore'
+import { readDecisionState } from '../data/decisionStates'
+import { confirmationOf } from '../data/confirmations'
+import { evidenceOfReview, insertEvidence, type EvidenceFile, type NewEvidence } from '../data/evidenceFiles'
+import type { Member } from '../data/members'
+import { photosOfVersion } from '../data/photos'
+import { findReview, signalsOfVersion, type FullReview } from '../data/reviewReading'
+import { updateNote } from '../data/replies'
+import { insertVersion, readVersion, type CorrectableVersion, type NewVersion } from '../data/reviewVersions'
+import { productsOfShop, type Shop } from '../data/shops'
+import { tagsNamed, tagsOfReviews } from '../data/tags'
+import { hasOpenTokens } from '../data/tokens'
+import { writing } from '../data/writing'
+import { storePicture } from '../media/storePicture'
+import { moveReview } from '../moderation/actOnReview'
+import { weighAlone } from '../moderation/weighAlone'
+import type { Services } from '../services'
+
+/** A review that the shop added, as the page for corrections shows it. */
+export interface CorrectionView {
+  review: Pick<FullReview, 'publicId' | 'revision' | 'state' | 'authorName' | 'showable' | 'note'>
+  version: CorrectableVersion
+  /** The day it was written (`YYYY-MM-DD`); empty if unknown. */
+  writtenOn: string
+  productId: number | null
+  tags: string[]
+  evidence: EvidenceFile[]
+  /** The customer confirmed it, so text, rating and permission are hers. */
+  confirmed: boolean
+  /** A request to confirm it is not answered yet. */
+  requested: boolean
+}
+
+/** Null for reviews that the shop did not add. Those change only through their writers. */
+export async function correctionView(
+  { db, now }: Services,
+  shop: Shop,
+  publicId: string,
+): Promise<CorrectionView | null> {
+  const review = await findReview(db, shop.id, { publicId })
+  if (review?.source !== 'manualEntry') return null
+  const version = await readVersion(db, shop.id, review.versionId)
+  return {
+    review,
+    version,
+    writtenOn: version.writtenPrecision === 'moment' ? '' : dayIn(shop.timeZone, version.writtenAt),
+    productId: review.productId,
+    tags: (await tagsOfReviews(db, shop.id, [review.id])).get(review.id) ?? [],
+    evidence: await evidenceOfReview(db, shop.id, review.id),
+    confirmed: review.confirmedAt !== null,
+    requested: await hasOpenTokens(db, review.id, 'confirm', now().toISOString()),
+  }
+}
+
+export type Correction = ManualEntry & {
+  /** Public ids of files that stay. */
+  keptEvidence: string[]
+  newEvidence: Omit<NewEvidence, 'publicId'>[]
+}
+
+export type CorrectOutcome =
+  | { outcome: 'done'; state: ReviewState; authorName: string }
+  | { outcome: 'same' | 'gone' }
+  | { outcome: 'conflict'; state: ReviewState; authorName: string }
+
+/**
+ * Corrects a review that the shop added: a new version, checked by the same rules. A confirmed one keeps its
+ * text, rating and permission.
+ * @param revision as the member saw it; if the review has changed since, nothing happens
+ */
+export async function correctReview(
+  services: Services,
+  shop: Shop,
+  member: Member,
+  publicId: string,
+  correction: Correction,
+  revision: number,
+): Promise<CorrectOutcome> {
+  const { db } = services
+  const review = await findReview(db, shop.id, { publicId })
+  if (review?.source !== 'manualEntry' || review.state === 'withdrawn') return { outcome: 'gone' }
+  const before = await readVersion(db, shop.id, review.versionId)
+  const corrected = await correctedVersion(services, shop, review, before, correction)
+  const showable = review.confirmedAt === null ? correction.consent === 'on' : review.showable
+  const isOtherVersion = showable !== review.showable || JSON.stringify(corrected) !== JSON.stringify(before)
+  const signals = isOtherVersion ? await weighAlone(services, shop, { ...review, ...corrected }) : []
+  const ratingValue = corrected.ratingValue
+  const version: NewVersion = {
+    ...corrected,
+    rating: ratingValue === null ? null : hundredthsOfFive(ratingValue, 5),
+    language: languageOf(`${corrected.title}\n${corrected.body}`),
+    salt: services.newSecret(),
+    written: {
+      at: corrected.writtenAt,
+      precision: corrected.writtenPrecision === 'day' ? 'day' : 'moment',
+    },
+    ...(review.confirmedAt === null && {
+      consent: { answer: showable ? 'stated' : 'refused', text: say('write.agreed') },
+    }),
+    signals,
+    photos: await photosOfVersion(db, shop.id, review.versionId),
+  }
+  const outcome = await writing(db, async (trx): Promise<CorrectOutcome> => {
+    const now = services.now().toISOString()
+    const current = await findReview(trx, shop.id, { publicId })
+    if (current?.revision !== revision)
+      return { outcome: 'conflict', state: current?.state ?? review.state, authorName: review.authorName }
+    const point = await readDecisionState(trx, shop.id, review.id)
+    const products = await productsOfShop(trx, shop.id)
+    const after: DecisionState = {
+      ...point,
+      productId: products.find(({ sku }) => sku === correction.product)?.id ?? null,
+      showable,
+      tagIds: await tagsNamed(trx, shop.id, correction.tags),
+      evidenceIds: (await evidenceOfReview(trx, shop.id, review.id))
+        .filter((file) => correction.keptEvidence.includes(file.publicId))
+        .map(({ id }) => id),
+    }
+    for (const file of correction.newEvidence)
+      after.evidenceIds.push(
+        await insertEvidence(trx, shop.id, review.id, { ...file, publicId: services.newId() }, now),
+      )
+    if (isOtherVersion) after.versionId = await insertVersion(trx, shop.id, review, version, now)
+    after.state = await stateAfter(trx, shop, review, {
+      signals: isOtherVersion ? signals : null,
+      decideLater: correction.waiting === 'on',
+    })
+    if (after.state === 'approved') {
+      after.publishedVersionId = after.versionId
+      after.publishedAt = point.publishedAt ?? now
+    }
+    const done = { outcome: 'done' as const, state: after.state, authorName: corrected.authorName }
+    const isNoteNew = correction.note !== current.note
+    if (isNoteNew) await updateNote(trx, shop.id, publicId, correction.note)
+    if (JSON.stringify(after) === JSON.stringify(point)) return isNoteNew ? done : { outcome: 'same' }
+    const acting = { trx, shop, member, now, batch: null }
+    await moveReview(
+      acting,
+      isOtherVersion ? { ...review, ...version } : review,
+      point,
+      after,
+      'correct',
+      null,
+    )
+    return done
+  })
+  services.changes.announce(shop.id)
+  services.wakeJobs()
+  return outcome
+}
+
+async function correctedVersion(
+  services: Services,
+  shop: Shop,
+  review: FullReview,
+  before: CorrectableVersion,
+  entry: Correction,
+): Promise<CorrectableVersion> {
+  const words =
+    review.confirmedAt === null
+      ? { title: entry.title, body: entry.body, ratingValue: entry.rating }
+      : { title: before.title, body: before.body, ratingValue: before.ratingValue }
+  const unknownDate = { writtenAt: review.receivedAt, writtenPrecision: 'moment' }
+  const sameDate =
+    before.writtenPrecision !== 'moment' && dayIn(shop.timeZone, before.writtenAt) === entry.written_at
+  const date = sameDate
+    ? { writtenAt: before.writtenAt, writtenPrecision: before.writtenPrecision }
+    : entry.written_at
+      ? { writtenAt: entry.written_at, writtenPrecision: 'day' }
+      : unknownDate
+  const picture = async (given: string, kept: string | null) =>
+    kept !== null && given === `/media/${kept}` ? kept : storePicture(services, shop.id, given)
+  return {
+    title: words.title,
+    body: words.body,
+    authorName: entry.author_name,
+    ratingValue: words.ratingValue,
+    ...date,
+    about: {
+      role: entry.role.trim(),
+      company: entry.company.trim(),
+      companyUrl: entry.company_url.trim(),
+      seenUrl: entry.seen_url.trim(),
+      relationship: entry.relationship.trim(),
+      portrait: await picture(entry.portrait, before.about.portrait),
+      companyLogo: await picture(entry.company_logo, before.about.companyLogo),
+      seenPublic: entry.seen_public === 'on',
+    },
+  }
+}
+
+/**
+ * An undecided review is approved, waits or is held, as when it is added. A decided one stays, unless the
+ * correction brings a reason to hold it that was not there before.
+ */
+async function stateAfter(
+  trx: Knex.Transaction,
+  shop: Shop,
+  review: FullReview,
+  { signals, decideLater }: { signals: Signal[] | null; decideLater: boolean },
+): Promise<ReviewState> {
+  const stateBy = (given: Signal[]) =>
+    arrivalState(
+      { score: spamScore(given), kinds: given.map(({ kind }) => kind) },
+      decideLater ? 'waiting' : 'approved',
+    )
+  const known = await signalsOfVersion(trx, shop.id, review.versionId)
+  const { decidedByPerson } = await confirmationOf(trx, shop.id, review.id)
+  const byRules = stateBy(signals ?? known)
+  if (openStates.includes(review.state) && !decidedByPerson) return byRules
+  const isHeldNow = byRules === 'held' || byRules === 'spam'
+  return review.state === 'approved' && isHeldNow && stateBy(known) !== byRules ? byRules : review.state
+}
