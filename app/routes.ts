@@ -17,6 +17,8 @@ export default [
     route('changes', 'shop/changes.ts'),
     route('gather', 'gather/gather.tsx'),
     route('gather/write', 'gather/write.tsx'),
+    route('gather/products', 'gather/products.tsx'),
+    route('gather/products/:product', 'gather/product.tsx'),
     route('gather/orders', 'gather/orders.tsx'),
     route('gather/orders/piece', 'api/orderPiece.ts'),
     route('decide', 'decide/queue.tsx', [

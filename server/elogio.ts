@@ -7,6 +7,14 @@ import { issueChallenge, hasLostPhotos, openForm, submitForm, thanksFor } from '
 import { gatherView, setWriters } from './collection/gather'
 import { correctionView, correctReview } from './collection/correctReview'
 import { changeOwn, consentOwn, ownReview, withdrawOwn } from './collection/ownReview'
+import {
+  addProduct,
+  editProduct,
+  mergeProducts,
+  productsView,
+  retireProduct,
+  undoProductChange,
+} from './collection/products'
 import { writeDown, writeView } from './collection/writeDown'
 import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/confirmation'
 import { mailSettings, saveNotifications, tryMail } from './mail/mailSettings'
@@ -103,6 +111,12 @@ export function buildElogio(services: Services, publication: Publication) {
     confirmEmail: bound(confirmEmail),
     askCustomerToConfirm: bound(askCustomerToConfirm),
     askToRemove: bound(askToRemove),
+    productsView: bound(productsView),
+    addProduct: bound(addProduct),
+    editProduct: bound(editProduct),
+    retireProduct: bound(retireProduct),
+    mergeProducts: bound(mergeProducts),
+    undoProductChange: bound(undoProductChange),
     writeView: bound(writeView),
     writeDown: bound(writeDown),
     correctionView: bound(correctionView),

@@ -1,4 +1,6 @@
 import { cleanUp } from './cleanUp/cleanUp'
+import { runMoveReviews } from './collection/moveReviews'
+import { MOVE_REVIEWS } from './collection/moveReviewsJob'
 import type { JobKinds } from './jobs/job'
 import { SEND_MAIL, sendMail, TRIES as MAIL_TRIES } from './mail/outbox'
 import { DIGEST, sendDigest } from './mail/notifyMembers'
@@ -42,6 +44,12 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       quietMs: 2 * MINUTE_MS,
       kept: true,
       run: (job, control) => runOrderImport(services, job, control),
+    },
+    [MOVE_REVIEWS]: {
+      atOnce: 1,
+      tries: 12,
+      quietMs: 10 * MINUTE_MS,
+      run: (job, { signal }) => runMoveReviews(services, job, signal).then(() => undefined),
     },
     [HOLD_CROWD]: {
       atOnce: 1,

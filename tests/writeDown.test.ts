@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, withBrowser } from './support/browser'
-import { pageOf, type Page } from './support/page'
+import { pageOf, signIn, type Page } from './support/page'
 
 let demo: Running
 beforeAll(async () => {
@@ -107,5 +107,29 @@ test('praise from a mail, a list and a phone call is written down and stands on 
     await page.go(`${demo.url}/s/saltmarsh/gather`)
     await page.press('Add a review yourself')
     await page.at('/s/saltmarsh/gather/write')
+  })
+})
+
+test('a product is added and merged by hand, and undo brings it back', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, `${demo.url}/s/wrenfield/gather`)
+    await page.press('All products')
+    await page.sees('18 products')
+    await page.type('[name=title]', 'Nucleus box')
+    await page.press('Add product')
+    await page.sees('Added Nucleus box.')
+    await page.sees('NUCLEUS-BOX')
+    await page.accessible()
+    await page.click('[aria-label="Edit Nucleus box"]')
+    await page.sees('The same as another product?')
+    await page.accessible()
+    await page.type('select[name=into]', 'Beginners')
+    await page.press('Merge')
+    await page.sees('Merged Nucleus box into Beginners’ weekend.')
+    await page.sees('18 products')
+    await page.press('Undo')
+    await page.sees('Undone: Nucleus box is as before.')
+    await page.sees('19 products')
   })
 })

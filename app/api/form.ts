@@ -38,7 +38,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const wait = await throttle.submit(clientAddress, params.slug)
   if (wait !== null) return refused(429, waitCode(wait), { 'Retry-After': String(wait) })
   const { form, problems } = await takePhotos(onlyFields(context, submissionFieldNames), context, found.form)
-  const submission = parseWithZod(form, { schema: submissionSchema(found.products.map(({ sku }) => sku)) })
+  const submission = parseWithZod(form, { schema: submissionSchema(found.skus) })
   if (submission.status !== 'success' || problems.length > 0)
     return unfit({
       ...(submission.status !== 'success' && submission.error),

@@ -24,7 +24,7 @@ export function Band({
   counts: StepCounts
 }) {
   return (
-    <header className="relative flex h-16 shrink-0 items-center gap-x-6 overflow-x-clip bg-deep px-4 text-white lg:px-6">
+    <header className="relative flex h-16 shrink-0 items-center gap-x-3 overflow-x-clip lg:gap-x-6 bg-deep px-4 text-white lg:px-6">
       <Link
         to={`/s/${shop.slug}/gather`}
         className="relative z-10 w-[126px] shrink-0 bg-deep"
@@ -33,34 +33,31 @@ export function Band({
         <Wordmark />
       </Link>
       <Steps shop={shop.slug} counts={counts} />
-      <div className="relative z-40 ml-auto flex min-w-0 items-center gap-4 bg-deep pl-5 lg:gap-6">
-        {shops.length > 1 ? (
-          <Menu
-            name={say('account.shops')}
-            label={
-              <span className="flex min-w-0 items-center gap-1">
-                <span className="max-w-[40vw] truncate">{shop.name}</span>
-                <ChevronDown className="size-4" aria-hidden="true" />
-              </span>
-            }
-          >
-            <ul>
-              {shops.map(({ slug, name }) => (
-                <li key={slug}>
-                  <Link
-                    to={`/s/${slug}/gather`}
-                    className={`block rounded-lg px-3 py-2 hover:bg-wash ${slug === shop.slug ? 'bg-tint font-semibold' : ''}`}
-                    aria-current={slug === shop.slug || undefined}
-                  >
-                    {name}
-                  </Link>
-                </li>
-              ))}
-            </ul>
-          </Menu>
-        ) : (
-          <span className="max-w-[46vw] truncate">{shop.name}</span>
-        )}
+      <div className="relative z-40 ml-auto flex min-w-0 items-center gap-2 bg-deep lg:gap-6 lg:pl-5">
+        <Menu
+          name={say('account.shops')}
+          label={
+            <span className="flex min-w-0 items-center gap-1">
+              <span className="max-w-[40vw] truncate">{shop.name}</span>
+              <ChevronDown className="size-4" aria-hidden="true" />
+            </span>
+          }
+        >
+          <ul>
+            {shops.map(({ slug, name }) => (
+              <li key={slug}>
+                <Link
+                  to={`/s/${slug}/gather`}
+                  className={`block rounded-lg px-3 py-2 hover:bg-wash ${slug === shop.slug ? 'bg-tint font-semibold' : ''}`}
+                  aria-current={slug === shop.slug || undefined}
+                >
+                  {name}
+                </Link>
+              </li>
+            ))}
+          </ul>
+          <MenuLink to="/begin">{say('frame.addShop')}</MenuLink>
+        </Menu>
         <Menu
           name={say('account.menu', { name: member.name })}
           label={
@@ -73,7 +70,6 @@ export function Band({
           <p className="px-3 pb-2 text-soft">{member.email}</p>
           <MenuLink to={`/s/${shop.slug}/settings`}>{say('frame.settings')}</MenuLink>
           <ThemeChoice />
-          <MenuLink to="/begin">{say('frame.addShop')}</MenuLink>
           <Form method="post" action="/sign-out">
             <button className="w-full cursor-pointer rounded-lg px-3 py-2 text-left hover:bg-wash">
               {say('account.signOut')}

@@ -77,6 +77,8 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
     case 'undo':
     case 'reason':
     case 'move':
+    case 'merge':
+    case 'unmerge':
     case 'tag':
     case 'untag':
     case 'reply':

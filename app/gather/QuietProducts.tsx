@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import { say } from '../../core/messages/say/gather'
 import { CopyButton } from '../components/CopyButton'
 
@@ -5,15 +6,16 @@ const FIRST_FEW = 6
 
 /** Products without reviews, each with a link to a form about it. */
 export function QuietProducts({
+  shop,
   products,
   total,
   form,
 }: {
+  shop: string
   products: { sku: string; title: string; picture: string | null; sold: number }[]
   total: number
   form: string | null
 }) {
-  if (products.length === 0) return null
   const row = ({ sku, title, picture, sold }: (typeof products)[number]) => (
     <li key={sku} className="flex flex-wrap items-center gap-x-4 gap-y-2 px-[18px] py-2.5">
       {picture && <img src={`/media/${picture}`} alt="" className="size-9 rounded-md" />}
@@ -27,10 +29,21 @@ export function QuietProducts({
   )
   return (
     <section aria-labelledby="quiet" className="mt-7">
-      <h2 id="quiet" className="px-[18px] pb-2 text-soft">
-        {say('gather.quiet', { count: products.length, total })}
-      </h2>
-      <ul className="panel divide-y divide-line">{products.slice(0, FIRST_FEW).map(row)}</ul>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 px-[18px] pb-2">
+        <h2 id="quiet" className="text-soft">
+          {total === 0
+            ? say('gather.noProducts')
+            : products.length === 0
+              ? say('gather.products', { count: total })
+              : say('gather.quiet', { count: products.length, total })}
+        </h2>
+        <Link to={`/s/${shop}/gather/products`} className="text-petrol underline">
+          {say(total === 0 ? 'gather.addProducts' : 'gather.allProducts')}
+        </Link>
+      </div>
+      {products.length > 0 && (
+        <ul className="panel divide-y divide-line">{products.slice(0, FIRST_FEW).map(row)}</ul>
+      )}
       {products.length > FIRST_FEW && (
         <details className="mt-2">
           <summary className="cursor-pointer px-[18px] font-semibold text-petrol">

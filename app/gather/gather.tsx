@@ -100,7 +100,12 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             <WayIn name={say('source.owner')} hint={say('gather.byYouHint')} count={writtenDown} />
           )}
         </ul>
-        <QuietProducts products={quiet} total={products} form={forms[0]?.address ?? null} />
+        <QuietProducts
+          shop={params.shop}
+          products={quiet}
+          total={products}
+          form={forms[0]?.address ?? null}
+        />
       </div>
       <LatestArrivals shop={params.shop} latest={latest} />
     </main>

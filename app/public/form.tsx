@@ -31,7 +31,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await context.elogio.openForm(params.slug)
   if (!found) throw data(null, { status: 404 })
   const { form, shop, products } = found
-  const asked = new URL(request.url).searchParams.get('product')
+  const fixed = found.productWithSku(new URL(request.url).searchParams.get('product') ?? '')
   return {
     speech: speechFor(request, shop),
     heading: form.heading,
@@ -43,14 +43,14 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     )),
     shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, shades: brandShades(shop.brand) },
     products: products.map(({ sku, title }) => ({ sku, title })),
-    fixedProduct: products.find(({ sku }) => sku === asked) ?? null,
+    fixedProduct: fixed ? { sku: fixed.sku, title: fixed.title, picture: fixed.picture } : null,
   }
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
   if (!found?.form.open) throw data(null, { status: 404 })
-  const schema = submissionSchema(found.products.map(({ sku }) => sku))
+  const schema = submissionSchema(found.skus)
   const { throttle, clientAddress } = context
   const sent = onlyFields(context, submissionFieldNames)
   const suspicion = await throttle.suspicion(clientAddress, params.slug)
@@ -147,7 +147,11 @@ function Fields({
     shouldValidate: 'onBlur',
     shouldRevalidate: 'onInput',
     onValidate: ({ formData }) =>
-      parseWithZod(formData, { schema: submissionSchema(products.map(({ sku }) => sku)) }),
+      parseWithZod(formData, {
+        schema: submissionSchema(
+          [...products, ...(fixedProduct ? [fixedProduct] : [])].map(({ sku }) => sku),
+        ),
+      }),
   })
   // The computation belongs to this token, so both stay when the loader runs again.
   const [issued] = useState({ token, proofOfWork })

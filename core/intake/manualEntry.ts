@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { keptPicture, pictureAddress } from '../formats/picture'
 import { messageCode } from '../messages/code'
 import { TAG_LIMIT } from '../moderation/reviewAct'
-import { BODY_LIMIT, NAME_LIMIT, TITLE_LIMIT } from './submission'
+import { BODY_LIMIT, isSkuAmong, NAME_LIMIT, TITLE_LIMIT } from './submission'
 
 const text = (limit: number) =>
   z
@@ -52,7 +52,10 @@ export function manualEntrySchema(productSkus: string[], today: string, locked =
         .regex(/^(?:|\d{4}-\d{2}-\d{2})$/, { error: messageCode('write.error.date') })
         .refine((typed) => typed <= today, { error: messageCode('write.error.future') })
         .default(''),
-      product: z.enum(['', ...productSkus], { error: messageCode('form.error.product') }).default(''),
+      product: z
+        .string()
+        .refine(isSkuAmong(productSkus), { error: messageCode('form.error.product') })
+        .default(''),
       relationship: text(NAME_LIMIT),
       note: text(BODY_LIMIT),
       tags,

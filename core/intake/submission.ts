@@ -28,6 +28,12 @@ const optional = (limit: number) =>
     .optional()
     .transform((text) => text ?? '')
 
+/** Whether a SKU is empty or among those given, whatever its case. */
+export function isSkuAmong(skus: string[]): (sku: string) => boolean {
+  const known = new Set(skus.map((sku) => sku.trim().toLowerCase()))
+  return (sku) => sku === '' || known.has(sku.trim().toLowerCase())
+}
+
 /** The fields of a form under their public names. Products are given by SKU. */
 export function submissionSchema(productSkus: string[]) {
   return z.object({
@@ -45,9 +51,10 @@ export function submissionSchema(productSkus: string[]) {
       .pipe(z.email({ error: messageCode('form.error.emailShape') })),
     order_number: optional(ORDER_NUMBER_LIMIT),
     product: z
-      .enum(['', ...productSkus], { error: messageCode('form.error.product') })
+      .string()
       .optional()
-      .transform((sku) => sku ?? ''),
+      .transform((sku) => sku ?? '')
+      .refine(isSkuAmong(productSkus), { error: messageCode('form.error.product') }),
     consent: z
       .string()
       .optional()

@@ -16,7 +16,8 @@ import { photosOfVersion } from '../data/photos'
 import { findReview, signalsOfVersion, type FullReview } from '../data/reviewReading'
 import { updateNote } from '../data/replies'
 import { insertVersion, readVersion, type CorrectableVersion, type NewVersion } from '../data/reviewVersions'
-import { productsOfShop, type Shop } from '../data/shops'
+import { productWithSku } from '../data/products'
+import type { Shop } from '../data/shops'
 import { tagsNamed, tagsOfReviews } from '../data/tags'
 import { hasOpenTokens } from '../data/tokens'
 import { writing } from '../data/writing'
@@ -115,10 +116,9 @@ export async function correctReview(
     if (current?.revision !== revision)
       return { outcome: 'conflict', state: current?.state ?? review.state, authorName: review.authorName }
     const point = await readDecisionState(trx, shop.id, review.id)
-    const products = await productsOfShop(trx, shop.id)
     const after: DecisionState = {
       ...point,
-      productId: products.find(({ sku }) => sku === correction.product)?.id ?? null,
+      productId: (await productWithSku(trx, shop.id, correction.product))?.id ?? null,
       showable,
       tagIds: await tagsNamed(trx, shop.id, correction.tags),
       evidenceIds: (await evidenceOfReview(trx, shop.id, review.id))

@@ -6,7 +6,8 @@ import { customerTranslate } from '../../core/messages/customers'
 import { customerLanguage, type CustomerLanguage } from '../../core/messages/customers/languages'
 import { findFormBySlug, type Form } from '../data/forms'
 import { findReceipt, type Receipt } from '../data/receipts'
-import { findShop, productsOfShop, type Product, type Shop } from '../data/shops'
+import { productsBySku, skuKey, type Product } from '../data/products'
+import { findShop, type Shop } from '../data/shops'
 import { pendingPhotos } from '../media/pendingPhotos'
 import type { Services } from '../services'
 import { hashToken, issueFormToken, readFormToken } from './formToken'
@@ -16,13 +17,25 @@ import { receive } from './receive'
 export interface CustomerForm {
   form: Form
   shop: Shop
+  /** Those on offer. */
   products: Product[]
+  /** All SKUs that are accepted, also earlier ones and those of retired products. */
+  skus: string[]
+  productWithSku: (sku: string) => Product | undefined
 }
 
 export async function openForm({ db }: Services, slug: string): Promise<CustomerForm | null> {
   const form = await findFormBySlug(db, slug)
   if (!form) return null
-  return { form, shop: await findShop(db, form.shopId), products: await productsOfShop(db, form.shopId) }
+  const bySku = await productsBySku(db, form.shopId)
+  const onOffer = new Set([...bySku.values()].filter(({ retired }) => !retired))
+  return {
+    form,
+    shop: await findShop(db, form.shopId),
+    products: [...onOffer].sort((a, b) => a.title.localeCompare(b.title)),
+    skus: [...bySku.keys()],
+    productWithSku: (sku) => bySku.get(skuKey(sku)),
+  }
 }
 
 /**

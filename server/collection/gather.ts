@@ -2,7 +2,8 @@ import type { Writers } from '../../core/intake/writers'
 import { ordersSince } from '../data/orders'
 import { arrivalsOfForm, formsOfShop, updateWriters, type Form } from '../data/forms'
 import { arrivalsSince, latestReviews, writtenDownSince, type ReviewLine } from '../data/reviewLists'
-import { productsOfShop, productsWithoutReview, type Product, type Shop } from '../data/shops'
+import { productsOfShop, productsWithoutReview, type Product } from '../data/products'
+import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 
 const THIRTY_DAYS_MS = 30 * 86_400_000

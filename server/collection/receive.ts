@@ -14,7 +14,8 @@ import { knownOrderKeys } from '../data/orders'
 import type { Member } from '../data/members'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { insertReview, type NewReview } from '../data/reviewWriting'
-import { productsOfShop, type Shop } from '../data/shops'
+import { productWithSku } from '../data/products'
+import type { Shop } from '../data/shops'
 import { tagReview, tagsNamed } from '../data/tags'
 import { writing } from '../data/writing'
 import { assignReviewGroup } from '../moderation/reviewGroups'
@@ -33,10 +34,12 @@ const MOST_WEIGHING_MS = 20_000
 export async function receive(
   services: Services,
   shop: Shop,
-  candidate: Candidate,
+  sent: Candidate,
   member: Member | null = null,
 ): Promise<Receipt> {
   const { db } = services
+  const product = await productWithSku(db, shop.id, sent.productSku)
+  const candidate = { ...sent, productSku: product?.sku ?? '' }
   const tokenHash = candidate.token === null ? null : hashToken(candidate.token)
   const earlier = await receiptByToken(db, shop, tokenHash)
   if (earlier) return earlier
@@ -65,7 +68,6 @@ export async function receive(
   const score = spamScore(signals)
   const kinds = signals.map(({ kind }) => kind)
   const state = arrivalState({ score, kinds }, candidate.arrivesAs)
-  const products = await productsOfShop(db, shop.id)
 
   const review: NewReview = {
     publicId,
@@ -74,7 +76,7 @@ export async function receive(
     formId: candidate.formId,
     memberId: member?.id ?? null,
     tokenHash,
-    productId: products.find(({ sku }) => sku === candidate.productSku)?.id ?? null,
+    productId: product?.id ?? null,
     state,
     showable: candidate.consent.answer !== 'refused',
     proof: proof.line && { lineId: proof.line.id, method: proof.by },

@@ -51,7 +51,11 @@ async function productsOf(
   const named: { id: number; key: string }[] = await product()
     .whereRaw(`lower(sku) IN (${skus.map(() => '?').join(', ')})`, skus)
     .select('id', { key: trx.raw('lower(sku)') })
-  for (const { id, key } of named) if (!bySku.has(key)) bySku.set(key, id)
+  const earlier: { id: number; key: string }[] = await trx('product_alias')
+    .where({ shop_id: shopId })
+    .whereIn('sku_key', skus)
+    .select({ id: 'product_id', key: 'sku_key' })
+  for (const { id, key } of [...named, ...earlier]) if (!bySku.has(key)) bySku.set(key, id)
   // Several products can have the same title, so a title decides only if no SKU is given.
   const titles = [...new Set(rows.filter((row) => row.productSku === '').map((row) => row.productTitle))]
   const titled: { id: number; title: string }[] = await product()

@@ -12,7 +12,8 @@ export async function orderLinesOf(
   if (ids.length === 0) return []
   return db('purchase_line')
     .join('purchase', 'purchase.id', 'purchase_line.purchase_id')
-    .join('product', 'product.id', 'purchase_line.product_id')
+    .join('product as ordered', 'ordered.id', 'purchase_line.product_id')
+    .join('product', 'product.id', db.raw('ifnull(ordered.merged_into, ordered.id)'))
     .whereIn('purchase_line.purchase_id', ids)
     .orderBy('purchase_line.id')
     .select({

@@ -179,7 +179,8 @@ export async function proofOfReview(
   return db('verification')
     .leftJoin('purchase_line', 'purchase_line.id', 'verification.purchase_line_id')
     .leftJoin('purchase', 'purchase.id', 'purchase_line.purchase_id')
-    .leftJoin('product', 'product.id', 'purchase_line.product_id')
+    .leftJoin('product as ordered', 'ordered.id', 'purchase_line.product_id')
+    .leftJoin('product', 'product.id', db.raw('ifnull(ordered.merged_into, ordered.id)'))
     .where({ 'verification.shop_id': shopId, 'verification.review_id': reviewId })
     .whereNull('verification.revoked_at')
     .first({

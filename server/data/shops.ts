@@ -132,37 +132,6 @@ export async function raiseStockVersion(trx: Knex.Transaction, shopId: number): 
   await trx('shop').where({ id: shopId }).increment('content_version', 1)
 }
 
-export interface Product {
-  id: number
-  sku: string
-  title: string
-  /** The file of its picture. */
-  picture: string | null
-}
-
-export async function productsOfShop(db: Knex, shopId: number): Promise<Product[]> {
-  return db('product')
-    .where({ shop_id: shopId })
-    .orderBy('title')
-    .select<Product[]>('id', 'sku', 'title', 'picture')
-}
-
-/** Products without a review other than spam and declined ones, most sold first. */
-export async function productsWithoutReview(
-  db: Knex,
-  shopId: number,
-): Promise<(Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]> {
-  return db('product')
-    .where({ 'product.shop_id': shopId })
-    .whereNotExists(
-      db('review')
-        .whereRaw('review.product_id = product.id')
-        .whereIn('review.state', ['waiting', 'held', 'approved']),
-    )
-    .orderBy([{ column: 'sold', order: 'desc' }, { column: 'title' }])
-    .select('sku', 'title', 'picture', 'sold')
-}
-
 /** Every shop of the installation. */
 export async function allShops(db: Knex): Promise<Pick<Shop, 'id' | 'slug'>[]> {
   return db('shop').orderBy('id').select('id', 'slug')

@@ -9,7 +9,8 @@ import { insertDeclineReason, insertReply, updateReplyDraft } from '../data/repl
 import { applyDecisionState, readDecisionState } from '../data/decisionStates'
 import { endTokens } from '../data/tokens'
 import type { FullReview } from '../data/reviewReading'
-import { productsOfShop, type Shop } from '../data/shops'
+import { productWithSku } from '../data/products'
+import type { Shop } from '../data/shops'
 import { findTag, tagNamed } from '../data/tags'
 import { markAllStale } from '../publishing/staleDisplays'
 import { digestOfVersion } from './digest'
@@ -107,7 +108,7 @@ async function changeBy(
       if (before.state !== 'declined' || act.reason === review.declineReason) return null
       return { declineReasonId: await reasonId(trx, shop, review, act.reason) }
     case 'move': {
-      const product = (await productsOfShop(trx, shop.id)).find(({ sku }) => sku === act.product)
+      const product = await productWithSku(trx, shop.id, act.product)
       const productId = product?.id ?? null
       return productId === before.productId || (act.product !== '' && !product) ? null : { productId }
     }

@@ -3,7 +3,8 @@ import { WHOLE_SHOP, type ReviewFilter } from '../../core/moderation/reviewFilte
 import type { ReviewState } from '../../core/moderation/rules'
 import { fullTextQuery } from '../../core/moderation/searchWords'
 import type { LaneFilter } from '../data/laneFilter'
-import { productsOfShop, type Shop } from '../data/shops'
+import { productWithSku } from '../data/products'
+import type { Shop } from '../data/shops'
 import { findTag } from '../data/tags'
 import type { Services } from '../services'
 
@@ -18,7 +19,7 @@ export async function readFilter(
   const productId = async () => {
     if (asked.product === undefined) return null
     if (asked.product === WHOLE_SHOP) return 0
-    return (await productsOfShop(db, shop.id)).find(({ sku }) => sku === asked.product)?.id ?? -1
+    return (await productWithSku(db, shop.id, asked.product))?.id ?? -1
   }
   const words = asked.q === undefined ? null : fullTextQuery(asked.q)
   return {

@@ -1,9 +1,11 @@
 import { sampleQuotations } from '../../core/messages/display/sampleQuotations'
 import { displayModel, type Asked } from '../../core/display/displayModel'
+import { withPresentSkus } from '../../core/display/presentSkus'
 import type { DisplayShop } from '../../core/display/showableReview'
 import type { Configuration } from '../../core/display/configuration'
 import { formsOfShop } from '../data/forms'
-import { productsOfShop, type Shop } from '../data/shops'
+import { productsBySku, productsOfShop, skuKey } from '../data/products'
+import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 
 /** The data of a shop for its displays. */
@@ -41,12 +43,16 @@ export async function composer(services: Services, shop: Shop) {
     displayShop(services, shop),
     displayLinks(services, shop),
   ])
-  const skus = new Map(Object.keys(forDisplays.products).map((sku) => [sku.trim().toLowerCase(), sku]))
+  const products = await productsBySku(services.db, shop.id)
+  const skuOf = (typed: string) => products.get(skuKey(typed))?.sku
+  const present = (configuration: Configuration) => withPresentSkus(configuration, skuOf)
   return {
     reviews,
     shop: forDisplays,
-    /** A SKU in the shop's spelling; undefined if there is no such product. */
-    skuOf: (typed: string) => skus.get(typed.trim().toLowerCase()),
+    /** The present SKU of the product that has or had a SKU; undefined if there is no such product. */
+    skuOf,
+    /** A configuration with the present SKUs of its products. */
+    present,
     /**
      * The content of a configuration on a page: the selected reviews, all reviews in its scope, and the
      * display model.
@@ -61,7 +67,7 @@ export async function composer(services: Services, shop: Shop) {
       }: { key: string; asked?: Asked; samples?: boolean; from?: typeof reviews },
     ) =>
       displayModel({
-        configuration,
+        configuration: present(configuration),
         shop: forDisplays,
         reviews: from,
         links: {

@@ -25,16 +25,17 @@ export interface DisplayCard {
 /** The displays of a shop, each with a preview of its draft. */
 export async function displayCards(services: Services, shop: Shop): Promise<DisplayCard[]> {
   const displays = await displaysOfShop(services.db, shop.id)
-  const { compose, shop: forDisplays } = await composer(services, shop)
+  const { compose, present, shop: forDisplays } = await composer(services, shop)
   return Promise.all(
     displays.map(async ({ id, key, name, draft, live }) => {
       const changes = live
-        ? changesBetween(live.configuration, draft.configuration, forDisplays.products).length
+        ? changesBetween(present(live.configuration), present(draft.configuration), forDisplays.products)
+            .length
         : 0
       return {
         key,
         name,
-        sentence: sentenceText(draft.configuration, forDisplays.products),
+        sentence: sentenceText(present(draft.configuration), forDisplays.products),
         state:
           live === null ? ('draft' as const) : changes > 0 ? ('draftDiffers' as const) : ('live' as const),
         changes,

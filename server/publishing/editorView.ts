@@ -93,9 +93,13 @@ export async function editorView(
   const { db, publicUrl } = services
   const display = await findDisplay(db, shop.id, { key })
   if (!display) return null
-  const { draft, live } = display
+  const { draft } = display
   const composing = await composer(services, shop)
-  const { configuration } = draft
+  const configuration = composing.present(draft.configuration)
+  const live = display.live && {
+    ...display.live,
+    configuration: composing.present(display.live.configuration),
+  }
   const asked: Asked = looking.product ? { product: looking.product } : {}
   const { model, picked, scope } = composing.compose(configuration, { key, asked })
   const shownNow = live ? composing.compose(live.configuration, { key, asked }).picked : []

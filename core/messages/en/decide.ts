@@ -33,6 +33,8 @@ export const decideWords = {
     undo: '{{who}} undid a change: {{state}}',
     reason: '{{who}} changed the reason for the customer',
     move: '{{who}} moved it to another product',
+    merge: 'Its product was merged into another',
+    unmerge: 'Its product was separated again',
     tag: '{{who}} added a tag',
     untag: '{{who}} removed a tag',
     reply: '{{who}} replied in public',

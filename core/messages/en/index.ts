@@ -5,6 +5,7 @@ import { gatherWords } from './gather'
 import { groupWords } from './groups'
 import { jobWords } from './jobs'
 import { photoWords } from './photos'
+import { productWords } from './products'
 import { proofWords } from './proof'
 import { reviewWords } from './review'
 import { setUpWords } from './setUp'
@@ -23,6 +24,7 @@ export const ownerTexts = {
   ...showWords,
   ...groupWords,
   ...jobWords,
+  ...productWords,
   ...proofWords,
   ...photoWords,
   ...setUpWords,

@@ -21,6 +21,7 @@ export const jobWords = {
     gaveUp: 'It failed: {{error}}',
     kind: {
       importOrders: 'Importing orders',
+      moveReviews: 'Moving reviews to the merged product',
       rebuildDisplays: 'Updating your displays',
       sendMail: 'Sending an email',
       digest: 'The daily email',

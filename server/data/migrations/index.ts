@@ -15,6 +15,7 @@ import * as fingerprints from './0013_fingerprints'
 import * as customerLanguage from './0014_customer_language'
 import * as standardTerms from './0015_standard_terms'
 import * as corrections from './0016_corrections'
+import * as products from './0017_products'
 
 export interface Named {
   name: string
@@ -38,6 +39,7 @@ const all: Named[] = [
   { name: '0014_customer_language', migration: customerLanguage },
   { name: '0015_standard_terms', migration: standardTerms },
   { name: '0016_corrections', migration: corrections },
+  { name: '0017_products', migration: products },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */
