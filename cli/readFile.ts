@@ -26,14 +26,15 @@ const kindsByEnding: Record<string, string> = { '.txt': 'text', '.md': 'text', '
 
 /**
  * Reads a file without a database.
+ * @param today (`YYYY-MM-DD`) for dates without a year
  * @throws Error that names the file, or the unsupported kind
  */
-export function readFile(file: string, as: string | undefined): ReadFile {
+export function readFile(file: string, as: string | undefined, today: string): ReadFile {
   const kind = as ?? kindsByEnding[path.extname(file).toLowerCase()]
   if (kind !== 'text') throw new Error(`${file}: only text can be read so far; say --as text to read it so.`)
   const text = readFileSync(file, 'utf8').replace(/^\uFEFF/, '')
   return {
-    reviews: readText(text).map(({ authorName, authorEmail, rating, body, writtenAt }) => ({
+    reviews: readText(text, [], today).map(({ authorName, authorEmail, rating, body, writtenAt }) => ({
       author_name: authorName,
       author_email: authorEmail,
       rating: rating && rating.hundredths / 100,

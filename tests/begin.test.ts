@@ -4,6 +4,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startEmpty, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { pageOf } from './support/page'
+import { paste } from './support/paste'
 import { submit } from './support/submissions'
 
 let running: Running
@@ -62,20 +63,34 @@ test('from a site’s address to a shop, its display in the site’s theme, and 
     expect(await (await page.find('[name=email]')).getAttribute('value')).toBe('mara@wrenfield.example')
     await page.type('[name=password]', '-and-longer-now')
     await page.press('Create account and continue')
-    await page.sees('Samples appear here until you have reviews')
+    await page.at('/gather')
+    await page.sees('No reviews yet. Paste the first praise')
     await page.accessible()
 
-    await page.press('Add the first review')
-    await page.type('[name=body]', 'Cut true, and no splinters.')
-    await page.type('[name=author_name]', 'Anna Berg')
-    await page.click('[name=rating][value="5"] + *, label:has([name=rating][value="5"])')
-    if (!(await (await page.find('[name=consent]')).isSelected())) await page.click('[name=consent]')
-    await page.press('Save and add another')
-    await page.sees('Saved Anna Berg: approved.')
-    await page.press('Show')
-    await page.sees('Front page')
-    await page.press('Front page')
-    await page.displayInside('[aria-label="Preview"]', /Cut true/)
+    await page.press('See it with samples')
+    await page.sees('Samples appear here until you have reviews')
+    await page.sees('Samples for now')
+    await page.accessible()
+    await page.press('Gather')
+
+    // From here four clicks lead to a published display and its embed code.
+    await paste(
+      page,
+      'main textarea',
+      '1. Anna Berg - 5/5 - Cut true, and no splinters.\n2. Nia Bevan, 3 May - 4/5 - Bees love it.\n3. Colm Garrity - 5/5 - The smoker stays lit.',
+    )
+    await page.sees('We found 3 reviews.')
+    await page.accessible()
+    await page.click('[name=consent]')
+    await page.press('Save all 3')
+    await page.sees('Saved 3 reviews.')
+    await page.press('Show it on my site')
+    await page.displayInside('[aria-label="Preview"]', /Cut true[\s\S]*|Bees love it/)
+    await page.press('Publish')
+    await page.sees('Paste this where the reviews should appear.', 'dialog')
+    await page.accessible()
+    const shown = await fetch(`${running.url}/d/wrenfield-bee-supply-front`)
+    expect(await shown.text()).toMatch(/Cut true/)
   })
 }, 120_000)
 
@@ -87,12 +102,20 @@ test('settings keep what is corrected, and a changed password works from then on
     await page.type('[name=password]', 'short-and-longer-now')
     await page.click('main form button')
     await page.at('/gather')
-    await page.go(`${await driver.getCurrentUrl()}`.replace('/gather', '/settings'))
+    const settings = (await driver.getCurrentUrl()).replace('/gather', '/settings')
+    for (const section of ['style', 'languages', 'email', 'jobs']) {
+      await page.go(`${settings}/${section}`)
+      await page.accessible()
+    }
+    await page.go(settings)
     await page.accessible()
     await page.type('[name=name]', ' & Daughters')
     await page.press('Save changes')
     await page.sees('Saved.')
     await page.sees('Wrenfield Bee Supply & Daughters', 'header')
+    await page.press('Your account')
+    await page.sees('Current password')
+    await page.accessible()
     await page.type('[name=present]', 'not this one')
     await page.type('[name=password]', 'wax-and-twine-45')
     await page.press('Change password')
@@ -144,6 +167,8 @@ test('by hand, on a phone and without a site: nothing sticks out, and a shop is 
       await page.type('[name=email]', 'ines@tarn.example')
       await page.type('[name=password]', 'moss-and-mallow')
       await page.press('Create account and continue')
+      await page.at('/s/tarn-thistle/gather')
+      await page.press('See it with samples')
       await page.at('/s/tarn-thistle/show/tarn-thistle-front')
       await page.sees('Samples appear here')
     })

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, withBrowser } from './support/browser'
 import { pageOf, signIn, type Page } from './support/page'
+import { paste } from './support/paste'
 
 let demo: Running
 beforeAll(async () => {
@@ -25,16 +26,6 @@ Anna Berg
 On 2 May 2026 Wrenfield wrote:
 > How was it?`
 
-/** Pastes as from the clipboard, into the field that has the focus or the one that is named. */
-async function paste({ driver }: Page, css: string, text: string): Promise<void> {
-  await driver.executeScript(
-    `const field = document.querySelector(arguments[0]); field.focus();
-     const clipboard = new DataTransfer(); clipboard.setData('text/plain', arguments[1]);
-     field.dispatchEvent(new ClipboardEvent('paste', {clipboardData: clipboard, bubbles: true, cancelable: true}))`,
-    css,
-    text,
-  )
-}
 const value = async (page: Page, name: string) => (await page.find(`[name=${name}]`)).getAttribute('value')
 
 test('praise from a mail, a list and a phone call is written down and stands on the shop’s page as what it is', async () => {

@@ -14,7 +14,13 @@ export function NextStep({ shop, step: { toDecide, ready, display } }: { shop: s
         </Link>
       </p>
     )
-  if (ready === 0 || !display) return null
+  if (!display) return null
+  if (ready === 0)
+    return display.live ? null : (
+      <Link to={`/s/${shop}/show/${display.key}`} className="btn btn-quiet">
+        {say('nextStep.samples')}
+      </Link>
+    )
   return (
     <p className="flex flex-wrap items-center gap-x-4 gap-y-2">
       {say('nextStep.show', { count: ready, replace: { count: countWord(ready) } })}

@@ -61,7 +61,7 @@ export function PasteField({
       </div>
       {current && (
         <ul className="mt-2 flex flex-wrap gap-3 text-[13px] text-soft" aria-hidden="true">
-          {(Object.keys(tones) as Sort[]).map((sort) => (
+          {foundSorts(current).map((sort) => (
             <li key={sort} className={`rounded-[3px] px-1 underline underline-offset-4 ${tones[sort]}`}>
               {say(`write.mark.${sort}`)}
             </li>
@@ -70,6 +70,16 @@ export function PasteField({
       )}
     </section>
   )
+}
+
+function foundSorts({ places }: ReadReview): Sort[] {
+  const found: Record<Sort, boolean> = {
+    name: places.authorName !== null,
+    rating: places.rating !== null,
+    date: places.writtenAt !== null,
+    words: places.body.length > 0,
+  }
+  return (Object.keys(tones) as Sort[]).filter((sort) => found[sort])
 }
 
 /** A paste is read at once; typed text waits for the button. */

@@ -1,17 +1,20 @@
 import { useEffect, useState } from 'react'
 import { data, Link, useFetcher, useLocation } from 'react-router'
+import { z } from 'zod'
 import { dayIn } from '../../core/formats/dates'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
-import { readText } from '../../core/intake/text/readText'
+import { readText, type ReadReview } from '../../core/intake/text/readText'
+import { translateCode } from '../../core/messages/code'
 import { say } from '../../core/messages/say/write'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
-import { formFields } from '../readForm'
+import { formFields, jsonText, readForm } from '../readForm'
 import { NextStep } from '../components/NextStep'
 import { Problem } from '../components/Problem'
 import { Checkbox, EntryFields } from './EntryFields'
 import { valuesFound } from './entryValues'
 import { entryErrors, evidenceFrom } from './evidenceFrom'
+import { FoundList } from './FoundList'
 import { PasteField } from './PasteField'
 import type { Route } from './+types/write'
 
@@ -28,9 +31,28 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 }
 
 interface Saved {
-  saved: { publicId: string; name: string; state: string; consent: boolean }
+  saved: { publicId: string; name: string; state: string; consent: boolean; count: number }
 }
 type Answer = Saved | { errors: Record<string, string[] | undefined> } | { problem: string }
+
+const MOST_OTHERS = 100
+
+/** Other reviews found in the same text, which are saved with the same permission. */
+const othersSchema = z.object({
+  others: jsonText(
+    z
+      .array(
+        z.object({
+          number: z.number().int(),
+          rating: z.string(),
+          body: z.string(),
+          author_name: z.string(),
+          written_at: z.string(),
+        }),
+      )
+      .max(MOST_OTHERS),
+  ).optional(),
+})
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
@@ -43,8 +65,20 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const evidence = await evidenceFrom(context.form)
   if (!entry.success || evidence.errors.length > 0)
     return data({ errors: entryErrors(entry, evidence) }, { status: 422 })
+  const { consent, waiting } = entry.data
+  const others = (readForm(context, othersSchema).others ?? []).map(({ number, ...values }) => ({
+    number,
+    read: schema.safeParse({ ...values, consent, waiting }),
+  }))
+  const unfit = others.find(({ read }) => !read.success)
+  if (unfit) {
+    const why = unfit.read.error!.issues.map(({ message }) => translateCode(say, message)).join(' ')
+    return data({ problem: say('write.error.other', { number: unfit.number, why }) }, { status: 422 })
+  }
   const { publicId, state } = await context.elogio.writeDown(shop, member, entry.data, evidence.files)
-  return { saved: { publicId, name: entry.data.author_name.trim(), state, consent: entry.data.consent } }
+  for (const { read } of others) await context.elogio.writeDown(shop, member, read.data!)
+  const name = entry.data.author_name.trim()
+  return { saved: { publicId, name, state, consent: consent === 'on', count: 1 + others.length } }
 }
 
 export function clientAction({ serverAction }: Route.ClientActionArgs) {
@@ -57,9 +91,12 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
   const [pasted, setPasted] = useState(typeof pastedBefore === 'string' ? pastedBefore : '')
   const [at, setAt] = useState(0)
   const [turn, setTurn] = useState(0)
+  const [savedPlaces, setSavedPlaces] = useState<number[]>([])
   const fetcher = useFetcher<Answer>()
-  const found = pasted.trim() ? readText(pasted, ownNames) : []
+  const found = pasted.trim() ? readText(pasted, ownNames, today) : []
   const current = found[at] ?? null
+  const open = found.map((_, i) => i).filter((i) => !savedPlaces.includes(i))
+  const others = open.filter((i) => i !== at)
 
   const [done, setDone] = useState<Saved['saved'] | null>(null)
   const answer = fetcher.data
@@ -68,9 +105,13 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
   if (saved && saved !== done) {
     setDone(saved)
     setTurn(turn + 1)
-    if (at + 1 < found.length) setAt(at + 1)
-    else {
+    const next = others.find((i) => i > at) ?? others[0]
+    if (next !== undefined && saved.count === 1) {
+      setSavedPlaces([...savedPlaces, at])
+      setAt(next)
+    } else {
       setPasted('')
+      setSavedPlaces([])
       setAt(0)
     }
   }
@@ -91,6 +132,7 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
           at={at}
           paste={(text) => {
             setPasted(text)
+            setSavedPlaces([])
             setAt(0)
             setTurn(turn + 1)
           }}
@@ -99,10 +141,7 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
           {done && (
             <>
               <b className={`font-semibold ${done.consent ? 'text-moss' : 'text-ochre'}`}>
-                {say(done.consent ? 'write.saved' : 'write.savedPrivate', {
-                  who: done.name || say('write.someone'),
-                  state: say(`state.${done.state as 'approved'}`).toLowerCase(),
-                })}
+                {savedWords(done)}
               </b>{' '}
               <Link className="part" to={`/s/${params.shop}/decide/${done.publicId}`}>
                 {say('write.see')}
@@ -117,6 +156,7 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
         )}
       </div>
       <div className="relative overflow-y-auto border-l border-line bg-paper px-6 py-6">
+        {found.length > 1 && <FoundList found={found} at={at} saved={savedPlaces} open={(i) => setAt(i)} />}
         <fetcher.Form method="post" encType="multipart/form-data" key={`${turn}.${at}`}>
           <EntryFields
             values={valuesFound(current)}
@@ -127,11 +167,38 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
           />
           <Problem text={answer && 'problem' in answer ? answer.problem : null} />
           <div className="mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
-            <button className="btn btn-primary">{say('write.save')}</button>
+            <button className={`btn ${others.length > 0 ? 'btn-quiet' : 'btn-primary'}`}>
+              {say('write.save')}
+            </button>
+            {others.length > 0 && (
+              <button
+                name="others"
+                value={JSON.stringify(others.map((i) => foundValues(found[i]!, i)))}
+                className="btn btn-primary"
+              >
+                {say('write.saveAll', { count: open.length })}
+              </button>
+            )}
             <Checkbox name="waiting" label={say('write.waiting')} />
           </div>
+          {others.length > 0 && (
+            <p className="mt-2 text-[13px] text-soft">{say('write.saveAllHint', { count: others.length })}</p>
+          )}
         </fetcher.Form>
       </div>
     </main>
   )
+}
+
+function savedWords({ consent, name, state, count }: Saved['saved']): string {
+  if (count > 1) return say(consent ? 'write.savedMany' : 'write.savedManyPrivate', { count })
+  return say(consent ? 'write.saved' : 'write.savedPrivate', {
+    who: name || say('write.someone'),
+    state: say(`state.${state as 'approved'}`).toLowerCase(),
+  })
+}
+
+function foundValues(found: ReadReview, at: number) {
+  const { rating, body, author_name, written_at } = valuesFound(found)
+  return { number: at + 1, rating, body, author_name, written_at }
 }

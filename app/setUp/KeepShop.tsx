@@ -5,7 +5,15 @@ import { say } from '../../core/messages/say/setUp'
 import { ShopPreview } from '../components/ShopPreview'
 import { Field } from '../components/Field'
 import { Wordmark } from '../components/Wordmark'
-import { LookFields, MoreFields, type ProfileErrors, type ProfileValues } from '../settings/ProfileFields'
+import { LocaleFields, ReadLanguages } from '../settings/LocaleFields'
+import {
+  ColourFields,
+  FontFields,
+  NameFields,
+  SiteFields,
+  type ProfileErrors,
+  type ProfileValues,
+} from '../settings/ProfileFields'
 
 /** The recognised data of the shop with samples, to correct and save. */
 export function KeepShop({
@@ -13,7 +21,14 @@ export function KeepShop({
   errors,
   problem,
 }: {
-  found: { site: string; isMember: boolean; values: ProfileValues; candidates: string[]; html: string }
+  found: {
+    site: string
+    isMember: boolean
+    values: ProfileValues
+    candidates: string[]
+    html: string
+    timeZones: string[]
+  }
   errors: ProfileErrors
   /** The reason for a failure that is not about a field. */
   problem: string | null
@@ -30,60 +45,66 @@ export function KeepShop({
           {say('setUp.otherSite')}
         </Link>
       </header>
-      <main className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,500px)] lg:grid-rows-[minmax(0,1fr)]">
-        <div className="overflow-y-auto px-6 py-6">
-          <h1>
-            {found.site
-              ? say('setUp.sentence', { name: values.name || found.site })
-              : say('setUp.byHandSentence')}
-          </h1>
-          <p className="mt-1 text-soft">{say('setUp.sentenceHint')}</p>
-          <div className="mt-4 overflow-hidden rounded-[14px] border border-line">
-            <PageHead values={values} />
-            <ShopPreview html={found.html} style={values} />
-          </div>
-        </div>
+      <main className="flex min-h-0 flex-1 flex-col">
         <Form
           method="post"
-          className="flex flex-col gap-5 overflow-y-auto border-l border-line bg-paper px-6 py-6"
+          className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,500px)] lg:grid-rows-[minmax(0,1fr)]"
         >
-          {problem && (
-            <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
-              {problem}
-            </p>
-          )}
-          {mistakes && (
-            <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
-              {say('setUp.error.mistakes')}
-            </p>
-          )}
-          {found.isMember || <Account errors={errors} />}
-          <div className="flex items-center gap-4">
-            <button className="btn btn-primary">
-              {say(found.isMember ? 'setUp.keepShop' : 'setUp.keep')}
-            </button>
-          </div>
-          <h2 className="border-t border-line pt-4 text-[16px] font-semibold">{say('setUp.look')}</h2>
-          <LookFields values={values} change={setValues} errors={errors} candidates={found.candidates} />
-          <details
-            open={['short_name', 'reply_name', 'site_url', 'own_domains', 'time_zone', 'languages'].some(
-              (name) => errors[name],
-            )}
-          >
-            <summary className="cursor-pointer font-semibold text-petrol">{say('setUp.more')}</summary>
-            <div className="mt-3">
-              <MoreFields
-                values={{ ...values, time_zone: values.time_zone || timeZone }}
-                change={setValues}
-                errors={errors}
-              />
+          <div className="overflow-y-auto px-6 py-6">
+            <h1>
+              {found.site
+                ? say('setUp.sentence', { name: values.name || found.site })
+                : say('setUp.byHandSentence')}
+            </h1>
+            <p className="mt-1 mb-4 text-soft">{say('setUp.sentenceHint')}</p>
+            <ColourFields values={values} change={setValues} errors={errors} candidates={found.candidates} />
+            <div className="mt-4 overflow-hidden rounded-[14px] border border-line">
+              <PageHead values={values} />
+              <ShopPreview html={found.html} style={values} />
             </div>
-          </details>
+          </div>
+          <div className="relative flex flex-col gap-5 overflow-y-auto border-l border-line bg-paper px-6 py-6">
+            {problem && (
+              <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
+                {problem}
+              </p>
+            )}
+            {mistakes && (
+              <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
+                {say('setUp.error.mistakes')}
+              </p>
+            )}
+            {!found.site && <NameFields values={values} change={setValues} errors={errors} />}
+            {found.isMember || <Account errors={errors} />}
+            <div className="flex items-center gap-4">
+              <button className="btn btn-primary">
+                {say(found.isMember ? 'setUp.keepShop' : 'setUp.keep')}
+              </button>
+            </div>
+            <h2 className="border-t border-line pt-4 text-[16px] font-semibold">{say('setUp.look')}</h2>
+            {found.site && <NameFields values={values} change={setValues} errors={errors} />}
+            <FontFields values={values} change={setValues} errors={errors} />
+            <details open={moreNames.some((name) => errors[name])}>
+              <summary className="cursor-pointer font-semibold text-petrol">{say('setUp.more')}</summary>
+              <div className="mt-3 flex flex-col gap-4">
+                <SiteFields values={values} change={setValues} errors={errors} />
+                <LocaleFields
+                  values={{ ...values, time_zone: values.time_zone || timeZone }}
+                  change={setValues}
+                  errors={errors}
+                  timeZones={found.timeZones}
+                />
+                <ReadLanguages chosen={values.languages} errors={errors} />
+              </div>
+            </details>
+          </div>
         </Form>
       </main>
     </div>
   )
 }
+
+const moreNames = ['short_name', 'reply_name', 'site_url', 'own_domains', 'time_zone', 'locale', 'languages']
 
 /** Only the browser knows it; it doesn't change while the page is open. */
 const ownTimeZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone

@@ -64,6 +64,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
     candidates: reading.colours.candidates,
     fontName: reading.fonts.body ? familyName(reading.fonts.body) : null,
     html: preview(context, { name: reading.name, locale }),
+    timeZones: Intl.supportedValuesOf('timeZone'),
   }
 }
 
@@ -93,6 +94,7 @@ function byHand(context: Route.LoaderArgs['context']) {
     candidates: [] as string[],
     fontName: null,
     html: preview(context, { name: '', locale: blank.locale }),
+    timeZones: Intl.supportedValuesOf('timeZone'),
   }
 }
 
@@ -110,7 +112,11 @@ function failureWords(failure: FetchFailure, status: number | null): string {
 export async function action({ request, context }: Route.ActionArgs) {
   const known = await whoSetsUp(request, context)
   const fields = formFields(context)
-  const profile = shopProfileSchema.safeParse({ ...fields, time_zone: fields.time_zone || 'UTC' })
+  const profile = shopProfileSchema.safeParse({
+    ...fields,
+    languages: context.form?.getAll('languages').join(', '),
+    time_zone: fields.time_zone || 'UTC',
+  })
   const account = known ? null : newAccountSchema.safeParse(fields)
   if (!profile.success || account?.success === false) {
     const errors = {
@@ -132,7 +138,7 @@ export async function action({ request, context }: Route.ActionArgs) {
     return data({ errors: { email: [say('setUp.error.emailTaken')] }, problem: null }, { status: 422 })
   if (result.outcome !== 'done') throw redirect('/sign-in')
   const headers: HeadersInit = result.token ? { 'Set-Cookie': await keepSession(context, result.token) } : {}
-  return redirect(`/s/${result.slug}/show/${result.display}`, { headers })
+  return redirect(`/s/${result.slug}/gather`, { headers })
 }
 
 export default function Begin({ loaderData, actionData }: Route.ComponentProps) {

@@ -30,9 +30,10 @@ interface Given {
   errors: ProfileErrors
 }
 
-/** The name, logo, colours and font that customers see. */
-export function LookFields({ values, change, errors, candidates }: Given & { candidates: string[] }) {
-  const field = fieldsOf({ values, change, errors })
+/** The name and logo that customers see. */
+export function NameFields(given: Given) {
+  const { values, change } = given
+  const field = fieldsOf(given)
   return (
     <div className="flex flex-col gap-4">
       {field('name', say('setUp.name'), say('setUp.customersSee'))}
@@ -40,9 +41,17 @@ export function LookFields({ values, change, errors, candidates }: Given & { can
       <PictureField
         name="picture"
         label={say('setUp.picture')}
+        hint={say('setUp.customersSee')}
         value={values.picture}
         change={(picture) => change({ ...values, picture })}
       />
+    </div>
+  )
+}
+
+export function ColourFields({ values, change, errors, candidates }: Given & { candidates: string[] }) {
+  return (
+    <div className="flex flex-col gap-3">
       <div className="grid gap-4 sm:grid-cols-3">
         {(['brand', 'background', 'textColour'] as const).map((name) => (
           <ColourField
@@ -72,16 +81,22 @@ export function LookFields({ values, change, errors, candidates }: Given & { can
           ))}
         </div>
       )}
-      <div className="grid gap-4 sm:grid-cols-2">
-        {field('fonts', say('setUp.fonts'), say('setUp.fontsHint'), say('setUp.pageType'))}
-        {field('locale', say('setUp.locale'), 'en-GB, de, fr…')}
-      </div>
     </div>
   )
 }
 
-/** Other properties of the shop; the defaults work. */
-export function MoreFields(given: Given) {
+export function FontFields(given: Given) {
+  const field = fieldsOf(given)
+  return (
+    <div className="grid gap-4 sm:grid-cols-2">
+      {field('fonts', say('setUp.fonts'), say('setUp.fontsHint'), say('setUp.pageType'))}
+      {field('corners', say('setUp.corners'), say('setUp.cornersHint'))}
+    </div>
+  )
+}
+
+/** How the shop is called in sentences, where its site is, and its own domains. */
+export function SiteFields(given: Given) {
   const field = fieldsOf(given)
   return (
     <div className="grid gap-4 sm:grid-cols-2">
@@ -89,9 +104,6 @@ export function MoreFields(given: Given) {
       {field('reply_name', say('setUp.replyName'), say('setUp.customersSee'))}
       {field('site_url', say('setUp.siteUrl'), say('setUp.onlyYou'), 'https://')}
       {field('own_domains', say('setUp.ownDomains'), say('setUp.ownDomainsHint'))}
-      {field('time_zone', say('setUp.timeZone'), say('setUp.onlyYou'))}
-      {field('languages', say('setUp.languages'), say('setUp.languagesHint'))}
-      {field('corners', say('setUp.corners'), say('setUp.cornersHint'))}
     </div>
   )
 }

@@ -52,14 +52,8 @@ export default function Jobs({ loaderData, params }: Route.ComponentProps) {
     { title: say('jobs.ended'), list: jobs.filter(({ state }) => state === 'done' || state === 'cancelled') },
   ].filter(({ list }) => list.length > 0)
   return (
-    <main className="min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
+    <div className="mt-6">
       <title>{`${say('jobs.title')} · Elogio`}</title>
-      <p>
-        <Link to={`/s/${params.shop}/settings`} className="part">
-          {say('frame.settings')}
-        </Link>
-      </p>
-      <h1 className="mt-2">{say('jobs.title')}</h1>
       <p className="mt-1 max-w-[62ch] text-soft">{say('jobs.why')}</p>
       {groups.length === 0 && <p className="panel mt-5 max-w-[760px] px-5 py-4">{say('jobs.none')}</p>}
       {groups.map(({ title, list }) => (
@@ -81,7 +75,7 @@ export default function Jobs({ loaderData, params }: Route.ComponentProps) {
           </ul>
         </section>
       ))}
-    </main>
+    </div>
   )
 }
 

@@ -31,7 +31,7 @@ export function Choices<V extends string | number>({
         {choices.map((choice) => (
           <label
             key={choice.value}
-            className={`flex min-w-11 cursor-pointer flex-col items-center justify-end gap-1 rounded-[10px] border border-edge bg-paper ${tight ? 'p-1.5 text-[13px]' : 'px-3 py-2'} hover:bg-wash has-checked:border-petrol has-checked:bg-tint has-checked:font-semibold has-checked:ring-1 has-checked:ring-petrol has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-petrol`}
+            className={`flex min-w-11 cursor-pointer flex-col items-center justify-end gap-1 rounded-[10px] border border-edge bg-paper ${tight ? 'p-1 text-[13px] leading-tight' : 'px-3 py-1.5'} hover:bg-wash has-checked:border-petrol has-checked:bg-tint has-checked:font-semibold has-checked:ring-1 has-checked:ring-petrol has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-petrol`}
           >
             <input
               type="radio"

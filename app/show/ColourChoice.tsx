@@ -21,7 +21,7 @@ export function ColourChoice({
         type="color"
         aria-label={label}
         value={value || fallback}
-        className="h-9 w-10 shrink-0 cursor-pointer rounded-lg border border-edge bg-paper p-1"
+        className="h-8 w-9 shrink-0 cursor-pointer rounded-lg border border-edge bg-paper p-1"
         onChange={(event) => set(event.currentTarget.value)}
       />
       <input

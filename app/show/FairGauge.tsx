@@ -7,7 +7,7 @@ import { say } from '../../core/messages/say/show'
 
 const TALLEST = 26
 
-/** Whether the selection represents all reviews: a sentence, the distance, and both distributions. */
+/** Whether the selection represents all reviews: one line, which opens to both distributions and their distance. */
 export function FairGauge({
   chosen,
   all,
@@ -23,19 +23,12 @@ export function FairGauge({
   locale: string
 }) {
   return (
-    <section
-      aria-labelledby="gauge"
-      className="flex min-h-[62px] shrink-0 flex-wrap items-center gap-x-8 gap-y-1 border-t border-line bg-paper px-6 py-2"
-    >
-      <div>
-        <h2
-          id="gauge"
-          className={`text-[15px] font-semibold ${tones[fairness.verdict]}`}
-          data-verdict={fairness.verdict}
-        >
+    <details className="group shrink-0 border-t border-line bg-paper px-6">
+      <summary className="flex min-h-9 cursor-pointer list-none flex-wrap items-center gap-x-4 py-1 text-soft [&::-webkit-details-marker]:hidden">
+        <b className={`font-semibold ${tones[fairness.verdict]}`} data-verdict={fairness.verdict}>
           {say(`show.verdict.${fairness.verdict}`)}
-        </h2>
-        <p className="text-[13px] text-soft">
+        </b>
+        <span className="text-[13px]">
           {chosen.average === null || all.average === null
             ? say(publishableCount > 0 ? 'show.gaugeUncounted' : 'show.gaugeEmpty')
             : say('show.here', {
@@ -43,26 +36,28 @@ export function FairGauge({
                 all: oneDecimal(all.average, locale),
                 count: all.count,
               })}
-        </p>
-      </div>
-      {all.count > 0 && (
-        <>
-          <Bars tally={all} words={say('show.all')} tone="fill-[#6b8d95]" />
-          <Bars tally={chosen} words={say('show.these')} tone="fill-apricot" />
-        </>
-      )}
-      <p className="ml-auto max-w-72 text-right text-[13px] text-soft">
-        {chosen.count > 0 && all.count > 0 && lowWords(chosen, all)}
-        {fairness.distance !== null && (
-          <span className="block" title={say('show.distanceWhy')}>
-            {say('show.distance', {
-              distance: fairness.distance.toFixed(2),
-              within: FAIR_WITHIN,
-            })}
-          </span>
+        </span>
+        <span className="text-[13px]">{chosen.count > 0 && all.count > 0 && lowWords(chosen, all)}</span>
+        <span className="part ml-auto text-[13px] group-open:hidden">{say('show.gaugeMore')}</span>
+        <span className="part ml-auto hidden text-[13px] group-open:inline">{say('show.gaugeLess')}</span>
+      </summary>
+      <div className="flex flex-wrap items-center gap-x-8 gap-y-2 pb-3">
+        {all.count > 0 && (
+          <>
+            <Bars tally={all} words={say('show.all')} tone="fill-[#6b8d95]" />
+            <Bars tally={chosen} words={say('show.these')} tone="fill-petrol" />
+          </>
         )}
-      </p>
-    </section>
+        {fairness.distance !== null && (
+          <p className="max-w-96 flex-1 basis-64 text-[13px] text-soft">
+            <b className="font-semibold text-ink">
+              {say('show.distance', { distance: fairness.distance.toFixed(2), within: FAIR_WITHIN })}
+            </b>{' '}
+            {say('show.distanceWhy')}
+          </p>
+        )}
+      </div>
+    </details>
   )
 }
 

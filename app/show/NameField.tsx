@@ -8,17 +8,17 @@ export function NameField({ name }: { name: string }) {
   const shown = (fetcher.formData?.get('name') as string | null) ?? name
   if (!typing)
     return (
-      <h1 className="text-[13px] font-semibold text-ink">
+      <>
+        <h1 className="min-w-0 truncate text-[16px] font-semibold text-ink">{shown}</h1>
         <button
           type="button"
-          className="min-h-6 underline-offset-2 hover:underline"
-          title={say('show.rename')}
+          className="inline-flex min-h-6 items-center gap-1 text-[13px] text-petrol underline"
           onClick={() => setTyping(true)}
         >
-          {shown}
-          <span className="sr-only">. {say('show.rename')}</span>
+          {say('show.rename')}
         </button>
-      </h1>
+        <span className="hidden text-[13px] text-soft xl:inline">{say('show.onlyYou')}</span>
+      </>
     )
   return (
     <fetcher.Form

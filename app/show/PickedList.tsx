@@ -42,9 +42,11 @@ export default function PickedList({ shop, view, draft, change }: Given) {
   return (
     <aside className="flex min-h-0 flex-col border-l border-line bg-paper" aria-labelledby="picked">
       <h2 id="picked" className="flex justify-between border-b border-line px-4 py-2.5 font-semibold">
-        {picked.length === 0
-          ? say('show.noneChosen')
-          : say('show.chosen', { Count: countWordFirst(picked.length) })}
+        {view.samples
+          ? say('show.samplesAside')
+          : picked.length === 0
+            ? say('show.noneChosen')
+            : say('show.chosen', { Count: countWordFirst(picked.length) })}
         {publishableCount > 0 && (
           <span className="font-normal text-soft">{say('show.ofStock', { stock: publishableCount })}</span>
         )}
@@ -168,9 +170,9 @@ function PickedRow({
                 <RowAct words={say('show.unpin')} name={name} act={unpin} />
               </>
             ) : (
-              <RowAct words={say('show.pinHere')} name={name} act={pin} faint />
+              <RowAct words={say('show.pinHere')} name={name} act={pin} />
             )}
-            <RowAct words={say('show.leaveOut')} name={name} act={leaveOut} faint />
+            <RowAct words={say('show.leaveOut')} name={name} act={leaveOut} />
           </span>
         </div>
       </div>
@@ -178,21 +180,11 @@ function PickedRow({
   )
 }
 
-function RowAct({
-  words,
-  name,
-  act,
-  faint = false,
-}: {
-  words: string
-  name: string
-  act: () => void
-  faint?: boolean
-}) {
+function RowAct({ words, name, act }: { words: string; name: string; act: () => void }) {
   return (
     <button
       type="button"
-      className={`min-h-6 text-petrol underline-offset-2 hover:underline ${faint ? 'lg:opacity-0 lg:group-focus-within:opacity-100 lg:group-hover:opacity-100' : ''}`}
+      className="min-h-6 text-petrol underline-offset-2 hover:underline"
       aria-label={`${words}: ${name}`}
       onClick={act}
     >

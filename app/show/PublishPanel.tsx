@@ -5,7 +5,7 @@ import type { EditorView } from '../../server/publishing/editorView'
 import type { PickedLine } from '../../server/publishing/pickedLine'
 import { Panel } from './Panel'
 
-/** Publishes the draft after listing the changes. */
+/** Publishes the draft: the first time at once, later after listing the changes. */
 export function PublishPanel({
   view,
   open,
@@ -40,29 +40,33 @@ export function PublishPanel({
       {!first && count > 0 && (
         <discard.Form method="post">
           <input type="hidden" name="intent" value="back" />
-          <button className="btn btn-quiet">{say('show.back')}</button>
+          <button className="btn btn-quiet btn-low">{say('show.back')}</button>
         </discard.Form>
       )}
       {nothing ? (
         <span className="px-1 font-semibold text-moss" role="status">
           {view.liveAt ? say('show.madeLive', { at: view.liveAt }) : say('show.allLive')}
         </span>
+      ) : first ? (
+        <live.Form
+          method="post"
+          className="order-last"
+          onSubmit={() => {
+            publishing.current = true
+          }}
+        >
+          <input type="hidden" name="intent" value="live" />
+          <button className="btn btn-primary btn-low">{say('show.makeFirstLive')}</button>
+        </live.Form>
       ) : (
-        <button type="button" className="btn btn-primary order-last" onClick={() => setOpen(true)}>
-          {first ? say('show.makeFirstLive') : say('show.makeLive', { count })}
+        <button type="button" className="btn btn-primary btn-low order-last" onClick={() => setOpen(true)}>
+          {say('show.makeLive', { count })}
         </button>
       )}
-      {open && !nothing && (
+      {open && !nothing && !first && (
         <Panel title={say('show.willChange')} close={() => setOpen(false)}>
-          {first ? <p>{say('show.firstTime')}</p> : <Changes view={view} />}
-          <live.Form
-            method="post"
-            className="mt-5 flex gap-2"
-            onSubmit={() => {
-              setOpen(false)
-              publishing.current = first
-            }}
-          >
+          <Changes view={view} />
+          <live.Form method="post" className="mt-5 flex gap-2" onSubmit={() => setOpen(false)}>
             <input type="hidden" name="intent" value="live" />
             <button className="btn btn-primary">{say('show.confirm')}</button>
             <button type="button" className="btn btn-quiet" onClick={() => setOpen(false)}>

@@ -16,11 +16,11 @@ export function Slider({
   set: (value: number) => void
 }) {
   return (
-    <label className="flex items-center gap-2.5 text-[13px] text-soft">
-      {label}
+    <label className="flex min-h-6 items-center gap-2 text-[13px] text-soft">
+      <span className="min-w-16">{label}</span>
       <input
         type="range"
-        className="range range-xs w-36 text-petrol"
+        className="range range-xs w-28 text-petrol"
         min={min}
         max={max}
         step={step}

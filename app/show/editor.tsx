@@ -1,4 +1,4 @@
-import { Redo2, Undo2 } from 'lucide-react'
+import { ArrowLeft, Redo2, Undo2 } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { data, Link } from 'react-router'
 import { z } from 'zod'
@@ -117,16 +117,16 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <title>{`${view.name} · ${say('show.title')} · Elogio`}</title>
-      <div className="border-b border-line bg-paper px-6 pt-3 pb-3">
+      <div className="border-b border-line bg-paper px-4 pt-1.5 pb-1.5 lg:px-6">
         <div className="flex flex-wrap items-center gap-2">
-          <div className="flex items-baseline gap-1.5 text-[13px] text-soft">
-            <Link to={`/s/${params.shop}/show`} className="underline-offset-2 hover:underline">
-              {say('show.displays')}
-            </Link>
-            <span aria-hidden="true">/</span>
-            <NameField name={view.name} />
-            <span className="hidden xl:inline">({say('show.onlyYou')})</span>
-          </div>
+          <Link
+            to={`/s/${params.shop}/show`}
+            className="inline-flex min-h-6 items-center gap-1 text-petrol underline"
+          >
+            <ArrowLeft className="size-4" aria-hidden="true" />
+            {say('show.displays')}
+          </Link>
+          <NameField name={view.name} />
           <span
             className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft'}`}
             role="status"
@@ -137,16 +137,18 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
                 ? say('show.keeping')
                 : say('show.kept', { at: view.keptAt })}
           </span>
-          <StepButton words={say('show.undo')} act={undo}>
-            <Undo2 className="size-4" aria-hidden="true" />
-          </StepButton>
-          <StepButton words={say('show.redo')} act={redo}>
-            <Redo2 className="size-4" aria-hidden="true" />
-          </StepButton>
-          <button type="button" className="btn btn-quiet" onClick={() => setPanel('versions')}>
+          <span className="flex gap-2">
+            <StepButton words={say('show.undo')} act={undo}>
+              <Undo2 className="size-4" aria-hidden="true" />
+            </StepButton>
+            <StepButton words={say('show.redo')} act={redo}>
+              <Redo2 className="size-4" aria-hidden="true" />
+            </StepButton>
+          </span>
+          <button type="button" className="btn btn-quiet btn-low" onClick={() => setPanel('versions')}>
             {say('show.versions')}
           </button>
-          <button type="button" className="btn btn-quiet" onClick={showCode}>
+          <button type="button" className="btn btn-quiet btn-low" onClick={showCode}>
             {say('show.place')}
           </button>
           <PublishPanel
@@ -173,7 +175,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
         )}
       </div>
       <div
-        className={`grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)] ${picks ? 'lg:grid-cols-[minmax(0,1fr)_276px]' : ''}`}
+        className={`grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)] ${picks ? 'lg:grid-cols-[minmax(0,1fr)_300px] 2xl:grid-cols-[minmax(0,1fr)_420px]' : ''}`}
       >
         <div className="flex min-h-[560px] min-w-0 flex-col lg:min-h-0">
           <PreviewCanvas
@@ -184,7 +186,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
             pageAddress={page && !ownPage ? `${at}/preview?page=${encodeURIComponent(page)}` : null}
             measureIn={setBox}
           />
-          {picks && (
+          {picks && !view.samples && (
             <FairGauge
               fairness={view.fairness}
               chosen={view.chosen}
@@ -220,7 +222,7 @@ function StepButton({
   return (
     <button
       type="button"
-      className="btn btn-quiet btn-square"
+      className="btn btn-quiet btn-low btn-square"
       aria-label={words}
       title={words}
       disabled={act === null}

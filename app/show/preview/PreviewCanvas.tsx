@@ -84,10 +84,10 @@ export function PreviewCanvas({
   )
   const empty = view.picked.length === 0 && !view.samples
   return (
-    <section aria-label={say('show.preview')} className="flex min-h-0 flex-1 flex-col px-6 pt-2">
-      <div className="mb-1.5 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[13px] text-soft">
+    <section aria-label={say('show.preview')} className="flex min-h-0 flex-1 flex-col px-4 pt-1 lg:px-6">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px] text-soft">
         <SelectLine
-          className="part min-h-6 bg-transparent"
+          className="part field-sizing-content min-h-6 bg-transparent"
           label={say('show.seenOn')}
           value={background}
           choices={backgrounds
@@ -96,7 +96,7 @@ export function PreviewCanvas({
           choose={(on) => put('on', on === (pageAddress ? 'page' : 'shop') ? null : on)}
         />
         <SelectLine
-          className="part min-h-6 bg-transparent"
+          className="part field-sizing-content min-h-6 bg-transparent"
           label={say('show.with')}
           value={(search.get('with') as Trial | null) ?? 'real'}
           choices={trials.map((trial) => [trial, say(`show.trial.${trial}`)])}
@@ -125,6 +125,9 @@ export function PreviewCanvas({
             {say(choosing ? 'show.clickWhere' : box?.placed ? 'show.otherSpot' : 'show.chooseSpot')}
           </button>
         )}
+        {!view.samples && !empty && (
+          <span className="ml-auto hidden lg:inline">{say('show.clickToChange')}</span>
+        )}
         {view.samples && (
           <span className="font-semibold text-ink">
             {say('show.samples')}{' '}
@@ -140,14 +143,16 @@ export function PreviewCanvas({
         )}
         {pageProblem && <span className="font-semibold text-ochre">{pageProblem}</span>}
       </div>
-      <div className="relative h-7 shrink-0">
+      <div className="relative h-8 shrink-0">
         <Ruler
           layout={draft.layout}
           offset={Math.max(0, width - boxWidth)}
           room={room}
+          width={width}
+          words={say('show.widthNow', { width: Math.round(boxWidth) })}
           change={(marks) => change({ ...draft, layout: { ...draft.layout, marks } })}
         />
-        <label className="absolute inset-x-0 -bottom-[13px] z-10">
+        <label className="absolute inset-x-0 -bottom-1 z-10">
           <span className="sr-only">{say('show.width')}</span>
           <input
             type="range"
@@ -160,17 +165,10 @@ export function PreviewCanvas({
             style={{ marginLeft: NARROWEST - 12, width: Math.max(0, room - NARROWEST + 24) }}
           />
         </label>
-        <output
-          className="absolute -top-0.5 z-10 -translate-x-full rounded-md bg-deep px-2 py-0.5 text-[12px] font-semibold whitespace-nowrap text-white"
-          style={{ left: width }}
-          title={say('show.boxWidth', { width: Math.round(boxWidth) })}
-        >
-          {Math.round(boxWidth)} ⇔
-        </output>
       </div>
       <div ref={place} className="relative min-h-0 flex-1">
         <div className="absolute inset-0 overflow-hidden">
-          <div className="h-full border-t-[3px] border-r-[3px] border-petrol" style={{ width }}>
+          <div className="h-full border-r-[3px] border-petrol" style={{ width }}>
             {background === 'page' ? (
               <PageFrame
                 address={pageAddress!}

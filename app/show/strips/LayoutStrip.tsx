@@ -17,7 +17,7 @@ export function LayoutStrip(props: StripProps) {
   const { draft, view } = props
   const set = changing(props, 'layout')
   return (
-    <div className="flex flex-col gap-2.5">
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
       <Choices
         name="layout"
         label={say('display.part.layout')}
@@ -42,7 +42,7 @@ function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout 
   const { background, textColour, fonts } = view.look
   return (
     <span
-      className="block h-[58px] w-[112px] overflow-hidden rounded-md border border-line text-left"
+      className="block h-[42px] w-[84px] overflow-hidden rounded-md border border-line text-left"
       style={{ background, color: textColour, fontFamily: fonts || undefined }}
       inert
     >
@@ -50,8 +50,8 @@ function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout 
         {...view.miniatures[layout]}
         className={
           isSmall(layout)
-            ? 'grid h-full w-[160px] origin-top-left scale-[0.7] place-items-center text-[16px]'
-            : 'w-[400px] origin-top-left scale-[0.28] p-4 text-[22px]'
+            ? 'grid h-[84px] w-[168px] origin-top-left scale-50 place-items-center text-[16px]'
+            : 'w-[336px] origin-top-left scale-[0.25] p-3 text-[22px]'
         }
       />
     </span>
@@ -66,7 +66,7 @@ function Finer(props: StripProps) {
   const set = changing(props, 'layout')
   if (!showsReviews(layout.kind)) return null
   return (
-    <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+    <div className="flex max-h-20 flex-col flex-wrap justify-center gap-x-6">
       {hasColumns(layout.kind) && (
         <Slider
           label={say('show.columnsMost')}

@@ -141,14 +141,15 @@ export function OrderStrip(props: StripProps) {
       name="order"
       label={say('display.part.order')}
       value={selection.order}
+      tight
       choices={selectionOrders.map((order) => ({
         value: order,
         words: say(`display.order.${order}`),
         picture: (
-          <span className="flex flex-col gap-0.5">
+          <span className="flex flex-col">
             {view.firstByOrder[order].map(({ publicId, name, rating }) => (
-              <span key={publicId} className="flex items-end gap-1.5 text-[12px] text-ink">
-                {rating !== null && <b className="leading-none">{rating / 100}</b>}
+              <span key={publicId} className="flex items-end gap-1.5 text-[12px] leading-[1.25] text-ink">
+                {rating !== null && <b>{rating / 100}</b>}
                 {name}
               </span>
             ))}

@@ -12,7 +12,7 @@ export function PlaceStrip(props: StripProps) {
   const set = changing(props, 'placement')
   const [url, setUrl] = useState(draft.placement.url)
   return (
-    <div className="flex flex-col gap-3">
+    <div className="flex flex-col gap-1.5">
       <Choices
         name="place"
         label={say('display.part.placement')}

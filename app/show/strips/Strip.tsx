@@ -39,7 +39,7 @@ export default function Strip({ part, close, ...props }: StripProps & { part: Op
     <div
       ref={box}
       id="strip"
-      className="mt-2"
+      className="mt-1.5"
       onKeyDown={(event) => {
         if (event.key !== 'Escape') return
         close()

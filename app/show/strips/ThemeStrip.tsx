@@ -14,57 +14,60 @@ export function ThemeStrip(props: StripProps) {
   const set = changing(props, 'theme')
   const { backgrounds: swatches, text, accent } = view.colours
   return (
-    <div className="flex flex-col gap-2.5">
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <Choices
-          name="background"
-          label={say('display.part.theme')}
-          value={theme.background}
-          choices={backgrounds.map((background) => ({
-            value: background,
-            words: say(`show.background.${background}`),
-            picture: (
-              <span
-                className="block h-7 w-16 rounded-md border border-line"
-                style={{ background: swatches[background] }}
-              />
-            ),
-          }))}
-          choose={(background) =>
-            set({ background, ...(background === 'colour' && !theme.colour && { colour: site.brand }) })
-          }
-        />
-        {theme.background === 'colour' && (
-          <>
-            <ColourChoice
-              label={say('show.backgroundColour')}
-              value={theme.colour}
-              fallback={site.brand}
-              set={(colour) => set({ colour })}
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+      <Choices
+        name="background"
+        label={say('display.part.theme')}
+        value={theme.background}
+        choices={backgrounds.map((background) => ({
+          value: background,
+          words: say(`show.background.${background}`),
+          picture: (
+            <span
+              className="block h-7 w-16 rounded-md border border-line"
+              style={{ background: swatches[background] }}
             />
-            <ColourChoice
-              label={say('show.textColour')}
-              value={theme.text}
-              fallback={text}
-              set={(chosen) => set({ text: chosen })}
-            />
-          </>
-        )}
-        <ColourChoice
-          label={say('show.accent')}
-          value={theme.accent}
-          fallback={accent}
-          set={(chosen) => set({ accent: chosen })}
-        />
-      </div>
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+          ),
+        }))}
+        choose={(background) =>
+          set({ background, ...(background === 'colour' && !theme.colour && { colour: site.brand }) })
+        }
+      />
+      <div className="flex flex-col gap-1.5">
         <Choices
           name="frame"
           label={say('display.part.frame')}
           value={theme.frame}
+          tight
           choices={frames.map((frame) => ({ value: frame, words: say(`display.frame.${frame}`) }))}
           choose={(frame) => set({ frame })}
         />
+        <div className="flex flex-wrap gap-x-4 gap-y-1">
+          <ColourChoice
+            label={say('show.accent')}
+            value={theme.accent}
+            fallback={accent}
+            set={(chosen) => set({ accent: chosen })}
+          />
+          {theme.background === 'colour' && (
+            <>
+              <ColourChoice
+                label={say('show.backgroundColour')}
+                value={theme.colour}
+                fallback={site.brand}
+                set={(colour) => set({ colour })}
+              />
+              <ColourChoice
+                label={say('show.textColour')}
+                value={theme.text}
+                fallback={text}
+                set={(chosen) => set({ text: chosen })}
+              />
+            </>
+          )}
+        </div>
+      </div>
+      <div className="flex max-h-20 flex-col flex-wrap justify-center gap-x-6">
         <Slider
           label={say('show.corners')}
           value={theme.corners ?? site.corners}
@@ -91,12 +94,12 @@ export function ThemeStrip(props: StripProps) {
           step={4}
           set={(around) => set({ around })}
         />
-        {JSON.stringify(theme) !== JSON.stringify(asThePage) && (
-          <button type="button" className="part" onClick={() => set(asThePage)}>
-            {say('show.likeThePage')}
-          </button>
-        )}
       </div>
+      {JSON.stringify(theme) !== JSON.stringify(asThePage) && (
+        <button type="button" className="part" onClick={() => set(asThePage)}>
+          {say('show.likeThePage')}
+        </button>
+      )}
       <Faults {...props} />
     </div>
   )

@@ -4,7 +4,7 @@ import { say } from '../../../core/messages/say/show'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'
 
-const field = 'input w-full border-edge text-[15px] text-ink'
+const field = 'input h-9 w-full border-edge text-[15px] text-ink'
 
 export function TitleStrip(props: StripProps) {
   const { draft, change } = props
@@ -12,9 +12,9 @@ export function TitleStrip(props: StripProps) {
   const set = changing(props, 'heading')
   const setButton = (part: Partial<typeof heading.button>) => set({ button: { ...heading.button, ...part } })
   return (
-    <div className="grid gap-x-8 gap-y-2.5 lg:grid-cols-2">
-      <div className="flex flex-col gap-2">
-        <label className="grid grid-cols-[8rem_minmax(0,1fr)] items-center gap-2 text-soft">
+    <div className="grid gap-x-6 gap-y-2 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1.3fr)_minmax(0,1fr)]">
+      <div className="flex flex-col gap-1.5">
+        <label className="grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-2 text-soft">
           {say('show.titleLabel')}
           <input
             className={field}
@@ -25,7 +25,7 @@ export function TitleStrip(props: StripProps) {
             onChange={(event) => change({ ...draft, title: event.currentTarget.value })}
           />
         </label>
-        <label className="grid grid-cols-[8rem_minmax(0,1fr)] items-center gap-2 text-soft">
+        <label className="grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-2 text-soft">
           {say('show.lineLabel')}
           <input
             className={field}
@@ -37,7 +37,7 @@ export function TitleStrip(props: StripProps) {
           />
         </label>
       </div>
-      <div className="flex flex-col gap-2">
+      <div className="flex flex-col gap-1.5">
         <div className="flex flex-wrap gap-x-5 gap-y-1">
           {summaryParts.map((part) => (
             <SwitchLine
@@ -48,12 +48,15 @@ export function TitleStrip(props: StripProps) {
             />
           ))}
         </div>
-        <div className="flex flex-wrap items-center gap-2 text-soft">
+        <p className="text-[12.5px] leading-snug text-soft">{say('show.pickedAlways')}</p>
+      </div>
+      <div className="flex flex-col gap-1.5">
+        <div className="flex flex-wrap items-center gap-1.5 text-soft">
           {say('show.ownButton')}
           <input
             aria-label={say('show.buttonWords')}
             placeholder={say('show.buttonWords')}
-            className="input input-sm w-44 border-edge text-ink"
+            className="input input-sm min-w-0 flex-1 basis-24 border-edge text-ink"
             maxLength={40}
             value={heading.button.words}
             onChange={(event) => setButton({ words: event.currentTarget.value })}
@@ -61,7 +64,7 @@ export function TitleStrip(props: StripProps) {
           <input
             aria-label={say('show.buttonAddress')}
             placeholder="https://"
-            className="input input-sm w-56 border-edge text-ink"
+            className="input input-sm w-full border-edge text-ink"
             defaultValue={heading.button.url}
             onChange={(event) => {
               const url = event.currentTarget.value.trim()
@@ -69,7 +72,6 @@ export function TitleStrip(props: StripProps) {
             }}
           />
         </div>
-        <p className="text-[13px] text-soft">{say('show.pickedAlways')}</p>
       </div>
     </div>
   )

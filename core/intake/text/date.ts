@@ -51,11 +51,56 @@ const shapes: Shape[] = [
   },
 ]
 
+/** Without a year. A capital tells the month from a word such as "may" or "mars". */
+const yearless: { pattern: RegExp; day: number; month: number }[] = [
+  {
+    pattern: new RegExp(
+      `(?<![\\d.:/-])(\\d{1,2})(?:st|nd|rd|th|\\.|º|er)?\\s+(?:of\\s+|de\\s+)?(${monthName})(?![\\p{L}\\d])`,
+      'giu',
+    ),
+    day: 1,
+    month: 2,
+  },
+  {
+    pattern: new RegExp(`(?<!\\p{L})(${monthName})\\.?\\s+(\\d{1,2})(?:st|nd|rd|th)?(?![\\p{L}\\d:])`, 'giu'),
+    day: 2,
+    month: 1,
+  },
+]
+const alsoWords = /^(?:may|mar|mars|mai|sep|set|dec|dic|jan|ago|jul|jun|out|apr|nov|feb|oct)$/u
+
 /**
  * The first date in a text with its place, as an ISO date, with the time if given. The day comes before the
- * month if both orders are possible.
+ * month if both orders are possible. A date without a year is `--MM-DD`.
  */
 export function findDate(text: string): (Found & { iso: string }) | null {
+  return findDateWithYear(text) ?? findDateWithoutYear(text)
+}
+
+/** The latest such day up to today, or null if it is no day of a year. */
+export function latestPast(monthAndDay: string, today: string): string | null {
+  for (let year = Number(today.slice(0, 4)); year > Number(today.slice(0, 4)) - 5; year--) {
+    const day = `${year}${monthAndDay.slice(1)}`
+    const date = new Date(`${day}T00:00:00Z`)
+    if (!Number.isNaN(date.getTime()) && date.toISOString().startsWith(day) && day <= today) return day
+  }
+  return null
+}
+
+function findDateWithoutYear(text: string): (Found & { iso: string }) | null {
+  const all = yearless.flatMap(({ pattern, day, month }) =>
+    [...text.matchAll(pattern)].flatMap((match) => {
+      const number = monthOf(match[month]!)
+      const isDay = Number(match[day]) >= 1 && Number(match[day]) <= 31
+      if (!isDay || number === 0 || alsoWords.test(match[month]!)) return []
+      const iso = `--${String(number).padStart(2, '0')}-${match[day]!.padStart(2, '0')}`
+      return [{ start: match.index, end: match.index + match[0].length, iso }]
+    }),
+  )
+  return all.sort((a, b) => a.start - b.start)[0] ?? null
+}
+
+function findDateWithYear(text: string): (Found & { iso: string }) | null {
   const all = shapes.flatMap(({ pattern, order }) =>
     [...text.matchAll(pattern)].flatMap((match) => {
       const iso = isoOf(match, order)

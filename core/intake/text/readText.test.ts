@@ -410,3 +410,30 @@ describe('more of what people paste', () => {
     expect(readText(text)).toEqual([])
   })
 })
+
+describe('a date without a year is the latest past one', () => {
+  const dateOf = (text: string, today = '2026-11-28') => readText(text, [], today)[0]?.writtenAt
+  test.each([
+    ['Anna Berg, 3 May: “Two frames arrived split, and they sent four.” 4 out of 5', '2026-05-03'],
+    ['Anna Berg, 3 December: “Two frames arrived split, and they sent four.”', '2025-12-03'],
+    ['Anna Berg, May 3rd, 5/5: The frames arrived split, and they sent four.', '2026-05-03'],
+    ['Anna Berg, 3. Juni: Der Honig ist wunderbar, wir kommen wieder.', '2026-06-03'],
+    ['Name: Anna Berg\nDate: 28 November\nThe frames arrived split, and they sent four.', '2026-11-28'],
+  ])('%s', (text, date) => {
+    expect(dateOf(text)).toBe(date)
+  })
+
+  test('29 February is in a leap year, and words are no months', () => {
+    expect(dateOf('Anna Berg, 29 February: the frames arrived split, and they sent four.')).toBe('2024-02-29')
+    expect(dateOf('Anna Berg: it may 2 times have failed, but they sent four more.')).toBeNull()
+    expect(dateOf('Anna Berg, 31 June: the frames arrived split, and they sent four.')).toBeNull()
+  })
+
+  test('without today it is not guessed', () => {
+    expect(readText('Anna Berg, 3 May: “Two frames arrived split, and they sent four.”')[0]).toMatchObject({
+      authorName: 'Anna Berg',
+      writtenAt: null,
+      places: { writtenAt: null },
+    })
+  })
+})

@@ -1,5 +1,6 @@
 import { customersTurns, readChat } from './chat'
 import type { Found } from './found'
+import { latestPast } from './date'
 import { openLetter } from './letter'
 import { isBlank, linesOf, trimBlank, type Line } from './lines'
 import { readMailHead } from './mail'
@@ -21,8 +22,21 @@ export interface ReadReview {
  * Extracts reviews from a pasted email, chat, note or list. Missing parts are null; a text without a review
  * gives none.
  * @param ownNames the names under which the shop writes, so that its own messages in a chat are ignored
+ * @param today (`YYYY-MM-DD`) for dates without a year, which are the latest past ones; they are ignored without it
  */
-export function readText(text: string, ownNames: string[] = []): ReadReview[] {
+export function readText(text: string, ownNames: string[] = [], today: string | null = null): ReadReview[] {
+  return notesIn(text, ownNames).map((review) => withYear(review, today))
+}
+
+function withYear(review: ReadReview, today: string | null): ReadReview {
+  if (!review.writtenAt?.startsWith('--')) return review
+  const writtenAt = today && latestPast(review.writtenAt, today)
+  return writtenAt
+    ? { ...review, writtenAt }
+    : { ...review, writtenAt: null, places: { ...review.places, writtenAt: null } }
+}
+
+function notesIn(text: string, ownNames: string[]): ReadReview[] {
   const lines = linesOf(text)
   const mail = readMailHead(lines)
   if (mail) {

@@ -19,6 +19,7 @@ export const frameWords = {
     show_other: 'All decided. {{count}} reviews are ready to show.',
     firstDisplay: 'Show it on my site',
     seeDisplay: 'See my display',
+    samples: 'See it with samples',
   },
   notify: {
     hello: 'Hello {{name}},',

@@ -1,0 +1,38 @@
+import { NavLink, Outlet } from 'react-router'
+import { say } from '../../core/messages/say/setUp'
+import { requireShop } from '../account/session'
+import type { Route } from './+types/layout'
+
+const sections = ['', 'style', 'languages', 'email', 'account', 'jobs'] as const
+
+export async function loader({ request, context, params }: Route.LoaderArgs) {
+  await requireShop(request, context, params.shop)
+  return null
+}
+
+/** The settings in sections, each with an address of its own. */
+export default function Settings({ params }: Route.ComponentProps) {
+  return (
+    <main className="relative min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
+      <h1>{say('frame.settings')}</h1>
+      <nav aria-label={say('frame.settings')} className="mt-3 border-b border-line">
+        <ul className="flex flex-wrap gap-x-6">
+          {sections.map((section) => (
+            <li key={section}>
+              <NavLink
+                to={`/s/${params.shop}/settings${section && `/${section}`}`}
+                end={section === ''}
+                className={({ isActive }) =>
+                  `-mb-px block border-b-[3px] py-2 ${isActive ? 'border-petrol font-semibold' : 'border-transparent text-soft hover:text-ink'}`
+                }
+              >
+                {say(`settings.section.${section || 'shop'}`)}
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+      </nav>
+      <Outlet />
+    </main>
+  )
+}
