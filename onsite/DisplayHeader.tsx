@@ -3,13 +3,13 @@ import { oneDecimal } from '../core/formats/rating'
 
 // The note that reviews were selected cannot be switched off.
 export function DisplayHeader({ model }: { model: DisplayModel }) {
-  const { tally, heading, publishableCount, quotations, locale, translate, layout, links } = model
+  const { tally, heading, publishableCount, quotations, hasSamples, locale, translate, layout, links } = model
   const whole = layout.kind === 'aggregate'
   const pickedFew = !whole && quotations.length > 0 && quotations.length < publishableCount
   const { average, count, write, all, button } = heading
   return (
     <p className="eg-sum">
-      {!whole && (average || count) && (
+      {!whole && (average || count) && !hasSamples && (
         <span className="eg-average">
           {tally.average === null ? (
             translate(publishableCount > 0 ? 'visitor.noAverage' : 'visitor.none')

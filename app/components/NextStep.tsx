@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { countWord, countWordFirst } from '../../core/messages/countWord'
+import { countWordFirst } from '../../core/messages/countWord'
 import { say } from '../../core/messages/say/frame'
 import type { NextStep as Step } from '../../server/nextStep'
 
@@ -23,7 +23,7 @@ export function NextStep({ shop, step: { toDecide, ready, display } }: { shop: s
     )
   return (
     <p className="flex flex-wrap items-center gap-x-4 gap-y-2">
-      {say('nextStep.show', { count: ready, replace: { count: countWord(ready) } })}
+      {say('nextStep.show', { count: ready, replace: { count: countWordFirst(ready) } })}
       <Link
         to={`/s/${shop}/show/${display.key}`}
         className={`btn ${display.live ? 'btn-quiet' : 'btn-primary'}`}

@@ -12,7 +12,7 @@ export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
       className="fixed inset-x-0 bottom-0 z-30 bg-deep px-6 lg:relative lg:inset-auto lg:z-auto lg:px-0"
     >
       <span
-        className="absolute inset-x-0 bottom-[17px] h-px bg-[#4d7f89] lg:-left-[50vw] lg:w-[200vw]"
+        className="absolute inset-x-0 bottom-[13px] h-px bg-[#4d7f89] lg:bottom-[17px] lg:-left-[50vw] lg:w-[200vw]"
         aria-hidden="true"
       />
       <ol className="flex justify-between lg:justify-start">
@@ -20,7 +20,7 @@ export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
           <li key={step} className="lg:w-[165px] lg:last:w-[96px]">
             <NavLink
               to={`/s/${shop}/${step}`}
-              className="group flex h-16 flex-col justify-between py-2.5 text-[15px]"
+              className="group flex h-14 flex-col justify-between py-1.5 text-[15px] lg:h-16 lg:py-2.5"
             >
               {({ isActive }) => (
                 <>
@@ -30,8 +30,17 @@ export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
                     }
                   >
                     {say(`step.${step}`)}{' '}
-                    <span className={`ml-0.5 text-[13.5px] ${isActive ? 'text-knot' : 'text-[#b4cdd1]'}`}>
-                      {counts[step]}
+                    <span
+                      className={`group/count relative ml-0.5 inline-block text-[13.5px] ${isActive ? 'text-knot' : 'text-[#b4cdd1]'} ${step === 'decide' && counts.decide > 0 ? 'rounded-full bg-white/15 px-1.5' : ''}`}
+                    >
+                      <span aria-hidden="true">{counts[step]}</span>
+                      <span className="sr-only">, {say(`step.count.${step}`, { count: counts[step] })}</span>
+                      <span
+                        className="pointer-events-none absolute top-full left-0 z-50 mt-1 hidden rounded-md bg-white px-2 py-1 text-[13px] font-normal whitespace-nowrap text-[#13262c] shadow group-hover:lg:block group-focus-visible:lg:block"
+                        aria-hidden="true"
+                      >
+                        {say(`step.count.${step}`, { count: counts[step] })}
+                      </span>
                     </span>
                   </span>
                   <Knot filled={isActive} />

@@ -26,6 +26,7 @@ export function ActBar({
   lastAct,
   canUndo,
   problem,
+  reply,
   act,
 }: {
   shop: string
@@ -36,6 +37,8 @@ export function ActBar({
   lastAct: LastAct | null
   canUndo: boolean
   problem: string | undefined
+  /** Opens the reply. */
+  reply: () => void
   act: (act: ReviewAct) => void
 }) {
   const navigate = useNavigate()
@@ -92,14 +95,14 @@ export function ActBar({
       <div
         id="actions"
         tabIndex={-1}
-        className="sticky bottom-16 z-10 flex min-h-[72px] shrink-0 flex-wrap items-center gap-2.5 border-t border-line bg-paper px-4 py-3 lg:static lg:flex-nowrap lg:px-9"
+        className="sticky bottom-14 z-10 flex shrink-0 flex-wrap items-center gap-x-1.5 gap-y-1 border-t border-line bg-paper px-3 py-1.5 lg:static lg:min-h-[72px] lg:flex-nowrap lg:gap-2.5 lg:px-9 lg:py-3"
       >
         {acts.map((one) => (
           <Fragment key={one}>
             <button
               type="button"
               data-likely={one === likely || undefined}
-              className={`btn ${one === likely ? filledActs[one] : 'btn-quiet'}`}
+              className={`btn max-lg:px-2.5 ${one === likely ? filledActs[one] : 'btn-quiet'}`}
               disabled={!possible.includes(one)}
               aria-keyshortcuts={actKeys[one]}
               onClick={() => plain(one)}
@@ -109,7 +112,7 @@ export function ActBar({
             {one === 'decline' && possible.includes(one) && (
               <button
                 type="button"
-                className="part min-h-6 text-[13px] whitespace-nowrap"
+                className="part order-1 min-h-6 text-[13px] whitespace-nowrap lg:order-none"
                 aria-keyshortcuts="Shift+2"
                 aria-expanded={giving}
                 aria-label={say('decide.reason.why')}
@@ -120,7 +123,10 @@ export function ActBar({
             )}
           </Fragment>
         ))}
-        <span className="ml-1 min-w-0 text-[13px] text-soft lg:truncate">
+        <button type="button" className="btn btn-quiet max-lg:px-2.5" aria-keyshortcuts="4" onClick={reply}>
+          {say('act.reply')} <Key>4</Key>
+        </button>
+        <span className="order-1 ml-1 min-w-0 text-[13px] text-soft max-lg:hidden lg:order-none lg:truncate">
           {after?.authorName ? (
             say('decide.next', { name: after.authorName })
           ) : nextLane ? (

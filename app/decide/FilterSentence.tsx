@@ -1,6 +1,10 @@
 import type { ReviewFilter } from '../../core/moderation/reviewFilter'
 import { say } from '../../core/messages/say/decide'
+import { glued } from '../components/glued'
+import { SentencePart } from '../components/SentencePart'
 import { sentenceParts, type StripPart, type Titles } from './filterWords'
+
+const COMMA = glued(', ')
 
 export type OpenStrip = StripPart | 'sort' | 'and'
 
@@ -17,27 +21,35 @@ export function FilterSentence({
   setOpen: (part: OpenStrip | null) => void
 }) {
   const part = (name: OpenStrip, words: string) => (
-    <button
+    <SentencePart
       key={name}
-      type="button"
-      className="part"
+      words={words}
+      open={open === name}
+      toggle={() => setOpen(open === name ? null : name)}
+      controls="filter-strip"
       data-filter={name}
-      aria-expanded={open === name}
-      aria-controls="filter-strip"
-      onClick={() => setOpen(open === name ? null : name)}
-    >
-      {words}
-    </button>
+    />
   )
   const parts = sentenceParts(filter, titles)
   const rating = parts.some(({ strip }) => strip === 'rating')
   return (
     <>
-      {say('decide.of')} {!rating && <>{part('rating', say('decide.filter.rating.any'))}, </>}
+      {say('decide.of')}{' '}
+      {!rating && (
+        <>
+          {part('rating', say('decide.filter.rating.any'))}
+          {COMMA}
+        </>
+      )}
       {parts.map(({ strip, words }) => (
-        <span key={strip}>{part(strip, words)}, </span>
+        <span key={strip}>
+          {part(strip, words)}
+          {COMMA}
+        </span>
       ))}
-      {part('sort', say(`decide.sort.${filter.sort ?? 'newest'}`))}, {part('and', say('decide.filter.and'))}
+      {part('sort', say(`decide.sort.${filter.sort ?? 'newest'}`))}
+      {COMMA}
+      {part('and', say('decide.filter.and'))}
     </>
   )
 }

@@ -5,13 +5,12 @@ import { say } from '../../core/messages/say/decide'
 import type { Facets } from '../../server/moderation/facets'
 import { Stitches } from '../components/RatingMark'
 import { queuePath } from './address'
-import { choiceWords, stripParts, type StripPart } from './filterWords'
+import { choiceWords } from './filterWords'
+import { FilterSelect, MoreFilters, type FilterChoice, type FilterChoices } from './MoreFilters'
 import type { OpenStrip } from './FilterSentence'
 
-interface Choice {
-  value: string
-  count: number | null
-}
+/** More choices than these are a select. */
+const MOST_CHIPS = 24
 
 /** The choices of one part of the filter, or of all unset parts, with the number of matches of each. */
 export function FilterStrip({
@@ -32,7 +31,10 @@ export function FilterStrip({
   close: () => void
 }) {
   const strip = useRef<HTMLDivElement>(null)
-  useEffect(() => strip.current?.querySelector<HTMLElement>('[aria-current], a, input')?.focus(), [open])
+  useEffect(
+    () => strip.current?.querySelector<HTMLElement>('[aria-current], a, select, input')?.focus(),
+    [open],
+  )
   const leave = () => {
     close()
     document.querySelector<HTMLElement>(`[data-filter=${open}]`)?.focus()
@@ -44,15 +46,13 @@ export function FilterStrip({
   // The counters don't cover search, tags and dates, and numbers that ignore them would mislead.
   const exact = !filter.q && !filter.tag && !filter.from && !filter.to
   const choices = choicesOf(facets, products, tags)
-  const rows: StripPart[] =
-    open === 'and' ? stripParts.filter((part) => part !== 'rating') : open === 'sort' ? [] : [open]
   return (
     <div
       ref={strip}
       id="filter-strip"
       role="group"
       aria-label={say('decide.filter.strip')}
-      className="flex max-h-[46vh] flex-col gap-2.5 overflow-y-auto border-b border-line bg-paper px-6 py-3"
+      className="flex flex-col gap-2.5 border-b border-line bg-paper px-4 py-2.5 lg:px-6"
       onKeyDown={(event) => event.key === 'Escape' && leave()}
     >
       {open === 'sort' && (
@@ -69,47 +69,58 @@ export function FilterStrip({
           ))}
         </Row>
       )}
-      {rows.map((part) =>
-        part === 'dates' ? (
-          <Days key={part} shop={shop} filter={filter} />
+      {open === 'dates' ? (
+        <Days shop={shop} filter={filter} />
+      ) : open === 'and' ? (
+        <MoreFilters
+          filter={filter}
+          titles={titles}
+          choices={choices}
+          exact={exact}
+          to={to}
+          reset={
+            isNarrowed(filter) && (
+              <Link
+                className="min-h-6 text-petrol underline"
+                to={queuePath(shop, null, { lane: filter.lane, sort: filter.sort })}
+                onClick={close}
+              >
+                {say('decide.filter.reset')}
+              </Link>
+            )
+          }
+        >
+          <Days shop={shop} filter={filter} />
+        </MoreFilters>
+      ) : (
+        open !== 'sort' &&
+        (choices[open].length > MOST_CHIPS ? (
+          <FilterSelect part={open} {...{ filter, titles, choices, exact, to }} />
         ) : (
-          choices[part].length > 0 && (
-            <Row key={part} name={say(`decide.filter.${part}.name`)}>
-              <ChoiceLink to={to({ [part]: undefined })} chosen={filter[part] === undefined} close={close}>
-                {part === 'rating' ? say('decide.filter.rating.any') : say('decide.filter.all')}
+          <Row name={say(`decide.filter.${open}.name`)}>
+            <ChoiceLink to={to({ [open]: undefined })} chosen={filter[open] === undefined} close={close}>
+              {open === 'rating' ? say('decide.filter.rating.any') : say('decide.filter.all')}
+            </ChoiceLink>
+            {choices[open].map(({ value, count }) => (
+              <ChoiceLink
+                key={value}
+                to={to({ [open]: open === 'rating' ? Number(value) : value })}
+                chosen={String(filter[open]) === value}
+                close={close}
+              >
+                {open === 'rating' && value !== '0' ? (
+                  <span className="flex items-end gap-1.5">
+                    <b className="leading-none">{value}</b>
+                    <Stitches lit={Number(value)} />
+                  </span>
+                ) : (
+                  choiceWords(open, value, titles)
+                )}
+                {exact && count !== null && <span className="ml-2 text-soft">{count}</span>}
               </ChoiceLink>
-              {choices[part].map(({ value, count }) => (
-                <ChoiceLink
-                  key={value}
-                  to={to({ [part]: part === 'rating' ? Number(value) : value })}
-                  chosen={String(filter[part]) === value}
-                  close={close}
-                >
-                  {part === 'rating' && value !== '0' ? (
-                    <span className="flex items-end gap-1.5">
-                      <b className="leading-none">{value}</b>
-                      <Stitches lit={Number(value)} />
-                    </span>
-                  ) : (
-                    choiceWords(part, value, titles)
-                  )}
-                  {exact && count !== null && <span className="ml-2 text-soft">{count}</span>}
-                </ChoiceLink>
-              ))}
-            </Row>
-          )
-        ),
-      )}
-      {open === 'and' && isNarrowed(filter) && (
-        <p>
-          <Link
-            className="part"
-            to={queuePath(shop, null, { lane: filter.lane, sort: filter.sort })}
-            onClick={close}
-          >
-            {say('decide.filter.reset')}
-          </Link>
-        </p>
+            ))}
+          </Row>
+        ))
       )}
     </div>
   )
@@ -120,7 +131,7 @@ function choicesOf(
   facets: Facets,
   products: { id: number; sku: string; title: string }[],
   tags: string[],
-): Record<Exclude<StripPart, 'dates'>, Choice[]> {
+): FilterChoices {
   const yesNo = (part: 'verified' | 'hasText' | 'needsReply') => [
     { value: 'yes', count: facets[part]['1'] ?? 0 },
     { value: 'no', count: facets[part]['0'] ?? 0 },
@@ -144,7 +155,7 @@ function choicesOf(
 
 const marksIn = (ratings: Record<string, number>, rating: number) => ratings[String(rating * 100)] ?? 0
 
-const sorted = (counts: Record<string, number>): Choice[] =>
+const sorted = (counts: Record<string, number>): FilterChoice[] =>
   Object.entries(counts)
     .map(([value, count]) => ({ value, count }))
     .toSorted((a, b) => b.count - a.count)
@@ -202,7 +213,7 @@ function Days({ shop, filter }: { shop: string; filter: ReviewFilter }) {
         type="date"
         name={end}
         defaultValue={filter[end] ?? ''}
-        className="input w-40 border-edge"
+        className="input input-sm w-36 border-edge"
         onChange={(event) => {
           const value = event.currentTarget.value
           // An incomplete date has no value. Navigating then would remove the field.
@@ -213,9 +224,16 @@ function Days({ shop, filter }: { shop: string; filter: ReviewFilter }) {
     </label>
   )
   return (
-    <Row name={say('decide.filter.dates.name')}>
+    <div
+      role="group"
+      aria-label={say('decide.filter.dates.name')}
+      className="flex flex-wrap items-center gap-3"
+    >
+      <span className="text-[13px] text-soft" aria-hidden="true">
+        {say('decide.filter.dates.name')}
+      </span>
       {day('from')}
       {day('to')}
-    </Row>
+    </div>
   )
 }

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState, type RefObject } from 'react'
 import { useShortcut } from '../components/useShortcut'
 import { useFetcher } from 'react-router'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
@@ -13,6 +13,7 @@ export function ReplyBox({
   review,
   replyName,
   replyWhen,
+  writeRef,
   act,
 }: {
   /** The address that saves the draft. */
@@ -26,6 +27,8 @@ export function ReplyBox({
   }
   replyName: string
   replyWhen: string
+  /** Gets the function that opens the field. */
+  writeRef: RefObject<() => void>
   act: (act: ReviewAct) => void
 }) {
   const { reply } = review
@@ -46,6 +49,9 @@ export function ReplyBox({
     setTimeout(() => field.current?.focus())
   }
   useShortcut('4', write)
+  useEffect(() => {
+    writeRef.current = write
+  })
   const post = () => {
     if (draft.text.trim()) act({ kind: 'reply', reply: draft.text })
   }

@@ -33,7 +33,7 @@ export function SearchField({ shop, search }: { shop: string; search: QueueSearc
     return () => clearTimeout(timer)
   }, [typed, asked, navigate, shop, search])
   return (
-    <label className="input h-9 w-64 border-edge bg-paper">
+    <label className="input h-9 w-auto min-w-0 flex-1 border-edge bg-paper lg:w-64 lg:flex-none">
       <Search className="size-4 text-soft" aria-hidden="true" />
       <span className="sr-only">{say('decide.search')}</span>
       <input

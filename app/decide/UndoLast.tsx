@@ -32,7 +32,7 @@ export function UndoLast({
   useUndoShortcut(undo)
   const wrong = fetcher.data?.problem || problem
   return (
-    <span className="ml-auto flex min-w-0 items-center gap-3">
+    <span className="order-2 ml-auto flex min-w-0 items-center gap-3 lg:order-none">
       <span
         role="status"
         className={`min-w-0 text-right break-words ${wrong ? 'font-semibold text-plum' : 'text-soft'}`}
@@ -41,7 +41,7 @@ export function UndoLast({
       </span>
       <button
         type="button"
-        className="btn btn-quiet"
+        className="btn btn-quiet max-lg:h-8 max-lg:min-h-8"
         disabled={!canUndo}
         aria-keyshortcuts="Control+Z Meta+Z"
         onClick={undo}

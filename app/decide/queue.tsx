@@ -72,7 +72,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
         className={`min-h-[66px] flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-2 lg:px-6 ${reviewIsOpen ? 'hidden lg:flex' : 'flex'}`}
       >
         <Sentence shop={params.shop} loaderData={loaderData} />
-        <span className="ml-auto flex items-center gap-2">
+        <span className="flex w-full items-center gap-2 lg:ml-auto lg:w-auto">
           <SearchField shop={params.shop} search={search} />
           <SavedFilters shop={params.shop} search={search} views={loaderData.views} />
           <span className="hidden lg:block">

@@ -1,4 +1,5 @@
 import { ArrowLeft } from 'lucide-react'
+import { useRef } from 'react'
 import { data, Link, redirect, useFetcher } from 'react-router'
 import { z } from 'zod'
 import { spokenMoment } from '../../core/formats/dates'
@@ -97,6 +98,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
     )
   }
   const address = `/s/${params.shop}/decide/${review.publicId}/aside`
+  const writeReply = useRef<() => void>(() => undefined)
   return (
     <article className="flex min-h-0 min-w-0 flex-col" aria-labelledby="writer">
       <div
@@ -159,6 +161,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
             review={review}
             replyName={loaderData.replyName}
             replyWhen={loaderData.replyWhen}
+            writeRef={writeReply}
             act={act}
           />
           <Filing
@@ -181,6 +184,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
         lastAct={loaderData.lastAct}
         canUndo={loaderData.canUndo}
         problem={fetcher.data?.problem}
+        reply={() => writeReply.current()}
         act={act}
       />
     </article>

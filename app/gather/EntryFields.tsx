@@ -279,7 +279,7 @@ export function Checkbox({
   given?: boolean
 }) {
   return (
-    <label className="flex items-start gap-3">
+    <label className="flex min-h-6 items-start gap-3">
       <input
         type="checkbox"
         name={name}

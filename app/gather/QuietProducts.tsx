@@ -37,7 +37,7 @@ export function QuietProducts({
               ? say('gather.products', { count: total })
               : say('gather.quiet', { count: products.length, total })}
         </h2>
-        <Link to={`/s/${shop}/gather/products`} className="text-petrol underline">
+        <Link to={`/s/${shop}/gather/products`} className="min-h-6 text-petrol underline">
           {say(total === 0 ? 'gather.addProducts' : 'gather.allProducts')}
         </Link>
       </div>

@@ -3,6 +3,7 @@ import { collapsedParts, type SentencePart } from '../../core/display/sentencePa
 import { partTexts, sentencePieces, type ProductNames } from '../../core/messages/display/sentence'
 import { say } from '../../core/messages/say/show'
 import { glued } from '../components/glued'
+import { SentencePart as Part } from '../components/SentencePart'
 
 /** A part of the sentence, or one of the collapsed groups after it. */
 export type OpenPart = SentencePart | 'more' | 'parts'
@@ -20,17 +21,15 @@ export function Sentence({
   setOpen: (part: OpenPart | null) => void
 }) {
   const part = (name: OpenPart, words: string, quiet = false) => (
-    <button
+    <Part
       key={name}
-      type="button"
-      className={`part max-w-full text-left ${quiet ? 'aria-[expanded=false]:text-soft' : ''}`}
+      words={words}
+      open={open === name}
+      toggle={() => setOpen(open === name ? null : name)}
+      controls="strip"
+      quiet={quiet}
       data-part={name}
-      aria-expanded={open === name}
-      aria-controls="strip"
-      onClick={() => setOpen(open === name ? null : name)}
-    >
-      {words}
-    </button>
+    />
   )
   const words = partTexts(configuration, names)
   // A part that is set for the first time is not in the sentence yet.

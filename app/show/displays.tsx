@@ -118,7 +118,7 @@ function DisplayCard({
       </div>
       <div className="flex flex-1 flex-col gap-1.5 px-5 py-4">
         <h2 className="flex items-baseline justify-between gap-3 text-[16px] font-semibold">
-          <Link to={`/s/${shop}/show/${key}`} className="after:absolute after:inset-0">
+          <Link to={`/s/${shop}/show/${key}`} className="inline-block min-h-6 after:absolute after:inset-0">
             {name}
           </Link>
           <span className="chip shrink-0 font-normal" style={{ ['--tone' as string]: tones[state] }}>
@@ -139,7 +139,7 @@ function DisplayCard({
           </p>
           <div className="relative z-10 shrink-0">
             <Menu
-              label={<Ellipsis className="size-5 text-soft" aria-hidden="true" />}
+              label={<Ellipsis className="mx-0.5 size-5 text-soft" aria-hidden="true" />}
               name={say('show.actsOn', { name })}
               up
             >

@@ -46,6 +46,8 @@ export interface DisplayModel {
   /** The selected ratings; null for any. */
   ratings: number[] | null
   quotations: Quotation[]
+  /** Whether the quotations are samples, which only the editor shows. */
+  hasSamples: boolean
   links: DisplayLinks
   whenEmpty: Configuration['whenEmpty']
 }
@@ -101,6 +103,7 @@ export function displayModel({
         : picked.map((review) =>
             toQuotation(review, configuration.parts, { shop, mediaUrl, now, translate, locale }),
           ),
+    hasSamples: reviews.length === 0 && samples.length > 0,
     links,
     whenEmpty: configuration.whenEmpty,
   }

@@ -28,15 +28,26 @@ function daysBetween(earlier: string, later: string): number {
   return Math.round((Date.parse(later) - Date.parse(earlier)) / DAY_MS)
 }
 
+const hasTwelveHours = (locale: string): boolean =>
+  dateFormat(locale, { hour: 'numeric' }).resolvedOptions().hour12 === true
+
 /** "today 09:14", a weekday for the last six days, otherwise "3 May 2026". */
 export function spokenMoment(
   moment: string,
-  { now, timeZone, locale, today }: { now: string; timeZone: string; locale: string; today: string },
+  {
+    now,
+    timeZone,
+    locale: shopLocale,
+    today,
+  }: { now: string; timeZone: string; locale: string; today: string },
 ): string {
   const date = new Date(moment)
+  // Plain English names no country; its day comes first and its clock has 24 hours, as in the shop's own words.
+  const locale = shopLocale === 'en' ? 'en-GB' : shopLocale
   const age = daysBetween(dayIn(timeZone, moment), dayIn(timeZone, now))
   if (age === 0) {
-    const time = dateFormat(locale, { timeZone, hour: '2-digit', minute: '2-digit' }).format(date)
+    const hour = hasTwelveHours(locale) ? 'numeric' : '2-digit'
+    const time = dateFormat(locale, { timeZone, hour, minute: '2-digit' }).format(date)
     return `${today} ${time}`
   }
   if (age > 0 && age < 7) return dateFormat(locale, { timeZone, weekday: 'long' }).format(date)

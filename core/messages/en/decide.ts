@@ -3,6 +3,7 @@ export const decideWords = {
     approve: 'Approve',
     decline: 'Decline',
     spam: 'Mark as spam',
+    reply: 'Reply',
     undo: 'Undo',
     approveMany: 'Approve {{count}}',
     declineMany: 'Decline {{count}}',

@@ -41,7 +41,19 @@ export const frameWords = {
     trialSubject: 'Test email from Elogio',
     trial: 'This is the test email you asked for in the settings of {{shop}}. Emails are working.',
   },
-  step: { gather: 'Gather', decide: 'Decide', show: 'Show' },
+  step: {
+    gather: 'Gather',
+    decide: 'Decide',
+    show: 'Show',
+    count: {
+      gather_one: '{{count}} review in the last 30 days',
+      gather_other: '{{count}} reviews in the last 30 days',
+      decide_one: '{{count}} review to decide on',
+      decide_other: '{{count}} reviews to decide on',
+      show_one: '{{count}} display',
+      show_other: '{{count}} displays',
+    },
+  },
   account: {
     signIn: 'Sign in',
     email: 'Email',

@@ -6,6 +6,7 @@ export const signalWords = {
     linkHidden: 'A disguised link',
     wording: 'Sounds like spam',
     wordingHonest: 'Sounds like a real customer',
+    wordingWhole: 'the wording as a whole',
     lookalike: 'Disguised words: look-alike letters, or numbers for letters',
     nearcopy_one: 'Nearly the same text as a review by someone else',
     nearcopy_other: 'Nearly the same text as {{count}} reviews by others',

@@ -18,6 +18,10 @@ const FULL_FROM_WORDS = 9
 /** A word is marked from this evidence on, in nats. */
 const SHOWN_FROM = 0.9
 const SHOWN_AT_MOST = 8
+/** A word is marked without its neighbours from this evidence on, in nats. */
+const ALONE_FROM = 2.4
+/** In words. */
+const LONGEST_PHRASE = 6
 
 /**
  * Scores the words of a review with the model: the sum of their evidence over the square root of their
@@ -45,26 +49,36 @@ export function wordingSignal(reading: Reading, model: WordingModel, relieves: b
     kind: 'wording',
     points,
     headline: messageCode(points > 0 ? 'signal.wording' : 'signal.wordingHonest'),
-    detail: quoted(reading, places),
+    detail: points > 0 && places.length === 0 ? messageCode('signal.wordingWhole') : quoted(reading, places),
     places,
   }
 }
 
-/** The words with the most evidence, neighbours joined, in the order of the text. */
+/**
+ * Phrases around the words with the most evidence, in the order of the text. A single everyday word ("best")
+ * convinces nobody, so a word stands alone only if it is almost never a customer's.
+ */
 function tellingPlaces({ words }: Reading, weights: number[]): Place[] {
-  const telling = new Set(
-    weights
-      .map((weight, i) => ({ weight, i }))
-      .filter(({ weight }) => weight >= SHOWN_FROM)
-      .sort((a, b) => b.weight - a.weight || a.i - b.i)
-      .slice(0, SHOWN_AT_MOST)
-      .map(({ i }) => i),
-  )
+  const seeds = weights
+    .map((weight, i) => ({ weight, i }))
+    .filter(({ weight }) => weight >= SHOWN_FROM)
+    .sort((a, b) => b.weight - a.weight || a.i - b.i)
+    .slice(0, SHOWN_AT_MOST)
+    .map(({ i }) => i)
+  const inPhrase = new Set<number>()
+  const isNext = (i: number, seed: number) => words[i]?.field === words[seed]!.field && weights[i]! > 0
+  for (const seed of seeds) {
+    let [first, last] = [seed, seed]
+    while (last - first < LONGEST_PHRASE - 1 && isNext(first - 1, seed)) first--
+    while (last - first < LONGEST_PHRASE - 1 && isNext(last + 1, seed)) last++
+    if (first === last && weights[seed]! < ALONE_FROM) continue
+    for (let i = first; i <= last; i++) inPhrase.add(i)
+  }
   const places: Place[] = []
   words.forEach((word, i) => {
-    if (!telling.has(i)) return
+    if (!inPhrase.has(i)) return
     const last = places.at(-1)
-    if (last && telling.has(i - 1) && last.field === word.field) last.end = word.end
+    if (last && inPhrase.has(i - 1) && last.field === word.field) last.end = word.end
     else places.push(placeOf(word))
   })
   return places
