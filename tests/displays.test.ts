@@ -80,6 +80,38 @@ test('from approved reviews to a display of her own on a page, told by the scree
   })
 })
 
+test('two tabs with one draft never overwrite each other unnoticed', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    const address = demo.url + '/s/wrenfield/show/side-column'
+    const choose = async (limit: number) => {
+      await page.click('[data-part=limit]')
+      await page.click(`label:has(input[name=limit][value="${limit}"])`)
+      await page.sees(`Show ${limit} reviews`, '[data-sentence]')
+    }
+    await signIn(page, address)
+    await page.find('[data-part=limit]')
+    // A tab that misses what happens elsewhere, as on a lost connection.
+    await driver.executeScript("Object.defineProperty(document, 'visibilityState', { value: 'hidden' })")
+    const first = await driver.getWindowHandle()
+    await driver.switchTo().newWindow('tab')
+    await driver.manage().window().setRect(desk)
+    await signIn(page, address)
+    await choose(8)
+    await page.sees(/draft saved today/)
+    await driver.close()
+    await driver.switchTo().window(first)
+    await choose(9)
+    await page.sees('This draft was changed in another tab.')
+    await page.accessible()
+    await page.press('Use the other version')
+    await page.sees('Show 8 reviews', '[data-sentence]')
+    await page.click('[aria-label=Undo]')
+    await page.sees('Show 9 reviews', '[data-sentence]')
+    await page.sees(/draft saved today/)
+  })
+})
+
 /** How much the page moved while it was loaded, as browsers count it. */
 const shift = (page: Page) =>
   page.driver.executeAsyncScript<number>(

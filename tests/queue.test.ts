@@ -132,6 +132,9 @@ test('a customer without consent, one for a fixed product, and one who rates by 
     await page.type('[name=author_name]', 'Felix Brandl')
     await page.type('[name=author_email]', 'felix@brandl.example')
     await page.press('Send my review')
+    await page.sees('You haven’t agreed to have your review shown')
+    await page.accessible()
+    await page.press('Send it to Wrenfield only')
     await page.sees('You didn’t give permission to show it, so only Wrenfield will read it.')
     await page.accessible()
 

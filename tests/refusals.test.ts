@@ -170,7 +170,7 @@ describe('one shop', () => {
       if (expected) expect(answers).toEqual(answers.map(() => expected))
     }
     expect(await status('/s/wrenfield/decide/views', ned, { method: 'POST' })).toBe(404)
-    expect(await status('/s/wrenfield/settings', ned, { method: 'POST' })).toBe(404)
+    expect(await status('/s/wrenfield/settings/account', ned, { method: 'POST' })).toBe(404)
     await status(`/s/saltmarsh/decide/${id}`, ned, approve)
     const page = await (await fetch(demo.url + review, { headers: { Cookie: mara } })).text()
     expect(page).toContain('Arrived through the form')

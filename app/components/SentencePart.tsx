@@ -40,7 +40,6 @@ export function SentencePart({
       {...names}
     >
       {words}
-      {'\u2060'}
     </span>
   )
 }

@@ -1,10 +1,7 @@
 import type { ReviewFilter } from '../../core/moderation/reviewFilter'
 import { say } from '../../core/messages/say/decide'
-import { glued } from '../components/glued'
 import { SentencePart } from '../components/SentencePart'
 import { sentenceParts, type StripPart, type Titles } from './filterWords'
-
-const COMMA = glued(', ')
 
 export type OpenStrip = StripPart | 'sort' | 'and'
 
@@ -38,17 +35,17 @@ export function FilterSentence({
       {!rating && (
         <>
           {part('rating', say('decide.filter.rating.any'))}
-          {COMMA}
+          {', '}
         </>
       )}
       {parts.map(({ strip, words }) => (
         <span key={strip}>
           {part(strip, words)}
-          {COMMA}
+          {', '}
         </span>
       ))}
       {part('sort', say(`decide.sort.${filter.sort ?? 'newest'}`))}
-      {COMMA}
+      {', '}
       {part('and', say('decide.filter.and'))}
     </>
   )

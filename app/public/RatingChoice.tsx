@@ -23,6 +23,7 @@ export function RatingChoice({
     <div>
       <fieldset
         ref={group}
+        id={field.id}
         onKeyDown={byDigit}
         aria-describedby={field.errors ? field.errorId : undefined}
         aria-invalid={field.errors ? true : undefined}
@@ -36,7 +37,7 @@ export function RatingChoice({
                 name={field.name}
                 value={rating}
                 defaultChecked={field.initialValue === String(rating)}
-                className="peer sr-only"
+                className="peer sr-only scroll-mt-48"
               />
               <span className="rating-bar flex h-14 w-full items-center justify-center rounded-[10px] border border-(--shop-edge) text-[18px] font-bold">
                 {rating}

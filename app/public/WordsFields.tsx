@@ -21,7 +21,11 @@ export function WordsFields({ title, body }: { title: TextField; body: TextField
       <Labelled
         field={body}
         label={translate('form.words')}
-        hint={<Counter used={(body.value ?? '').length} limit={BODY_LIMIT} />}
+        hint={
+          <>
+            {translate('form.optional')}, <Counter used={(body.value ?? '').length} limit={BODY_LIMIT} />
+          </>
+        }
       >
         <textarea
           {...getTextareaProps(body)}

@@ -1,6 +1,6 @@
 import { getFormProps, getInputProps, getSelectProps, useForm } from '@conform-to/react'
 import { parseWithZod } from '@conform-to/zod/v4'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
 import { publicName } from '../../core/display/publicName'
@@ -22,6 +22,8 @@ import { usePhotos } from './photos/usePhotos'
 import { useSendWhenReady } from './photos/useSendWhenReady'
 import { WordsFields } from './WordsFields'
 import { useWork } from './work/useWork'
+import { AskConsent } from './AskConsent'
+import { Summary } from './Summary'
 import type { Route } from './+types/form'
 
 // Our Content-Security-Policy forbids compiling schemas at run time.
@@ -141,25 +143,45 @@ function Fields({
   const translate = useTranslate()
   const wordCode = useCodes()
   const photos = usePhotos(address, lastResult?.photos ?? [])
+  const schema = submissionSchema(
+    [...products, ...(fixedProduct ? [fixedProduct] : [])].map(({ sku }) => sku),
+  )
   const [form, fields] = useForm({
     lastResult: lastResult?.reply,
     defaultValue: { product: fixedProduct?.sku ?? '' },
     shouldValidate: 'onBlur',
     shouldRevalidate: 'onInput',
-    onValidate: ({ formData }) =>
-      parseWithZod(formData, {
-        schema: submissionSchema(
-          [...products, ...(fixedProduct ? [fixedProduct] : [])].map(({ sku }) => sku),
-        ),
-      }),
+    onValidate: ({ formData }) => parseWithZod(formData, { schema }),
   })
   // The computation belongs to this token, so both stay when the loader runs again.
   const [issued] = useState({ token, proofOfWork })
   const { pending, work } = useWork(issued.proofOfWork)
   const { send, waiting } = useSendWhenReady(photos.pending || pending)
   const shownName = publicName(fields.author_name.value ?? '')
-  const mistakes = lastResult ? Object.keys(form.allErrors).length : 0
+  const [attempt, setAttempt] = useState(0)
   const refusal = form.errors?.map(wordCode).join(' ')
+  const wasSent = attempt > 0 || lastResult !== undefined
+  const mistaken = wasSent
+    ? (
+        [
+          [fields.rating, 'form.rating'],
+          [fields.product, 'form.product'],
+          [fields.order_number, 'form.orderNumber'],
+          [fields.title, 'form.title'],
+          [fields.body, 'form.words'],
+          [fields.media, 'photo.title'],
+          [fields.author_name, 'form.name'],
+          [fields.author_email, 'form.email'],
+        ] as const
+      ).flatMap(([field, label]) => (field.errors ? [{ id: field.id, label: translate(label) }] : []))
+    : []
+  const [consent, setConsent] = useState<'unasked' | 'asking' | 'asked'>('unasked')
+  const box = useRef<HTMLInputElement>(null)
+  const button = useRef<HTMLButtonElement>(null)
+  const isComplete = () => {
+    const sent = button.current?.form
+    return sent && parseWithZod(new FormData(sent), { schema }).status === 'success'
+  }
 
   return (
     <Form
@@ -176,11 +198,7 @@ function Fields({
           <input name={TRAP_FIELD} tabIndex={-1} autoComplete="off" />
         </label>
       </div>
-      {mistakes > 0 && (
-        <p role="alert" className="rounded-lg border border-plum px-3 py-2 font-semibold text-plum">
-          {refusal ?? translate('form.mistakes', { count: mistakes })}
-        </p>
-      )}
+      <Summary fields={mistaken} text={refusal} attempt={attempt} />
 
       <RatingChoice field={fields.rating} />
 
@@ -188,7 +206,12 @@ function Fields({
         {fixedProduct ? (
           <input type="hidden" name="product" value={fixedProduct.sku} />
         ) : (
-          <Labelled field={fields.product} label={translate('form.product')}>
+          <Labelled
+            field={fields.product}
+            label={translate('form.product')}
+            hint={translate('form.optional')}
+            light
+          >
             <select
               {...getSelectProps(fields.product)}
               key={fields.product.key}
@@ -251,6 +274,7 @@ function Fields({
 
       <label className="flex items-start gap-3">
         <input
+          ref={box}
           type="checkbox"
           name={fields.consent.name}
           defaultChecked={fields.consent.initialValue === 'on'}
@@ -262,9 +286,26 @@ function Fields({
         </span>
       </label>
 
+      {consent === 'asking' && (
+        <AskConsent
+          shop={shop.shortName}
+          answer={(given) => {
+            if (box.current) box.current.checked = given
+            setConsent('asked')
+            button.current?.click()
+          }}
+        />
+      )}
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <button
-          onClick={send}
+          ref={button}
+          onClick={(event) => {
+            setAttempt(attempt + 1)
+            if (consent === 'unasked' && !box.current?.checked && isComplete()) {
+              event.preventDefault()
+              setConsent('asking')
+            } else send(event)
+          }}
           className="btn h-12 border-0 bg-(--shop-button) px-6 text-[15px] text-white hover:brightness-110"
         >
           {translate('form.send')}

@@ -2,7 +2,6 @@ import type { Configuration } from '../../core/display/configuration'
 import { collapsedParts, type SentencePart } from '../../core/display/sentenceParts'
 import { partTexts, sentencePieces, type ProductNames } from '../../core/messages/display/sentence'
 import { say } from '../../core/messages/say/show'
-import { glued } from '../components/glued'
 import { SentencePart as Part } from '../components/SentencePart'
 
 /** A part of the sentence, or one of the collapsed groups after it. */
@@ -38,7 +37,7 @@ export function Sentence({
   return (
     <p className="mt-0.5 max-w-[1200px] text-[19px] leading-[1.58]" data-sentence>
       {sentencePieces(configuration, names).map((piece, i) =>
-        typeof piece === 'string' ? <span key={i}>{glued(piece)}</span> : part(piece.part, piece.words),
+        typeof piece === 'string' ? <span key={i}>{piece}</span> : part(piece.part, piece.words),
       )}{' '}
       {isFolded && <>{part(open, say(`display.part.${open as SentencePart}`))} </>}
       {part('more', say('show.and'), true)}

@@ -13,6 +13,7 @@ import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
+import { ChangedElsewhere } from './ChangedElsewhere'
 import { FairGauge } from './FairGauge'
 import { PublishPanel } from './PublishPanel'
 import { measureBeside } from './measure'
@@ -49,12 +50,21 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 }
 
 const asked = z.discriminatedUnion('intent', [
-  z.object({ intent: z.literal('save'), configuration: jsonText(configurationSchema) }),
+  z.object({
+    intent: z.literal('save'),
+    configuration: jsonText(configurationSchema),
+    tab: z.string().max(40).default(''),
+    base: z.string().max(40).optional(),
+  }),
   z.object({ intent: z.literal('live') }),
   z.object({ intent: z.literal('back'), version: z.coerce.number().int().positive().optional() }),
   z.object({ intent: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
   z.object({ intent: z.literal('address'), address: z.string().trim().max(60) }),
-  z.object({ intent: z.literal('picture'), picture: pictureAddress }),
+  z.object({
+    intent: z.literal('picture'),
+    picture: pictureAddress,
+    tab: z.string().max(40).default(''),
+  }),
   z.object({ intent: z.literal('copied'), measures: jsonText(measuresSchema) }),
 ])
 
@@ -67,8 +77,12 @@ export async function action({ request, context, params: { shop: slug, key } }: 
     return null
   }
   switch (wish.intent) {
-    case 'save':
-      return found(await elogio.saveDraft(shop, key, wish.configuration))
+    case 'save': {
+      const { configuration, tab, base } = wish
+      const saved = await elogio.saveDraft(shop, key, configuration, { tab, base: base ?? null })
+      if (!saved) throw data(null, { status: 404 })
+      return saved
+    }
     case 'live':
       return found(await elogio.makeLive(shop, member, key))
     case 'back':
@@ -78,7 +92,7 @@ export async function action({ request, context, params: { shop: slug, key } }: 
     case 'address':
       return elogio.setDisplayAddress(shop, key, wish.address && slugOf(wish.address))
     case 'picture':
-      return found(await elogio.setSharingPicture(shop, key, wish.picture))
+      return found(await elogio.setSharingPicture(shop, key, wish.picture, wish.tab))
     case 'copied':
       return found(await elogio.keepMeasured(shop, key, wish.measures))
   }
@@ -103,7 +117,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   const [box, setBox] = useState<HTMLElement | null>(null)
   const [measures, setMeasures] = useState<Measure[]>([])
   const at = `/s/${params.shop}/show/${params.key}`
-  const { draft, change, undo, redo, saving, problem } = useDraft(view.draft, at)
+  const { draft, change, undo, redo, saving, problem, elsewhere } = useDraft(view.draft, view.savedAt, at)
   useUndoKeys(undo, redo)
   const close = () => setPanel(null)
   const showCode = () => {
@@ -158,6 +172,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
             firstPublished={showCode}
           />
         </div>
+        {elsewhere && <ChangedElsewhere {...elsewhere} />}
         <div onPointerEnter={() => void loadStrip()} onFocus={() => void loadStrip()}>
           <Sentence configuration={draft} names={names} open={open} setOpen={setOpen} />
         </div>

@@ -1,6 +1,8 @@
 import { useEffect, useRef, useState } from 'react'
 import { useFetcher } from 'react-router'
+import type { DraftSaved } from '../../server/publishing/draft'
 import { changedKeys } from './changedKeys'
+import { tabId } from './tabId'
 import type { Configuration } from '../../core/display/configuration'
 
 const TYPING_PAUSE_MS = 250
@@ -8,21 +10,29 @@ const TYPING_PAUSE_MS = 250
 const ONE_STEP_MS = 900
 const MOST_STEPS = 100
 
-function saving(configuration: Configuration): FormData {
+function saving(configuration: Configuration, base: string | null): FormData {
   const form = new FormData()
   form.set('intent', 'save')
   form.set('configuration', JSON.stringify(configuration))
+  form.set('tab', tabId())
+  if (base !== null) form.set('base', base)
   return form
 }
+
+type Answer = { problem: string } | DraftSaved | null
 
 interface Steps {
   back: Configuration[]
   forth: Configuration[]
 }
 
-/** Saves each change after a short pause, or when the page is left. */
-export function useDraft(kept: Configuration, address: string) {
-  const fetcher = useFetcher<{ problem: string } | null>()
+/**
+ * Saves each change after a short pause, or when the page is left. A draft that another tab has changed since is
+ * not overwritten: `elsewhere` then offers both versions.
+ * @param savedAt when the draft `kept` was saved
+ */
+export function useDraft(kept: Configuration, savedAt: string, address: string) {
+  const fetcher = useFetcher<Answer>()
   const { submit } = fetcher
   const [draft, setDraft] = useState(kept)
   const [unsent, setUnsent] = useState(false)
@@ -30,21 +40,31 @@ export function useDraft(kept: Configuration, address: string) {
   const lastChange = useRef({ at: 0, keys: '' })
   const keptText = JSON.stringify(kept)
   const [seen, setSeen] = useState(keptText)
+  const base = useRef(savedAt)
+  const answer = fetcher.data
+  const [settled, setSettled] = useState<Answer>(null)
+  const clash =
+    answer && 'outcome' in answer && answer.outcome === 'changedElsewhere' && answer !== settled
+      ? answer
+      : null
   // The server's answer replaces the draft only if no change is unsaved.
-  if (seen !== keptText && !unsent && fetcher.state === 'idle') {
+  if (seen !== keptText && !unsent && !clash && fetcher.state === 'idle') {
     setSeen(keptText)
     if (keptText !== JSON.stringify(draft)) setSteps({ back: [...steps.back, draft], forth: [] })
     setDraft(kept)
   }
 
   useEffect(() => {
-    if (!unsent) return
+    if (!unsent && !clash) base.current = savedAt
+  }, [savedAt, unsent, clash])
+  useEffect(() => {
+    if (!unsent || clash) return
     const timer = setTimeout(() => {
       setUnsent(false)
-      void submit(saving(draft), { method: 'post', action: address })
+      void submit(saving(draft, base.current), { method: 'post', action: address })
     }, TYPING_PAUSE_MS)
     return () => clearTimeout(timer)
-  }, [unsent, draft, submit, address])
+  }, [unsent, clash, draft, submit, address])
 
   const pending = useRef<Configuration | null>(null)
   useEffect(() => {
@@ -52,7 +72,7 @@ export function useDraft(kept: Configuration, address: string) {
   }, [unsent, draft])
   useEffect(() => {
     const sendPending = () => {
-      if (pending.current) navigator.sendBeacon(address, saving(pending.current))
+      if (pending.current) navigator.sendBeacon(address, saving(pending.current, base.current))
       pending.current = null
     }
     window.addEventListener('pagehide', sendPending)
@@ -95,6 +115,21 @@ export function useDraft(kept: Configuration, address: string) {
     undo: steps.back.length > 0 ? undo : null,
     redo: steps.forth.length > 0 ? redo : null,
     saving: unsent || fetcher.state !== 'idle',
-    problem: fetcher.data?.problem ?? null,
+    problem: answer && 'problem' in answer ? answer.problem : null,
+    elsewhere: clash && {
+      // One's own version is a step of undo.
+      takeTheirs: () => {
+        setSettled(clash)
+        setUnsent(false)
+        setSteps({ back: [...steps.back, draft], forth: [] })
+        setSeen(keptText)
+        setDraft(kept)
+      },
+      keepOwn: () => {
+        setSettled(clash)
+        base.current = clash.savedAt
+        setUnsent(true)
+      },
+    },
   }
 }

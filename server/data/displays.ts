@@ -23,6 +23,8 @@ export interface DisplayVersion {
   configuration: Configuration
   savedAt: string
   publishedAt: string | null
+  /** The browser tab that saved it last. */
+  tab: string
 }
 
 export interface VersionRow {
@@ -31,6 +33,7 @@ export interface VersionRow {
   configuration: string
   savedAt: string
   publishedAt: string | null
+  tab: string
 }
 interface DisplayRow {
   id: number
@@ -58,6 +61,7 @@ export const versionColumns = {
   number: 'number',
   configuration: 'configuration',
   savedAt: 'saved_at',
+  tab: 'tab',
   publishedAt: 'published_at',
 }
 
@@ -142,6 +146,7 @@ export async function startDraft(
   { id, shopId }: Pick<Display, 'id' | 'shopId'>,
   configuration: Configuration,
   now: string,
+  tab = '',
 ): Promise<void> {
   const last = await trx('display_version')
     .where({ shop_id: shopId, display_id: id })
@@ -153,6 +158,7 @@ export async function startDraft(
     number: (last.number ?? 0) + 1,
     configuration: JSON.stringify(configuration),
     saved_at: now,
+    tab,
   })
   await trx('display').where({ shop_id: shopId, id }).update({ draft_version_id: versionId })
 }
@@ -163,10 +169,11 @@ export async function updateDraft(
   { shopId, draft }: Display,
   configuration: Configuration,
   now: string,
+  tab = '',
 ): Promise<void> {
   await trx('display_version')
     .where({ shop_id: shopId, id: draft.id })
-    .update({ configuration: JSON.stringify(configuration), saved_at: now })
+    .update({ configuration: JSON.stringify(configuration), saved_at: now, tab })
 }
 
 /** Publishes the draft. */

@@ -15,23 +15,37 @@ import { writing } from '../data/writing'
 import type { Services } from '../services'
 import { markStale } from './staleDisplays'
 
-/** Saves the draft. Returns the time, or null if there is no such display. */
+/** The browser tab that saves a draft, and the draft that it knows. */
+export interface SavingTab {
+  tab: string
+  /** When that draft was saved; null overwrites any. */
+  base: string | null
+}
+
+export type DraftSaved =
+  { outcome: 'saved'; savedAt: string } | { outcome: 'changedElsewhere'; savedAt: string }
+
+/** Saves the draft, unless another tab has changed it since. Null if there is no such display. */
 export async function saveDraft(
   { db, now, changes }: Services,
   shop: Shop,
   key: string,
   configuration: Configuration,
-): Promise<string | null> {
+  { tab, base }: SavingTab = { tab: '', base: null },
+): Promise<DraftSaved | null> {
   const savedAt = now().toISOString()
-  const kept = await writing(db, async (trx) => {
+  const kept = await writing(db, async (trx): Promise<DraftSaved | null> => {
     const display = await findDisplay(trx, shop.id, { key })
     if (!display) return null
+    const { draft } = display
+    if (base !== null && base !== draft.savedAt && tab !== draft.tab)
+      return { outcome: 'changedElsewhere', savedAt: draft.savedAt }
     if (display.draft.id === display.live?.id || display.draft.publishedAt !== null)
-      await startDraft(trx, display, configuration, savedAt)
-    else await updateDraft(trx, display, configuration, savedAt)
-    return savedAt
+      await startDraft(trx, display, configuration, savedAt, tab)
+    else await updateDraft(trx, display, configuration, savedAt, tab)
+    return { outcome: 'saved', savedAt }
   })
-  if (kept) changes.announce(shop.id)
+  if (kept?.outcome === 'saved') changes.announce(shop.id)
   return kept
 }
 
@@ -73,7 +87,7 @@ export async function restoreVersion(
   shop: Shop,
   key: string,
   version?: number,
-): Promise<string | null> {
+): Promise<DraftSaved | null> {
   const display = await findDisplay(services.db, shop.id, { key })
   if (!display) return null
   const from =

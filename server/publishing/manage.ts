@@ -97,11 +97,13 @@ export async function setSharingPicture(
   shop: Shop,
   key: string,
   picture: string,
+  tab = '',
 ): Promise<boolean> {
   const display = await findDisplay(services.db, shop.id, { key })
   if (!display) return false
   const name = (await storePicture(services, shop.id, picture, SHARED_PX)) ?? ''
-  return (await saveDraft(services, shop, key, { ...display.draft.configuration, picture: name })) !== null
+  const configuration = { ...display.draft.configuration, picture: name }
+  return (await saveDraft(services, shop, key, configuration, { tab, base: null })) !== null
 }
 
 /**

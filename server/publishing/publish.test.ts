@@ -25,12 +25,15 @@ import { displayVariants } from '../http/displayVariants'
 import { loadLiveDisplays, type LiveDisplays } from '../http/liveDisplays'
 
 let services: Services
+let clock: { now: Date }
 let shop: Shop
 let mara: Member
 let live: LiveDisplays
 let jobs: JobRunner
 beforeEach(async () => {
-  ;({ services } = await testServices({ published: (display) => live.put(display) }))
+  const testing = await testServices({ published: (display) => live.put(display) })
+  services = testing.services
+  clock = testing.clock
   mara = await addMember(services, 'Mara')
   shop = await addShop(services, 'wrenfield', [mara])
   live = await loadLiveDisplays(services.db)
@@ -169,6 +172,23 @@ describe('a draft', () => {
     await restoreVersion(services, shop, KEY)
     const display = (await findDisplay(services.db, shop.id, { key: KEY }))!
     expect(display.draft.configuration).toEqual(display.live!.configuration)
+  })
+  test('is not overwritten by a tab that does not know its latest change', async () => {
+    const draftNow = async () => (await findDisplay(services.db, shop.id, { key: KEY }))!.draft
+    const save = (limit: number, tab: string, base: string | null) =>
+      saveDraft(services, shop, KEY, draft({ limit }), { tab, base })
+    const base = (await draftNow()).savedAt
+    clock.now = new Date(clock.now.getTime() + 1000)
+    expect(await save(3, 'one', base)).toMatchObject({ outcome: 'saved' })
+    // A tab always knows what it saved itself, whether or not the answer has arrived.
+    clock.now = new Date(clock.now.getTime() + 1000)
+    expect(await save(4, 'one', base)).toMatchObject({ outcome: 'saved' })
+    const refused = await save(5, 'two', base)
+    expect(refused).toEqual({ outcome: 'changedElsewhere', savedAt: (await draftNow()).savedAt })
+    expect((await draftNow()).configuration.selection.limit).toBe(4)
+    clock.now = new Date(clock.now.getTime() + 1000)
+    expect(await save(5, 'two', refused!.savedAt)).toMatchObject({ outcome: 'saved' })
+    expect(await save(6, 'one', base)).toMatchObject({ outcome: 'changedElsewhere' })
   })
   test('of another shop is not there', async () => {
     const other = await addShop(services, 'saltmarsh', [mara])

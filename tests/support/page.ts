@@ -41,7 +41,7 @@ export function pageOf(driver: WebDriver) {
       ),
     /** Clicks the button or link that carries these words. */
     press: async (words: string) => {
-      const xpath = `//*[self::button or self::a or self::summary][contains(normalize-space(.), ${JSON.stringify(words)})]`
+      const xpath = `//*[self::button or self::a or self::summary or @role='button'][contains(normalize-space(.), ${JSON.stringify(words)})]`
       await wait(async () => {
         await driver.findElement(By.xpath(xpath)).click()
         return true

@@ -66,7 +66,9 @@ export function PhotoField({
             />
           </label>
           {awake && <span className="hidden text-soft sm:inline">{translate('photo.drop')}</span>}
-          <span className="text-[12.5px] text-soft">{translate('photo.hint', { most: MOST_PHOTOS })}</span>
+          <span className="text-[12.5px] text-soft">
+            {translate('form.optional')}; {translate('photo.hint', { most: MOST_PHOTOS })}
+          </span>
         </div>
       )}
       {photos.tooMany && (

@@ -4,6 +4,7 @@ import { places } from '../../../core/display/choices'
 import { say } from '../../../core/messages/say/show'
 import { PictureField } from '../../components/PictureField'
 import { Choices } from '../Choices'
+import { tabId } from '../tabId'
 import { changing, type StripProps } from './stripProps'
 
 /** The page for the preview, and the display's own page. */
@@ -100,7 +101,9 @@ function SharingPicture({ picture }: { picture: string }) {
       label={say('show.sharingPicture')}
       longest={1200}
       value={picture && `/media/${picture}`}
-      change={(chosen) => void fetcher.submit({ intent: 'picture', picture: chosen }, { method: 'post' })}
+      change={(chosen) =>
+        void fetcher.submit({ intent: 'picture', picture: chosen, tab: tabId() }, { method: 'post' })
+      }
     />
   )
 }

@@ -26,6 +26,10 @@ export const de: CustomerMessages = {
     orderNumber: 'Bestellnummer',
     consent: '{{shop}} darf meine Bewertung auf der eigenen Website zeigen',
     consentHint: 'Sonst liest sie nur das Geschäft.',
+    consentAsk:
+      'Sie haben nicht zugestimmt, dass Ihre Bewertung gezeigt wird. Dann liest sie nur {{shop}}. Möchten Sie das so?',
+    consentYes: 'Zeigen und senden',
+    consentNo: 'Nur an {{shop}} senden',
     send: 'Bewertung senden',
     next: '{{shop}} liest sie, bevor andere sie sehen.',
     working: 'Einen Moment, wir prüfen, dass Sie kein Roboter sind.',

@@ -25,6 +25,10 @@ export const en = {
     orderNumber: 'Order number',
     consent: '{{shop}} may show my review on its site',
     consentHint: 'Without this, only the shop reads it.',
+    consentAsk:
+      'You haven’t agreed to have your review shown, so only {{shop}} would read it. Is that what you want?',
+    consentYes: 'Show it and send',
+    consentNo: 'Send it to {{shop}} only',
     send: 'Send my review',
     next: '{{shop}} reads it before anyone else can.',
     working: 'One moment, checking you’re not a robot.',

@@ -26,6 +26,10 @@ export const it: CustomerMessages = {
     orderNumber: 'Numero d’ordine',
     consent: '{{shop}} può mostrare la mia recensione sul proprio sito',
     consentHint: 'Altrimenti la legge solo il negozio.',
+    consentAsk:
+      'Non ha acconsentito a mostrare la Sua recensione: la leggerebbe solo {{shop}}. È quello che desidera?',
+    consentYes: 'Mostrarla e inviarla',
+    consentNo: 'Inviarla solo a {{shop}}',
     send: 'Invia la recensione',
     next: '{{shop}} la legge prima di tutti gli altri.',
     working: 'Un momento, verifichiamo che Lei non sia un robot.',

@@ -16,6 +16,7 @@ import * as customerLanguage from './0014_customer_language'
 import * as standardTerms from './0015_standard_terms'
 import * as corrections from './0016_corrections'
 import * as products from './0017_products'
+import * as draftTab from './0018_draft_tab'
 
 export interface Named {
   name: string
@@ -40,6 +41,7 @@ const all: Named[] = [
   { name: '0015_standard_terms', migration: standardTerms },
   { name: '0016_corrections', migration: corrections },
   { name: '0017_products', migration: products },
+  { name: '0018_draft_tab', migration: draftTab },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */
