@@ -22,7 +22,7 @@ program
   .description('what bringing a file in would take, as JSON; needs no database')
   .option('--as <kind>', 'text: a pasted mail, chat, note or list of notes')
   .action((file: string, { as }: { as?: string }) => {
-    console.log(JSON.stringify(readFile(file, as, new Date().toISOString().slice(0, 10)), null, 2))
+    console.log(JSON.stringify(readFile(file, as, new Date(Date.now()).toISOString().slice(0, 10)), null, 2))
   })
 
 program

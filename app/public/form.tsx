@@ -23,6 +23,7 @@ import { useSendWhenReady } from './photos/useSendWhenReady'
 import { WordsFields } from './WordsFields'
 import { useWork } from './work/useWork'
 import { AskConsent } from './AskConsent'
+import { ConsentField } from './ConsentField'
 import { Summary } from './Summary'
 import type { Route } from './+types/form'
 
@@ -272,19 +273,7 @@ function Fields({
         </Labelled>
       </div>
 
-      <label className="flex items-start gap-3">
-        <input
-          ref={box}
-          type="checkbox"
-          name={fields.consent.name}
-          defaultChecked={fields.consent.initialValue === 'on'}
-          className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
-        />
-        <span>
-          <span className="block text-[15px]">{translate('form.consent', { shop: shop.shortName })}</span>
-          <span className="block text-soft">{translate('form.consentHint')}</span>
-        </span>
-      </label>
+      <ConsentField field={fields.consent} box={box} shop={shop.shortName} />
 
       {consent === 'asking' && (
         <AskConsent
