@@ -140,6 +140,8 @@ export async function filledShop(size: number): Promise<FilledShop> {
       consent_answer: 'given',
       salt: 's',
       created_at: at,
+      written_at: at,
+      written_precision: 'moment',
     }
     return { review, version }
   }

@@ -31,7 +31,7 @@ export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
                   >
                     {say(`step.${step}`)}{' '}
                     <span
-                      className={`group/count relative ml-0.5 inline-block text-[13.5px] ${isActive ? 'text-knot' : 'text-[#b4cdd1]'} ${step === 'decide' && counts.decide > 0 ? 'rounded-full bg-white/15 px-1.5' : ''}`}
+                      className={`group/count relative ml-0.5 inline-block text-[13.5px] ${isActive ? 'text-knot' : 'text-[#b4cdd1]'} ${step === 'decide' && counts.decide > 0 ? 'rounded-full px-1.5 ring-1 ring-[#7fa9b1]' : ''}`}
                     >
                       <span aria-hidden="true">{counts[step]}</span>
                       <span className="sr-only">, {say(`step.count.${step}`, { count: counts[step] })}</span>

@@ -39,11 +39,7 @@ export function PasteField({
           {say('write.again')}
         </button>
       </div>
-      <div
-        className="panel customer-words max-h-[60vh] overflow-y-auto px-4 py-3 text-[16px] break-words whitespace-pre-line"
-        dir="auto"
-        tabIndex={0}
-      >
+      <div className="panel customer-words px-4 py-3 text-[16px] break-words whitespace-pre-line" dir="auto">
         {runs(pasted, current).map(({ text, sort }, i) =>
           sort === null ? (
             <span key={i} className={current ? 'text-soft' : ''}>

@@ -48,7 +48,8 @@ test('from nothing there is a shop with its theme, a form, a draft with samples,
   const [display] = await displayCards(services, shop)
   expect(display).toMatchObject({ state: 'draft' })
   expect(display!.preview.html).toContain('a sample, only you see it')
-  expect(display!.preview.html).toContain('Hier gibt es noch keine Bewertungen.')
+  expect(display!.preview.html).toContain('Bewertung schreiben')
+  expect(display!.preview.html).not.toContain('Hier gibt es noch keine Bewertungen.')
   expect(await signIn(services, 'ines@tarn.example', 'moss-and-mallow')).not.toBeNull()
 })
 

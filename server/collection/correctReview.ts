@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import type { Knex } from 'knex'
 import { dayIn } from '../../core/formats/dates'
 import { hundredthsOfFive } from '../../core/formats/rating'
@@ -22,7 +23,7 @@ import { tagsNamed, tagsOfReviews } from '../data/tags'
 import { hasOpenTokens } from '../data/tokens'
 import { writing } from '../data/writing'
 import { storePicture } from '../media/storePicture'
-import { moveReview } from '../moderation/actOnReview'
+import { moveReview, type Acting } from '../moderation/actOnReview'
 import { weighAlone } from '../moderation/weighAlone'
 import type { Services } from '../services'
 
@@ -92,12 +93,15 @@ export async function correctReview(
   const before = await readVersion(db, shop.id, review.versionId)
   const corrected = await correctedVersion(services, shop, review, before, correction)
   const showable = review.confirmedAt === null ? correction.consent === 'on' : review.showable
-  const isOtherVersion = showable !== review.showable || JSON.stringify(corrected) !== JSON.stringify(before)
-  const signals = isOtherVersion ? await weighAlone(services, shop, { ...review, ...corrected }) : []
-  const ratingValue = corrected.ratingValue
+  const isOtherVersion = showable !== review.showable || !isDeepStrictEqual(corrected, before)
+  const { ratingValue } = corrected
+  const rating = ratingValue === null ? null : hundredthsOfFive(ratingValue, 5)
+  const signals = isOtherVersion
+    ? await weighAlone(services, shop, { ...corrected, publicId, rating, productSku: correction.product })
+    : []
   const version: NewVersion = {
     ...corrected,
-    rating: ratingValue === null ? null : hundredthsOfFive(ratingValue, 5),
+    rating,
     language: languageOf(`${corrected.title}\n${corrected.body}`),
     salt: services.newSecret(),
     written: {
@@ -111,51 +115,54 @@ export async function correctReview(
     photos: await photosOfVersion(db, shop.id, review.versionId),
   }
   const outcome = await writing(db, async (trx): Promise<CorrectOutcome> => {
-    const now = services.now().toISOString()
     const current = await findReview(trx, shop.id, { publicId })
     if (current?.revision !== revision)
       return { outcome: 'conflict', state: current?.state ?? review.state, authorName: review.authorName }
-    const point = await readDecisionState(trx, shop.id, review.id)
-    const after: DecisionState = {
-      ...point,
-      productId: (await productWithSku(trx, shop.id, correction.product))?.id ?? null,
-      showable,
-      tagIds: await tagsNamed(trx, shop.id, correction.tags),
-      evidenceIds: (await evidenceOfReview(trx, shop.id, review.id))
-        .filter((file) => correction.keptEvidence.includes(file.publicId))
-        .map(({ id }) => id),
-    }
-    for (const file of correction.newEvidence)
-      after.evidenceIds.push(
-        await insertEvidence(trx, shop.id, review.id, { ...file, publicId: services.newId() }, now),
-      )
-    if (isOtherVersion) after.versionId = await insertVersion(trx, shop.id, review, version, now)
-    after.state = await stateAfter(trx, shop, review, {
-      signals: isOtherVersion ? signals : null,
-      decideLater: correction.waiting === 'on',
-    })
-    if (after.state === 'approved') {
-      after.publishedVersionId = after.versionId
-      after.publishedAt = point.publishedAt ?? now
-    }
-    const done = { outcome: 'done' as const, state: after.state, authorName: corrected.authorName }
-    const isNoteNew = correction.note !== current.note
-    if (isNoteNew) await updateNote(trx, shop.id, publicId, correction.note)
-    if (JSON.stringify(after) === JSON.stringify(point)) return isNoteNew ? done : { outcome: 'same' }
-    const acting = { trx, shop, member, now, batch: null }
-    await moveReview(
-      acting,
-      isOtherVersion ? { ...review, ...version } : review,
-      point,
-      after,
-      'correct',
-      null,
-    )
-    return done
+    const acting = { trx, shop, member, now: services.now().toISOString(), batch: null }
+    const newEvidence = correction.newEvidence.map((file) => ({ ...file, publicId: services.newId() }))
+    return storeCorrection(acting, current, { ...correction, newEvidence }, isOtherVersion ? version : null)
   })
   services.changes.announce(shop.id)
   services.wakeJobs()
   return outcome
+}
+
+/** @param version null if only what is beside the version changes: product, tags, evidence, note or state */
+async function storeCorrection(
+  acting: Acting,
+  review: FullReview,
+  correction: Correction & { newEvidence: NewEvidence[] },
+  version: NewVersion | null,
+): Promise<CorrectOutcome> {
+  const { trx, shop, now } = acting
+  const before = await readDecisionState(trx, shop.id, review.id)
+  const evidence = await evidenceOfReview(trx, shop.id, review.id)
+  const after: DecisionState = {
+    ...before,
+    productId: (await productWithSku(trx, shop.id, correction.product))?.id ?? null,
+    showable: review.confirmedAt === null ? correction.consent === 'on' : review.showable,
+    tagIds: await tagsNamed(trx, shop.id, correction.tags),
+    evidenceIds: evidence
+      .filter(({ publicId }) => correction.keptEvidence.includes(publicId))
+      .map(({ id }) => id),
+    state: await stateAfter(trx, shop, review, {
+      signals: version?.signals ?? null,
+      decideLater: correction.waiting === 'on',
+    }),
+  }
+  for (const file of correction.newEvidence)
+    after.evidenceIds.push(await insertEvidence(trx, shop.id, review.id, file, now))
+  if (version) after.versionId = await insertVersion(trx, shop.id, review, version, now)
+  if (after.state === 'approved') {
+    after.publishedVersionId = after.versionId
+    after.publishedAt = before.publishedAt ?? now
+  }
+  const isNoteNew = correction.note !== review.note
+  if (isNoteNew) await updateNote(trx, shop.id, review.publicId, correction.note)
+  if (!isDeepStrictEqual(after, before))
+    await moveReview(acting, { ...review, ...version }, before, after, 'correct', null)
+  else if (!isNoteNew) return { outcome: 'same' }
+  return { outcome: 'done', state: after.state, authorName: correction.author_name }
 }
 
 async function correctedVersion(

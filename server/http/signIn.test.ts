@@ -93,8 +93,7 @@ test('a session ends its open streams with it, on this device and, with a new pa
   ])
   const again = stream(second)
   await new Promise((resolve) => setTimeout(resolve, 400))
-  const changed = await post('/s/wrenfield/settings.data', second, {
-    intent: 'password',
+  const changed = await post('/s/wrenfield/settings/account.data', second, {
     present: 'Mara-secret',
     password: 'a longer secret than before',
   })

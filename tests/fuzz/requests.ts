@@ -124,7 +124,14 @@ const paths = ({ slug, display, review }: Target) => [
     `/s/${slug}/show/${display}`,
     `/s/${slug}/show/${display}/preview`,
   ],
-  ...[`/s/${slug}/show/scratch`, `/s/${slug}/settings`, `/s/${slug}/settings.data`, `/s/other/gather`],
+  ...[
+    `/s/${slug}/show/scratch`,
+    `/s/${slug}/settings`,
+    `/s/${slug}/settings.data`,
+    `/s/${slug}/gather/products`,
+    `/s/${slug}/decide/x/evidence/y`,
+    `/s/other/gather`,
+  ],
 ]
 
 const queries = [
@@ -204,14 +211,16 @@ function forms({ slug, display, review }: Target): Form[] {
     form(`/s/${slug}/show/new`, { layout: 'list' }),
     form(`/s/${slug}/show/manage`, { intent: 'copy', key: display }),
     form(`/s/${slug}/show/scratch/page`, { code: '<p>x</p>', background: 'white' }),
-    form(`/s/${slug}/settings`, {
-      intent: 'shop',
+    form(`/s/${slug}/settings?index`, {
       name: 'Wrenfield',
-      brand: '#e9b949',
-      locale: 'en',
-      time_zone: 'UTC',
       picture: 'data:image/png;base64,AAAA',
     }),
+    form(`/s/${slug}/settings/style`, { brand: '#e9b949' }),
+    form(`/s/${slug}/settings/languages`, { locale: 'en', time_zone: 'UTC', languages: 'en' }),
+    form(`/s/${slug}/gather/products`, { intent: 'add', title: 'Bee brush', sku: 'BB-1' }),
+    form(`/s/${slug}/gather/products`, { intent: 'undo', change: 'x' }),
+    form(`/s/${slug}/gather/products/x`, { intent: 'merge', into: 'y' }),
+    form(`/s/${slug}/decide/x/correct`, { revision: '1', body: 'Words', tags: 'a, b' }),
     form(`/s/${slug}/gather`, { form: 'x', writers: 'anyone' }),
     form(`/s/${slug}/gather/write`, { ...review1, written_at: '2026-03-02', note: '' }),
     parts(`/s/${slug}/gather/orders`, [['file', csv, 'orders.csv']]),

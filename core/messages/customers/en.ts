@@ -1,3 +1,5 @@
+import { declineReasonTexts } from './declineReasons'
+
 /** All texts for customers and visitors; the other languages have the same keys. */
 export const en = {
   rating: {
@@ -134,14 +136,7 @@ export const en = {
     allowHint: 'At the moment only the shop can read it.',
     bookmark: 'Bookmark this page: it’s the way back to your review.',
   },
-  declineReason: {
-    offTopic: 'It says nothing about what was bought.',
-    elsewhere: 'It’s about another shop.',
-    personal: 'It contains personal data.',
-    rude: 'It insults someone.',
-    twice: 'It was sent twice.',
-    advert: 'It advertises something else.',
-  },
+  ...declineReasonTexts,
   policy: {
     title: 'How reviews are handled',
     who: 'Who writes reviews',

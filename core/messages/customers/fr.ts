@@ -27,7 +27,7 @@ export const fr: CustomerMessages = {
     consent: '{{shop}} peut afficher mon avis sur son site',
     consentHint: 'Sinon, seule la boutique le lit.',
     consentAsk:
-      'Vous n’avez pas accepté que votre avis soit affiché : seule la boutique {{shop}} le lirait. Est-ce bien ce que vous voulez ?',
+      'Vous n’avez pas accepté que votre avis soit affiché : seule la boutique {{shop}} le lirait. Est-ce bien ce que vous voulez ?',
     consentYes: 'L’afficher et l’envoyer',
     consentNo: 'L’envoyer seulement à {{shop}}',
     send: 'Envoyer mon avis',

@@ -19,7 +19,8 @@ export const gatherWords = {
       confirmed: 'anyone who confirms their email address',
       buyers: 'only verified buyers',
     },
-    noMails: 'No email server is set up, so nobody can confirm their address. Reviews are held back instead.',
+    noMails:
+      'No email server is set up, so nobody can confirm their address. Reviews are held back instead. For whoever installed Elogio: set SMTP_URL and MAIL_FROM.',
     open: 'Open the form',
     copy: 'Copy link',
     latest: 'Latest',

@@ -5,7 +5,7 @@ import { signalWords } from '../en/signals'
 import { groupWords } from '../en/groups'
 import { photoWords } from '../en/photos'
 import { proofWords } from '../en/proof'
-import { en as customerTexts } from '../customers/en'
+import { declineReasonTexts } from '../customers/declineReasons'
 import { sayOf } from './sayOf'
 
 export const say = sayOf(
@@ -16,5 +16,5 @@ export const say = sayOf(
   groupWords,
   photoWords,
   proofWords,
-  customerTexts,
+  declineReasonTexts,
 )
