@@ -3,6 +3,7 @@ import path from 'node:path'
 import { startDemo, startEmpty } from './support/application'
 import { desk, phone, closeBrowsers, withBrowser } from './support/browser'
 import { Key, pageOf, type Page } from './support/page'
+import { paste } from './support/paste'
 import { removePrepared } from './support/prepared'
 
 /** One current picture of each main view, from the demo data. */
@@ -32,12 +33,7 @@ try {
     await page.click('main form button')
     await page.sees('reviews in the last 30 days')
     await keep(page, 'gather')
-    await page.driver.executeScript(
-      `const field = document.querySelector('main textarea'); field.focus();
-       const clipboard = new DataTransfer(); clipboard.setData('text/plain', arguments[0]);
-       field.dispatchEvent(new ClipboardEvent('paste', {clipboardData: clipboard, bubbles: true, cancelable: true}))`,
-      pasted,
-    )
+    await paste(page, 'main textarea', pasted)
     await page.sees('we found')
     await keep(page, 'write-down')
     await page.go(`${demo.url}/s/wrenfield/decide?lane=held`)
@@ -57,10 +53,13 @@ try {
     await page.click('[data-filter=and]')
     await page.sees('Source', '#filter-strip')
     await keep(page, 'decide-many')
-    await page.go(`${demo.url}/s/wrenfield/settings`)
-    await page.sees('Name under your replies')
+    await page.go(`${demo.url}/s/wrenfield/gather/products`)
+    await page.sees('18 products')
+    await keep(page, 'products')
+    await page.go(`${demo.url}/s/wrenfield/settings/style`)
+    await page.sees('Brand colour')
     await keep(page, 'settings')
-    for (const path of ['goods/hk-2', 'journal', 'goods', '']) {
+    for (const path of ['journal', 'goods', '']) {
       await page.go(demo.shopUrl + path)
       await driver.wait(
         () =>
@@ -70,7 +69,7 @@ try {
         5000,
         `every display of ${path} is filled`,
       )
-      if (path !== '') await keep(page, `site-${path.replace('/', '-')}`)
+      if (path !== '') await keep(page, `site-${path}`)
     }
     await keep(page, 'site')
     await page.go(`${demo.url}/s/wrenfield/show`)

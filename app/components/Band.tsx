@@ -24,7 +24,7 @@ export function Band({
   counts: StepCounts
 }) {
   return (
-    <header className="relative flex h-16 shrink-0 items-center gap-x-3 overflow-x-clip lg:gap-x-6 bg-deep px-4 text-white lg:px-6">
+    <header className="band relative flex h-16 shrink-0 items-center gap-x-3 overflow-x-clip lg:gap-x-6 bg-deep px-4 text-white lg:px-6">
       <Link
         to={`/s/${shop.slug}/gather`}
         className="relative z-10 w-[126px] shrink-0 bg-deep"

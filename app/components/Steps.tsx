@@ -9,10 +9,10 @@ export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
   return (
     <nav
       aria-label={say('frame.steps')}
-      className="fixed inset-x-0 bottom-0 z-30 bg-deep px-6 lg:relative lg:inset-auto lg:z-auto lg:px-0"
+      className="band-steps fixed inset-x-0 bottom-0 z-30 bg-deep px-6 lg:relative lg:inset-auto lg:z-auto lg:px-0"
     >
       <span
-        className="absolute inset-x-0 bottom-[13px] h-px bg-[#4d7f89] lg:bottom-[17px] lg:-left-[50vw] lg:w-[200vw]"
+        className="absolute inset-x-0 bottom-[13px] h-px bg-[#4d7f89] forced-fill lg:bottom-[17px] lg:-left-[50vw] lg:w-[200vw]"
         aria-hidden="true"
       />
       <ol className="flex justify-between lg:justify-start">

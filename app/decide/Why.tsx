@@ -50,15 +50,18 @@ function Scale({ score }: { score: number }) {
       aria-label={say('decide.scale', { score, held: HELD_FROM, spam: SPAM_FROM })}
       className="relative mx-1 mt-3 mb-2 h-9 text-[12.5px]"
     >
-      <span className="absolute inset-x-0 top-[5px] h-[3px] rounded bg-line" />
-      <span className="absolute top-[5px] left-0 h-[3px] rounded bg-plum" style={{ width: `${score}%` }} />
+      <span className="absolute inset-x-0 top-[5px] h-[3px] rounded bg-line forced-fill" />
+      <span
+        className="absolute top-[5px] left-0 h-[3px] rounded bg-plum forced-fill"
+        style={{ width: `${score}%` }}
+      />
       {marks.map(({ at, words }) => (
         <span
           key={at}
           className="absolute top-0 flex -translate-x-1/2 flex-col items-center gap-1 whitespace-nowrap text-soft"
           style={{ left: `${at}%` }}
         >
-          <span className="h-3 w-0.5 bg-ink" />
+          <span className="h-3 w-0.5 bg-ink forced-fill" />
           {/* The score has the room of a mark that it is close to. */}
           <span className={Math.abs(at - score) < CLOSE ? 'invisible' : ''}>{words}</span>
         </span>
@@ -67,7 +70,7 @@ function Scale({ score }: { score: number }) {
         className="absolute top-0 flex -translate-x-1/2 flex-col items-center gap-1 font-semibold"
         style={{ left: `${Math.max(EDGE, Math.min(100 - EDGE, score))}%` }}
       >
-        <span className="size-3.5 rounded-full bg-plum" />
+        <span className="size-3.5 rounded-full bg-plum forced-fill" />
         {score}
       </span>
     </div>

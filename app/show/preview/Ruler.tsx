@@ -46,7 +46,11 @@ export function Ruler({
       <span className="absolute -top-0.5 left-0 text-[13px] whitespace-nowrap text-soft" hidden={width < 320}>
         {say('show.onePerRow')}
       </span>
-      <span className="absolute bottom-[7px] left-0 h-0.5 bg-petrol" style={{ width }} aria-hidden="true" />
+      <span
+        className="absolute bottom-[7px] left-0 h-0.5 bg-petrol forced-fill"
+        style={{ width }}
+        aria-hidden="true"
+      />
       {places.map((place, i) => {
         if (place >= room) return null
         const before = i === 0 ? LABEL / 2 : places[i - 1]!
