@@ -95,14 +95,14 @@ export function ActBar({
       <div
         id="actions"
         tabIndex={-1}
-        className="sticky bottom-14 z-10 flex shrink-0 flex-wrap items-center gap-x-1.5 gap-y-1 border-t border-line bg-paper px-3 py-1.5 lg:static lg:min-h-[72px] lg:flex-nowrap lg:gap-2.5 lg:px-9 lg:py-3"
+        className="sticky bottom-14 z-10 flex shrink-0 flex-wrap items-center gap-x-1.5 gap-y-1 border-t border-line bg-paper px-3 py-1 lg:static lg:min-h-[72px] lg:flex-nowrap lg:gap-2.5 lg:px-9 lg:py-3"
       >
         {acts.map((one) => (
           <Fragment key={one}>
             <button
               type="button"
               data-likely={one === likely || undefined}
-              className={`btn max-lg:px-2.5 ${one === likely ? filledActs[one] : 'btn-quiet'}`}
+              className={`btn max-lg:h-9 max-lg:min-h-9 max-lg:px-2.5 ${one === likely ? filledActs[one] : 'btn-quiet'}`}
               disabled={!possible.includes(one)}
               aria-keyshortcuts={actKeys[one]}
               onClick={() => plain(one)}
@@ -123,7 +123,12 @@ export function ActBar({
             )}
           </Fragment>
         ))}
-        <button type="button" className="btn btn-quiet max-lg:px-2.5" aria-keyshortcuts="4" onClick={reply}>
+        <button
+          type="button"
+          className="btn btn-quiet max-lg:h-9 max-lg:min-h-9 max-lg:px-2.5"
+          aria-keyshortcuts="4"
+          onClick={reply}
+        >
           {say('act.reply')} <Key>4</Key>
         </button>
         <span className="order-1 ml-1 min-w-0 text-[13px] text-soft max-lg:hidden lg:order-none lg:truncate">

@@ -4,6 +4,7 @@ import { isNarrowed } from '../../core/moderation/reviewFilter'
 import { scoredKinds, type SignalKind } from '../../core/moderation/signal'
 import { HELD_FROM, openStates, type ReviewState } from '../../core/moderation/rules'
 import { languageName } from '../../core/messages/languageName'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/decide'
 import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
@@ -174,7 +175,7 @@ function Chips({ line, languages }: { line: Line; languages: string[] }) {
       ))}
       {verified && <Chip tone="moss">{say('proof.verified')}</Chip>}
       {line.photos > 0 && <Chip>{say('photos.short', { count: line.photos })}</Chip>}
-      {line.source === 'manualEntry' && <Chip>{say('decide.writtenDown')}</Chip>}
+      {sourcePolicies[line.source].typedBy === 'shop' && <Chip>{say('decide.writtenDown')}</Chip>}
       {!verified && proofFailure && <Chip>{say(`proof.short.${proofFailure}`)}</Chip>}
       {language && !languages.includes(language) && <Chip>{languageName(language)}</Chip>}
       {line.needsReply && line.showable && line.state === 'approved' && (

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/decide'
 import { AskToConfirm } from './AskToConfirm'
 import { REASON_LIMIT, type ReviewAct } from '../../core/moderation/reviewAct'
@@ -29,7 +30,7 @@ export function ReviewFacts({
         <Bought review={review} proof={proof} act={act} />
       </Fact>
       <Fact name={say('decide.writer')}>
-        {review.source === 'manualEntry' && !review.confirmedAt ? (
+        {sourcePolicies[review.source].typedBy === 'shop' && !review.confirmedAt ? (
           <>
             <b className="font-semibold">{say('ask.notYet')}</b>
             <AskToConfirm address={`/s/${shop}/decide/${review.publicId}`} known={review.authorEmail} />

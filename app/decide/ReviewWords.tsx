@@ -4,6 +4,7 @@ import { oneDecimal } from '../../core/formats/rating'
 import { markedText } from '../../core/moderation/markedText'
 import { searchPlaces } from '../../core/moderation/searchWords'
 import type { Signal, Words } from '../../core/moderation/signal'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/decide'
 import type { ReviewView } from '../../server/moderation/reviewView'
 import { RatingMark } from '../components/RatingMark'
@@ -86,12 +87,12 @@ export function ReviewWords({
           review.company,
           review.relationship,
           review.authorEmail,
-          say(review.source === 'form' ? 'source.form' : 'source.owner'),
+          say(`source.${review.source}`),
           when,
         ]
           .filter(Boolean)
           .join(' · ')}
-        {review.source === 'manualEntry' && review.state !== 'withdrawn' && (
+        {sourcePolicies[review.source].typedBy === 'shop' && review.state !== 'withdrawn' && (
           <Link to={`/s/${shop}/decide/${review.publicId}/correct`} className="ml-3 text-petrol underline">
             {say('decide.correct')}
           </Link>

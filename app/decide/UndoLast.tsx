@@ -41,7 +41,7 @@ export function UndoLast({
       </span>
       <button
         type="button"
-        className="btn btn-quiet max-lg:h-8 max-lg:min-h-8"
+        className="btn btn-quiet max-lg:h-7 max-lg:min-h-7"
         disabled={!canUndo}
         aria-keyshortcuts="Control+Z Meta+Z"
         onClick={undo}

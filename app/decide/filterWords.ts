@@ -1,5 +1,6 @@
 import { WHOLE_SHOP, type FilterPart, type ReviewFilter } from '../../core/moderation/reviewFilter'
 import { languageName } from '../../core/messages/languageName'
+import type { Source } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/decide'
 
 /** The parts in the order of the strip; both dates are one part. */
@@ -27,7 +28,7 @@ export function choiceWords(part: FilterPart, value: string, titles: Titles): st
     case 'product':
       return value === WHOLE_SHOP ? say('decide.filter.product.none') : (titles[value] ?? value)
     case 'source':
-      return say(`decide.filter.source.${value as 'form' | 'manualEntry'}`)
+      return say(`decide.filter.source.${value as Source}`)
     case 'language':
       return value === '-' ? say('decide.filter.language.none') : languageName(value)
     case 'bought':

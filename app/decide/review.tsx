@@ -6,6 +6,7 @@ import { spokenMoment } from '../../core/formats/dates'
 import { likelyAct } from '../../core/moderation/likelyAct'
 import { reviewActSchema, type ReviewAct } from '../../core/moderation/reviewAct'
 import { translateCode } from '../../core/messages/code'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
@@ -143,7 +144,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
           )}
           <Why state={review.state} score={review.score} signals={signals} />
           {review.state === 'held' &&
-            review.source === 'form' &&
+            sourcePolicies[review.source].typedBy === 'customer' &&
             signals.some(({ kind }) => kind === 'personal') && (
               <RemovePersonalData address={`/s/${params.shop}/decide/${review.publicId}/remove`} />
             )}

@@ -45,9 +45,7 @@ export function LatestArrivals({ shop, latest }: { shop: string; latest: Arrival
                   <span className="text-ink">
                     <RatingMark rating={review.rating} />
                   </span>
-                  <span className="truncate">
-                    {review.productTitle ?? say(review.source === 'form' ? 'source.form' : 'source.owner')}
-                  </span>
+                  <span className="truncate">{review.productTitle ?? say(`source.${review.source}`)}</span>
                 </span>
                 <span className="customer-words line-clamp-2 text-[15px] leading-snug" dir="auto">
                   {review.words}

@@ -97,7 +97,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             </Link>
           </WayIn>
           {writtenDown > 0 && (
-            <WayIn name={say('source.owner')} hint={say('gather.byYouHint')} count={writtenDown} />
+            <WayIn name={say('source.manualEntry')} hint={say('gather.byYouHint')} count={writtenDown} />
           )}
         </ul>
         <QuietProducts

@@ -1,3 +1,4 @@
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { data, Form, redirect } from 'react-router'
 import { brandShades } from '../../core/display/brand'
 import { OwnWords } from './OwnWords'
@@ -16,7 +17,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     speech: speechFor(request, shop),
     shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, shades: brandShades(shop.brand) },
     words: { title, body, rating, authorName, productTitle },
-    asked: source === 'manualEntry',
+    asked: sourcePolicies[source].typedBy === 'shop',
     confirmed,
   }
 }

@@ -1,5 +1,6 @@
 import { litMarks } from '../formats/rating'
 import { memoOf } from '../formats/memo'
+import type { Source } from '../intake/sourcePolicy'
 import type { SelectionOrder } from './selectionOrders'
 import type { Selection } from './selectionSchema'
 
@@ -30,7 +31,7 @@ export interface Pickable {
   writtenAt: string
   productSku: string | null
   tags: string[]
-  source: string
+  source: Source
   language: string | null
   verified: boolean
   hasText: boolean

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { reviewSources } from '../moderation/reviewSources'
+import { sources } from '../intake/sourcePolicy'
 import { MOST_SHOWN, selectionOrders } from './selectionOrders'
 
 const MOST_NAMED = 500
@@ -22,7 +22,7 @@ export const selectionSchema = z.object({
     z.object({ kind: z.literal('chosen'), skus: named.min(1) }),
   ]),
   tags: named,
-  sources: z.array(z.enum(reviewSources)),
+  sources: z.array(z.enum(sources)),
   languages: z.array(z.string().min(2).max(3)).max(MOST_NAMED),
   verifiedOnly: z.boolean(),
   withWords: z.boolean(),

@@ -1,5 +1,6 @@
 import type { Pickable } from '../curation/selection'
 import type { Photo } from '../intake/candidate'
+import { sourcePolicies } from '../intake/sourcePolicy'
 import type { ProofMethod } from '../proof/matchOrder'
 import type { SiteStyle } from './theme'
 
@@ -29,7 +30,7 @@ export interface ShowableReview extends Pickable {
 }
 
 /** Only customers' own reviews count in averages. */
-export const inAverages = ({ source }: Pick<Pickable, 'source'>): boolean => source !== 'manualEntry'
+export const inAverages = ({ source }: Pick<Pickable, 'source'>): boolean => sourcePolicies[source].inAverages
 
 /** The parts of a shop that its displays need. */
 export interface DisplayShop {

@@ -1,6 +1,7 @@
 import { dateFormat, dayIn, spokenMonth } from '../formats/dates'
 import { litMarks, oneDecimal } from '../formats/rating'
 import type { Photo } from '../intake/candidate'
+import { sourcePolicies } from '../intake/sourcePolicy'
 import type { Parts } from './configuration'
 import { inAverages, type DisplayShop, type ShowableReview } from './showableReview'
 import { excerptOf } from './excerpt'
@@ -46,7 +47,7 @@ export function toQuotation(
     product: parts.product ? review.productTitle : null,
     date: dateOf(review, parts.date, spoken),
     proof: parts.proof ? proofOf(review, translate, spoken) : null,
-    note: review.source === 'manualEntry' ? translate('visitor.writtenDown') : '',
+    note: sourcePolicies[review.source].typedBy === 'shop' ? translate('visitor.writtenDown') : '',
     role: parts.role ? review.role : '',
     portrait: parts.portrait ? at(review.portrait) : null,
     company:
@@ -82,7 +83,7 @@ function plainNumber(hundredths: number, locale: string): string {
 
 /** A review that the shop added without a date has only the time of its entry, which is not shown. */
 export const hasDate = ({ source, writtenPrecision }: Pick<ShowableReview, 'source' | 'writtenPrecision'>) =>
-  source !== 'manualEntry' || writtenPrecision !== 'moment'
+  !sourcePolicies[source].undatedIsUnknown || writtenPrecision !== 'moment'
 
 function dateOf(
   review: ShowableReview,

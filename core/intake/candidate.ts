@@ -1,11 +1,12 @@
 import type { SubmissionChecks } from '../moderation/submissionChecks'
 import type { CustomerLanguage } from '../messages/customers/languages'
 import type { EvidenceKind } from './evidence'
+import type { Source } from './sourcePolicy'
 import type { Writers } from './writers'
 
 /** A review from any source, before it is checked. Text and names are unchanged. */
 export interface Candidate extends SubmissionChecks {
-  source: 'form' | 'manualEntry'
+  source: Source
   /** Null for other sources. */
   formId: number | null
   /** A review with the same token is stored once; null if the source has no tokens. */

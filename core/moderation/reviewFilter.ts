@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { reviewSources } from './reviewSources'
+import { sources } from '../intake/sourcePolicy'
 import { reviewStates } from './rules'
 
 export const reviewSorts = ['newest', 'oldest', 'lowest', 'highest', 'suspicious'] as const
@@ -16,7 +16,7 @@ export const reviewFilterSchema = z.object({
   lane: z.enum(reviewStates).optional().catch(undefined),
   rating: z.coerce.number().int().min(0).max(5).optional().catch(undefined),
   product: z.string().max(100).optional().catch(undefined),
-  source: z.enum(reviewSources).optional().catch(undefined),
+  source: z.enum(sources).optional().catch(undefined),
   language: z
     .string()
     .regex(/^([a-z]{2,3}|-)$/)

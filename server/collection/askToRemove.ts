@@ -1,3 +1,4 @@
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { customerTranslate } from '../../core/messages/customers'
 import { greeting } from '../../core/messages/customers/greeting'
 import { appendDecision, decisionsOfReview } from '../data/decisions'
@@ -28,7 +29,8 @@ export async function askToRemove(
 ): Promise<RemoveOutcome> {
   const { db } = services
   const review = await findReview(db, shop.id, { publicId })
-  if (!review || review.source !== 'form' || review.authorEmail === null) return 'gone'
+  if (!review || sourcePolicies[review.source].typedBy !== 'customer' || review.authorEmail === null)
+    return 'gone'
   if (!services.mailer) return 'noMails'
   const digest = digestOfVersion(review)
   const asked = (await decisionsOfReview(db, shop.id, review.id)).some(

@@ -1,6 +1,7 @@
 import { createHmac } from 'node:crypto'
 import type { Knex } from 'knex'
 import { customerTranslate } from '../../core/messages/customers'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { customerLanguage, type CustomerLanguage } from '../../core/messages/customers/languages'
 import { greeting } from '../../core/messages/customers/greeting'
 import { isAddress } from '../../core/proof/emailKey'
@@ -203,7 +204,8 @@ export async function askCustomerToConfirm(
 ): Promise<AskOutcome> {
   const { db } = services
   const review = await findReview(db, shop.id, { publicId })
-  if (!review || review.source !== 'manualEntry' || review.confirmedAt !== null) return 'gone'
+  if (!review || sourcePolicies[review.source].typedBy !== 'shop' || review.confirmedAt !== null)
+    return 'gone'
   if (!services.mailer) return 'noMails'
   if (!isAddress(address)) return 'noAddress'
   if (!(await mayInvite(services, { authorEmail: address }))) return 'enough'

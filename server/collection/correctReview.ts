@@ -4,6 +4,7 @@ import { dayIn } from '../../core/formats/dates'
 import { hundredthsOfFive } from '../../core/formats/rating'
 import { languageOf } from '../../core/intake/language'
 import type { ManualEntry } from '../../core/intake/manualEntry'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/everything'
 import type { DecisionState } from '../../core/moderation/decisionState'
 import { arrivalState, openStates, type ReviewState } from '../../core/moderation/rules'
@@ -49,7 +50,7 @@ export async function correctionView(
   publicId: string,
 ): Promise<CorrectionView | null> {
   const review = await findReview(db, shop.id, { publicId })
-  if (review?.source !== 'manualEntry') return null
+  if (!review || sourcePolicies[review.source].typedBy !== 'shop') return null
   const version = await readVersion(db, shop.id, review.versionId)
   return {
     review,
@@ -89,7 +90,9 @@ export async function correctReview(
 ): Promise<CorrectOutcome> {
   const { db } = services
   const review = await findReview(db, shop.id, { publicId })
-  if (review?.source !== 'manualEntry' || review.state === 'withdrawn') return { outcome: 'gone' }
+  const isCorrectable =
+    review && sourcePolicies[review.source].typedBy === 'shop' && review.state !== 'withdrawn'
+  if (!isCorrectable) return { outcome: 'gone' }
   const before = await readVersion(db, shop.id, review.versionId)
   const corrected = await correctedVersion(services, shop, review, before, correction)
   const showable = review.confirmedAt === null ? correction.consent === 'on' : review.showable

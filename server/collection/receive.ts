@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { Candidate } from '../../core/intake/candidate'
 import { languageOf } from '../../core/intake/language'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { hundredthsOfFive } from '../../core/formats/rating'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
@@ -40,6 +41,7 @@ export async function receive(
   const { db } = services
   const product = await productWithSku(db, shop.id, sent.productSku)
   const candidate = { ...sent, productSku: product?.sku ?? '' }
+  const policy = sourcePolicies[candidate.source]
   const tokenHash = candidate.token === null ? null : hashToken(candidate.token)
   const earlier = await receiptByToken(db, shop, tokenHash)
   if (earlier) return earlier
@@ -80,7 +82,7 @@ export async function receive(
     state,
     showable: candidate.consent.answer !== 'refused',
     proof: proof.line && { lineId: proof.line.id, method: proof.by },
-    proofFailure: candidate.source === 'form' ? proof.failure : null,
+    proofFailure: policy.explainsProof ? proof.failure : null,
     unconfirmed: waitsForWriter({ score, kinds }),
     claimedOrder: candidate.orderNumber,
     score,
@@ -115,13 +117,13 @@ export async function receive(
     signals,
     photos: candidate.photos.map((photo) => ({ ...photo, publicId: services.newId() })),
   }
-  const invited = candidate.source === 'form' && state !== 'spam' && (await mayInvite(services, candidate))
+  const invited = policy.asksToConfirm && state !== 'spam' && (await mayInvite(services, candidate))
   try {
     await writing(db, async (trx) => {
       const reviewId = await storeAndLog(services, trx, review, candidate)
       if (imprint) await insertImprints(trx, shop.id, [{ reviewId, ...imprint }])
       await assignReviewGroup(trx, shop, review, history, receivedAt)
-      if (candidate.source === 'form' && state !== 'spam' && !review.unconfirmed)
+      if (policy.notifies && state !== 'spam' && !review.unconfirmed)
         await tellOfArrival(services, trx, shop, {
           ...review.version,
           publicId,
@@ -157,7 +159,7 @@ async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): P
   return tokenHash === null ? null : findReceipt(db, shop.id, { tokenHash })
 }
 
-/** Scores a review. One from a form is compared with earlier ones, and later ones with it. */
+/** Scores a review, compared with earlier ones if its source says so. */
 async function weighed(
   services: Services,
   shop: Shop,
@@ -167,8 +169,7 @@ async function weighed(
   const { db, workers } = services
   const arrival: ArrivalToWeigh = {
     shopId: shop.id,
-    // Reviews that the shop adds are not compared with others.
-    alone: candidate.source !== 'form',
+    alone: !sourcePolicies[candidate.source].compared,
     arriving: {
       id,
       title: candidate.title,
@@ -216,7 +217,7 @@ async function storeAndLog(
   const approved = review.state === 'approved'
   await appendDecision(trx, {
     shopId: review.shopId,
-    act: review.source === 'form' ? 'arrive' : 'write',
+    act: sourcePolicies[review.source].arrivalAct,
     memberId: review.memberId,
     reviewId,
     before: {},

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { sourcePolicies, type Source } from '../../core/intake/sourcePolicy'
 import type { Writers } from '../../core/intake/writers'
 import { reviewActKinds } from '../../core/moderation/reviewAct'
 import { openKinds, type ReviewState } from '../../core/moderation/rules'
@@ -11,7 +12,7 @@ export interface Confirmable {
   id: number
   versionId: number
   state: ReviewState
-  source: 'form' | 'manualEntry'
+  source: Source
   score: number
   verified: boolean
   confirmedAt: string | null
@@ -97,7 +98,8 @@ export async function keepConfirmation(
       // A confirmed review belongs to the customer, so it counts in averages.
       in_averages: true,
       ...(outcome.proof && { verified: true, proof_failure: null }),
-      ...(outcome.proofFailure && review.source === 'form' && { proof_failure: outcome.proofFailure }),
+      ...(outcome.proofFailure &&
+        sourcePolicies[review.source].explainsProof && { proof_failure: outcome.proofFailure }),
     })
 }
 

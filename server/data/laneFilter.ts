@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { ReviewSort } from '../../core/moderation/reviewFilter'
-import type { ReviewSource } from '../../core/moderation/reviewSources'
+import type { Source } from '../../core/intake/sourcePolicy'
 import { openStates, type ReviewState } from '../../core/moderation/rules'
 
 /** A list with its filters and order, in database values; null means no filter. */
@@ -10,7 +10,7 @@ export interface LaneFilter {
   rating: number | null
   /** 0 for the shop in general, -1 for an unknown product. */
   productId: number | null
-  source: ReviewSource | null
+  source: Source | null
   /** '' for those whose language is not known. */
   language: string | null
   verified: boolean | null

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { ReviewSource } from '../../core/moderation/reviewSources'
+import type { Source } from '../../core/intake/sourcePolicy'
 import type { ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'
@@ -25,7 +25,7 @@ export interface ReviewLine {
   proofFailure: ProofFailure | null
   score: number
   receivedAt: string
-  source: ReviewSource
+  source: Source
   revision: number
   needsReply: boolean
   photos: number
@@ -232,6 +232,8 @@ export async function arrivalsSince(
 /** How many the shop wrote down itself since a moment. */
 export async function writtenDownSince(db: Knex, shopId: number, since: string): Promise<number> {
   return countRows(
-    db('review').where({ shop_id: shopId, source: 'manualEntry' }).where('received_at', '>=', since),
+    db('review')
+      .where({ shop_id: shopId, source: 'manualEntry' satisfies Source })
+      .where('received_at', '>=', since),
   )
 }

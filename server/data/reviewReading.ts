@@ -1,5 +1,6 @@
 import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { Knex } from 'knex'
+import type { Source } from '../../core/intake/sourcePolicy'
 import type { ReviewState } from '../../core/moderation/rules'
 import type { Place, Signal } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'
@@ -30,7 +31,7 @@ export interface FullReview {
   productId: number | null
   productTitle: string | null
   authorEmail: string | null
-  source: 'form' | 'manualEntry'
+  source: Source
   note: string
   reply: { name: string; body: string; postedAt: string } | null
   replyDraft: string

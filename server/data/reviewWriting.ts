@@ -1,6 +1,7 @@
 import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { Knex } from 'knex'
 import type { AboutWriter, Candidate } from '../../core/intake/candidate'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { MODEL, type Signal } from '../../core/moderation/signal'
 import type { ArrivalState } from '../../core/moderation/rules'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
@@ -76,7 +77,7 @@ export async function insertReview(
     received_at: receivedAt,
     written_at: review.written.at,
     written_precision: review.written.precision,
-    in_averages: review.source === 'form',
+    in_averages: sourcePolicies[review.source].inAverages,
     note: review.note,
     customer_language: review.customerLanguage,
     language: version.language ?? '',

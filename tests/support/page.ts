@@ -5,7 +5,7 @@ import { expect } from 'vitest'
 import { en as customerTexts } from '../../core/messages/customers/en'
 import { ownerTexts } from '../../core/messages/en'
 
-const PATIENCE_MS = 8000
+const PATIENCE_MS = 12_000
 type Texts = { [key: string]: string | Texts }
 const keysOf = (texts: Texts, prefix = ''): string[] =>
   Object.entries(texts).flatMap(([key, text]) =>

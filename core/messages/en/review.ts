@@ -39,5 +39,5 @@ export const reviewWords = {
       notDelivered: 'not delivered yet',
     },
   },
-  source: { form: 'shop form', owner: 'Added by you', original: 'Link to the original' },
+  source: { form: 'shop form', manualEntry: 'Added by you', original: 'Link to the original' },
 } as const

@@ -1,0 +1,46 @@
+/** How reviews reach the shop. */
+export const sources = ['form', 'manualEntry'] as const
+export type Source = (typeof sources)[number]
+
+/** What holds for every review of a source. */
+export interface SourcePolicy {
+  /** Who typed the review, and so who may change its words. */
+  typedBy: 'customer' | 'shop'
+  /** Whether it counts in averages. One that the shop typed does once its writer has confirmed it. */
+  inAverages: boolean
+  /** Whether it is compared with earlier reviews, and later ones with it. */
+  compared: boolean
+  /** Whether its writer is asked to confirm the email address. */
+  asksToConfirm: boolean
+  /** Whether members hear of it. */
+  notifies: boolean
+  /** Whether it says why no purchase was found. */
+  explainsProof: boolean
+  /** The entry in the log for its arrival. */
+  arrivalAct: 'arrive' | 'write'
+  /** Whether a missing date means that nobody knows when it was written. */
+  undatedIsUnknown: boolean
+}
+
+export const sourcePolicies: Record<Source, SourcePolicy> = {
+  form: {
+    typedBy: 'customer',
+    inAverages: true,
+    compared: true,
+    asksToConfirm: true,
+    notifies: true,
+    explainsProof: true,
+    arrivalAct: 'arrive',
+    undatedIsUnknown: false,
+  },
+  manualEntry: {
+    typedBy: 'shop',
+    inAverages: false,
+    compared: false,
+    asksToConfirm: false,
+    notifies: false,
+    explainsProof: false,
+    arrivalAct: 'write',
+    undatedIsUnknown: true,
+  },
+}
