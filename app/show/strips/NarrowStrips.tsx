@@ -1,4 +1,4 @@
-import { sources } from '../../../core/intake/sourcePolicy'
+import { sources as allSources } from '../../../core/intake/sourcePolicy'
 import { languageName } from '../../../core/messages/languageName'
 import { say } from '../../../core/messages/say/show'
 import { SwitchLine } from '../SwitchLine'
@@ -31,7 +31,7 @@ export function SourcesStrip(props: StripProps) {
     <Checkboxes
       label={say('display.part.sources')}
       chosen={sources}
-      choices={sources.map((source) => ({
+      choices={allSources.map((source) => ({
         value: source,
         words: say(`display.source.${source}`),
         count: props.view.facets.sources[source] ?? 0,
@@ -41,7 +41,7 @@ export function SourcesStrip(props: StripProps) {
           props,
           'selection',
         )({
-          sources: sources.filter((source) => chosen.includes(source)),
+          sources: allSources.filter((source) => chosen.includes(source)),
         })
       }
     />
