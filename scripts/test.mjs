@@ -7,7 +7,8 @@ import { fail, installPackages, root, run } from './install.mjs'
 
 /** The goal. The same machine is up to a quarter slower at times, so the run fails only beyond that. */
 const GOAL_MINUTES = 8
-const MAX_MINUTES = 10
+// A busy machine has taken 12 minutes for what takes 7 on a quiet one.
+const MAX_MINUTES = 14
 const SLOWEST_SHOWN = 10
 
 installPackages()

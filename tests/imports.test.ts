@@ -45,7 +45,7 @@ test('a large file of orders shows how far it is, is cancelled, goes on, is kill
     await running.kill()
     await running.restart()
     await page.go(jobs)
-    await driver.wait(async () => /Done,/.test(await page.text('main')), 40_000, 'the import is done')
+    await driver.wait(async () => /Done,/.test(await page.text('main')), 90_000, 'the import is done')
     await page.press('Importing orders')
     await page.sees('12,000 rows were imported.')
     await page.sees('12,000 new orders with 12,000 new lines')
