@@ -1,6 +1,7 @@
 import { languageName } from '../../core/messages/languageName'
 import { say } from '../../core/messages/say/setUp'
 import { Field, Mistake } from '../components/Field'
+import { LanguageBoxes } from './LanguageBoxes'
 import type { ProfileErrors, ProfileValues } from './ProfileFields'
 
 /** Languages of shops; the value of a shop that has another one is added. */
@@ -66,49 +67,37 @@ interface Given {
   errors: ProfileErrors
 }
 
-export function LocaleField({ values, change, errors }: Given) {
-  const choices = locales.includes(values.locale) ? locales : [values.locale, ...locales]
+/** A list of values; one that is not in the list is added. */
+function ListField({
+  name,
+  label,
+  hint,
+  choices,
+  wordsOf,
+  values,
+  change,
+  errors,
+}: Given & {
+  name: 'locale' | 'time_zone'
+  label: string
+  hint?: string
+  choices: string[]
+  wordsOf: (choice: string) => string
+}) {
+  const value = values[name]
   return (
-    <Field name="locale" label={say('setUp.locale')} errors={errors.locale}>
+    <Field name={name} label={label} hint={hint} errors={errors[name]}>
       {(id) => (
         <select
           id={id}
-          name="locale"
-          value={values.locale}
+          name={name}
+          value={value}
           className="select w-full border-edge text-[15px]"
-          onChange={(event) => change({ ...values, locale: event.currentTarget.value })}
+          onChange={(event) => change({ ...values, [name]: event.currentTarget.value })}
         >
-          {choices.map((locale) => (
-            <option key={locale} value={locale}>
-              {languageName(locale)}
-            </option>
-          ))}
-        </select>
-      )}
-    </Field>
-  )
-}
-
-export function TimeZoneField({ values, change, errors, timeZones }: Given & { timeZones: string[] }) {
-  const choices = timeZones.includes(values.time_zone) ? timeZones : [values.time_zone, ...timeZones]
-  return (
-    <Field
-      name="time_zone"
-      label={say('setUp.timeZone')}
-      hint={say('setUp.onlyYou')}
-      errors={errors.time_zone}
-    >
-      {(id) => (
-        <select
-          id={id}
-          name="time_zone"
-          value={values.time_zone}
-          className="select w-full border-edge text-[15px]"
-          onChange={(event) => change({ ...values, time_zone: event.currentTarget.value })}
-        >
-          {choices.map((zone) => (
-            <option key={zone} value={zone}>
-              {zone.replaceAll('_', ' ')}
+          {(choices.includes(value) ? choices : [value, ...choices]).map((choice) => (
+            <option key={choice} value={choice}>
+              {wordsOf(choice)}
             </option>
           ))}
         </select>
@@ -120,8 +109,21 @@ export function TimeZoneField({ values, change, errors, timeZones }: Given & { t
 export function LocaleFields(given: Given & { timeZones: string[] }) {
   return (
     <div className="grid gap-4 sm:grid-cols-2">
-      <LocaleField {...given} />
-      <TimeZoneField {...given} />
+      <ListField
+        {...given}
+        name="locale"
+        label={say('setUp.locale')}
+        choices={locales}
+        wordsOf={languageName}
+      />
+      <ListField
+        {...given}
+        name="time_zone"
+        label={say('setUp.timeZone')}
+        hint={say('setUp.onlyYou')}
+        choices={given.timeZones}
+        wordsOf={(zone) => zone.replaceAll('_', ' ')}
+      />
     </div>
   )
 }
@@ -134,22 +136,9 @@ export function ReadLanguages({ chosen, errors }: { chosen: string; errors: Prof
     <fieldset className="min-w-0">
       <legend className="font-semibold">{say('setUp.languages')}</legend>
       <p className="text-[12.5px] text-soft">{say('setUp.languagesHint')}</p>
-      {/* Without a box ticked the field is sent all the same. */}
+      {/* The field is sent even if no language is selected. */}
       <input type="hidden" name="languages" value="" />
-      <div className="mt-1.5 flex flex-wrap gap-x-5 gap-y-1">
-        {choices.map((tag) => (
-          <label key={tag} className="flex min-h-8 items-center gap-2">
-            <input
-              type="checkbox"
-              name="languages"
-              value={tag}
-              defaultChecked={known.includes(tag)}
-              className="checkbox checkbox-sm rounded-[5px] border-edge"
-            />
-            {languageName(tag)}
-          </label>
-        ))}
-      </div>
+      <LanguageBoxes name="languages" choices={choices} chosen={known} />
       <Mistake errors={errors.languages} />
     </fieldset>
   )
