@@ -1,5 +1,5 @@
 import type { Server, ServerResponse } from 'node:http'
-import { setTimeout as pause } from 'node:timers/promises'
+import { setImmediate as nextTurn, setTimeout as pause } from 'node:timers/promises'
 
 /**
  * Connections and requests can wait in the system without being seen by this process yet, so it checks for
@@ -7,6 +7,7 @@ import { setTimeout as pause } from 'node:timers/promises'
  */
 const QUIET_MS = 100
 const MAX_ACCEPTING_MS = 2000
+const TURNS_TO_READ = 3
 
 /** Pending requests, so that stopping interrupts none. */
 export interface OpenRequests {
@@ -37,6 +38,9 @@ export function buildOpenRequests(server: Server): OpenRequests {
       for (let waited = 0; seen !== come && waited < MAX_ACCEPTING_MS; waited += QUIET_MS) {
         seen = come
         await pause(QUIET_MS)
+        // After a long computation the timer is due before the network was read: accepting takes one turn of
+        // the event loop, reading what the new connection sent another.
+        for (let turn = 0; turn < TURNS_TO_READ; turn++) await nextTurn()
       }
       const closed = new Promise<void>((resolve) => server.close(() => resolve()))
       for (const res of open) res.shouldKeepAlive = false

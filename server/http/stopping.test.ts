@@ -28,7 +28,12 @@ test('asked to stop under load it answers everything that has come, loses nothin
       )
     })
   })
-  await expect.poll(async () => (await app.services.db('review').select('id')).length).toBeGreaterThan(0)
+  await expect
+    .poll(async () => (await app.services.db('review').select('id')).length, {
+      timeout: 20_000,
+      interval: 10,
+    })
+    .toBeGreaterThan(0)
   const ids = (text: string) => /"id":"(\w+)"/.exec(text)?.[1]
   const stopped = app.close()
   const texts = await Promise.all(answers)
