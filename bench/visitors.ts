@@ -130,7 +130,7 @@ function twelveReviews(kind: Layout): number {
       boughtAt: '2026-01-01T00:00:00Z',
     }),
   )
-  const { model } = shownOf(
+  const model = shownOf(
     reviews,
     configured({ title: 'Praise', selection: { limit: 12 }, layout: { kind } }),
     { product: 'HK-2' },

@@ -29,7 +29,7 @@ const reviews: ShowableReview[] = [
 ]
 type Changed = Parameters<typeof configured>[0]
 const modelOf = (changed: Changed = {}, of = reviews, asked = {}) =>
-  shownOf(of, configured(changed), asked).model
+  shownOf(of, configured(changed), asked)
 const htmlOf = (changed: Changed = {}, of = reviews, asked = {}) =>
   renderDisplay(modelOf(changed, of, asked)).html
 const text = (html: string) =>

@@ -9,7 +9,6 @@ import { buildPresence, type Presence } from './presence'
 import { buildArrivalHistories, type ArrivalHistories } from './moderation/arrivalHistories'
 import type { Mailer } from './mail/mailer'
 import type { Published } from './publishing/published'
-import { buildPublishableReviews, type PublishableReviews } from './publishing/publishableReviews'
 import { fetchOutside } from './outside/fetchOutside'
 import type { Workers } from './workers/workers'
 
@@ -32,8 +31,6 @@ export interface Services {
   allowedHosts: string[]
   /** The folder of pictures. */
   mediaFolder: string
-  /** The publishable reviews of each shop. */
-  publishableReviews: PublishableReviews
   /** Receives rendered displays for answering visitors. */
   published: (display: Published) => void
   /** The arrival histories of all shops. */
@@ -69,7 +66,6 @@ export function buildServices(
     newSecret: () => randomBytes(32).toString('base64url'),
     fetchOutside,
     allowedHosts: [],
-    publishableReviews: buildPublishableReviews(),
     arrivalHistories: buildArrivalHistories(given.db, given.now ?? (() => new Date())),
     published: () => undefined,
     behaviours: {},

@@ -51,7 +51,7 @@ function standing(kind: Layout, reviews: ShowableReview[], more: Parameters<type
         ...more,
         layout: { kind, columns: 4, ...more.layout },
       }),
-    ).model,
+    ),
   )
   return `<div class="around"><div class="box"><template shadowrootmode="open"><style>${css}</style>${html}</template></div></div>`
 }

@@ -1,5 +1,6 @@
 import { litMarks } from '../formats/rating'
-import { fitting, type Page, type Pickable, type Selection } from './selection'
+import type { FacetCount, Facets } from './facets'
+import { hasFacetsOf, inScope, scopeOf, type Page, type Selection } from './selection'
 
 /** The number of matches for each choice of each part of a selection, with all other parts unchanged. */
 export interface PickFacets {
@@ -14,25 +15,44 @@ export interface PickFacets {
   all: number
 }
 
-export function pickFacets(reviews: Pickable[], selection: Selection, page: Page = {}): PickFacets {
-  const without = (free: Partial<Selection>, on: Page = page) =>
-    fitting(reviews, { ...selection, pins: [], hand: [], ...free }, on)
-  const count = (pool: Pickable[], keysOf: (review: Pickable) => (string | null)[]) => {
-    const counts: Record<string, number> = {}
-    for (const review of pool)
-      for (const key of keysOf(review)) if (key !== null) counts[key] = (counts[key] ?? 0) + 1
-    return counts
+/** Counts of reviews by their facets, without those that the selection leaves out. */
+export interface CountsToPickFrom {
+  /** With any of the selected tags, if it selects any. */
+  tagged: FacetCount[]
+  /** With each tag; a review counts for each of its tags. */
+  byTag: (FacetCount & { tag: string })[]
+}
+
+/** Ignores pins and the order by hand. */
+export function pickFacets(
+  { tagged, byTag }: CountsToPickFrom,
+  selection: Selection,
+  page: Page = {},
+): PickFacets {
+  const matching = <C extends Facets>(counts: C[], free: Partial<Selection>, on: Page = page) => {
+    const freed = { ...selection, ...free }
+    const scope = scopeOf(freed, on)
+    return counts.filter((one) => inScope(one, scope) && hasFacetsOf(one, freed))
+  }
+  const sum = (counts: FacetCount[]) => counts.reduce((total, { count }) => total + count, 0)
+  const sums = <C extends FacetCount>(counts: C[], keyOf: (one: C) => string | number | null) => {
+    const totals: Record<string, number> = {}
+    for (const one of counts) {
+      const key = keyOf(one)
+      if (key !== null) totals[key] = (totals[key] ?? 0) + one.count
+    }
+    return totals
   }
   return {
-    ratings: count(without({ ratings: [1, 2, 3, 4, 5] }), ({ rating }) => [
-      rating === null ? null : String(litMarks(rating)),
-    ]),
-    products: count(without({ products: { kind: 'every' } }, {}), ({ productSku }) => [productSku]),
-    tags: count(without({ tags: [] }), ({ tags }) => tags),
-    sources: count(without({ sources: [] }), ({ source }) => [source]),
-    languages: count(without({ languages: [] }), ({ language }) => [language]),
-    verified: without({ verifiedOnly: true }).length,
-    hasText: without({ withWords: true }).length,
-    all: without({}).length,
+    ratings: sums(matching(tagged, { ratings: [1, 2, 3, 4, 5] }), ({ rating }) =>
+      rating === null ? null : litMarks(rating),
+    ),
+    products: sums(matching(tagged, { products: { kind: 'every' } }, {}), ({ productSku }) => productSku),
+    tags: sums(matching(byTag, {}), ({ tag }) => tag),
+    sources: sums(matching(tagged, { sources: [] }), ({ source }) => source),
+    languages: sums(matching(tagged, { languages: [] }), ({ language }) => language),
+    verified: sum(matching(tagged, { verifiedOnly: true })),
+    hasText: sum(matching(tagged, { withWords: true })),
+    all: sum(matching(tagged, {})),
   }
 }

@@ -71,7 +71,14 @@ describe('in which order', () => {
 })
 
 test('each choice says how many it would let through with all else as it is', () => {
-  const facets = pickFacets(stock, { ...everything, tags: ['gift'], ratings: [5], leftOut: ['r4'] })
+  const counted = stock.filter(({ id }) => id !== 4).map((review) => ({ ...review, count: 1 }))
+  const facets = pickFacets(
+    {
+      tagged: counted.filter(({ tags }) => tags.includes('gift')),
+      byTag: counted.flatMap((one) => one.tags.map((tag) => ({ ...one, tag }))),
+    },
+    { ...everything, tags: ['gift'], ratings: [5] },
+  )
   expect(facets).toEqual({
     ratings: { 4: 1, 5: 1 },
     products: { 'HK-2': 1 },

@@ -1,6 +1,5 @@
 import { litMarks } from '../formats/rating'
-import { memoOf } from '../formats/memo'
-import type { Source } from '../intake/sourcePolicy'
+import type { Facets } from './facets'
 import type { SelectionOrder } from './selectionOrders'
 import type { Selection } from './selectionSchema'
 
@@ -23,18 +22,12 @@ export const everything: Selection = {
   hand: [],
 }
 
-/** Ratings are hundredths of five stars; `writtenAt` is UTC as ISO 8601. */
-export interface Pickable {
+/** `writtenAt` is UTC as ISO 8601. */
+export interface Pickable extends Facets {
   id: number
   publicId: string
-  rating: number | null
   writtenAt: string
-  productSku: string | null
   tags: string[]
-  source: Source
-  language: string | null
-  verified: boolean
-  hasText: boolean
 }
 
 /** Product and limit from the embed code. */
@@ -67,12 +60,13 @@ export function ratedAmong(rating: number | null, ratings: number[]): boolean {
   return !asksForRatings(ratings) || (rating !== null && ratings.includes(litMarks(rating)))
 }
 
-/** Checks neither products nor pins. */
-function answers(review: Pickable, selection: Selection): boolean {
-  const { ratings, tags, sources, languages, verifiedOnly, withWords } = selection
+/** Checks neither products, tags nor pins. */
+export function hasFacetsOf(
+  review: Facets,
+  { ratings, sources, languages, verifiedOnly, withWords }: Selection,
+): boolean {
   return (
     ratedAmong(review.rating, ratings) &&
-    (tags.length === 0 || tags.some((tag) => review.tags.includes(tag))) &&
     (sources.length === 0 || (sources as string[]).includes(review.source)) &&
     (languages.length === 0 || languages.includes(review.language ?? '')) &&
     (!verifiedOnly || review.verified) &&
@@ -80,57 +74,57 @@ function answers(review: Pickable, selection: Selection): boolean {
   )
 }
 
-const comparing: Record<Exclude<SelectionOrder, 'hand'>, (a: Pickable, b: Pickable) => number> = {
+export const hasTagOf = ({ tags }: Pick<Pickable, 'tags'>, selection: Pick<Selection, 'tags'>): boolean =>
+  selection.tags.length === 0 || selection.tags.some((tag) => tags.includes(tag))
+
+type Comparable = Pick<Pickable, 'rating' | 'verified' | 'writtenAt' | 'id'>
+
+export const comparing: Record<Exclude<SelectionOrder, 'hand'>, (a: Comparable, b: Comparable) => number> = {
   newest: newestFirst,
   highest: (a, b) => (b.rating ?? 0) - (a.rating ?? 0) || newestFirst(a, b),
   verified: (a, b) => Number(b.verified) - Number(a.verified) || newestFirst(a, b),
 }
 
-// Many displays select from the same reviews, so each order is computed once.
 function inOrder<R extends Pickable>(reviews: R[], { order, hand }: Selection): R[] {
-  if (order !== 'hand') return memoOf(reviews, order, () => reviews.toSorted(comparing[order]))
+  if (order !== 'hand') return reviews.toSorted(comparing[order])
   const place = new Map(hand.map((id, i) => [id, i]))
   const placeOf = ({ publicId }: R) => place.get(publicId) ?? hand.length
   return reviews.toSorted((a, b) => placeOf(a) - placeOf(b) || newestFirst(a, b))
 }
 
-export function reviewsInScope<R extends Pickable>(reviews: R[], scope: string[] | null): R[] {
-  if (scope === null) return reviews
-  return memoOf(reviews, `scope ${JSON.stringify(scope)}`, () =>
-    reviews.filter((review) => inScope(review, scope)),
-  )
-}
-
 function fits(selection: Selection): (review: Pickable) => boolean {
   const out = new Set(selection.leftOut)
   const byHand = new Set(selection.order === 'hand' ? selection.hand : [])
-  return (review) => !out.has(review.publicId) && (byHand.has(review.publicId) || answers(review, selection))
+  return (review) =>
+    !out.has(review.publicId) &&
+    (byHand.has(review.publicId) || (hasFacetsOf(review, selection) && hasTagOf(review, selection)))
+}
+
+const inScopeOf = <R extends Pickable>(reviews: R[], selection: Selection, page: Page) => {
+  const scope = scopeOf(selection, page)
+  return reviews.filter((review) => inScope(review, scope))
 }
 
 /** All matching reviews in order, without limit and pins. */
 export function fitting<R extends Pickable>(reviews: R[], selection: Selection, page: Page = {}): R[] {
-  return inOrder(reviewsInScope(reviews, scopeOf(selection, page)), selection).filter(fits(selection))
+  return inOrder(inScopeOf(reviews, selection, page).filter(fits(selection)), selection)
 }
 
 /** The selected reviews in order. Pinned reviews are included even if they do not match, if the product does. */
 export function pick<R extends Pickable>(reviews: R[], selection: Selection, page: Page = {}): R[] {
-  const scope = reviewsInScope(reviews, scopeOf(selection, page))
   const limit = page.limit ?? selection.limit
-  const pins = pinsIn(scope, selection)
+  const pins = pinsIn(inScopeOf(reviews, selection, page), selection)
   const pinned = new Set(pins.map(({ review }) => review.publicId))
-  const isFit = fits(selection)
-  const rest: R[] = []
-  for (const review of inOrder(scope, selection)) {
-    if (rest.length >= limit - pins.length) break
-    if (!pinned.has(review.publicId) && isFit(review)) rest.push(review)
-  }
+  const rest = fitting(reviews, selection, page)
+    .filter(({ publicId }) => !pinned.has(publicId))
+    .slice(0, Math.max(0, limit - pins.length))
   for (const { at, review } of pins) rest.splice(Math.min(at, rest.length), 0, review)
   return rest.slice(0, limit)
 }
 
 function pinsIn<R extends Pickable>(scope: R[], { pins, leftOut }: Selection): { at: number; review: R }[] {
   if (pins.length === 0) return []
-  const byId = memoOf(scope, 'by id', () => new Map(scope.map((review) => [review.publicId, review])))
+  const byId = new Map(scope.map((review) => [review.publicId, review]))
   return pins
     .filter(({ review }) => !leftOut.includes(review))
     .toSorted((a, b) => a.at - b.at)

@@ -167,19 +167,19 @@ describe('what is shown', () => {
     showable(3, 400, { source: 'manualEntry', writtenPrecision: 'moment' }),
   ]
   test('is picked; the average is that of all that customers rated', () => {
-    const { model } = shownOf(all, configured({ selection: { ratings: [4, 5] } }))
+    const model = shownOf(all, configured({ selection: { ratings: [4, 5] } }))
     expect(model.quotations.map(({ publicId }) => publicId)).toEqual(['r3', 'r1'])
     expect(model.tally).toMatchObject({ count: 2, average: 300 })
     expect([model.publishableCount, model.ratings]).toEqual([3, [4, 5]])
   })
   test('beside a product it is that of the product', () => {
-    const { model } = shownOf(all, configured(), { product: 'HK-2' })
+    const model = shownOf(all, configured(), { product: 'HK-2' })
     expect(model.tally).toMatchObject({ count: 1, average: 500 })
     expect([model.publishableCount, model.product]).toEqual([1, { sku: 'HK-2', title: 'Hive kit' }])
   })
   test('proof says the month, and only the year when it is before last year', () => {
     const proofs = ['2026-03-31T23:30:00Z', '2025-01-02T00:00:00Z', '2024-12-31T12:00:00Z', null].map(
-      (boughtAt) => shownOf([showable(1, 500, { boughtAt })]).model.quotations[0]!.proof?.words ?? null,
+      (boughtAt) => shownOf([showable(1, 500, { boughtAt })]).quotations[0]!.proof?.words ?? null,
     )
     expect(proofs).toEqual([
       'bought here, April 2026',
@@ -190,7 +190,7 @@ describe('what is shown', () => {
   })
   test('how we know stands with it, and what the shop says itself is said to be so', () => {
     const proof = (boughtBy: 'mailbox' | 'orderNumber' | 'manual', boughtAt: string | null) =>
-      shownOf([showable(1, 500, { boughtBy, boughtAt })]).model.quotations[0]!.proof!
+      shownOf([showable(1, 500, { boughtBy, boughtAt })]).quotations[0]!.proof!
     const at = '2026-03-31T12:00:00Z'
     expect(proof('mailbox', at).how).toMatch(/Email confirmed/)
     expect(proof('orderNumber', at).how).toMatch(/number and the name/)
@@ -200,21 +200,21 @@ describe('what is shown', () => {
     })
   })
   test('a date is that of the day it was written, and none where nobody told', () => {
-    const dates = shownOf(all, configured({ parts: { date: 'day' } })).model.quotations.map(
+    const dates = shownOf(all, configured({ parts: { date: 'day' } })).quotations.map(
       ({ date }) => date?.words ?? null,
     )
     expect(dates).toEqual([null, '2 June 2026', '1 June 2026'])
   })
   test('speaks the language that a page asks for, where it can', () => {
     const words = (language: string) =>
-      shownOf([showable(1, 500, { boughtAt: '2026-03-01T00:00:00Z' })], configured(), { language }).model
+      shownOf([showable(1, 500, { boughtAt: '2026-03-01T00:00:00Z' })], configured(), { language })
         .quotations[0]!.proof?.words
     expect(words('de')).toBe('hier gekauft, März 2026')
     expect(words('fr')).toBe('acheté ici, mars 2026')
   })
   test('hides what is switched off, but never that the shop wrote it down', () => {
     const parts = { name: 'hidden', rating: 'hidden', product: false, proof: false, words: false } as const
-    const [written] = shownOf(all, configured({ parts })).model.quotations
+    const [written] = shownOf(all, configured({ parts })).quotations
     expect(written).toMatchObject({ name: '', marks: null, product: null, note: 'written down by the shop' })
     expect(written!.words.head).toEqual([])
   })
@@ -240,7 +240,7 @@ describe('structured data', () => {
     showable(2, 300, { productSku: 'HK-2', source: 'manualEntry' }),
   ]
   test('is about one product, with customers’ own ratings only', () => {
-    const { model } = shownOf(rated, configured(), { product: 'HK-2' })
+    const model = shownOf(rated, configured(), { product: 'HK-2' })
     expect(jsonLdOf(model, 'https://reviews.example/d/front')).toMatchObject({
       '@type': 'Product',
       name: 'Hive kit',
@@ -252,7 +252,7 @@ describe('structured data', () => {
   })
   test('praises no shop as a whole, no unknown product and nothing that only the shop wrote down', () => {
     const of = (reviews: typeof rated, product?: string) =>
-      jsonLdOf(shownOf(reviews, configured(), product ? { product } : {}).model, '')
+      jsonLdOf(shownOf(reviews, configured(), product ? { product } : {}), '')
     expect(of(rated)).toBeNull()
     expect(of(rated, 'unheard-of')).toBeNull()
     expect(of([rated[1]!], 'HK-2')).toBeNull()
@@ -261,8 +261,8 @@ describe('structured data', () => {
 
 test('a display can be looked at with other data, made of the shop’s own', () => {
   const own = [showable(1, 500, { boughtAt: 'x' }), showable(2, 400), showable(3, 300)]
-  expect(triedWith(own, own, 'few')).toHaveLength(2)
-  expect(triedWith(own, own, 'long').every(({ body }) => body.length >= 1200)).toBe(true)
-  expect(triedWith(own, own, 'missing').every(({ boughtAt, title }) => !boughtAt && !title)).toBe(true)
-  expect(triedWith(own, own, 'real')).toBe(own)
+  expect(triedWith(own, 'few')).toHaveLength(2)
+  expect(triedWith(own, 'long').every(({ body }) => body.length >= 1200)).toBe(true)
+  expect(triedWith(own, 'missing').every(({ boughtAt, title }) => !boughtAt && !title)).toBe(true)
+  expect(triedWith(own, 'real')).toBe(own)
 })

@@ -1,13 +1,12 @@
-import { tallyOf, type RatingTally } from '../curation/ratingTally'
-import { asksForRatings, pick, reviewsInScope, scopeOf, type Page } from '../curation/selection'
-import { memoOf } from '../formats/memo'
+import type { RatingTally } from '../curation/ratingTally'
+import { asksForRatings, scopeOf, type Page } from '../curation/selection'
 import { customerTranslate } from '../messages/customers'
 import { customerLanguage } from '../messages/customers/languages'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
 import { resolveTheme, type ColourScheme, type ResolvedTheme } from './theme'
 import type { Quotation } from './quotation'
-import { inAverages, type DisplayShop, type ShowableReview } from './showableReview'
+import { type DisplayShop, type ShowableReview } from './showableReview'
 import { toQuotation } from './toQuotation'
 
 /** The targets of links; null if there is none. */
@@ -52,11 +51,12 @@ export interface DisplayModel {
   whenEmpty: Configuration['whenEmpty']
 }
 
-/** Selects, orders and words the content of a display. */
+/** Words the content of a display. */
 export function displayModel({
   configuration,
   shop,
-  reviews,
+  picked,
+  totals,
   links,
   mediaUrl,
   now,
@@ -65,23 +65,24 @@ export function displayModel({
 }: {
   configuration: Configuration
   shop: DisplayShop
-  reviews: ShowableReview[]
+  /** The selected reviews in order. */
+  picked: ShowableReview[]
+  /** Of its scope. */
+  totals: Pick<DisplayModel, 'tally' | 'publishableCount'>
   links: DisplayLinks
   /** The address of the folder of pictures. */
   mediaUrl: string
   now: string
   asked?: Asked
-  /** Shown to the owner while there is no review; visitors never get them. */
+  /** Shown to the owner of a shop without publishable reviews; visitors never get them. */
   samples?: Quotation[]
-}): { model: DisplayModel; picked: ShowableReview[]; scope: ShowableReview[] } {
+}): DisplayModel {
   const { selection } = configuration
   const language = customerLanguage(asked.language ?? shop.locale) ?? 'en'
   const locale = customerLanguage(shop.locale) === language ? shop.locale : language
   const translate = customerTranslate(language)
   const skus = scopeOf(selection, asked)
-  const scope = reviewsInScope(reviews, skus)
-  const picked = pick(reviews, selection, asked)
-  const model: DisplayModel = {
+  return {
     shopName: shop.name,
     shortName: shop.shortName,
     language,
@@ -94,18 +95,16 @@ export function displayModel({
     theme: resolveTheme(configuration.theme, shop.site, asked.scheme ?? null),
     scheme: asked.scheme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
-    tally: memoOf(scope, 'tally', () => tallyOf(scope.filter(inAverages))),
-    publishableCount: scope.length,
+    ...totals,
     ratings: asksForRatings(selection.ratings) ? selection.ratings : null,
     quotations:
-      reviews.length === 0
+      samples.length > 0
         ? samples
         : picked.map((review) =>
             toQuotation(review, configuration.parts, { shop, mediaUrl, now, translate, locale }),
           ),
-    hasSamples: reviews.length === 0 && samples.length > 0,
+    hasSamples: samples.length > 0,
     links,
     whenEmpty: configuration.whenEmpty,
   }
-  return { model, picked, scope }
 }

@@ -1,6 +1,5 @@
 import type { Pickable } from '../curation/selection'
 import type { Photo } from '../intake/candidate'
-import { sourcePolicies } from '../intake/sourcePolicy'
 import type { ProofMethod } from '../proof/matchOrder'
 import type { SiteStyle } from './theme'
 
@@ -28,9 +27,6 @@ export interface ShowableReview extends Pickable {
   /** The shop's public reply. */
   reply: { name: string; body: string } | null
 }
-
-/** Only customers' own reviews count in averages. */
-export const inAverages = ({ source }: Pick<Pickable, 'source'>): boolean => sourcePolicies[source].inAverages
 
 /** The parts of a shop that its displays need. */
 export interface DisplayShop {

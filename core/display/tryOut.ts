@@ -9,18 +9,14 @@ const FEW = 2
 /** In UTF-16 units. */
 const LONG_BODY = 1200
 
-/** The shop's own reviews, changed to be few, long or incomplete. They are never stored or published. */
-export function triedWith(
-  reviews: ShowableReview[],
-  shown: ShowableReview[],
-  trial: Trial,
-): ShowableReview[] {
+/** Selected reviews, changed to be few, long or incomplete. They are never stored or published. */
+export function triedWith(reviews: ShowableReview[], trial: Trial): ShowableReview[] {
   switch (trial) {
     case 'real':
     case 'many':
       return reviews
     case 'few':
-      return shown.slice(0, FEW)
+      return reviews.slice(0, FEW)
     case 'long':
       return reviews.map((review, i) => ({
         ...review,

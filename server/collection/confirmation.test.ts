@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import { phonePhoto } from '../../tests/support/pictures'
-import { addMember, addShop, send, testServices, nowhere } from '../../tests/support/shop'
+import { allShowable, addMember, addShop, send, testServices, nowhere } from '../../tests/support/shop'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { findFormBySlug } from '../data/forms'
@@ -8,7 +8,6 @@ import type { Mail } from '../data/mails'
 import type { Member } from '../data/members'
 import { approvedTally, undecidedCount, unconfirmedCount } from '../data/reviewCounts'
 import { findReview, proofOfReview, signalsOfVersion } from '../data/reviewReading'
-import { showableReviews } from '../data/showableReviews'
 import type { Shop } from '../data/shops'
 import { jobKinds } from '../jobKinds'
 import { startJobRunner } from '../jobs/runner'
@@ -221,8 +220,7 @@ describe('the customer’s own page', () => {
     await decide(services, shop, mara, publicId, plainAct('approve'), (await found(publicId)).revision)
     return { publicId, own }
   }
-  const shown = async () =>
-    (await showableReviews(services.db, shop.id)).map(({ body, rating }) => [body, rating])
+  const shown = async () => (await allShowable(services, shop)).map(({ body, rating }) => [body, rating])
 
   test('a change waits, what stood before stays public, and the shop sees both', async () => {
     const { publicId, own } = await approved()
@@ -262,7 +260,7 @@ describe('the customer’s own page', () => {
       { key: await stage(33), alt: 'three' },
     ]
     expect(await changeOwn(services, own, { ...change, media: changed })).toBe(true)
-    const alts = async () => (await showableReviews(services.db, shop.id))[0]!.photos.map(({ alt }) => alt)
+    const alts = async () => (await allShowable(services, shop))[0]!.photos.map(({ alt }) => alt)
     expect(await alts()).toEqual(['one', 'two'])
     await decide(services, shop, mara, publicId, plainAct('approve'), (await found(publicId)).revision)
     expect(await alts()).toEqual(['two', 'three'])
@@ -326,7 +324,7 @@ describe('what the shop wrote down', () => {
       true,
       1,
     ])
-    expect((await showableReviews(services.db, shop.id))[0]).toMatchObject({ source: 'form', verified: true })
+    expect((await allShowable(services, shop))[0]).toMatchObject({ source: 'form', verified: true })
     expect(await askCustomerToConfirm(services, shop, mara, publicId, 'piotr@lis.example')).toBe('gone')
   })
   test('of a customer’s own review nobody is asked', async () => {

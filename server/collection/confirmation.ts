@@ -20,7 +20,7 @@ import { queueMail } from '../mail/outbox'
 import { digestOfVersion } from '../moderation/digest'
 import { openReasons } from '../moderation/openReasons'
 import { proveBuyer } from '../proof/proveBuyer'
-import { markAllStale } from '../publishing/staleDisplays'
+import { markProductsStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { hashToken } from './formToken'
 
@@ -189,7 +189,8 @@ async function confirm(
     digest: digestOfVersion(full),
     at: now,
   })
-  if (full.publishedVersionId !== null && full.showable) await markAllStale(trx, shop.id, now)
+  if (full.publishedVersionId !== null && full.showable)
+    await markProductsStale(trx, shop.id, [before.productId], now)
 }
 
 export type AskOutcome = 'asked' | 'noMails' | 'noAddress' | 'enough' | 'gone'

@@ -61,7 +61,8 @@ async function correct(
   return correctReview(services, shop, mara, publicId, entry, more.revision ?? revision)
 }
 const shown = async () =>
-  (await composer(services, shop)).compose(startingConfiguration, { key: 'front' }).model.quotations[0]
+  (await (await composer(services, shop)).compose(startingConfiguration, { key: 'front' })).model
+    .quotations[0]
 
 describe('a review that the shop added', () => {
   test('is corrected in every part, and visitors see it', async () => {

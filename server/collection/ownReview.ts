@@ -20,7 +20,7 @@ import { writing } from '../data/writing'
 import { pendingPhotos } from '../media/pendingPhotos'
 import { digestOfVersion } from '../moderation/digest'
 import { weighAlone } from '../moderation/weighAlone'
-import { markAllStale } from '../publishing/staleDisplays'
+import { markDecisionStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { hashToken } from './formToken'
 
@@ -170,12 +170,8 @@ async function moveOwn(
       digest: digestOfVersion(change?.version ?? review),
       at: now,
     })
-    if (before.publishedVersionId !== after.publishedVersionId || isShownOtherwise(before, after))
-      await markAllStale(trx, shop.id, now)
+    await markDecisionStale(trx, shop.id, review.id, { before, after }, now)
   })
   services.changes.announce(shop.id)
   services.wakeJobs()
 }
-
-const isShownOtherwise = (before: DecisionState, after: DecisionState) =>
-  after.publishedVersionId !== null && before.showable !== after.showable

@@ -1,11 +1,10 @@
 import { beforeEach, describe, expect, test } from 'vitest'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { allShowable, addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { phonePhoto } from '../../tests/support/pictures'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import { findFormBySlug, type Form } from '../data/forms'
 import type { Member } from '../data/members'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
-import { showableReviews } from '../data/showableReviews'
 import type { Shop } from '../data/shops'
 import { storePendingPhoto, type StoredPhoto } from '../media/pendingPhotos'
 import { savePhotoDescription } from '../moderation/notesAndDrafts'
@@ -44,7 +43,7 @@ const act = async (publicId: string, chosen: ReviewAct) =>
 const kindsOf = async (publicId: string) =>
   (await signalsOfVersion(services.db, shop.id, (await found(publicId)).versionId)).map(({ kind }) => kind)
 const shownAlts = async () =>
-  (await showableReviews(services.db, shop.id)).map(({ photos }) => photos.map(({ alt }) => alt))
+  (await allShowable(services, shop)).map(({ photos }) => photos.map(({ alt }) => alt))
 
 describe('on the way in', () => {
   test('photos come with their review in their order, and no longer wait', async () => {

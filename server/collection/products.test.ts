@@ -57,9 +57,9 @@ const about = (...skus: string[]) => ({
   selection: { ...everything, products: { kind: 'chosen' as const, skus } },
 })
 const shownAbout = async (...skus: string[]) =>
-  (await composer(services, shop))
-    .compose(about(...skus), { key: 'k' })
-    .model.quotations.map(({ publicId }) => publicId)
+  (await (await composer(services, shop)).compose(about(...skus), { key: 'k' })).model.quotations.map(
+    ({ publicId }) => publicId,
+  )
 
 describe('adding', () => {
   test('a SKU comes from the name, and names that read alike get a number', () => {

@@ -22,7 +22,7 @@ import { writing } from '../data/writing'
 import { assignReviewGroup } from '../moderation/reviewGroups'
 import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
 import { digestOfVersion } from '../moderation/digest'
-import { markAllStale } from '../publishing/staleDisplays'
+import { markProductsStale } from '../publishing/staleDisplays'
 import { proveBuyer } from '../proof/proveBuyer'
 import type { Services } from '../services'
 import { tellOfArrival } from '../mail/notifyMembers'
@@ -231,6 +231,7 @@ async function storeAndLog(
     digest: digestOfVersion(review.version),
     at: review.receivedAt,
   })
-  if (approved && review.showable) await markAllStale(trx, review.shopId, review.receivedAt)
+  if (approved && review.showable)
+    await markProductsStale(trx, review.shopId, [review.productId], review.receivedAt)
   return reviewId
 }

@@ -48,7 +48,7 @@ describe('what is written down', () => {
     expect(state).toBe('approved')
     expect(await approvedTally(services.db, shop.id)).toMatchObject({ count: 1, average: 300 })
     expect(await showableCount(services.db, shop.id)).toBe(2)
-    const { model } = (await composer(services, shop)).compose(startingConfiguration, { key: 'front' })
+    const { model } = await (await composer(services, shop)).compose(startingConfiguration, { key: 'front' })
     expect([model.tally.count, model.tally.average, model.publishableCount]).toEqual([1, 300, 2])
     expect(model.quotations.at(-1)).toMatchObject({
       name: 'Anna B.',
@@ -103,7 +103,7 @@ test('a portrait is made anew and kept as a file that visitors can read; what is
     portrait,
     company_logo: 'data:image/png;base64,AAAA',
   })
-  const { model } = (await composer(services, shop)).compose(startingConfiguration, { key: 'front' })
+  const { model } = await (await composer(services, shop)).compose(startingConfiguration, { key: 'front' })
   const shown = model.quotations[0]!.portrait!
   expect(shown).toMatch(/^https:\/\/reviews\.wrenfield\.example\/media\/[0-9a-f]{32}\.webp$/)
   const made = await sharp(path.join(services.mediaFolder, shown.split('/').pop()!)).metadata()

@@ -120,15 +120,18 @@ export async function setDeclined(
 }
 
 /** Sets the description of a photo. Returns false if the review has no such photo. */
+/** Returns the id of the review; null if there is no such photo. */
 export async function setAlt(
   db: Knex,
   shopId: number,
   { review, photo }: { review: string; photo: string },
   alt: string,
-): Promise<boolean> {
-  const changed = await db('photo')
+): Promise<number | null> {
+  const found = await db('photo')
     .where({ shop_id: shopId, public_id: photo })
     .whereIn('review_id', db('review').where({ shop_id: shopId, public_id: review }).select('id'))
-    .update({ alt })
-  return changed > 0
+    .first<{ id: number; reviewId: number } | undefined>({ id: 'id', reviewId: 'review_id' })
+  if (!found) return null
+  await db('photo').where({ id: found.id }).update({ alt })
+  return found.reviewId
 }

@@ -70,6 +70,20 @@ export async function productsBySku(db: Knex, shopId: number): Promise<Map<strin
   return found
 }
 
+/** The keys of the SKUs of some products; null for no product. */
+export async function skuKeysOf(
+  db: Knex,
+  shopId: number,
+  ids: (number | null)[],
+): Promise<(string | null)[]> {
+  const rows: { id: number; sku: string }[] = await db('product')
+    .where({ shop_id: shopId })
+    .whereIn('id', [...new Set(ids.filter((id) => id !== null))])
+    .select('id', 'sku')
+  const keys = new Map(rows.map(({ id, sku }) => [id, skuKey(sku)]))
+  return ids.map((id) => (id === null ? null : (keys.get(id) ?? null)))
+}
+
 /** The product with a SKU, or with one that leads to it. */
 export async function productWithSku(db: Knex, shopId: number, sku: string): Promise<Product | undefined> {
   return sku === '' ? undefined : (await productsBySku(db, shopId)).get(skuKey(sku))

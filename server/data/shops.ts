@@ -120,18 +120,6 @@ export async function shopsOfMember(db: Knex, memberId: number): Promise<Shop[]>
   return rows.map(read)
 }
 
-/** Increases whenever the publishable reviews or the style of a shop change. */
-export async function contentVersion(db: Knex, shopId: number): Promise<number> {
-  const row = await db('shop')
-    .where({ id: shopId })
-    .first<{ version: number }>({ version: 'content_version' })
-  return row.version
-}
-
-export async function raiseStockVersion(trx: Knex.Transaction, shopId: number): Promise<void> {
-  await trx('shop').where({ id: shopId }).increment('content_version', 1)
-}
-
 /** Every shop of the installation. */
 export async function allShops(db: Knex): Promise<Pick<Shop, 'id' | 'slug'>[]> {
   return db('shop').orderBy('id').select('id', 'slug')

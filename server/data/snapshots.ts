@@ -9,13 +9,20 @@ export interface Snapshot {
   body: string
 }
 
+/** What a snapshot depends on. */
+export interface SnapshotScope {
+  /** Keys of SKUs; null for all products. */
+  scope: string[] | null
+  byTags: boolean
+}
+
 /** The variant without a product, language or theme. */
 const PLAIN = ''
 
 /** Replaces the snapshot of a display and the list of reviews in it. */
 export async function storeSnapshot(
   trx: Knex.Transaction,
-  snapshot: Snapshot,
+  snapshot: Snapshot & SnapshotScope,
   reviewIds: number[],
   now: string,
 ): Promise<void> {
@@ -27,6 +34,8 @@ export async function storeSnapshot(
     version_id: snapshot.versionId,
     etag: snapshot.etag,
     body: snapshot.body,
+    scope: snapshot.scope && JSON.stringify(snapshot.scope),
+    by_tags: snapshot.byTags,
     rendered_at: now,
   })
   if (reviewIds.length === 0) return

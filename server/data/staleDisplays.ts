@@ -1,16 +1,72 @@
 import type { Knex } from 'knex'
 import { readVersion, versionColumns, type DisplayVersion, type VersionRow } from './displays'
 
-/** Marks one published display of a shop, or all, for rendering. Returns how many. */
+/** Marks one published display of a shop, or all, for rendering. */
 export async function markDisplaysStale(
   trx: Knex.Transaction,
   shopId: number,
   displayId?: number,
-): Promise<number> {
-  return trx('display')
-    .where({ shop_id: shopId, ...(displayId !== undefined && { id: displayId }) })
-    .whereNotNull('live_version_id')
+): Promise<void> {
+  await liveDisplays(trx, shopId)
+    .where({ ...(displayId !== undefined && { id: displayId }) })
     .increment('stale', 1)
+}
+
+/** Marks the displays with any of some products in their scope. Keys of SKUs; null for no product. */
+export async function markScopesStale(
+  trx: Knex.Transaction,
+  shopId: number,
+  skuKeys: (string | null)[],
+): Promise<void> {
+  const keys = JSON.stringify(skuKeys.filter((key) => key !== null))
+  await marked(
+    liveDisplays(trx, shopId),
+    `scope IS NULL OR EXISTS (SELECT 1 FROM json_each(scope) AS one JOIN json_each(?) AS other
+      ON one.value = other.value)`,
+    [keys],
+  )
+}
+
+/** Marks the displays that show a review and, if its tags changed, those that select by tags. */
+export async function markShowingStale(
+  trx: Knex.Transaction,
+  shopId: number,
+  reviewId: number,
+  tagsChanged: boolean,
+): Promise<void> {
+  await marked(
+    liveDisplays(trx, shopId),
+    `(? AND by_tags) OR EXISTS (SELECT 1 FROM snapshot_review
+      WHERE snapshot_review.snapshot_id = snapshot.id AND snapshot_review.review_id = ?)`,
+    [tagsChanged, reviewId],
+  )
+}
+
+const liveDisplays = (trx: Knex.Transaction, shopId: number) =>
+  trx('display').where({ shop_id: shopId }).whereNotNull('live_version_id')
+
+/** A display that is being rendered can already contain what it was before, so its mark counts up. */
+async function marked(
+  displays: Knex.QueryBuilder,
+  condition: string,
+  values: Knex.RawBinding[],
+): Promise<void> {
+  await displays
+    .whereRaw(
+      `(stale > 0 OR NOT EXISTS (SELECT 1 FROM snapshot WHERE snapshot.display_id = display.id
+          AND snapshot.version_id = display.live_version_id)
+        OR EXISTS (SELECT 1 FROM snapshot WHERE snapshot.display_id = display.id AND (${condition})))`,
+      values,
+    )
+    .increment('stale', 1)
+}
+
+export async function hasLiveDisplay(db: Knex, shopId: number): Promise<boolean> {
+  const row: unknown = await db('display')
+    .where({ shop_id: shopId })
+    .whereNotNull('live_version_id')
+    .first('id')
+  return row !== undefined
 }
 
 /** A display to render; `stale` counts the requests for it. */

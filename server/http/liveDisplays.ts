@@ -28,7 +28,7 @@ const bytesOf = ({ plain, gzip, brotli }: Prepared) =>
 export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
   const plain = new Map<
     string,
-    { json: Prepared; language?: string; asked: number; address: string | null }
+    { json: Prepared; shopId: number; language?: string; asked: number; address: string | null }
   >()
   const byAddress = new Map<string, string>()
   const variants = new LRUCache<string, Promise<Prepared | null>>({ maxSize: MOST_VARIANT_BYTES })
@@ -62,12 +62,16 @@ export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
       answer.then(keep, () => keep(null))
       return answer
     },
-    put: ({ key, address, body }) => {
+    put: ({ shopId, key, address, body }) => {
       const asked = plain.get(key)?.asked ?? 0
       forget(key)
       const { language } = JSON.parse(body) as { language?: string }
-      plain.set(key, { json: displayJson(body), language, asked, address })
+      plain.set(key, { json: displayJson(body), shopId, language, asked, address })
       if (address) byAddress.set(address, key)
+    },
+    forgetVariants: (shopId) => {
+      for (const name of [...variants.keys()])
+        if (plain.get(name.slice(0, name.indexOf(' ')))?.shopId === shopId) variants.delete(name)
     },
     remove: (key) => {
       forget(key)

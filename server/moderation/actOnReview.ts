@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
-import { changedParts, type DecisionPart, type DecisionState } from '../../core/moderation/decisionState'
+import type { DecisionState } from '../../core/moderation/decisionState'
 import { appendDecision } from '../data/decisions'
 import type { Member } from '../data/members'
 import { insertVouch, noteRevocation } from '../data/evidence'
@@ -12,7 +12,7 @@ import type { FullReview } from '../data/reviewReading'
 import { productWithSku } from '../data/products'
 import type { Shop } from '../data/shops'
 import { findTag, tagNamed } from '../data/tags'
-import { markAllStale } from '../publishing/staleDisplays'
+import { markDecisionStale } from '../publishing/staleDisplays'
 import { digestOfVersion } from './digest'
 import { renewOpenReasons } from './openReasons'
 
@@ -59,24 +59,7 @@ export async function moveReview(
     at: now,
     batch,
   })
-  if (isSeen(before, after)) await markAllStale(trx, shop.id, now)
-}
-
-const seenParts: DecisionPart[] = [
-  'state',
-  'showable',
-  'publishedVersionId',
-  'productId',
-  'replyId',
-  'verificationId',
-  'declinedPhotoIds',
-]
-
-const isPublic = ({ publishedVersionId, showable }: DecisionState) => publishedVersionId !== null && showable
-
-function isSeen(before: DecisionState, after: DecisionState): boolean {
-  if (!isPublic(before) && !isPublic(after)) return false
-  return changedParts(before, after).some((part) => seenParts.includes(part))
+  await markDecisionStale(trx, shop.id, review.id, { before, after }, now)
 }
 
 const unpublished = { publishedVersionId: null, publishedAt: null }

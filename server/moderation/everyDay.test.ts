@@ -2,14 +2,13 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { reviewFilterSchema } from '../../core/moderation/reviewFilter'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { allShowable, addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { writeDown } from '../collection/writeDown'
 import { verifyChain } from '../data/decisions'
 import { wholeLane } from '../data/laneFilter'
 import type { Member } from '../data/members'
 import { laneCounts } from '../data/reviewCounts'
 import { findReview } from '../data/reviewReading'
-import { showableReviews } from '../data/showableReviews'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { saveNoteOrDraft, queueNames, saveView, deleteView } from './notesAndDrafts'
@@ -44,7 +43,7 @@ describe('a reply', () => {
   test('is drafted for the shop alone, posted for visitors, changed, taken back and brought back', async () => {
     const id = await one({ rating: 1 })
     await act(id, { kind: 'approve' })
-    const shown = async () => (await showableReviews(services.db, shop.id))[0]!.reply
+    const shown = async () => (await allShowable(services, shop))[0]!.reply
     expect((await found(id)).needsReply).toBe(true)
 
     expect(await saveNoteOrDraft(services, shop, id, 'replyDraft', 'We are sor')).toBe(true)

@@ -4,7 +4,7 @@ import { tagsOfShop } from '../data/tags'
 import { updateNote, updateReplyDraft } from '../data/replies'
 import { setAlt } from '../data/photos'
 import { writing } from '../data/writing'
-import { markAllStale } from '../publishing/staleDisplays'
+import { markReviewStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 
 /** Private texts that are saved as they are typed: the note and the draft of a reply. */
@@ -28,8 +28,9 @@ export async function savePhotoDescription(
   alt: string,
 ): Promise<boolean> {
   const kept = await writing(services.db, async (trx) => {
-    if (!(await setAlt(trx, shop.id, { review, photo }, alt))) return false
-    await markAllStale(trx, shop.id, services.now().toISOString())
+    const reviewId = await setAlt(trx, shop.id, { review, photo }, alt)
+    if (reviewId === null) return false
+    await markReviewStale(trx, shop.id, reviewId, services.now().toISOString())
     return true
   })
   services.wakeJobs()

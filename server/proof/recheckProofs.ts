@@ -9,7 +9,7 @@ import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { digestOfVersion } from '../moderation/digest'
 import { renewOpenReasons } from '../moderation/openReasons'
-import { markAllStale } from '../publishing/staleDisplays'
+import { markProductsStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { TaskStopped, type TaskControl } from '../workers/task'
 import type { ProofChange } from './orderImport'
@@ -83,7 +83,7 @@ async function keep(
       digest: digestOfVersion((await findReview(trx, shop.id, { id: review.id }))!),
       at: now,
     })
-    if (after.publishedVersionId !== null) await markAllStale(trx, shop.id, now)
+    if (after.publishedVersionId !== null) await markProductsStale(trx, shop.id, [after.productId], now)
     const why = proof.line
       ? messageCode(`proof.short.${proof.by}`, { number: proof.line.orderNumber })
       : failure!

@@ -57,7 +57,7 @@ test('the average that visitors read is the one worked out from the database by 
   for (const { scope, of, asked } of cases) {
     const expected = await byHand(scope)
     expect(expected.count).toBeGreaterThan(3)
-    const { tally } = compose(of, { key: 'front', asked }).model
+    const { tally } = (await compose(of, { key: 'front', asked })).model
     expect(tally.count).toBe(expected.count)
     expect(tally.average! / 100).toBeCloseTo(expected.average!, 10)
   }

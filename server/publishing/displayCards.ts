@@ -39,7 +39,7 @@ export async function displayCards(services: Services, shop: Shop): Promise<Disp
         state:
           live === null ? ('draft' as const) : changes > 0 ? ('draftDiffers' as const) : ('live' as const),
         changes,
-        preview: renderDisplay(compose(draft.configuration, { key, samples: true }).model),
+        preview: renderDisplay((await compose(draft.configuration, { key, samples: true })).model),
         look: pageLook(shop),
         seen: await pagesOfDisplay(services, shop, id),
       }

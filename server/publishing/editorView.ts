@@ -1,12 +1,13 @@
 import { fairnessOf, type Fairness } from '../../core/curation/fairness'
 import { pickFacets, type PickFacets } from '../../core/curation/pickFacets'
+import { newestFirst, type Selection } from '../../core/curation/selection'
+import { inAverages } from '../../core/curation/facets'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
-import { fitting, pick } from '../../core/curation/selection'
 import { selectionOrders, type SelectionOrder } from '../../core/curation/selectionOrders'
 import { layouts, type Layout } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
-import { inAverages, type ShowableReview } from '../../core/display/showableReview'
+import type { ShowableReview } from '../../core/display/showableReview'
 import { contrastFaults, type ContrastFault } from '../../core/display/theme'
 import { themeSwatches, type ThemeSwatches } from '../../core/display/themeSwatches'
 import type { SiteStyle } from '../../core/display/theme'
@@ -21,6 +22,7 @@ import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { composer, type Composer } from './compose'
+import type { Publishable } from './publishable'
 import { codeAttributes, embedCode } from './embedCode'
 import { pagesOfDisplay } from './seen'
 import { pickedLine, type PickedLine } from './pickedLine'
@@ -101,11 +103,13 @@ export async function editorView(
     configuration: composing.present(display.live.configuration),
   }
   const asked: Asked = looking.product ? { product: looking.product } : {}
-  const { model, picked, scope } = composing.compose(configuration, { key, asked })
-  const shownNow = live ? composing.compose(live.configuration, { key, asked }).picked : []
+  const { model, picked } = await composing.compose(configuration, { key, asked })
+  const shownNow = live ? (await composing.compose(live.configuration, { key, asked })).picked : []
   const chosen = tallyOf(picked.filter(inAverages))
   const names = composing.shop.products
-  const { reviews } = composing
+  const { publishable } = composing
+  const { selection } = configuration
+  const following = await publishable.firstFitting(selection, picked.length + NEXT_FEW, asked)
   return {
     key,
     name: display.name,
@@ -116,31 +120,20 @@ export async function editorView(
     changes: live ? changesBetween(live.configuration, configuration, names) : [],
     comes: without(picked, shownNow).map(pickedLine),
     goes: without(shownNow, picked).map(pickedLine),
-    preview: previewOf(composing, configuration, key, asked, picked, looking.trial),
-    samples: composing.reviews.length === 0,
+    preview: await previewOf(composing, configuration, key, asked, looking.trial),
+    samples: publishable.size === 0,
     look: pageLook(shop),
     site: composing.shop.site,
     colours: themeSwatches(configuration.theme, composing.shop.site),
     faults: contrastFaults(configuration.theme, composing.shop.site),
-    miniatures: miniatures(composing, configuration, key, asked),
+    miniatures: await miniatures(composing, configuration, key, asked),
     picked: picked.map(pickedLine),
-    next: without(fitting(reviews, configuration.selection, asked), picked)
-      .slice(0, NEXT_FEW)
-      .map(pickedLine),
-    leftOut: reviews
-      .filter(({ publicId }) => configuration.selection.leftOut.includes(publicId))
-      .map(pickedLine),
-    firstByOrder: Object.fromEntries(
-      selectionOrders.map((order) => [
-        order,
-        pick(reviews, { ...configuration.selection, pins: [], order, limit: FIRST_FEW }, asked).map(
-          pickedLine,
-        ),
-      ]),
-    ) as Record<SelectionOrder, PickedLine[]>,
-    facets: pickFacets(reviews, configuration.selection, asked),
+    next: without(following, picked).slice(0, NEXT_FEW).map(pickedLine),
+    leftOut: (await publishable.named(selection.leftOut)).toSorted(newestFirst).map(pickedLine),
+    firstByOrder: await firstByOrder(publishable, selection, asked),
+    facets: pickFacets(await publishable.countsToPickFrom(selection), selection, asked),
     products: Object.entries(names).map(([sku, title]) => ({ sku, title })),
-    publishableCount: scope.length,
+    publishableCount: model.publishableCount,
     chosen,
     all: model.tally,
     fairness: fairnessOf(chosen, model.tally),
@@ -172,30 +165,43 @@ const without = (from: ShowableReview[], others: ShowableReview[]) => {
   return from.filter(({ id }) => !there.has(id))
 }
 
-function previewOf(
-  { compose, reviews }: Composer,
+async function firstByOrder(
+  publishable: Publishable,
+  selection: Selection,
+  asked: Asked,
+): Promise<Record<SelectionOrder, PickedLine[]>> {
+  const first = await Promise.all(
+    selectionOrders.map(async (order) => {
+      const reviews = await publishable.firstFitting({ ...selection, order }, FIRST_FEW, asked)
+      return [order, reviews.map(pickedLine)] as const
+    }),
+  )
+  return Object.fromEntries(first) as Record<SelectionOrder, PickedLine[]>
+}
+
+async function previewOf(
+  { compose }: Composer,
   configuration: Configuration,
   key: string,
   asked: Asked,
-  picked: ShowableReview[],
   trial: Trial,
-): RenderedDisplay {
-  const { model } = compose(configuration, {
+): Promise<RenderedDisplay> {
+  const { model } = await compose(configuration, {
     key,
     asked: trial === 'many' ? { ...asked, limit: MANY } : asked,
     samples: true,
-    from: triedWith(reviews, picked, trial),
+    changed: (picked) => triedWith(picked, trial),
   })
   return renderDisplay(model)
 }
 
 /** The selected reviews in each layout, as small previews. */
-export function miniatures(
+export async function miniatures(
   { compose }: Pick<Composer, 'compose'>,
   configuration: Configuration,
   key: string,
   asked: Asked = {},
-): Record<Layout, RenderedDisplay> {
+): Promise<Record<Layout, RenderedDisplay>> {
   const plain: Configuration = {
     ...configuration,
     title: '',
@@ -208,8 +214,8 @@ export function miniatures(
       button: { words: '', url: '' },
     },
   }
-  const { model } = compose(plain, { key, asked, samples: true })
-  const few = { ...model, stock: 0, quotations: model.quotations.slice(0, IN_A_MINIATURE) }
+  const { model } = await compose(plain, { key, asked, samples: true })
+  const few = { ...model, quotations: model.quotations.slice(0, IN_A_MINIATURE) }
   return Object.fromEntries(
     layouts.map((kind) => [
       kind,

@@ -38,15 +38,17 @@ export async function looksToStartFrom(
   services: Services,
   shop: Shop,
 ): Promise<{ looks: Record<Layout, RenderedDisplay>; look: PageLook; samples: boolean }> {
-  const { compose, reviews } = await composer(services, shop)
-  const looks = layouts.map((layout) => [
-    layout,
-    renderDisplay(compose(startOf(layout), { key: '', samples: true }).model),
-  ])
+  const { compose, publishable } = await composer(services, shop)
+  const looks = await Promise.all(
+    layouts.map(async (layout) => {
+      const { model } = await compose(startOf(layout), { key: '', samples: true })
+      return [layout, renderDisplay(model)]
+    }),
+  )
   return {
     looks: Object.fromEntries(looks) as Record<Layout, RenderedDisplay>,
     look: pageLook(shop),
-    samples: reviews.length === 0,
+    samples: publishable.size === 0,
   }
 }
 

@@ -129,7 +129,7 @@ describe('what visitors get', () => {
     await approved({ body: 'Kept' })
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
-    live.put({ key: KEY, address: null, body: '{"html":"as it was rendered before"}' })
+    live.put({ shopId: shop.id, key: KEY, address: null, body: '{"html":"as it was rendered before"}' })
     await markInstallationStale(services)
     await jobs.drain()
     expect(served().html).toContain('Kept')

@@ -1,7 +1,9 @@
+import { scopeOf } from '../../core/curation/selection'
 import type { DisplayModel } from '../../core/display/displayModel'
 import { jsonLdOf } from '../../core/display/jsonLd'
 import { renderDisplay } from '../../onsite/render'
 import { markFresh, staleDisplays, type StaleDisplay } from '../data/staleDisplays'
+import { skuKey } from '../data/products'
 import { findShop } from '../data/shops'
 import { storeSnapshot } from '../data/snapshots'
 import { writing } from '../data/writing'
@@ -23,9 +25,9 @@ export async function publishStale(
   if (stale.length === 0) return
   const composing = await composer(services, await findShop(db, shopId))
   for (let from = 0; from < stale.length; from += BATCH) {
-    const rendered: ReturnType<typeof renderLive>[] = []
+    const rendered: Awaited<ReturnType<typeof renderLive>>[] = []
     for (const display of stale.slice(from, from + BATCH)) {
-      rendered.push(renderLive(services, composing, shopId, display))
+      rendered.push(await renderLive(services, composing, shopId, display))
       // Lets requests run between two displays.
       await new Promise(setImmediate)
     }
@@ -39,13 +41,14 @@ export async function publishStale(
       return kept
     })
     for (const { display, snapshot } of put)
-      services.published({ key: display.key, address: display.address, body: snapshot.body })
+      services.published({ shopId, key: display.key, address: display.address, body: snapshot.body })
   }
   services.changes.announce(shopId)
 }
 
-function renderLive(services: Services, composing: Composer, shopId: number, display: StaleDisplay) {
-  const { model, picked } = composing.compose(display.live.configuration, { key: display.key })
+async function renderLive(services: Services, composing: Composer, shopId: number, display: StaleDisplay) {
+  const { model, picked } = await composing.compose(display.live.configuration, { key: display.key })
+  const { selection } = composing.present(display.live.configuration)
   const body = JSON.stringify(displayAnswer(services, display, model))
   return {
     display,
@@ -56,6 +59,8 @@ function renderLive(services: Services, composing: Composer, shopId: number, dis
       versionId: display.live.id,
       etag: strongEtag(body),
       body,
+      scope: scopeOf(selection)?.map(skuKey) ?? null,
+      byTags: selection.tags.length > 0,
     },
   }
 }

@@ -1,5 +1,6 @@
 /** A published display. */
 export interface Published {
+  shopId: number
   key: string
   address: string | null
   body: string
@@ -9,6 +10,8 @@ export interface Published {
 export interface Publication {
   put: (display: Published) => void
   remove: (key: string) => void
+  /** Drops what was rendered on demand for a shop. */
+  forgetVariants: (shopId: number) => void
   /** Keys by last request, the most recent first. */
   latestAsked: () => string[]
 }

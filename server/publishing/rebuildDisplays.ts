@@ -14,4 +14,6 @@ export async function rebuildDisplays(
   // A thread that ended early may have stored displays without handing them over.
   if (job.attempts > 1) for (const snapshot of await snapshotsOfShop(db, shopId)) publication.put(snapshot)
   await workers.run('publishStale', { shopId, latestAsked: publication.latestAsked() }, { signal })
+  // A variant for another product can depend on a review that its display does not.
+  publication.forgetVariants(shopId)
 }

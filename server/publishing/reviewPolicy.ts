@@ -1,7 +1,6 @@
 import { brandShades, type BrandShades } from '../../core/display/brand'
 import type { Writers } from '../../core/intake/writers'
-import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
-import { inAverages } from '../../core/display/showableReview'
+import type { RatingTally } from '../../core/curation/ratingTally'
 import { selectionFacts, type SelectionFact } from '../../core/display/selectionFacts'
 import { reviewStates } from '../../core/moderation/rules'
 import { displaysOfShop } from '../data/displays'
@@ -9,6 +8,7 @@ import { formsOfShop } from '../data/forms'
 import { laneCounts } from '../data/reviewCounts'
 import { findShopBySlug } from '../data/shops'
 import type { Services } from '../services'
+import { readPublishable } from './publishable'
 
 /** How a shop handles its reviews, for visitors: current counts and settings. */
 export interface ReviewPolicy {
@@ -44,7 +44,7 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
   if (!shop) return null
   const counts = await laneCounts(db, shop.id)
   // A review with an undecided change counts with its published version.
-  const publishable = await services.publishableReviews(db, shop.id)
+  const publishable = (await readPublishable(db, shop.id)).totals(null)
   const live = (await displaysOfShop(db, shop.id)).flatMap(({ live }) => live ?? [])
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
   const { name, shortName, logo, siteUrl, locale, customerLanguages } = shop
@@ -55,8 +55,8 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
     undecided: counts.waiting + counts.held,
     declined: counts.declined,
     spam: counts.spam,
-    averaged: tallyOf(publishable.filter(inAverages)),
-    shown: publishable.length,
+    averaged: publishable.tally,
+    shown: publishable.publishableCount,
     selections: [
       ...new Map(
         live

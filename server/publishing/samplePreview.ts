@@ -1,5 +1,6 @@
 import { sampleQuotations } from '../../core/messages/display/sampleQuotations'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
+import { tallyOf } from '../../core/curation/ratingTally'
 import { displayModel } from '../../core/display/displayModel'
 import type { DisplayShop } from '../../core/display/showableReview'
 import { renderDisplay } from '../../onsite/render'
@@ -13,10 +14,11 @@ export function samplePreview(
   { now }: Services,
   shop: Pick<DisplayShop, 'name' | 'shortName' | 'locale' | 'timeZone'>,
 ): string {
-  const { model } = displayModel({
+  const model = displayModel({
     configuration: startingConfiguration,
     shop: { ...shop, products: {}, site: plainStyle },
-    reviews: [],
+    picked: [],
+    totals: { tally: tallyOf([]), publishableCount: 0 },
     links: { write: null, all: '', how: '' },
     mediaUrl: '',
     now: now().toISOString(),

@@ -29,7 +29,7 @@ const onPage = (asked: Asked, skuOf: (typed: string) => string | undefined): Ask
 export async function displayVariant(services: Services, key: string, asked: Asked): Promise<string | null> {
   const at = await found(services, key)
   if (!at) return null
-  const { model } = at.composing.compose(at.live.configuration, {
+  const { model } = await at.composing.compose(at.live.configuration, {
     key,
     asked: onPage(asked, at.composing.skuOf),
   })
@@ -63,15 +63,15 @@ export async function allOfDisplay(services: Services, key: string, asked: Asked
   )
 }
 
-function pageOf(
+async function pageOf(
   { behaviours, publicUrl }: Services,
   { shop, display, composing }: NonNullable<Awaited<ReturnType<typeof found>>>,
   asked: Asked,
   configuration: Configuration,
   below: '' | '/all',
-): string {
+): Promise<string> {
   const onProduct = onPage(asked, composing.skuOf)
-  const { model } = composing.compose(configuration, { key: display.key, asked: onProduct })
+  const { model } = await composing.compose(configuration, { key: display.key, asked: onProduct })
   const url = `${publicUrl}/d/${display.address ?? display.key}${below}`
   const jsonLd = jsonLdOf(model, url)
   const about = scopeOf(configuration.selection, onProduct)

@@ -1,5 +1,7 @@
 import type { Configuration } from '../../core/display/configuration'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
+import { scopeTotals } from '../../core/curation/scopeTotals'
+import { pick, scopeOf } from '../../core/curation/selection'
 import { displayModel, type Asked } from '../../core/display/displayModel'
 import type { DisplayShop, ShowableReview } from '../../core/display/showableReview'
 
@@ -72,10 +74,15 @@ export function configured(
 
 /** What a display of the bee shop shows of some reviews. */
 export function shownOf(reviews: ShowableReview[], configuration = configured(), asked: Asked = {}) {
+  const { selection } = configuration
   return displayModel({
     configuration,
     shop: beeShop,
-    reviews,
+    picked: pick(reviews, selection, asked),
+    totals: scopeTotals(
+      reviews.map((review) => ({ ...review, count: 1 })),
+      scopeOf(selection, asked),
+    ),
     links: {
       write: 'https://reviews.example/f/tell-us',
       all: 'https://reviews.example/d/front/all',

@@ -13,6 +13,7 @@ const growing = new Set([
   'mail',
   'media',
   'photo',
+  'publishable_review',
   'purchase',
   'purchase_line',
   'reply',

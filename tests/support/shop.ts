@@ -6,11 +6,14 @@ import { findShop, type Shop } from '../../server/data/shops'
 import { openForm, submitForm } from '../../server/collection/customerForm'
 import { issueFormToken } from '../../server/collection/formToken'
 import { hashPassword } from '../../server/account/password'
+import { everything } from '../../core/curation/selection'
+import type { ShowableReview } from '../../core/display/showableReview'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import type { Submission } from '../../core/intake/submission'
 import { orderNumberKey } from '../../core/proof/orderNumber'
 import { jobKinds } from '../../server/jobKinds'
 import { startJobRunner } from '../../server/jobs/runner'
+import { readPublishable } from '../../server/publishing/publishable'
 import type { Publication } from '../../server/publishing/published'
 import { buildServices, type Services } from '../../server/services'
 import { inlineWorkers } from '../../server/workers/inline'
@@ -18,7 +21,18 @@ import { openMigrated } from './prepared'
 import { notePlans } from './queryPlans'
 
 /** Publishes to nobody, for tests of what is not published. */
-export const nowhere: Publication = { put: () => undefined, remove: () => undefined, latestAsked: () => [] }
+export const nowhere: Publication = {
+  put: () => undefined,
+  remove: () => undefined,
+  forgetVariants: () => undefined,
+  latestAsked: () => [],
+}
+
+/** All publishable reviews of a shop, newest first. */
+export async function allShowable({ db }: Services, shop: Shop): Promise<ShowableReview[]> {
+  const publishable = await readPublishable(db, shop.id)
+  return publishable.firstFitting(everything, publishable.size)
+}
 
 /** Does all jobs that are due. */
 export async function drainJobs(services: Services): Promise<void> {

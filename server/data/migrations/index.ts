@@ -17,6 +17,7 @@ import * as standardTerms from './0015_standard_terms'
 import * as corrections from './0016_corrections'
 import * as products from './0017_products'
 import * as draftTab from './0018_draft_tab'
+import * as publishable from './0019_publishable'
 
 export interface Named {
   name: string
@@ -42,6 +43,7 @@ const all: Named[] = [
   { name: '0016_corrections', migration: corrections },
   { name: '0017_products', migration: products },
   { name: '0018_draft_tab', migration: draftTab },
+  { name: '0019_publishable', migration: publishable },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */

@@ -1,0 +1,167 @@
+import type { Knex } from 'knex'
+import type { FacetCount } from '../../core/curation/facets'
+import type { SelectionOrder } from '../../core/curation/selectionOrders'
+import type { Source } from '../../core/intake/sourcePolicy'
+
+/** The narrow rows of publishable reviews: approved, with consent. They hold what selections depend on. */
+export interface PublishableRow {
+  id: number
+  productId: number
+  /** 0 without a rating. */
+  rating: number
+  source: Source
+  /** Empty if unknown. */
+  language: string
+  verified: 0 | 1
+  hasText: 0 | 1
+  writtenAt: string
+}
+
+/** How many publishable reviews have equal facets, under the columns of their rows. */
+export type CountRow = FacetCount & { row: Omit<PublishableRow, 'id' | 'writtenAt'> }
+
+type StoredCount = Omit<PublishableRow, 'id' | 'writtenAt'> & { productSku: string | null; count: number }
+
+const facetColumns = {
+  productId: 'product_id',
+  rating: 'rating',
+  source: 'source',
+  language: 'language',
+  verified: 'verified',
+  hasText: 'has_text',
+}
+const rowColumns = { id: 'review_id', ...facetColumns, writtenAt: 'written_at' }
+
+const counted = ({ productSku, count, ...row }: StoredCount): CountRow => ({
+  productSku,
+  count,
+  rating: row.rating || null,
+  source: row.source,
+  language: row.language || null,
+  verified: row.verified === 1,
+  hasText: row.hasText === 1,
+  row,
+})
+
+/** From the counters. */
+export async function publishableCounts(db: Knex, shopId: number): Promise<CountRow[]> {
+  const rows: StoredCount[] = await db('publishable_count')
+    .leftJoin('product', 'product.id', 'publishable_count.product_id')
+    .where({ 'publishable_count.shop_id': shopId })
+    .where('count', '>', 0)
+    .select({ ...facetColumns, productSku: 'product.sku', count: 'count' })
+  return rows.map(counted)
+}
+
+/** Counts of the reviews with any of some tags. Reads all of them. */
+export async function taggedCounts(db: Knex, shopId: number, tags: string[]): Promise<CountRow[]> {
+  const rows: StoredCount[] = await countedTogether(
+    db,
+    tagged(db, shopId, tags).distinct('publishable_review.*'),
+  )
+  return rows.map(counted)
+}
+
+/** Counts of the reviews with each tag. Reads all tagged reviews. */
+export async function countsByTag(db: Knex, shopId: number): Promise<(CountRow & { tag: string })[]> {
+  const rows: (StoredCount & { tag: string })[] = await countedTogether(
+    db,
+    tagged(db, shopId).select('publishable_review.*', { tag: 'tag.name' }),
+    'tag',
+  )
+  return rows.map(({ tag, ...row }) => ({ ...counted(row), tag }))
+}
+
+function countedTogether(db: Knex, reviews: Knex.QueryBuilder, ...more: string[]): Knex.QueryBuilder {
+  return db
+    .from(reviews.as('chosen'))
+    .leftJoin('product', 'product.id', 'chosen.product_id')
+    .groupBy(...Object.values(facetColumns), ...more)
+    .select({ ...facetColumns, productSku: 'product.sku' }, ...more)
+    .count({ count: '*' })
+}
+
+function tagged(db: Knex, shopId: number, tags?: string[]): Knex.QueryBuilder {
+  const query = db('tag')
+    .join('review_tag', 'review_tag.tag_id', 'tag.id')
+    .join('publishable_review', 'publishable_review.review_id', 'review_tag.review_id')
+    .where({ 'tag.shop_id': shopId })
+  return tags ? query.whereIn('tag.name', tags) : query
+}
+
+/** The rows with any of some tags; reads all of them. */
+export async function rowsTagged(db: Knex, shopId: number, tags: string[]): Promise<PublishableRow[]> {
+  return tagged(db, shopId, tags).distinct({ ...rowColumns, id: 'publishable_review.review_id' })
+}
+
+/** In the order of an index: newest, highest or verified first, then newest first. */
+export interface Position {
+  rating: number
+  verified: 0 | 1
+  writtenAt: string
+  id: number
+}
+
+const leading: Record<Exclude<SelectionOrder, 'hand'>, 'rating' | 'verified' | null> = {
+  newest: null,
+  highest: 'rating',
+  verified: 'verified',
+}
+
+/** The rows that follow a position in an order. */
+export async function rowsInOrder(
+  db: Knex,
+  shopId: number,
+  order: Exclude<SelectionOrder, 'hand'>,
+  after: Position | null,
+  limit: number,
+): Promise<PublishableRow[]> {
+  const first = leading[order]
+  const columns = [...(first ? [first] : []), 'written_at', 'review_id']
+  const query = db('publishable_review')
+    .where({ shop_id: shopId })
+    .orderBy(columns.map((column) => ({ column, order: 'desc' })))
+    .limit(limit)
+    .select(rowColumns)
+  if (after) {
+    const values = [...(first ? [after[first]] : []), after.writtenAt, after.id]
+    query.whereRaw(`(${columns.join(', ')}) < (${columns.map(() => '?').join(', ')})`, values)
+  }
+  return query
+}
+
+/** The newest rows with each of some facets. */
+export async function newestOfEach(
+  db: Knex,
+  shopId: number,
+  facets: CountRow['row'][],
+  limit: number,
+): Promise<PublishableRow[]> {
+  return db.raw<PublishableRow[]>(
+    `SELECT ${Object.entries(rowColumns)
+      .map(([name, column]) => `publishable_review.${column} AS ${name}`)
+      .join(', ')}
+    FROM json_each(?) AS facet JOIN publishable_review ON publishable_review.review_id IN (
+      SELECT review_id FROM publishable_review AS one
+      WHERE one.shop_id = ? AND ${Object.entries(facetColumns)
+        .map(([name, column]) => `one.${column} = facet.value ->> '${name}'`)
+        .join(' AND ')}
+      ORDER BY one.written_at DESC, one.review_id DESC LIMIT ?)`,
+    [JSON.stringify(facets), shopId, limit],
+  )
+}
+
+/** The ids of publishable reviews by their public ids. */
+export async function publishableIds(
+  db: Knex,
+  shopId: number,
+  publicIds: string[],
+): Promise<Map<string, number>> {
+  if (publicIds.length === 0) return new Map()
+  const rows: { publicId: string; id: number }[] = await db('review')
+    .join('publishable_review', 'publishable_review.review_id', 'review.id')
+    .where({ 'publishable_review.shop_id': shopId })
+    .whereIn('public_id', publicIds)
+    .select({ publicId: 'public_id', id: 'review.id' })
+  return new Map(rows.map(({ publicId, id }) => [publicId, id]))
+}

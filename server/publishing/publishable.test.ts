@@ -1,0 +1,142 @@
+import { beforeAll, describe, expect, test } from 'vitest'
+import { pickFacets } from '../../core/curation/pickFacets'
+import { everything, fitting, pick, type Page, type Selection } from '../../core/curation/selection'
+import { selectionOrders } from '../../core/curation/selectionOrders'
+import type { ShowableReview } from '../../core/display/showableReview'
+import { filledShop, type FilledShop } from '../../bench/filledShop'
+import { seededRandom } from '../../tests/fuzz/random'
+import { publishableCounts } from '../data/publishable'
+import { showableReviews } from '../data/showableReviews'
+import { readPublishable, type Publishable } from './publishable'
+
+/* The selections of displays from the database, beside the plain definition over all reviews. */
+
+const SIZE = 7000
+let filled: FilledShop
+let all: ShowableReview[]
+let publishable: Publishable
+
+beforeAll(async () => {
+  filled = await filledShop(SIZE)
+  const { services, shop } = filled
+  const { db } = services
+  await db('tag').insert(['rare', 'common'].map((name, i) => ({ id: i + 1, shop_id: shop.id, name })))
+  for (let id = 1; id <= SIZE; id += 7)
+    await db('review_tag').insert({ shop_id: shop.id, tag_id: id % 490 === 1 ? 1 : 2, review_id: id })
+  const ids: number[] = await db('review').pluck('id')
+  all = []
+  for (let from = 0; from < ids.length; from += 500)
+    all.push(...(await showableReviews(db, shop.id, ids.slice(from, from + 500))))
+  publishable = await readPublishable(db, shop.id)
+  return filled.close
+})
+
+const names = (reviews: ShowableReview[]) => reviews.map(({ publicId }) => publicId)
+
+/** Selections with any number of criteria, drawn from the reviews themselves. */
+function drawn(chance: (below: number) => number): { selection: Selection; page: Page } {
+  const one = () => all[chance(all.length)]!
+  const some = <T>(times: number, draw: () => T) => Array.from({ length: chance(times + 1) }, draw)
+  const skus = [...new Set(some(3, () => one().productSku ?? 'SKU-1'))]
+  return {
+    selection: {
+      ...everything,
+      limit: 1 + chance(20),
+      ratings: chance(2) ? everything.ratings : [1 + chance(5)],
+      products: chance(2) && skus.length > 0 ? { kind: 'chosen', skus } : { kind: 'every' },
+      tags: chance(4) ? [] : [['rare', 'common', 'none'][chance(3)]!],
+      sources: chance(4) ? [] : ['manualEntry'],
+      languages: chance(3) ? [] : [['pl', 'de', 'en'][chance(3)]!],
+      verifiedOnly: chance(4) === 0,
+      withWords: chance(4) === 0,
+      order: selectionOrders[chance(4)]!,
+      pins: some(2, () => ({ review: one().publicId, at: chance(6) })),
+      leftOut: some(30, () => names(all.slice(-40))[chance(40)]!),
+      hand: some(5, () => one().publicId),
+    },
+    page: chance(4) ? {} : { product: one().productSku ?? 'SKU-2', limit: 1 + chance(50) },
+  }
+}
+
+describe('selecting from the database', () => {
+  test('chooses what the definition chooses from all reviews, whatever is asked', async () => {
+    const chance = seededRandom(15).int
+    let shown = 0
+    for (let i = 0; i < 150; i++) {
+      const { selection, page } = drawn(chance)
+      const expected = names(pick(all, selection, page))
+      expect(names(await publishable.pick(selection, page)), JSON.stringify({ selection, page })).toEqual(
+        expected,
+      )
+      expect(names(await publishable.firstFitting(selection, 30, page))).toEqual(
+        names(fitting(all, selection, page)).slice(0, 30),
+      )
+      shown += expected.length
+    }
+    expect(shown).toBeGreaterThan(500)
+  })
+
+  test('a few matches among many newer reviews are found through their facets', async () => {
+    const rare = { ...everything, languages: ['pl'], limit: 50 }
+    const expected = names(pick(all, rare))
+    expect(expected.length).toBeGreaterThan(0)
+    expect(names(await publishable.pick(rare))).toEqual(expected)
+  })
+
+  test('the counts of each choice are those of all reviews', async () => {
+    const chance = seededRandom(16).int
+    for (let i = 0; i < 20; i++) {
+      const { selection, page } = drawn(chance)
+      const counted = all
+        .filter(({ publicId }) => !selection.leftOut.includes(publicId))
+        .map((review) => ({ ...review, count: 1 }))
+      const expected = pickFacets(
+        {
+          tagged: counted.filter(
+            ({ tags }) => selection.tags.length === 0 || selection.tags.some((tag) => tags.includes(tag)),
+          ),
+          byTag: counted.flatMap((one) => one.tags.map((tag) => ({ ...one, tag }))),
+        },
+        selection,
+        page,
+      )
+      const found = pickFacets(await publishable.countsToPickFrom(selection), selection, page)
+      expect(withoutZeros(found)).toEqual(withoutZeros(expected))
+    }
+  })
+})
+
+test('the counters follow each change of a review', async () => {
+  const { services, shop } = filled
+  const { db } = services
+  const recounted = async () =>
+    db.raw<{ sum: number; different: number }[]>(
+      `SELECT sum(count) AS sum, sum(abs(count)) AS different FROM (
+        SELECT product_id, rating, source, language, verified, has_text, sum(count) AS count FROM (
+          SELECT product_id, rating, source, language, verified, has_text, count FROM publishable_count
+          UNION ALL SELECT product_id, rating, source, language, verified, has_text, -1 FROM publishable_review)
+        GROUP BY 1, 2, 3, 4, 5, 6)`,
+    )
+  const before = await publishableCounts(db, shop.id)
+  for (const change of [
+    { verified: 1 },
+    { product_id: null },
+    { showable: 0 },
+    { showable: 1, published_version_id: null },
+    { confirmed_at: '2026-11-01' },
+  ])
+    await db('review').where('id', '<', 60).update(change)
+  expect(await recounted()).toEqual([{ sum: 0, different: 0 }])
+  const total = (counts: { count: number }[]) => counts.reduce((sum, { count }) => sum + count, 0)
+  expect(total(await publishableCounts(db, shop.id))).toBeLessThan(total(before))
+})
+
+const withoutZeros = (counts: object): object =>
+  Object.fromEntries(
+    Object.entries(counts).map(([key, value]: [string, unknown]) => [
+      key,
+      typeof value === 'object' && value !== null
+        ? Object.fromEntries(Object.entries(value).filter(([, count]) => count !== 0))
+        : value,
+    ]),
+  )

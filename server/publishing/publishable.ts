@@ -1,0 +1,180 @@
+import type { Knex } from 'knex'
+import { LRUCache } from 'lru-cache'
+import type { CountsToPickFrom } from '../../core/curation/pickFacets'
+import { scopeTotals } from '../../core/curation/scopeTotals'
+import {
+  comparing,
+  fitting,
+  hasFacetsOf,
+  inScope,
+  pick,
+  scopeOf,
+  type Page,
+  type Selection,
+} from '../../core/curation/selection'
+import type { ShowableReview } from '../../core/display/showableReview'
+import {
+  countsByTag,
+  newestOfEach,
+  publishableCounts,
+  publishableIds,
+  rowsInOrder,
+  rowsTagged,
+  taggedCounts,
+  type CountRow,
+  type Position,
+  type PublishableRow,
+} from '../data/publishable'
+import { showableReviews } from '../data/showableReviews'
+
+/** The publishable reviews of a shop. Only those that a display shows are read, and each once. */
+export interface Publishable {
+  /** The number of all. */
+  size: number
+  totals: (scope: string[] | null) => ReturnType<typeof scopeTotals>
+  /** The reviews that a selection shows on a page, in order. */
+  pick: (selection: Selection, page?: Page) => Promise<ShowableReview[]>
+  /** The first matches in order, without pins. */
+  firstFitting: (selection: Selection, most: number, page?: Page) => Promise<ShowableReview[]>
+  /** Some by their public ids, in no order. */
+  named: (publicIds: string[]) => Promise<ShowableReview[]>
+  countsToPickFrom: (selection: Selection) => Promise<CountsToPickFrom>
+}
+
+/** Rows that are read in order before looking them up by their facets instead. */
+const MOST_SCANNED = 5000
+const FIRST_SCANNED = 100
+/** Up to so many rows, looking up by facets is as fast as reading in order. */
+const FEW_LOOKED_UP = 2000
+/** Reviews of a few kilobytes that displays rendered together share. */
+const MOST_SHARED = 2000
+
+export async function readPublishable(db: Knex, shopId: number): Promise<Publishable> {
+  const counts = await publishableCounts(db, shopId)
+  const shared = new LRUCache<number, ShowableReview>({ max: MOST_SHARED })
+  const taggedRows = new LRUCache<string, Promise<PublishableRow[]>>({ max: 10 })
+
+  async function read(ids: number[]): Promise<ShowableReview[]> {
+    const known = ids.flatMap((id) => shared.get(id) ?? [])
+    const missing = ids.filter((id) => !shared.has(id))
+    const found = missing.length > 0 ? await showableReviews(db, shopId, missing) : []
+    for (const review of found) shared.set(review.id, review)
+    return [...known, ...found]
+  }
+
+  /** Contains at least what `pick` and `fitting` can choose as the first ones. */
+  async function candidates(selection: Selection, most: number, page: Page): Promise<ShowableReview[]> {
+    const byName = await publishableIds(db, shopId, [
+      ...selection.leftOut,
+      ...selection.pins.map(({ review }) => review),
+      ...(selection.order === 'hand' ? selection.hand : []),
+    ])
+    const leftOut = new Set(selection.leftOut.flatMap((publicId) => byName.get(publicId) ?? []))
+    const scope = scopeOf(selection, page)
+    const matching = counts.filter((one) => inScope(one, scope) && hasFacetsOf(one, selection))
+    const order = selection.order === 'hand' ? 'newest' : selection.order
+    // Those shown at places of their own don't count.
+    const wanted = most + selection.pins.length + (selection.order === 'hand' ? selection.hand.length : 0)
+    const rows =
+      selection.tags.length > 0
+        ? (await rowsWithTags(selection.tags)).filter(rowsOf(matching)).toSorted(comparingRows(order))
+        : await firstRows(matching, order, wanted, leftOut)
+    const first = rows.filter(({ id }) => !leftOut.has(id)).slice(0, wanted)
+    const named = [...byName.values()].filter((id) => !leftOut.has(id))
+    return read([...new Set([...named, ...first.map(({ id }) => id)])])
+  }
+
+  function rowsWithTags(tags: string[]): Promise<PublishableRow[]> {
+    const key = JSON.stringify(tags)
+    const known = taggedRows.get(key) ?? rowsTagged(db, shopId, tags)
+    taggedRows.set(key, known)
+    return known
+  }
+
+  async function firstRows(
+    matching: CountRow[],
+    order: Order,
+    wanted: number,
+    leftOut: Set<number>,
+  ): Promise<PublishableRow[]> {
+    const ofEach = wanted + leftOut.size
+    const leading = leadingCounts(matching, order, ofEach)
+    const lookUp = () => newestOfEach(db, shopId, leading.map(({ row }) => row), ofEach) // prettier-ignore
+    const few = leading.reduce((sum, { count }) => sum + Math.min(count, ofEach), 0) <= FEW_LOOKED_UP
+    return (few ? await lookUp() : ((await scan(matching, order, ofEach)) ?? (await lookUp()))).toSorted(
+      comparingRows(order),
+    )
+  }
+
+  /** Null if the first rows in order contain too few matches. */
+  async function scan(matching: CountRow[], order: Order, wanted: number): Promise<PublishableRow[] | null> {
+    const isMatch = rowsOf(matching)
+    const found: PublishableRow[] = []
+    let after: Position | null = null
+    for (let [scanned, limit] = [0, FIRST_SCANNED]; scanned < MOST_SCANNED; limit *= 2) {
+      const rows: PublishableRow[] = await rowsInOrder(db, shopId, order, after, limit)
+      found.push(...rows.filter(isMatch))
+      if (found.length >= wanted || rows.length < limit) return found
+      after = rows.at(-1)!
+      scanned += rows.length
+    }
+    return null
+  }
+
+  return {
+    size: counts.reduce((sum, { count }) => sum + count, 0),
+    totals: (scope) => scopeTotals(counts, scope),
+    pick: async (selection, page = {}) =>
+      pick(await candidates(selection, page.limit ?? selection.limit, page), selection, page),
+    firstFitting: async (selection, most, page = {}) =>
+      fitting(await candidates({ ...selection, pins: [] }, most, page), selection, page).slice(0, most),
+    named: async (publicIds) => read([...(await publishableIds(db, shopId, publicIds)).values()]),
+    countsToPickFrom: async ({ tags, leftOut }) => {
+      const out = await read([...(await publishableIds(db, shopId, leftOut)).values()])
+      const without = out.map((review) => ({ ...review, count: -1 }))
+      const isTagged = (review: ShowableReview) =>
+        tags.length === 0 || tags.some((tag) => review.tags.includes(tag))
+      return {
+        tagged: [
+          ...(tags.length > 0 ? await taggedCounts(db, shopId, tags) : counts),
+          ...without.filter(isTagged),
+        ],
+        byTag: [
+          ...(await countsByTag(db, shopId)),
+          ...without.flatMap((review) => review.tags.map((tag) => ({ ...review, tag }))),
+        ],
+      }
+    },
+  }
+}
+
+type Order = keyof typeof comparing
+
+const comparingRows = (order: Order) => {
+  const compare = comparing[order]
+  return (a: PublishableRow, b: PublishableRow) => compare(comparable(a), comparable(b))
+}
+const comparable = (row: PublishableRow) => ({ ...row, verified: row.verified === 1 })
+
+const keyOf = (row: CountRow['row']) =>
+  `${row.productId} ${row.rating} ${row.source} ${row.language} ${row.verified} ${row.hasText}`
+
+/** Whether a row has the facets of one of some counters. */
+function rowsOf(counts: CountRow[]): (row: PublishableRow) => boolean {
+  const keys = new Set(counts.map(({ row }) => keyOf(row)))
+  return (row) => keys.has(keyOf(row))
+}
+
+/** The counters that can contain the first so many rows in an order: the highest ratings are enough. */
+function leadingCounts(counts: CountRow[], order: Order, most: number): CountRow[] {
+  if (order === 'newest') return counts
+  const rank = order === 'highest' ? ({ row }: CountRow) => row.rating : ({ row }: CountRow) => row.verified
+  const leading: CountRow[] = []
+  let rows = 0
+  for (const one of counts.toSorted((a, b) => rank(b) - rank(a))) {
+    if (rows >= most && rank(one) < rank(leading.at(-1)!)) break
+    leading.push(one)
+    rows += one.count
+  }
+  return leading
+}
