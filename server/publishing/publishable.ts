@@ -43,7 +43,6 @@ export interface Publishable {
 
 /** Rows that are read in order before looking them up by their facets instead. */
 const MOST_SCANNED = 5000
-const FIRST_SCANNED = 100
 /** Up to so many rows, looking up by facets is as fast as reading in order. */
 const FEW_LOOKED_UP = 2000
 /** Reviews of a few kilobytes that displays rendered together share. */
@@ -91,6 +90,7 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     return known
   }
 
+  /** Reads in the order of an index, and looks up by facets if the matches are rare there. */
   async function firstRows(
     matching: CountRow[],
     order: Order,
@@ -98,27 +98,21 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     leftOut: Set<number>,
   ): Promise<PublishableRow[]> {
     const ofEach = wanted + leftOut.size
-    const leading = leadingCounts(matching, order, ofEach)
-    const lookUp = () => newestOfEach(db, shopId, leading.map(({ row }) => row), ofEach) // prettier-ignore
-    const few = leading.reduce((sum, { count }) => sum + Math.min(count, ofEach), 0) <= FEW_LOOKED_UP
-    return (few ? await lookUp() : ((await scan(matching, order, ofEach)) ?? (await lookUp()))).toSorted(
-      comparingRows(order),
-    )
-  }
-
-  /** Null if the first rows in order contain too few matches. */
-  async function scan(matching: CountRow[], order: Order, wanted: number): Promise<PublishableRow[] | null> {
-    const isMatch = rowsOf(matching)
+    const isMatch = matching.length === counts.length ? () => true : rowsOf(matching)
     const found: PublishableRow[] = []
+    let leading: CountRow[] | undefined
     let after: Position | null = null
-    for (let [scanned, limit] = [0, FIRST_SCANNED]; scanned < MOST_SCANNED; limit *= 2) {
+    for (let [scanned, limit] = [0, 2 * ofEach]; scanned < MOST_SCANNED; limit *= 2) {
       const rows: PublishableRow[] = await rowsInOrder(db, shopId, order, after, limit)
       found.push(...rows.filter(isMatch))
-      if (found.length >= wanted || rows.length < limit) return found
+      if (found.length >= ofEach || rows.length < limit) return found
       after = rows.at(-1)!
       scanned += rows.length
+      leading ??= leadingCounts(matching, order, ofEach)
+      if (rowsToLookUp(leading, ofEach) <= FEW_LOOKED_UP) break
     }
-    return null
+    const facets = (leading ?? leadingCounts(matching, order, ofEach)).map(({ row }) => row)
+    return (await newestOfEach(db, shopId, facets, ofEach)).toSorted(comparingRows(order))
   }
 
   return {
@@ -155,6 +149,9 @@ const comparingRows = (order: Order) => {
   return (a: PublishableRow, b: PublishableRow) => compare(comparable(a), comparable(b))
 }
 const comparable = (row: PublishableRow) => ({ ...row, verified: row.verified === 1 })
+
+const rowsToLookUp = (counts: CountRow[], ofEach: number) =>
+  counts.reduce((sum, { count }) => sum + Math.min(count, ofEach), 0)
 
 const keyOf = (row: CountRow['row']) =>
   `${row.productId} ${row.rating} ${row.source} ${row.language} ${row.verified} ${row.hasText}`
