@@ -3,7 +3,9 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { openDatabase } from '../server/data/database'
 import { insertForm } from '../server/data/forms'
+import { insertRows } from '../server/data/insertRows'
 import { insertMember } from '../server/data/members'
+import { indexInserted } from '../server/data/reviewIndexes'
 import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
 import { Turns } from '../server/data/turns'
 import { buildServices, type Services } from '../server/services'
@@ -84,14 +86,9 @@ export async function filledShop(size: number): Promise<FilledShop> {
     const numbers = Array.from({ length: Math.min(CHUNK, size - start) }, (_, at) => start + at)
     const rows = numbers.map(reviewAndVersion)
     await db.transaction(async (trx) => {
-      await trx('review').insert(rows.map(({ review }) => review))
-      await trx('review_version').insert(rows.map(({ version }) => version))
-      await trx('review')
-        .whereBetween('id', [start + 1, start + rows.length])
-        .update({
-          current_version_id: trx.ref('id'),
-          published_version_id: trx.raw("CASE state WHEN 'approved' THEN id END"),
-        })
+      await insertRows(trx, 'review', rows.map(({ review }) => review)) // prettier-ignore
+      await insertRows(trx, 'review_version', rows.map(({ version }) => version)) // prettier-ignore
+      await indexInserted(trx, { from: start + 1, to: start + rows.length })
     })
   }
 
@@ -115,6 +112,8 @@ export async function filledShop(size: number): Promise<FilledShop> {
       source: chance(30) === 0 ? 'manualEntry' : 'form',
       product_id: chance(19) || null,
       state,
+      current_version_id: i + 1,
+      published_version_id: state === 'approved' ? i + 1 : null,
       arrival_state: 'waiting',
       rating,
       showable: true,

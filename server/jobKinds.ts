@@ -1,4 +1,5 @@
 import { cleanUp } from './cleanUp/cleanUp'
+import { runUndoIntake, UNDO_INTAKE } from './collection/undoIntake'
 import { runMoveReviews } from './collection/moveReviews'
 import { MOVE_REVIEWS } from './collection/moveReviewsJob'
 import type { JobKinds } from './jobs/job'
@@ -50,6 +51,12 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       tries: 12,
       quietMs: 10 * MINUTE_MS,
       run: (job, { signal }) => runMoveReviews(services, job, signal).then(() => undefined),
+    },
+    [UNDO_INTAKE]: {
+      atOnce: 1,
+      tries: 12,
+      quietMs: 2 * MINUTE_MS,
+      run: (job, control) => runUndoIntake(services, job, control).then(() => undefined),
     },
     [HOLD_CROWD]: {
       atOnce: 1,

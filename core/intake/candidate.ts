@@ -9,8 +9,7 @@ export interface Candidate extends SubmissionChecks {
   source: Source
   /** Null for other sources. */
   formId: number | null
-  /** A review with the same token is stored once; null if the source has no tokens. */
-  token: string | null
+  identity: Identity
   writers: Writers
   /** Seconds between opening and sending the form; null if unknown. */
   fillSeconds: number | null
@@ -30,8 +29,8 @@ export interface Candidate extends SubmissionChecks {
   writtenAt: string | null
   consent: { answer: 'given' | 'refused' | 'stated'; text: string }
   about: AboutWriter
-  /** Each with the key of its upload. */
-  photos: (Photo & { key: string })[]
+  /** Uploaded ones with their keys; those of an earlier version with their ids. */
+  photos: (Photo & ({ key: string } | { id: number }))[]
   /** Only the shop sees them. */
   note: string
   tags: string[]
@@ -39,6 +38,18 @@ export interface Candidate extends SubmissionChecks {
   /** The language in which the form was read; null if unknown. */
   customerLanguage: CustomerLanguage | null
 }
+
+/** What makes it the same review when it comes again. */
+export type Identity =
+  /** The token of the form. */
+  | { by: 'token'; token: string }
+  /** The key that its origin gave it, such as a number in a file. */
+  | { by: 'externalKey'; origin: string; key: string }
+  /** Email address, product and words together; without an address nothing is the same. */
+  | { by: 'words' }
+  /** The link by which its writer changes it. */
+  | { by: 'review'; id: number }
+  | { by: 'nothing' }
 
 /** Two sizes, in files named by their content. */
 export interface Photo {

@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import { reviewStates } from './rules'
+import { storedStates } from './rules'
 
 /** The parts of a review that people decide on. An entry in the log has the state before and after. */
 export const decisionStateSchema = z.object({
-  state: z.enum(reviewStates),
+  state: z.enum(storedStates),
   /** The latest version, which members decide on. */
   versionId: z.number(),
   /** Whether visitors may read it. */

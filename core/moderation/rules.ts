@@ -2,6 +2,9 @@ import type { SignalKind } from './signal'
 
 export const reviewStates = ['waiting', 'held', 'approved', 'declined', 'spam', 'withdrawn'] as const
 export type ReviewState = (typeof reviewStates)[number]
+/** Also that of a review whose intake was undone; it is in no list. */
+export const storedStates = [...reviewStates, 'undone'] as const
+export type StoredState = (typeof storedStates)[number]
 /** A person still has to decide. */
 export const openStates: ReviewState[] = ['waiting', 'held']
 export type ArrivalState = Extract<ReviewState, 'waiting' | 'held' | 'approved' | 'spam'>

@@ -1,3 +1,4 @@
+import { asMember } from '../../core/moderation/actor'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { customerTranslate } from '../../core/messages/customers'
 import { greeting } from '../../core/messages/customers/greeting'
@@ -47,7 +48,7 @@ export async function askToRemove(
     await appendDecision(trx, {
       shopId: shop.id,
       act: 'askToRemove',
-      memberId: member.id,
+      actor: asMember(member),
       reviewId: review.id,
       before: state,
       after: state,

@@ -1,3 +1,4 @@
+import { asCustomer, asMember } from '../../core/moderation/actor'
 import { createHmac } from 'node:crypto'
 import type { Knex } from 'knex'
 import { customerTranslate } from '../../core/messages/customers'
@@ -183,6 +184,7 @@ async function confirm(
   await appendDecision(trx, {
     shopId: shop.id,
     act: 'confirm',
+    actor: asCustomer,
     reviewId: review.id,
     before: { ...before },
     after: { ...before, state },
@@ -224,7 +226,7 @@ export async function askCustomerToConfirm(
     await appendDecision(trx, {
       shopId: shop.id,
       act: 'ask',
-      memberId: member.id,
+      actor: asMember(member),
       reviewId: review.id,
       before: { ...point },
       after: { ...point },

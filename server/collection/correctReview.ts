@@ -5,6 +5,8 @@ import { hundredthsOfFive } from '../../core/formats/rating'
 import { languageOf } from '../../core/intake/language'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
+import type { ReviewVersion } from '../../core/intake/review'
+import { asMember } from '../../core/moderation/actor'
 import { say } from '../../core/messages/say/everything'
 import type { DecisionState } from '../../core/moderation/decisionState'
 import { arrivalState, openStates, type ReviewState } from '../../core/moderation/rules'
@@ -17,7 +19,7 @@ import type { Member } from '../data/members'
 import { photosOfVersion } from '../data/photos'
 import { findReview, signalsOfVersion, type FullReview } from '../data/reviewReading'
 import { updateNote } from '../data/replies'
-import { insertVersion, readVersion, type CorrectableVersion, type NewVersion } from '../data/reviewVersions'
+import { insertVersion, readVersion, type NewVersion } from '../data/reviewVersions'
 import { productWithSku } from '../data/products'
 import type { Shop } from '../data/shops'
 import { tagsNamed, tagsOfReviews } from '../data/tags'
@@ -64,6 +66,19 @@ export async function correctionView(
   }
 }
 
+/** What a correction can change in a version. */
+type CorrectableVersion = ReturnType<typeof correctable>
+
+const correctable = ({
+  title,
+  body,
+  authorName,
+  ratingValue,
+  about,
+  writtenAt,
+  writtenPrecision,
+}: ReviewVersion) => ({ title, body, authorName, ratingValue, about, writtenAt, writtenPrecision })
+
 export type Correction = ManualEntry & {
   /** Public ids of files that stay. */
   keptEvidence: string[]
@@ -93,7 +108,7 @@ export async function correctReview(
   const isCorrectable =
     review && sourcePolicies[review.source].typedBy === 'shop' && review.state !== 'withdrawn'
   if (!isCorrectable) return { outcome: 'gone' }
-  const before = await readVersion(db, shop.id, review.versionId)
+  const before = correctable(await readVersion(db, shop.id, review.versionId))
   const corrected = await correctedVersion(services, shop, review, before, correction)
   const showable = review.confirmedAt === null ? correction.consent === 'on' : review.showable
   const isOtherVersion = showable !== review.showable || !isDeepStrictEqual(corrected, before)
@@ -107,12 +122,10 @@ export async function correctReview(
     rating,
     language: languageOf(`${corrected.title}\n${corrected.body}`),
     salt: services.newSecret(),
-    written: {
-      at: corrected.writtenAt,
-      precision: corrected.writtenPrecision === 'day' ? 'day' : 'moment',
-    },
+    ratingScale: ratingValue === null ? null : 5,
     ...(review.confirmedAt === null && {
-      consent: { answer: showable ? 'stated' : 'refused', text: say('write.agreed') },
+      consentAnswer: showable ? 'stated' : 'refused',
+      consentText: say('write.agreed'),
     }),
     signals,
     photos: await photosOfVersion(db, shop.id, review.versionId),
@@ -121,7 +134,7 @@ export async function correctReview(
     const current = await findReview(trx, shop.id, { publicId })
     if (current?.revision !== revision)
       return { outcome: 'conflict', state: current?.state ?? review.state, authorName: review.authorName }
-    const acting = { trx, shop, member, now: services.now().toISOString(), batch: null }
+    const acting = { trx, shop, actor: asMember(member), now: services.now().toISOString(), batch: null }
     const newEvidence = correction.newEvidence.map((file) => ({ ...file, publicId: services.newId() }))
     return storeCorrection(acting, current, { ...correction, newEvidence }, isOtherVersion ? version : null)
   })
@@ -140,18 +153,19 @@ async function storeCorrection(
   const { trx, shop, now } = acting
   const before = await readDecisionState(trx, shop.id, review.id)
   const evidence = await evidenceOfReview(trx, shop.id, review.id)
+  const state = await stateAfter(trx, shop, review, {
+    signals: version?.signals ?? null,
+    decideLater: correction.waiting === 'on',
+  })
   const after: DecisionState = {
     ...before,
+    state,
     productId: (await productWithSku(trx, shop.id, correction.product))?.id ?? null,
     showable: review.confirmedAt === null ? correction.consent === 'on' : review.showable,
     tagIds: await tagsNamed(trx, shop.id, correction.tags),
     evidenceIds: evidence
       .filter(({ publicId }) => correction.keptEvidence.includes(publicId))
       .map(({ id }) => id),
-    state: await stateAfter(trx, shop, review, {
-      signals: version?.signals ?? null,
-      decideLater: correction.waiting === 'on',
-    }),
   }
   for (const file of correction.newEvidence)
     after.evidenceIds.push(await insertEvidence(trx, shop.id, review.id, file, now))
@@ -165,7 +179,7 @@ async function storeCorrection(
   if (!isDeepStrictEqual(after, before))
     await moveReview(acting, { ...review, ...version }, before, after, 'correct', null)
   else if (!isNoteNew) return { outcome: 'same' }
-  return { outcome: 'done', state: after.state, authorName: correction.author_name }
+  return { outcome: 'done', state, authorName: correction.author_name }
 }
 
 async function correctedVersion(
@@ -179,13 +193,13 @@ async function correctedVersion(
     review.confirmedAt === null
       ? { title: entry.title, body: entry.body, ratingValue: entry.rating }
       : { title: before.title, body: before.body, ratingValue: before.ratingValue }
-  const unknownDate = { writtenAt: review.receivedAt, writtenPrecision: 'moment' }
+  const unknownDate = { writtenAt: review.receivedAt, writtenPrecision: 'moment' as const }
   const sameDate =
     before.writtenPrecision !== 'moment' && dayIn(shop.timeZone, before.writtenAt) === entry.written_at
   const date = sameDate
     ? { writtenAt: before.writtenAt, writtenPrecision: before.writtenPrecision }
     : entry.written_at
-      ? { writtenAt: entry.written_at, writtenPrecision: 'day' }
+      ? { writtenAt: entry.written_at, writtenPrecision: 'day' as const }
       : unknownDate
   const picture = async (given: string, kept: string | null) =>
     kept !== null && given === `/media/${kept}` ? kept : storePicture(services, shop.id, given)

@@ -12,7 +12,8 @@ import { pendingPhotos } from '../media/pendingPhotos'
 import type { Services } from '../services'
 import { hashToken, issueFormToken, readFormToken } from './formToken'
 import { askForWork, workDone } from './proofOfWork'
-import { receive } from './receive'
+import { asCustomer } from '../../core/moderation/actor'
+import { receiveOne } from './receive'
 
 export interface CustomerForm {
   form: Form
@@ -66,10 +67,10 @@ export async function submitForm(
   const work = submission[WORK_FIELD]
   const done = work === undefined ? null : await workDone(services, token, work)
   const fillSeconds = readFormToken(services.signingKey, form.publicId, token, services.now())
-  return receive(services, shop, {
+  return receiveOne(services, shop, asCustomer, {
     source: 'form',
     formId: form.id,
-    token: fillSeconds === null ? null : token,
+    identity: fillSeconds === null ? { by: 'nothing' } : { by: 'token', token },
     tokenGood: fillSeconds !== null,
     writers: form.writers,
     workMissing: lacksWork(suspicion, work !== undefined, done),

@@ -64,7 +64,7 @@ async function moveSome(
       await appendDecision(trx, {
         shopId: shop.id,
         act: back ? 'unmerge' : 'merge',
-        memberId,
+        actor: { kind: 'member', memberId },
         reviewId,
         before: { ...before },
         after: { ...after },

@@ -1,28 +1,25 @@
 import { hundredthsOfFive } from '../../core/formats/rating'
-import { languageOf } from '../../core/intake/language'
+import { nothingAbout, type Candidate } from '../../core/intake/candidate'
 import type { OwnChange } from '../../core/intake/ownChange'
 import type { PhotoRef } from '../../core/intake/photos'
+import { asCustomer } from '../../core/moderation/actor'
 import type { DecisionState } from '../../core/moderation/decisionState'
-import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
-import { writersSignals } from '../../core/moderation/signals/writers'
-import { spamScore } from '../../core/moderation/spamScore'
+import { trustedSubmission } from '../../core/moderation/submissionChecks'
 import { confirmationOf } from '../data/confirmations'
 import { appendDecision, decisionsOfReview, readDecisionStates } from '../data/decisions'
-import { formOfReview, type Form } from '../data/forms'
-import { insertVersion, type NewVersion } from '../data/reviewVersions'
-import { setUnconfirmed } from '../data/reviewWriting'
-import { photosOfVersion, type PhotoOfVersion, type ReviewPhoto } from '../data/photos'
 import { applyDecisionState, readDecisionState } from '../data/decisionStates'
+import { formOfReview, type Form } from '../data/forms'
+import { photosOfVersion, type ReviewPhoto } from '../data/photos'
 import { findReview, versionWords, type FullReview, type VersionWords } from '../data/reviewReading'
 import { findShop, type Shop } from '../data/shops'
 import { findToken } from '../data/tokens'
 import { writing } from '../data/writing'
 import { pendingPhotos } from '../media/pendingPhotos'
 import { digestOfVersion } from '../moderation/digest'
-import { weighAlone } from '../moderation/weighAlone'
 import { markDecisionStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { hashToken } from './formToken'
+import { receive } from './receive'
 
 /** A review as its writer sees it. */
 export interface OwnReview {
@@ -51,56 +48,51 @@ export async function ownReview(services: Services, token: string): Promise<OwnR
 }
 
 /**
- * Saves a new version, which is checked and decided on again. Until then the published version stays public.
- * @returns false if nothing differs
+ * Receives her change like a submission: it is checked and decided on again. Until then the published version
+ * stays public.
+ * @returns false if nothing differs, or if she has withdrawn the review
  */
 export async function changeOwn(services: Services, token: string, change: OwnChange): Promise<boolean> {
   const own = await ownReview(services, token)
-  if (!own || own.review.state === 'withdrawn') return false
+  if (!own) return false
   const { shop, review } = own
-  const { db } = services
-  const rating = hundredthsOfFive(change.rating, 5)
-  const words = { title: change.title, body: change.body, authorName: change.author_name, rating }
   const photos = await photosChosen(services, own, change.media)
   const samePhotos = photos.length === own.photos.length && photos.every((photo) => 'id' in photo)
-  const sameWords = Object.entries(words).every(
-    ([part, value]) => review[part as keyof typeof words] === value,
-  )
+  const sameWords =
+    review.title === change.title &&
+    review.body === change.body &&
+    review.authorName === change.author_name &&
+    review.rating === hundredthsOfFive(change.rating, 5)
   if (sameWords && samePhotos) return false
-
-  const confirmable = await confirmationOf(db, shop.id, review.id)
-  const found = await weighAlone(services, shop, {
-    publicId: review.publicId,
-    ...words,
-    authorEmail: confirmable.address,
-    productSku: confirmable.productSku,
-  })
-  const confirmed = confirmable.confirmedAt !== null
-  const signals = [
-    ...found,
-    ...writersSignals(confirmable.writers, {
-      confirmed,
-      verified: review.verified,
-      photos: photos.length,
-    }),
-  ]
-  const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
-  // Spam stays spam, whatever the writer changes.
-  const state = review.state === 'spam' ? 'spam' : arrivalState(weighed)
-  const version = {
-    ...words,
-    ratingValue: change.rating,
-    language: languageOf(`${words.title}\n${words.body}`),
-    salt: services.newSecret(),
-    signals,
+  const { address, productSku, writers } = await confirmationOf(services.db, shop.id, review.id)
+  const candidate: Candidate = {
+    source: 'form',
+    identity: { by: 'review', id: review.id },
+    formId: own.form?.id ?? null,
+    ...trustedSubmission,
+    writers,
+    fillSeconds: null,
+    ip: '',
+    arrivesAs: 'waiting',
+    rating: { value: change.rating, scale: 5 },
+    title: change.title,
+    body: change.body,
+    authorName: change.author_name,
+    authorEmail: address,
+    orderNumber: '',
+    productSku,
+    writtenAt: null,
+    about: nothingAbout,
     photos,
+    note: '',
+    tags: [],
+    evidence: [],
+    customerLanguage: review.customerLanguage,
+    consent: { answer: review.showable ? 'given' : 'refused', text: '' },
   }
-  const unconfirmed = state === 'held' && waitsForWriter(weighed)
-  await moveOwn(services, own, 'change', (point) => ({ ...point, state, declineReasonId: null }), {
-    version,
-    unconfirmed,
-  })
-  return true
+  const batch = { actor: asCustomer, intake: null, candidates: [candidate] }
+  const { received } = await receive(services, shop, batch)
+  return received[0]!.outcome === 'changed'
 }
 
 /** The kept photos of the earlier version and the new ones, in the given order. */
@@ -108,25 +100,22 @@ async function photosChosen(
   services: Services,
   { form, photos }: OwnReview,
   refs: PhotoRef[],
-): Promise<PhotoOfVersion[]> {
-  const kept = new Map(photos.map(({ publicId, id }) => [publicId, id]))
+): Promise<Candidate['photos']> {
+  const kept = new Map(photos.map((photo) => [photo.publicId, photo]))
   const stored = form ? await pendingPhotos(services, form, refs) : []
-  return refs.flatMap(({ key }): PhotoOfVersion[] => {
-    const id = kept.get(key)
-    if (id !== undefined) return [{ id }]
-    const photo = stored.find((one) => one.key === key)
-    return photo ? [{ ...photo, publicId: services.newId() }] : []
-  })
+  return refs.flatMap(({ key }) => kept.get(key) ?? stored.find((photo) => photo.key === key) ?? [])
 }
 
 /** Withdraws a review or restores it, to the shop's decision or else to waiting. */
 export async function withdrawOwn(services: Services, token: string, back: boolean): Promise<void> {
   const own = await ownReview(services, token)
-  if (!own || (own.review.state === 'withdrawn') === back) return
+  if (!own) return
   const to: Partial<DecisionState> = back
     ? { state: 'withdrawn', publishedVersionId: null, publishedAt: null }
     : { state: await stateToRestore(services, own) }
-  await moveOwn(services, own, back ? 'takeBack' : 'bringBack', (point) => ({ ...point, ...to }))
+  await moveOwn(services, own, back ? 'takeBack' : 'bringBack', (point) =>
+    (point.state === 'withdrawn') === back ? null : { ...point, ...to },
+  )
 }
 
 /** The decision was reverted, so a person looks at it again. */
@@ -143,31 +132,32 @@ async function stateToRestore(
 /** Whether visitors may read the review. */
 export async function consentOwn(services: Services, token: string, given: boolean): Promise<void> {
   const own = await ownReview(services, token)
-  if (!own || own.review.showable === given) return
-  await moveOwn(services, own, given ? 'consent' : 'noConsent', (point) => ({ ...point, showable: given }))
+  if (!own) return
+  await moveOwn(services, own, given ? 'consent' : 'noConsent', (point) =>
+    point.showable === given ? null : { ...point, showable: given },
+  )
 }
 
 async function moveOwn(
   services: Services,
   { shop, review }: OwnReview,
   act: string,
-  to: (point: DecisionState) => DecisionState,
-  change?: { version: NewVersion; unconfirmed: boolean },
+  to: (point: DecisionState) => DecisionState | null,
 ): Promise<void> {
   await writing(services.db, async (trx) => {
     const now = services.now().toISOString()
     const before = await readDecisionState(trx, shop.id, review.id)
     const after = to(before)
-    if (change) after.versionId = await insertVersion(trx, shop.id, review, change.version, now)
+    if (!after) return
     await applyDecisionState(trx, shop.id, review.id, before, after, now)
-    if (change) await setUnconfirmed(trx, shop.id, review.id, change.unconfirmed)
     await appendDecision(trx, {
       shopId: shop.id,
       act,
+      actor: asCustomer,
       reviewId: review.id,
       before: { ...before },
       after: { ...after },
-      digest: digestOfVersion(change?.version ?? review),
+      digest: digestOfVersion(review),
       at: now,
     })
     await markDecisionStale(trx, shop.id, review.id, { before, after }, now)

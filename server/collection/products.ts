@@ -1,3 +1,4 @@
+import { asMember } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
 import { skuFromTitle, type ProductForm } from '../../core/intake/productFields'
 import { appendDecision } from '../data/decisions'
@@ -289,7 +290,7 @@ async function log(
   await appendDecision(trx, {
     shopId: shop.id,
     act,
-    memberId: member.id,
+    actor: asMember(member),
     before: { product: productId },
     after: { product: intoId ?? productId },
     digest: '',

@@ -1,237 +1,170 @@
-import type { Knex } from 'knex'
 import type { Candidate } from '../../core/intake/candidate'
-import { languageOf } from '../../core/intake/language'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
-import { hundredthsOfFive } from '../../core/formats/rating'
-import { orderNumberCandidates } from '../../core/moderation/signals/personal'
-import { arrivalState, waitsForWriter } from '../../core/moderation/rules'
-import { writersSignals } from '../../core/moderation/signals/writers'
-import type { Place } from '../../core/moderation/signal'
-import { spamScore } from '../../core/moderation/spamScore'
-import { appendDecision } from '../data/decisions'
-import { insertEvidence, setEvidence } from '../data/evidenceFiles'
-import { insertImprints } from '../data/fingerprints'
-import { knownOrderKeys } from '../data/orders'
-import type { Member } from '../data/members'
+import type { Actor } from '../../core/moderation/actor'
+import { countIntake, type Intake } from '../data/intakes'
+import { knownReviews, type KnownReview } from '../data/knownReviews'
+import { productsBySku, skuKey, type Product } from '../data/products'
 import { findReceipt, type Receipt } from '../data/receipts'
-import { insertReview, type NewReview } from '../data/reviewWriting'
-import { productWithSku } from '../data/products'
 import type { Shop } from '../data/shops'
-import { tagReview, tagsNamed } from '../data/tags'
 import { writing } from '../data/writing'
-import { assignReviewGroup } from '../moderation/reviewGroups'
-import type { ArrivalToWeigh, WeighedArrival } from '../moderation/weighedArrival'
-import { digestOfVersion } from '../moderation/digest'
-import { markProductsStale } from '../publishing/staleDisplays'
-import { proveBuyer } from '../proof/proveBuyer'
 import type { Services } from '../services'
-import { tellOfArrival } from '../mail/notifyMembers'
-import { requestConfirmation, mayInvite } from './confirmation'
-import { hashToken } from './formToken'
+import { changeKnown, isChanged } from './changeKnown'
+import { mayInvite } from './confirmation'
+import { storedIdentity } from './identity'
+import { judge, type Judged } from './judge'
+import { storeNew } from './storeNew'
 
-const MOST_WEIGHING_MS = 20_000
+/** Reviews from one source, at most a few hundred; a form sends one. */
+export interface Batch {
+  actor: Actor
+  /** What they belong to; null for a single review. */
+  intake: Intake | null
+  candidates: Candidate[]
+}
 
-/** Stores a review from any source, once. */
+export interface Received {
+  /** Known ones are stored already and unchanged. */
+  outcome: 'stored' | 'changed' | 'known'
+  reviewId: number
+  publicId: string
+  /** Null for known ones. */
+  receipt: Receipt | null
+}
+
+/** A candidate on its way. */
+export interface Arrived {
+  candidate: Candidate
+  product: Product | undefined
+  known: KnownReview | null
+  judged: Judged
+  /** Whether its writer is asked to confirm the address. */
+  invited: boolean
+}
+
+/**
+ * Receives reviews from any source: already known, proof, signals, rules, stored and logged. They are stored
+ * in one transaction: all or none.
+ * @returns also the time of the longest transaction in milliseconds
+ */
 export async function receive(
   services: Services,
   shop: Shop,
-  sent: Candidate,
-  member: Member | null = null,
-): Promise<Receipt> {
+  batch: Batch,
+): Promise<{ received: Received[]; writingMs: number }> {
   const { db } = services
-  const product = await productWithSku(db, shop.id, sent.productSku)
-  const candidate = { ...sent, productSku: product?.sku ?? '' }
-  const policy = sourcePolicies[candidate.source]
-  const tokenHash = candidate.token === null ? null : hashToken(candidate.token)
-  const earlier = await receiptByToken(db, shop, tokenHash)
-  if (earlier) return earlier
-
-  const receivedAt = services.now().toISOString()
-  const proof = await proveBuyer(db, shop, { ...candidate, provenEmail: '', writtenAt: receivedAt })
-  const publicId = services.newId()
-  const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
-  const {
-    signals: found,
-    history,
-    imprint,
-  } = await weighed(services, shop, candidate, {
-    id: publicId,
-    rating,
-    receivedAt,
-  })
-  const signals = [
-    ...found,
-    ...writersSignals(candidate.writers, {
-      confirmed: false,
-      verified: proof.line !== null,
-      photos: candidate.photos.length,
-    }),
-  ]
-  const score = spamScore(signals)
-  const kinds = signals.map(({ kind }) => kind)
-  const state = arrivalState({ score, kinds }, candidate.arrivesAs)
-
-  const review: NewReview = {
-    publicId,
-    shopId: shop.id,
-    source: candidate.source,
-    formId: candidate.formId,
-    memberId: member?.id ?? null,
-    tokenHash,
-    productId: product?.id ?? null,
-    state,
-    showable: candidate.consent.answer !== 'refused',
-    proof: proof.line && { lineId: proof.line.id, method: proof.by },
-    proofFailure: policy.explainsProof ? proof.failure : null,
-    unconfirmed: waitsForWriter({ score, kinds }),
-    claimedOrder: candidate.orderNumber,
-    score,
-    ip: candidate.ip,
-    fillSeconds: candidate.fillSeconds,
-    receivedAt,
-    written: candidate.writtenAt
-      ? { at: candidate.writtenAt, precision: 'day' }
-      : { at: receivedAt, precision: 'moment' },
-    note: candidate.note,
-    customerLanguage: candidate.customerLanguage,
-    customer: candidate.authorEmail
-      ? {
-          publicId: services.newId(),
-          emailKey: candidate.authorEmail.trim().toLowerCase(),
-          address: candidate.authorEmail,
-        }
-      : null,
-    version: {
-      title: candidate.title,
-      body: candidate.body,
-      authorName: candidate.authorName,
-      ratingValue: candidate.rating?.value ?? null,
-      ratingScale: candidate.rating?.scale ?? null,
-      rating,
-      language: languageOf(`${candidate.title}\n${candidate.body}`),
-      consentText: candidate.consent.text,
-      consentAnswer: candidate.consent.answer,
-      about: candidate.about,
-      salt: services.newSecret(),
-    },
-    signals,
-    photos: candidate.photos.map((photo) => ({ ...photo, publicId: services.newId() })),
-  }
-  const invited = policy.asksToConfirm && state !== 'spam' && (await mayInvite(services, candidate))
-  try {
-    await writing(db, async (trx) => {
-      const reviewId = await storeAndLog(services, trx, review, candidate)
-      if (imprint) await insertImprints(trx, shop.id, [{ reviewId, ...imprint }])
-      await assignReviewGroup(trx, shop, review, history, receivedAt)
-      if (policy.notifies && state !== 'spam' && !review.unconfirmed)
-        await tellOfArrival(services, trx, shop, {
-          ...review.version,
-          publicId,
-          receivedAt,
-          held: state === 'held',
-        })
-      if (invited)
-        await requestConfirmation(services, trx, shop, {
-          ...review,
-          reviewId,
-          address: candidate.authorEmail,
-        })
+  const products = await productsBySku(db, shop.id)
+  const received: Received[] = []
+  let writingMs = 0
+  for (const candidates of withoutRepeats(batch.candidates)) {
+    const found = candidates.map((candidate) => {
+      const product = candidate.productSku === '' ? undefined : products.get(skuKey(candidate.productSku))
+      return { candidate: { ...candidate, productSku: product?.sku ?? '' }, product }
     })
-  } catch (error) {
-    await services.workers.run('forgetArrival', { shopId: shop.id, id: publicId }).catch(() => undefined)
-    // Another request stored the same token first.
-    const first = await receiptByToken(db, shop, tokenHash)
-    if (first) return first
-    throw error
+    const part = await receiveDistinct(services, shop, batch, found)
+    received.push(...part.received)
+    writingMs = Math.max(writingMs, part.writingMs)
   }
   services.changes.announce(shop.id)
   services.wakeJobs()
-  return {
-    publicId: review.publicId,
-    state,
-    showable: review.showable,
-    confirm: invited,
-    unconfirmed: review.unconfirmed,
-  }
+  return { received, writingMs }
 }
 
-async function receiptByToken(db: Knex, shop: Shop, tokenHash: string | null): Promise<Receipt | null> {
-  return tokenHash === null ? null : findReceipt(db, shop.id, { tokenHash })
-}
-
-/** Scores a review, compared with earlier ones if its source says so. */
-async function weighed(
+/** Receives a single review. */
+export async function receiveOne(
   services: Services,
   shop: Shop,
+  actor: Actor,
   candidate: Candidate,
-  { id, rating, receivedAt }: { id: string; rating: number | null; receivedAt: string },
-): Promise<WeighedArrival> {
-  const { db, workers } = services
-  const arrival: ArrivalToWeigh = {
-    shopId: shop.id,
-    alone: !sourcePolicies[candidate.source].compared,
-    arriving: {
-      id,
-      title: candidate.title,
-      // Visitors can read the descriptions of photos.
-      body: [candidate.body, ...candidate.photos.map(({ alt }) => alt)].filter(Boolean).join('\n'),
-      rating,
-      authorName: candidate.authorName,
-      authorEmail: candidate.authorEmail,
-      ip: candidate.ip,
-      receivedAt,
-      product: candidate.productSku,
-      fillSeconds: candidate.fillSeconds,
-    },
-    circumstances: {
-      ownDomains: shop.ownDomains,
-      knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate)),
-      tokenGood: candidate.tokenGood,
-      trapSprung: candidate.trapSprung,
-      workMissing: candidate.workMissing,
-    },
+): Promise<Receipt> {
+  const { received } = await receive(services, shop, { actor, intake: null, candidates: [candidate] })
+  const { receipt, reviewId } = received[0]!
+  return receipt ?? (await findReceipt(services.db, shop.id, { reviewId }))!
+}
+
+/** Parts in which no review comes twice, so that the second is compared with the stored first. */
+function withoutRepeats(candidates: Candidate[]): Candidate[][] {
+  const parts: Candidate[][] = []
+  let seen = new Set<string>()
+  for (const candidate of candidates) {
+    const identity = storedIdentity(candidate)
+    const key = JSON.stringify(identity)
+    const isAlone = Object.values(identity).every((value) => value === null || value === '')
+    const repeats = seen.has(key) && !isAlone
+    if (repeats) seen = new Set()
+    if (repeats || parts.length === 0) parts.push([])
+    seen.add(key)
+    parts.at(-1)!.push(candidate)
   }
-  const one = await workers.run('weighArrival', arrival, { mostMs: MOST_WEIGHING_MS })
-  const inWords = ({ field, end }: Place) => end <= candidate[field].length
-  return {
-    ...one,
-    signals: one.signals.map((signal) => ({ ...signal, places: signal.places.filter(inWords) })),
+  return parts
+}
+
+type Found = Pick<Arrived, 'candidate' | 'product'>
+
+async function receiveDistinct(
+  services: Services,
+  shop: Shop,
+  batch: Batch,
+  found: Found[],
+): Promise<{ received: Received[]; writingMs: number }> {
+  const identities = found.map(({ candidate }) => storedIdentity(candidate))
+  const known = await knownReviews(services.db, shop.id, identities)
+  const arrived = await Promise.all(
+    found.map(async (one, i): Promise<Arrived | null> => {
+      const earlier = known[i]!
+      if (earlier && !isChanged(one.candidate, earlier)) return null
+      const judged = await judge(services, shop, one.candidate, earlier)
+      const asks = sourcePolicies[one.candidate.source].asksToConfirm && judged.state !== 'spam' && !earlier
+      return { ...one, known: earlier, judged, invited: asks && (await mayInvite(services, one.candidate)) }
+    }),
+  )
+  let forgotten: Arrived[] = arrived.filter((one) => one !== null)
+  try {
+    let start = 0
+    const received = await writing(services.db, async (trx) => {
+      start = performance.now()
+      // Another request can have stored the same review meanwhile.
+      const now = await knownReviews(trx, shop.id, identities)
+      const isNew = (i: number) => arrived[i]?.known === null && now[i] === null
+      const stored = await storeNew(
+        services,
+        trx,
+        shop,
+        batch,
+        arrived.filter((one, i) => isNew(i)) as Arrived[],
+      )
+      const each: Received[] = []
+      for (const [i, one] of arrived.entries()) {
+        if (one && isNew(i)) each.push(stored.shift()!)
+        else if (one?.known && (await changeKnown(services, trx, shop, batch, one)))
+          each.push({ ...named(one.known), outcome: 'changed', receipt: receiptOf(one) })
+        else each.push({ ...named(now[i]!), outcome: 'known', receipt: null })
+      }
+      if (batch.intake) await countIntake(trx, batch.intake.id, countsOf(each))
+      return each
+    })
+    forgotten = forgotten.filter((one) => received[arrived.indexOf(one)]!.outcome === 'known')
+    return { received, writingMs: performance.now() - start }
+  } finally {
+    for (const { candidate, judged } of forgotten)
+      if (sourcePolicies[candidate.source].compared)
+        await services.workers
+          .run('forgetArrival', { shopId: shop.id, id: judged.publicId })
+          .catch(() => undefined)
   }
 }
 
-async function storeAndLog(
-  { newId }: Services,
-  trx: Knex.Transaction,
-  review: NewReview,
-  { tags, evidence }: Candidate,
-): Promise<number> {
-  const { reviewId, versionId } = await insertReview(trx, review)
-  const tagIds = await tagsNamed(trx, review.shopId, tags)
-  const evidenceIds: number[] = []
-  for (const file of evidence) {
-    const stored = { ...file, publicId: newId(), content: Buffer.from(file.content) }
-    evidenceIds.push(await insertEvidence(trx, review.shopId, reviewId, stored, review.receivedAt))
-  }
-  await tagReview(trx, review.shopId, reviewId, tagIds)
-  await setEvidence(trx, reviewId, evidenceIds, true)
-  const approved = review.state === 'approved'
-  await appendDecision(trx, {
-    shopId: review.shopId,
-    act: sourcePolicies[review.source].arrivalAct,
-    memberId: review.memberId,
-    reviewId,
-    before: {},
-    after: {
-      state: review.state,
-      publishedVersionId: approved ? versionId : null,
-      publishedAt: approved ? review.receivedAt : null,
-      ...(tagIds.length > 0 && { tagIds }),
-      ...(evidenceIds.length > 0 && { evidenceIds }),
-    },
-    digest: digestOfVersion(review.version),
-    at: review.receivedAt,
-  })
-  if (approved && review.showable)
-    await markProductsStale(trx, review.shopId, [review.productId], review.receivedAt)
-  return reviewId
+const named = ({ id, publicId }: KnownReview) => ({ reviewId: id, publicId })
+
+const receiptOf = ({ candidate, judged, invited }: Arrived): Receipt => ({
+  publicId: judged.publicId,
+  state: judged.state,
+  showable: candidate.consent.answer !== 'refused',
+  confirm: invited,
+  unconfirmed: judged.unconfirmed,
+})
+
+function countsOf(received: Received[]): Record<Received['outcome'], number> {
+  const counts = { stored: 0, changed: 0, known: 0 }
+  for (const { outcome } of received) counts[outcome]++
+  return counts
 }

@@ -1,13 +1,14 @@
 import { trustedSubmission } from '../../core/moderation/submissionChecks'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 import type { Candidate } from '../../core/intake/candidate'
+import { asMember } from '../../core/moderation/actor'
 import { say } from '../../core/messages/say/everything'
 import type { Member } from '../data/members'
 import { productsOfShop, type Product } from '../data/products'
 import type { Shop } from '../data/shops'
 import { storePicture } from '../media/storePicture'
 import type { Services } from '../services'
-import { receive } from './receive'
+import { receiveOne } from './receive'
 import type { Receipt } from '../data/receipts'
 
 /** What the page for adding a review needs. */
@@ -29,43 +30,38 @@ export async function writeDown(
   entry: ManualEntry,
   evidence: Candidate['evidence'] = [],
 ): Promise<Receipt> {
-  return receive(
-    services,
-    shop,
-    {
-      source: 'manualEntry',
-      formId: null,
-      token: null,
-      ...trustedSubmission,
-      writers: 'anyone',
-      fillSeconds: null,
-      ip: '',
-      arrivesAs: entry.waiting ? 'waiting' : 'approved',
-      rating: entry.rating === null ? null : { value: entry.rating, scale: 5 },
-      title: entry.title,
-      body: entry.body,
-      authorName: entry.author_name,
-      authorEmail: '',
-      orderNumber: '',
-      productSku: entry.product,
-      writtenAt: entry.written_at || null,
-      consent: { answer: entry.consent ? 'stated' : 'refused', text: say('write.agreed') },
-      customerLanguage: null,
-      about: {
-        role: entry.role.trim(),
-        company: entry.company.trim(),
-        companyUrl: entry.company_url.trim(),
-        seenUrl: entry.seen_url.trim(),
-        seenPublic: entry.seen_public === 'on',
-        relationship: entry.relationship.trim(),
-        portrait: await storePicture(services, shop.id, entry.portrait),
-        companyLogo: await storePicture(services, shop.id, entry.company_logo),
-      },
-      photos: [],
-      note: entry.note,
-      tags: entry.tags,
-      evidence,
+  return receiveOne(services, shop, asMember(member), {
+    source: 'manualEntry',
+    formId: null,
+    identity: { by: 'words' },
+    ...trustedSubmission,
+    writers: 'anyone',
+    fillSeconds: null,
+    ip: '',
+    arrivesAs: entry.waiting ? 'waiting' : 'approved',
+    rating: entry.rating === null ? null : { value: entry.rating, scale: 5 },
+    title: entry.title,
+    body: entry.body,
+    authorName: entry.author_name,
+    authorEmail: '',
+    orderNumber: '',
+    productSku: entry.product,
+    writtenAt: entry.written_at || null,
+    consent: { answer: entry.consent ? 'stated' : 'refused', text: say('write.agreed') },
+    customerLanguage: null,
+    about: {
+      role: entry.role.trim(),
+      company: entry.company.trim(),
+      companyUrl: entry.company_url.trim(),
+      seenUrl: entry.seen_url.trim(),
+      seenPublic: entry.seen_public === 'on',
+      relationship: entry.relationship.trim(),
+      portrait: await storePicture(services, shop.id, entry.portrait),
+      companyLogo: await storePicture(services, shop.id, entry.company_logo),
     },
-    member,
-  )
+    photos: [],
+    note: entry.note,
+    tags: entry.tags,
+    evidence,
+  })
 }

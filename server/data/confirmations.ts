@@ -5,7 +5,7 @@ import { reviewActKinds } from '../../core/moderation/reviewAct'
 import { openKinds, type ReviewState } from '../../core/moderation/rules'
 import type { Signal, SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
-import { insertProof, insertSignal } from './reviewWriting'
+import { insertProof, insertSignals } from './reviewWriting'
 
 /** The part of a review that confirming reads. */
 export interface Confirmable {
@@ -115,5 +115,5 @@ export async function putOpenSignals(
     .whereIn('kind', [...openKinds])
   await trx('signal_place').whereIn('signal_id', gone.clone().select('id')).delete()
   await gone.delete()
-  for (const signal of open) await insertSignal(trx, shopId, versionId, signal)
+  await insertSignals(trx, shopId, [{ versionId, signals: open }])
 }

@@ -7,7 +7,9 @@ import {
   decisionStateSchema,
   type DecisionState,
 } from '../../core/moderation/decisionState'
+import { actorText, memberIdOf, type Actor } from '../../core/moderation/actor'
 import { countRows } from './countRows'
+import { insertRows, nextId } from './insertRows'
 
 /**
  * The decision log is append-only. Each entry contains the hash of the one before. Entries hold ids and
@@ -28,12 +30,15 @@ export interface Decision {
   at: string
   previousHash: string
   hash: string
+  /** Other actors than members; null for members, and in entries from before actors were stored. */
+  actor: string | null
   /** Groups the entries of one action on several reviews. It is not part of the hash. */
   batch: string | null
 }
 
 type NewDecision = Pick<Decision, 'shopId' | 'act' | 'digest' | 'at'> &
-  Partial<Pick<Decision, 'memberId' | 'reviewId' | 'displayId' | 'undoesId' | 'batch'>> & {
+  Partial<Pick<Decision, 'reviewId' | 'displayId' | 'undoesId' | 'batch'>> & {
+    actor: Actor
     before: Record<string, unknown>
     after: Record<string, unknown>
   }
@@ -51,6 +56,7 @@ const columns = {
   after: 'decision.after',
   digest: 'decision.digest',
   at: 'decision.at',
+  actor: 'decision.actor',
   previousHash: 'decision.previous_hash',
   hash: 'decision.hash',
   batch: 'decision.batch',
@@ -85,47 +91,67 @@ export function hashOf(entry: Omit<Decision, 'id' | 'hash' | 'batch'>): string {
     entry.digest,
     entry.at,
     entry.previousHash,
+    // Entries from before actors were stored have none.
+    ...(entry.actor === null ? [] : [entry.actor]),
   ]
   return createHash('sha256').update(JSON.stringify(sealed)).digest('hex')
 }
 
-/** Appends an entry. Call it in the transaction of the change, after the first write. */
+/** Appends an entry. Call it in the transaction of the change, after the first write. Returns its id. */
 export async function appendDecision(trx: Knex.Transaction, entry: NewDecision): Promise<number> {
+  return appendDecisions(trx, entry.shopId, [entry])
+}
+
+/** Appends entries in their order. Returns the id of the first. */
+export async function appendDecisions(
+  trx: Knex.Transaction,
+  shopId: number,
+  entries: Omit<NewDecision, 'shopId'>[],
+): Promise<number> {
   const last = await trx('decision')
-    .where({ shop_id: entry.shopId })
+    .where({ shop_id: shopId })
     .orderBy('number', 'desc')
     .first<{ number: number; hash: string } | undefined>('number', 'hash')
-  const row = {
-    shopId: entry.shopId,
-    number: (last?.number ?? 0) + 1,
-    act: entry.act,
-    memberId: entry.memberId ?? null,
-    reviewId: entry.reviewId ?? null,
-    displayId: entry.displayId ?? null,
-    undoesId: entry.undoesId ?? null,
-    before: JSON.stringify(entry.before),
-    after: JSON.stringify(entry.after),
-    digest: entry.digest,
-    at: entry.at,
-    previousHash: last?.hash ?? FIRST_HASH,
-  }
-  const [id] = await trx('decision').insert({
-    shop_id: row.shopId,
-    number: row.number,
-    act: row.act,
-    member_id: row.memberId,
-    review_id: row.reviewId,
-    display_id: row.displayId,
-    undoes_id: row.undoesId,
-    before: row.before,
-    after: row.after,
-    digest: row.digest,
-    at: row.at,
-    previous_hash: row.previousHash,
-    hash: hashOf(row),
-    batch: entry.batch ?? null,
+  const firstId = await nextId(trx, 'decision')
+  let previousHash = last?.hash ?? FIRST_HASH
+  const rows = entries.map((entry, i) => {
+    const row = {
+      shopId,
+      number: (last?.number ?? 0) + 1 + i,
+      act: entry.act,
+      memberId: memberIdOf(entry.actor),
+      reviewId: entry.reviewId ?? null,
+      displayId: entry.displayId ?? null,
+      undoesId: entry.undoesId ?? null,
+      before: JSON.stringify(entry.before),
+      after: JSON.stringify(entry.after),
+      digest: entry.digest,
+      at: entry.at,
+      actor: actorText(entry.actor),
+      previousHash,
+    }
+    previousHash = hashOf(row)
+    return {
+      id: firstId + i,
+      shop_id: shopId,
+      number: row.number,
+      act: row.act,
+      member_id: row.memberId,
+      review_id: row.reviewId,
+      display_id: row.displayId,
+      undoes_id: row.undoesId,
+      before: row.before,
+      after: row.after,
+      digest: row.digest,
+      at: row.at,
+      actor: row.actor,
+      previous_hash: row.previousHash,
+      hash: previousHash,
+      batch: entry.batch ?? null,
+    }
   })
-  return id!
+  await insertRows(trx, 'decision', rows)
+  return firstId
 }
 
 export async function decisionsOfReview(
@@ -180,6 +206,14 @@ export async function latestActOfMember(
     })
 }
 
+/** The latest entry about a review. */
+export async function latestActOn(db: Knex, shopId: number, reviewId: number): Promise<Decision | undefined> {
+  return db('decision')
+    .where({ shop_id: shopId, review_id: reviewId })
+    .orderBy('number', 'desc')
+    .first(columns)
+}
+
 /** The number of entries of one action on several reviews. */
 export async function countBatch(db: Knex, shopId: number, batch: string): Promise<number> {
   return countRows(db('decision').where({ shop_id: shopId, batch }))
@@ -194,6 +228,29 @@ export async function standingOfBatch(db: Knex, shopId: number, batch: string): 
     .orderBy('decision.id', 'desc')
     .select(columns)
 }
+
+/**
+ * The entries of an intake that no other reverts, latest first: those that are in effect, or those that revert
+ * others.
+ */
+export async function latestOfIntake(
+  db: Knex,
+  shopId: number,
+  intake: string,
+  { before, undone, limit }: { before: number; undone: boolean; limit: number },
+): Promise<Decision[]> {
+  const query = db('decision')
+    .where({ 'decision.shop_id': shopId, 'decision.batch': intake })
+    .where('decision.id', '<', before)
+    .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
+    .orderBy('decision.id', 'desc')
+    .limit(limit)
+    .select(columns)
+  return undone ? query.where('decision.act', 'undoIntake') : query.whereNot('decision.act', 'undoIntake')
+}
+
+export const countOfIntake = (db: Knex, shopId: number, intake: string): Promise<number> =>
+  countRows(db('decision').where({ shop_id: shopId, batch: intake, undoes_id: null }))
 
 /** A decision by its number in the log, if it is still effective. */
 export async function standingAct(

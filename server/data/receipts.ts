@@ -18,14 +18,15 @@ type Row = Omit<Receipt, 'showable' | 'confirm' | 'unconfirmed'> & {
   mails: number
 }
 
-/** The outcome of a submission by its token, or by its public id and form. */
+/** The outcome of a submission by its token or id, or by its public id and form. */
 export async function findReceipt(
   db: Knex,
   shopId: number,
-  which: { tokenHash: string } | { formId: number; publicId: string },
+  which: { tokenHash: string } | { reviewId: number } | { formId: number; publicId: string },
 ): Promise<Receipt | null> {
   const query = db('review').where({ shop_id: shopId })
-  if ('tokenHash' in which) query.where({ token_hash: which.tokenHash })
+  if ('reviewId' in which) query.where({ id: which.reviewId })
+  else if ('tokenHash' in which) query.where({ token_hash: which.tokenHash })
   else query.where({ form_id: which.formId, public_id: which.publicId })
   const row: Row | undefined = await query.first({
     publicId: 'public_id',

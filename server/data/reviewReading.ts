@@ -105,7 +105,7 @@ type Row = Omit<FullReview, 'showable' | 'verified' | 'needsReply' | 'reply' | '
   declineReason: string | null
 }
 
-/** Finds a review of this shop by its integer or public id. */
+/** Finds a review of this shop by its integer or public id, unless its intake was undone. */
 export async function findReview(
   db: Knex,
   shopId: number,
@@ -118,6 +118,7 @@ export async function findReview(
     .leftJoin('reply', 'reply.id', 'review.reply_id')
     .leftJoin('decline_reason', 'decline_reason.id', 'review.decline_reason_id')
     .where('review.shop_id', shopId)
+    .whereNot('review.state', 'undone')
   if ('id' in which) query.where('review.id', which.id)
   else query.where('review.public_id', which.publicId)
   const row: Row | undefined = await query.first(columns)
@@ -134,12 +135,12 @@ export async function findReview(
 }
 
 /** The content of one version. */
-export type VersionWords = Pick<FullReview, 'title' | 'body' | 'authorName' | 'rating'>
+export type VersionWords = Pick<FullReview, 'title' | 'body' | 'authorName' | 'rating' | 'salt'>
 
 export async function versionWords(db: Knex, versionId: number): Promise<VersionWords> {
   return db('review_version')
     .where({ id: versionId })
-    .first({ title: 'title', body: 'body', authorName: 'author_name', rating: 'rating' })
+    .first({ title: 'title', body: 'body', authorName: 'author_name', rating: 'rating', salt: 'salt' })
 }
 
 export async function signalsOfVersion(db: Knex, shopId: number, versionId: number): Promise<Signal[]> {

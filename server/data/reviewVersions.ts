@@ -1,26 +1,15 @@
 import type { Knex } from 'knex'
-import type { AboutWriter } from '../../core/intake/candidate'
+import type { ReviewVersion } from '../../core/intake/review'
 import type { Signal } from '../../core/moderation/signal'
 import { spamScore } from '../../core/moderation/spamScore'
 import { insertPhotos, type PhotoOfVersion } from './photos'
 import { signalsOfVersion } from './reviewReading'
-import { aboutColumns, insertSignal } from './reviewWriting'
+import { insertSignals } from './reviewWriting'
+import { readVersionRow, versionRow, versionSelection } from './versionRow'
 
-/** What a later version of a review contains. Missing parts stay as in the version before. */
-export interface NewVersion {
-  title: string
-  body: string
-  authorName: string
-  rating: number | null
-  ratingValue: number | null
-  language: string | null
-  salt: string
-  about?: AboutWriter
-  written?: { at: string; precision: 'moment' | 'day' }
-  consent?: { answer: 'refused' | 'stated'; text: string }
-  signals: Signal[]
-  photos: PhotoOfVersion[]
-}
+/** What a later version of a review says. Missing parts stay as in the version before. */
+export type NewVersion = Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'rating' | 'salt'> &
+  Partial<ReviewVersion> & { signals: Signal[]; photos: PhotoOfVersion[] }
 
 /** Adds a version. It takes effect with the decision state of the review. Returns its id. */
 export async function insertVersion(
@@ -36,25 +25,15 @@ export async function insertVersion(
     .where({ review_id: review.id })
     .max({ number: 'number' })
     .first<{ number: number }>()
-  const { about, written, consent } = version
+  const { signals, photos, ...says } = version
   const [versionId] = await trx('review_version').insert({
     ...kept,
+    ...versionRow(says),
     number: latest.number + 1,
-    title: version.title,
-    body: version.body,
-    author_name: version.authorName,
-    rating_value: version.ratingValue,
-    rating_scale: version.ratingValue === null ? null : 5,
-    rating: version.rating,
-    language: version.language,
-    salt: version.salt,
     created_at: now,
-    ...(about && aboutColumns(about)),
-    ...(written && { written_at: written.at, written_precision: written.precision }),
-    ...(consent && { consent_answer: consent.answer, consent_text: consent.text }),
   })
-  for (const signal of version.signals) await insertSignal(trx, shopId, versionId!, signal)
-  await insertPhotos(trx, { shopId, reviewId: review.id, versionId: versionId! }, version.photos, now)
+  await insertSignals(trx, shopId, [{ versionId: versionId!, signals }])
+  await insertPhotos(trx, { shopId, reviewId: review.id, versionId: versionId! }, photos, now)
   return versionId!
 }
 
@@ -89,49 +68,8 @@ export async function setCurrentVersion(
     })
 }
 
-/** Everything in a version that the shop can correct, with the parts kept beside it. */
-export interface CorrectableVersion {
-  title: string
-  body: string
-  authorName: string
-  ratingValue: number | null
-  about: AboutWriter
-  writtenAt: string
-  writtenPrecision: string
-}
-
-export async function readVersion(db: Knex, shopId: number, versionId: number): Promise<CorrectableVersion> {
-  const {
-    seenPublic,
-    ...row
-  }: Omit<CorrectableVersion, 'about'> & Omit<AboutWriter, 'seenPublic'> & { seenPublic: 0 | 1 } = await db(
-    'review_version',
+export async function readVersion(db: Knex, shopId: number, versionId: number): Promise<ReviewVersion> {
+  return readVersionRow(
+    await db('review_version').where({ shop_id: shopId, id: versionId }).first(versionSelection),
   )
-    .where({ shop_id: shopId, id: versionId })
-    .first({
-      title: 'title',
-      body: 'body',
-      authorName: 'author_name',
-      ratingValue: 'rating_value',
-      role: 'author_role',
-      company: 'company',
-      companyUrl: 'company_url',
-      seenUrl: 'seen_url',
-      seenPublic: 'seen_public',
-      relationship: 'relationship',
-      portrait: 'portrait',
-      companyLogo: 'company_logo',
-      writtenAt: 'written_at',
-      writtenPrecision: 'written_precision',
-    })
-  const { title, body, authorName, ratingValue, writtenAt, writtenPrecision, ...about } = row
-  return {
-    title,
-    body,
-    authorName,
-    ratingValue,
-    writtenAt,
-    writtenPrecision,
-    about: { ...about, seenPublic: seenPublic === 1 },
-  }
 }

@@ -1,19 +1,25 @@
-import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { Knex } from 'knex'
-import type { AboutWriter, Candidate } from '../../core/intake/candidate'
-import { sourcePolicies } from '../../core/intake/sourcePolicy'
+import type { ReviewVersion } from '../../core/intake/review'
+import { sourcePolicies, type Source } from '../../core/intake/sourcePolicy'
+import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import { MODEL, type Signal } from '../../core/moderation/signal'
 import type { ArrivalState } from '../../core/moderation/rules'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
+import { insertRows, nextId } from './insertRows'
 import { insertPhotos, type PhotoOfVersion } from './photos'
+import { indexInserted } from './reviewIndexes'
+import { versionRow } from './versionRow'
 
 export interface NewReview {
   publicId: string
-  shopId: number
-  source: Candidate['source']
+  source: Source
   formId: number | null
-  memberId: number | null
   tokenHash: string | null
+  intakeId: number | null
+  origin: string
+  externalKey: string | null
+  /** A digest of email address, product and words; null if it has no address. */
+  sameWords: string | null
   productId: number | null
   state: ArrivalState
   showable: boolean
@@ -26,45 +32,92 @@ export interface NewReview {
   ip: string
   fillSeconds: number | null
   receivedAt: string
-  written: { at: string; precision: 'moment' | 'day' }
   note: string
   /** The language of the form; null if unknown. */
   customerLanguage: CustomerLanguage | null
-  customer: { publicId: string; emailKey: string; address: string } | null
-  version: {
-    title: string
-    body: string
-    authorName: string
-    ratingValue: number | null
-    ratingScale: number | null
-    rating: number | null
-    language: string | null
-    consentText: string
-    consentAnswer: Candidate['consent']['answer']
-    about: AboutWriter
-    salt: string
-  }
+  customer: NewCustomer | null
+  version: ReviewVersion
   signals: Signal[]
   photos: PhotoOfVersion[]
 }
 
-/** Stores a review with its first version, verification and signals. Returns its ids. */
-export async function insertReview(
+interface NewCustomer {
+  publicId: string
+  address: string
+}
+
+export interface ReviewIds {
+  reviewId: number
+  versionId: number
+}
+
+/** Stores reviews with their first versions, verifications and signals, by a few statements for all of them. */
+export async function insertReviews(
   trx: Knex.Transaction,
+  shopId: number,
+  reviews: NewReview[],
+): Promise<ReviewIds[]> {
+  if (reviews.length === 0) return []
+  const firstReview = await nextId(trx, 'review')
+  const firstVersion = await nextId(trx, 'review_version')
+  const ids = reviews.map((_, i) => ({ reviewId: firstReview + i, versionId: firstVersion + i }))
+  const customers = await customersByEmail(trx, shopId, reviews)
+  await insertRows(
+    trx,
+    'review',
+    reviews.map((review, i) => reviewRow(shopId, review, ids[i]!, customers)),
+  )
+  await insertRows(
+    trx,
+    'review_version',
+    reviews.map(({ version, receivedAt }, i) => ({
+      id: ids[i]!.versionId,
+      shop_id: shopId,
+      review_id: ids[i]!.reviewId,
+      number: 1,
+      ...versionRow(version),
+      created_at: receivedAt,
+    })),
+  )
+  for (const [i, { proof, photos, receivedAt }] of reviews.entries()) {
+    if (proof) await insertProof(trx, shopId, ids[i]!.reviewId, proof, receivedAt)
+    if (photos.length > 0) await insertPhotos(trx, { shopId, ...ids[i]! }, photos, receivedAt)
+  }
+  await insertSignals(
+    trx,
+    shopId,
+    reviews.map(({ signals }, i) => ({ versionId: ids[i]!.versionId, signals })),
+  )
+  await indexInserted(trx, { from: firstReview, to: firstReview + reviews.length - 1 })
+  return ids
+}
+
+function reviewRow(
+  shopId: number,
   review: NewReview,
-): Promise<{ reviewId: number; versionId: number }> {
-  const { shopId, version, receivedAt } = review
-  const customerId = review.customer && (await customerByEmail(trx, shopId, review.customer, receivedAt))
-  const [reviewId] = await trx('review').insert({
+  { reviewId, versionId }: ReviewIds,
+  customers: Map<string, number>,
+) {
+  const { version } = review
+  const approved = review.state === 'approved'
+  return {
+    id: reviewId,
     shop_id: shopId,
     public_id: review.publicId,
     source: review.source,
     form_id: review.formId,
     token_hash: review.tokenHash,
+    intake_id: review.intakeId,
+    origin: review.origin,
+    external_key: review.externalKey,
+    same_words: review.sameWords,
     product_id: review.productId,
-    customer_id: customerId,
+    customer_id: review.customer && customers.get(emailKeyOf(review.customer))!,
     state: review.state,
     arrival_state: review.state,
+    current_version_id: versionId,
+    published_version_id: approved ? versionId : null,
+    published_at: approved ? review.receivedAt : null,
     rating: version.rating,
     showable: review.showable,
     verified: review.proof !== null,
@@ -74,45 +127,15 @@ export async function insertReview(
     score: review.score,
     ip: review.ip,
     fill_seconds: review.fillSeconds,
-    received_at: receivedAt,
-    written_at: review.written.at,
-    written_precision: review.written.precision,
+    received_at: review.receivedAt,
+    written_at: version.writtenAt,
+    written_precision: version.writtenPrecision,
     in_averages: sourcePolicies[review.source].inAverages,
     note: review.note,
     customer_language: review.customerLanguage,
     language: version.language ?? '',
     has_text: `${version.title}${version.body}`.trim() !== '',
-  })
-  const [versionId] = await trx('review_version').insert({
-    shop_id: shopId,
-    review_id: reviewId,
-    number: 1,
-    title: version.title,
-    body: version.body,
-    author_name: version.authorName,
-    rating_value: version.ratingValue,
-    rating_scale: version.ratingScale,
-    rating: version.rating,
-    language: version.language,
-    consent_text: version.consentText,
-    consent_answer: version.consentAnswer,
-    written_at: review.written.at,
-    written_precision: review.written.precision,
-    ...aboutColumns(version.about),
-    salt: version.salt,
-    created_at: receivedAt,
-  })
-  await trx('review')
-    .where({ id: reviewId })
-    .update({
-      current_version_id: versionId,
-      ...(review.state === 'approved' && { published_version_id: versionId, published_at: receivedAt }),
-    })
-  if (review.proof) await insertProof(trx, shopId, reviewId!, review.proof, receivedAt)
-  for (const signal of review.signals) await insertSignal(trx, shopId, versionId!, signal)
-  const ids = { shopId, reviewId: reviewId!, versionId: versionId! }
-  if (review.photos.length > 0) await insertPhotos(trx, ids, review.photos, receivedAt)
-  return { reviewId: reviewId!, versionId: versionId! }
+  }
 }
 
 /** Stores the order line that verifies a purchase. */
@@ -132,26 +155,37 @@ export async function insertProof(
   })
 }
 
-async function customerByEmail(
+const emailKeyOf = ({ address }: NewCustomer) => address.trim().toLowerCase()
+
+/** The ids of customers by email address. Missing ones are created. */
+async function customersByEmail(
   trx: Knex.Transaction,
   shopId: number,
-  customer: NonNullable<NewReview['customer']>,
-  now: string,
-): Promise<number> {
+  reviews: Pick<NewReview, 'customer' | 'receivedAt'>[],
+): Promise<Map<string, number>> {
+  const rows = new Map(
+    reviews.flatMap(({ customer, receivedAt }) =>
+      customer ? [[emailKeyOf(customer), { customer, receivedAt }]] : [],
+    ),
+  )
+  if (rows.size === 0) return new Map()
   await trx('customer')
-    .insert({
-      shop_id: shopId,
-      public_id: customer.publicId,
-      email_key: customer.emailKey,
-      address: customer.address,
-      created_at: now,
-    })
+    .insert(
+      [...rows].map(([emailKey, { customer, receivedAt }]) => ({
+        shop_id: shopId,
+        public_id: customer.publicId,
+        email_key: emailKey,
+        address: customer.address,
+        created_at: receivedAt,
+      })),
+    )
     .onConflict(['shop_id', 'email_key'])
     .ignore()
-  const row = await trx('customer')
-    .where({ shop_id: shopId, email_key: customer.emailKey })
-    .first<{ id: number }>('id')
-  return row.id
+  const found: { id: number; emailKey: string }[] = await trx('customer')
+    .where({ shop_id: shopId })
+    .whereIn('email_key', [...rows.keys()])
+    .select({ id: 'id', emailKey: 'email_key' })
+  return new Map(found.map(({ id, emailKey }) => [emailKey, id]))
 }
 
 /** Assigns a review to a customer by email address. */
@@ -159,12 +193,13 @@ export async function setCustomer(
   trx: Knex.Transaction,
   shopId: number,
   reviewId: number,
-  { publicId, address }: { publicId: string; address: string },
+  customer: NewCustomer,
   now: string,
 ): Promise<void> {
-  const customer = { publicId, address, emailKey: address.trim().toLowerCase() }
-  const customerId = await customerByEmail(trx, shopId, customer, now)
-  await trx('review').where({ shop_id: shopId, id: reviewId }).update({ customer_id: customerId })
+  const ids = await customersByEmail(trx, shopId, [{ customer, receivedAt: now }])
+  await trx('review')
+    .where({ shop_id: shopId, id: reviewId })
+    .update({ customer_id: ids.get(emailKeyOf(customer)) })
 }
 
 export async function setUnconfirmed(
@@ -176,42 +211,40 @@ export async function setUnconfirmed(
   await trx('review').where({ shop_id: shopId, id: reviewId }).update({ unconfirmed })
 }
 
-/** The columns for what is known of the writer. */
-export const aboutColumns = (about: AboutWriter) => ({
-  author_role: about.role,
-  company: about.company,
-  company_url: about.companyUrl,
-  seen_url: about.seenUrl,
-  seen_public: about.seenPublic,
-  relationship: about.relationship,
-  portrait: about.portrait,
-  company_logo: about.companyLogo,
-})
-
-export async function insertSignal(
+/** Stores the signals of versions. */
+export async function insertSignals(
   trx: Knex.Transaction,
   shopId: number,
-  versionId: number,
-  signal: Signal,
+  versions: { versionId: number; signals: Signal[] }[],
 ): Promise<void> {
-  const [signalId] = await trx('signal').insert({
-    shop_id: shopId,
-    version_id: versionId,
-    model: MODEL,
-    kind: signal.kind,
-    points: signal.points,
-    headline: signal.headline,
-    detail: signal.detail,
-  })
-  if (signal.places.length === 0) return
-  await trx('signal_place').insert(
-    signal.places.map(({ field, start, end }) => ({
+  const firstId = await nextId(trx, 'signal')
+  const all = versions.flatMap(({ versionId, signals }) => signals.map((signal) => ({ versionId, signal })))
+  await insertRows(
+    trx,
+    'signal',
+    all.map(({ versionId, signal }, i) => ({
+      id: firstId + i,
       shop_id: shopId,
-      signal_id: signalId,
-      field,
-      start,
-      end,
+      version_id: versionId,
+      model: MODEL,
+      kind: signal.kind,
+      points: signal.points,
+      headline: signal.headline,
+      detail: signal.detail,
     })),
+  )
+  await insertRows(
+    trx,
+    'signal_place',
+    all.flatMap(({ signal }, i) =>
+      signal.places.map(({ field, start, end }) => ({
+        shop_id: shopId,
+        signal_id: firstId + i,
+        field,
+        start,
+        end,
+      })),
+    ),
   )
 }
 

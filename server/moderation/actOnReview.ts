@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
+import { memberIdOf, type Actor } from '../../core/moderation/actor'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import type { DecisionState } from '../../core/moderation/decisionState'
 import { appendDecision } from '../data/decisions'
-import type { Member } from '../data/members'
 import { insertVouch, noteRevocation } from '../data/evidence'
 import { photosOfReview } from '../data/photos'
 import { insertDeclineReason, insertReply, updateReplyDraft } from '../data/replies'
@@ -19,7 +19,7 @@ import { renewOpenReasons } from './openReasons'
 export interface Acting {
   trx: Knex.Transaction
   shop: Shop
-  member: Member
+  actor: Actor
   now: string
   batch: string | null
 }
@@ -34,7 +34,7 @@ export async function actOnReview(acting: Acting, review: FullReview, act: Revie
 }
 
 export async function moveReview(
-  { trx, shop, member, now, batch }: Acting,
+  { trx, shop, actor, now, batch }: Acting,
   review: FullReview,
   before: DecisionState,
   after: DecisionState,
@@ -50,7 +50,7 @@ export async function moveReview(
   await appendDecision(trx, {
     shopId: shop.id,
     act,
-    memberId: member.id,
+    actor,
     reviewId: review.id,
     undoesId,
     before: { ...before },
@@ -66,11 +66,13 @@ const unpublished = { publishedVersionId: null, publishedAt: null }
 
 /** Null if nothing changes. */
 async function changeBy(
-  { trx, shop, member, now }: Acting,
+  { trx, shop, actor, now }: Acting,
   review: FullReview,
   before: DecisionState,
   act: ReviewAct,
 ): Promise<Partial<DecisionState> | null> {
+  // Only people reply and vouch.
+  const memberId = memberIdOf(actor)
   switch (act.kind) {
     case 'approve':
       if (before.state === 'approved') return null
@@ -107,9 +109,9 @@ async function changeBy(
       return { tagIds: before.tagIds.filter((id) => id !== tag.id) }
     }
     case 'reply': {
-      if (act.reply === review.reply?.body) return null
+      if (memberId === null || act.reply === review.reply?.body) return null
       await updateReplyDraft(trx, shop.id, review.publicId, '')
-      const reply = { shopId: shop.id, reviewId: review.id, memberId: member.id, name: shop.replyName }
+      const reply = { shopId: shop.id, reviewId: review.id, memberId, name: shop.replyName }
       return { replyId: await insertReply(trx, { ...reply, body: act.reply, now }) }
     }
     case 'hidePhoto':
@@ -122,13 +124,13 @@ async function changeBy(
       return { declinedPhotoIds: hide ? [...others, photo.id].sort((a, b) => a - b) : others }
     }
     case 'vouch': {
-      if (before.verificationId !== null) return null
-      const evidence = { shopId: shop.id, reviewId: review.id, memberId: member.id, reason: act.reason }
+      if (memberId === null || before.verificationId !== null) return null
+      const evidence = { shopId: shop.id, reviewId: review.id, memberId, reason: act.reason }
       return { verificationId: await insertVouch(trx, { ...evidence, now }) }
     }
     case 'unvouch':
       if (before.verificationId === null) return null
-      await noteRevocation(trx, before.verificationId, member.id, act.reason)
+      await noteRevocation(trx, before.verificationId, memberId, act.reason)
       return { verificationId: null }
     case 'unreply':
       if (before.replyId === null) return null

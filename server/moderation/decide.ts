@@ -1,3 +1,4 @@
+import { asMember } from '../../core/moderation/actor'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import type { ReviewState } from '../../core/moderation/rules'
 import type { Member } from '../data/members'
@@ -22,7 +23,12 @@ export async function decide(
   revision: number,
 ): Promise<DecideOutcome> {
   const outcome = await writing(services.db, (trx) =>
-    decideOne({ trx, shop, member, now: services.now().toISOString(), batch: null }, publicId, act, revision),
+    decideOne(
+      { trx, shop, actor: asMember(member), now: services.now().toISOString(), batch: null },
+      publicId,
+      act,
+      revision,
+    ),
   )
   if (outcome.outcome === 'done') services.changes.announce(shop.id)
   services.wakeJobs()
@@ -65,7 +71,7 @@ export async function decideMany(
   const outcome: ManyOutcome = { done: 0, conflicts: 0, alreadyThere: 0 }
   for (let start = 0; start < chosen.length; start += AT_A_TIME) {
     const outcomes = await writing(services.db, async (trx) => {
-      const acting = { trx, shop, member, now: services.now().toISOString(), batch }
+      const acting = { trx, shop, actor: asMember(member), now: services.now().toISOString(), batch }
       const each: DecideOutcome[] = []
       for (const { publicId, revision } of chosen.slice(start, start + AT_A_TIME))
         each.push(await decideOne(acting, publicId, act, revision))

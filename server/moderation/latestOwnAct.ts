@@ -17,6 +17,7 @@ export async function latestOwnAct(
   if (!row) return null
   const { number, act, authorName, batch } = row
   const { state = 'waiting' } = readDecisionStates({ before: '{}', after: row.after }).after
+  if (state === 'undone') return null
   return { number, act, authorName, state, count: batch === null ? 1 : await countBatch(db, shop.id, batch) }
 }
 

@@ -1,3 +1,4 @@
+import { asSystem } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { messageCode } from '../../core/messages/code'
@@ -11,7 +12,7 @@ import { appendDecision } from '../data/decisions'
 import { countInGroup, membersOfGroup, openWithout, putTogether, type MemberLine } from '../data/groups'
 import { applyDecisionState, readDecisionState } from '../data/decisionStates'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
-import { insertSignal, setWeight } from '../data/reviewWriting'
+import { insertSignals, setWeight } from '../data/reviewWriting'
 import { findShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import type { Job } from '../jobs/job'
@@ -73,7 +74,8 @@ async function holdWithCrowd(
   if (known.some(({ kind }) => kind === 'burst')) return
   const { decidedByPerson } = await confirmationOf(trx, shop.id, review.id)
   if (decidedByPerson) return
-  await insertSignal(trx, shop.id, review.versionId, { ...sign, detail: messageCode('group.joined') })
+  const joined = { ...sign, detail: messageCode('group.joined') }
+  await insertSignals(trx, shop.id, [{ versionId: review.versionId, signals: [joined] }])
   const signals = [...known, sign]
   const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
   const state = arrivalState(weighed)
@@ -87,6 +89,7 @@ async function holdWithCrowd(
   await appendDecision(trx, {
     shopId: shop.id,
     act: 'join',
+    actor: asSystem,
     reviewId: review.id,
     before: { ...before },
     after: { ...after },

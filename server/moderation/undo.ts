@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { asMember } from '../../core/moderation/actor'
 import { changedParts, revertChange } from '../../core/moderation/decisionState'
 import type { ReviewState } from '../../core/moderation/rules'
 import {
@@ -73,7 +74,7 @@ async function takeBack(
     const outcomes = await writing(services.db, async (trx) => {
       const each: UndoOutcome[] = []
       for (const decision of decisions.slice(start, start + AT_A_TIME))
-        each.push(await takeBackOne({ trx, shop, member, now, batch }, decision))
+        each.push(await takeBackOne({ trx, shop, actor: asMember(member), now, batch }, decision))
       return each
     })
     for (const one of outcomes) {
@@ -97,6 +98,9 @@ async function takeBackOne(acting: Acting, decision: Decision): Promise<UndoOutc
   if (await isOvertaken(trx, decision)) return { outcome: 'overtaken', review, decisionId: decision.id }
   const present = await readDecisionState(trx, shop.id, review.id)
   const restored = revertChange({ before, after }, present)
+  // An intake that was undone is put back as a whole.
+  const { state } = restored
+  if (state === 'undone') return { outcome: 'nothing' }
   await moveReview(acting, review, present, restored, 'undo', decision.id)
-  return { outcome: 'done', review, state: restored.state, count: 1 }
+  return { outcome: 'done', review, state, count: 1 }
 }

@@ -5,7 +5,7 @@ import { knownOrderKeys } from '../data/orders'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 
-/** The signals in a changed version, which is not compared with other reviews. */
+/** The signals in a version that the shop corrected, which is not compared with other reviews. */
 export async function weighAlone(
   { db, workers }: Services,
   shop: Shop,
@@ -22,6 +22,7 @@ export async function weighAlone(
   const { signals } = await workers.run('weighArrival', {
     shopId: shop.id,
     alone: true,
+    changed: true,
     arriving: {
       id: version.publicId,
       title: version.title,

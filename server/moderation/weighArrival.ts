@@ -11,8 +11,9 @@ import type { ArrivalToWeigh, WeighedArrival } from './weighedArrival'
  */
 export async function weighArrival(
   { arrivalHistories }: Services,
-  { shopId, alone, arriving, circumstances }: ArrivalToWeigh,
+  { shopId, alone, changed, arriving, circumstances }: ArrivalToWeigh,
 ): Promise<WeighedArrival> {
+  if (changed && !alone) await arrivalHistories.forget(shopId, arriving.id)
   const { arrival, history, fingerprint } = alone
     ? new ShopHistory().compareAndRemember(arriving)
     : await arrivalHistories.compareAndRemember(shopId, arriving)

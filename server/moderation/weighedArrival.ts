@@ -8,6 +8,8 @@ export interface ArrivalToWeigh {
   shopId: number
   /** Neither compared with others nor remembered. */
   alone: boolean
+  /** Whether it takes the place of an earlier version with the same id. */
+  changed: boolean
   arriving: Arriving
   circumstances: Circumstances
 }

@@ -1,3 +1,4 @@
+import { asSystem } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
 import { messageCode } from '../../core/messages/code'
 import { appendDecision } from '../data/decisions'
@@ -77,6 +78,7 @@ async function keep(
     await appendDecision(trx, {
       shopId: shop.id,
       act: is ? 'prove' : 'unprove',
+      actor: asSystem,
       reviewId: review.id,
       before: { ...before },
       after: { ...after },

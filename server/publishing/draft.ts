@@ -1,3 +1,4 @@
+import { asMember } from '../../core/moderation/actor'
 import { changedParts } from '../../core/display/changedParts'
 import type { Configuration } from '../../core/display/configuration'
 import { appendDecision } from '../data/decisions'
@@ -66,7 +67,7 @@ export async function makeLive(
     await appendDecision(trx, {
       shopId: shop.id,
       act: 'publish',
-      memberId: member.id,
+      actor: asMember(member),
       displayId: display.id,
       before: { versionId: live?.id ?? null },
       after: { versionId: draft.id },

@@ -1,3 +1,4 @@
+import { asMember } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
 import { firstFree, slugOf } from '../../core/account/slug'
 import type { Configuration } from '../../core/display/configuration'
@@ -227,7 +228,7 @@ async function logDisplay(
   await appendDecision(trx, {
     shopId: shop.id,
     act,
-    memberId: member.id,
+    actor: asMember(member),
     displayId: display.id,
     before: { versionId: before },
     after: { versionId: after },

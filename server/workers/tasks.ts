@@ -12,6 +12,7 @@ export type Task<N extends TaskName> = (
 /** All tasks. A task is loaded when it first runs, so that a thread loads only what it needs. */
 export const loadTask: { [N in TaskName]: () => Promise<Task<N>> } = {
   importOrders: async () => (await import('../proof/importOrders')).importOrders,
+  undoIntake: async () => (await import('../collection/undoIntake')).undoIntake,
   moveReviews: async () => (await import('../collection/moveReviews')).moveReviews,
   publishStale: async () => (await import('../publishing/publish')).publishStale,
   makeVariant: async () => (await import('../http/makeVariant')).makeVariant,

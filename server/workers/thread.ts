@@ -5,7 +5,8 @@ import { buildServices, type Services } from '../services'
 import type { Asked, Said, ThreadSettings } from './messages'
 import { takeLowPriority } from './lowPriority'
 import { loadTask } from './tasks'
-import type { TaskName, Tasks } from './workers'
+import type { TaskName, Tasks, Workers } from './workers'
+import type { ArrivalToWeigh } from '../moderation/weighedArrival'
 
 /* The main thread loads nothing of this. */
 
@@ -15,6 +16,16 @@ const turns = new Turns(settings.turns)
 let services: Promise<Services> | undefined
 
 const say = (said: Said) => parentPort?.postMessage(said)
+
+/** A thread scores reviews that are compared with nothing itself. */
+const ownWorkers: Workers = {
+  run: async (name, input) => {
+    if (name !== 'weighArrival' || !(input as ArrivalToWeigh).alone)
+      throw new Error(`a worker thread can't ask for ${name}`)
+    return run({ name, input, stop: new Int32Array(1), task: 0 })
+  },
+  close: async () => undefined,
+}
 
 async function build(): Promise<Services> {
   const { databaseFile, mediaFolder, publicUrl, behaviours } = settings
@@ -28,6 +39,7 @@ async function build(): Promise<Services> {
     changes: { announce: (shopId) => say({ kind: 'announce', shopId }), listen: () => () => undefined },
     published: (display) => say({ kind: 'published', display }),
     wakeJobs: () => say({ kind: 'wakeJobs' }),
+    workers: ownWorkers,
   })
 }
 

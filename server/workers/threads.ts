@@ -50,6 +50,7 @@ function threadFile(): string {
 /** A new review never waits for an import, and the histories of reviews stay in one thread. */
 const poolOf: Record<TaskName, 'long' | 'history' | 'render'> = {
   importOrders: 'long',
+  undoIntake: 'long',
   moveReviews: 'long',
   publishStale: 'render',
   makeVariant: 'render',

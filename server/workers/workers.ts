@@ -1,6 +1,7 @@
 import type { Asked } from '../../core/display/displayModel'
 import type { Declaration } from '../../core/site/css'
 import type { Page } from '../../core/site/page'
+import type { UndoIntake } from '../collection/undoIntake'
 import type { MoveReviews } from '../collection/moveReviewsJob'
 import type { AnswerKind } from '../http/answerKind'
 import type { Prepared } from '../http/prepared'
@@ -12,6 +13,7 @@ export interface Tasks {
   importOrders: { input: { job: number; shopId: number }; output: ImportOutcome }
   weighArrival: { input: ArrivalToWeigh; output: WeighedArrival }
   forgetArrival: { input: { shopId: number; id: string }; output: void }
+  undoIntake: { input: UndoIntake & { shopId: number }; output: void }
   moveReviews: { input: MoveReviews & { shopId: number }; output: void }
   publishStale: { input: { shopId: number; latestAsked: string[] }; output: void }
   makeVariant: { input: { key: string; kind: AnswerKind; asked: Asked }; output: Prepared | null }

@@ -18,6 +18,7 @@ import * as corrections from './0016_corrections'
 import * as products from './0017_products'
 import * as draftTab from './0018_draft_tab'
 import * as publishable from './0019_publishable'
+import * as intakes from './0020_intakes'
 
 export interface Named {
   name: string
@@ -44,6 +45,7 @@ const all: Named[] = [
   { name: '0017_products', migration: products },
   { name: '0018_draft_tab', migration: draftTab },
   { name: '0019_publishable', migration: publishable },
+  { name: '0020_intakes', migration: intakes },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */

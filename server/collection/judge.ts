@@ -1,0 +1,136 @@
+import { hundredthsOfFive } from '../../core/formats/rating'
+import type { Candidate } from '../../core/intake/candidate'
+import { languageOf } from '../../core/intake/language'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
+import { arrivalState, waitsForWriter, type ArrivalState } from '../../core/moderation/rules'
+import type { Place, Signal } from '../../core/moderation/signal'
+import { orderNumberCandidates } from '../../core/moderation/signals/personal'
+import { writersSignals } from '../../core/moderation/signals/writers'
+import { spamScore } from '../../core/moderation/spamScore'
+import { confirmationOf } from '../data/confirmations'
+import type { KnownReview } from '../data/knownReviews'
+import { knownOrderKeys } from '../data/orders'
+import type { Shop } from '../data/shops'
+import type { WeighedArrival } from '../moderation/weighedArrival'
+import { proveBuyer, type BuyerProof } from '../proof/proveBuyer'
+import type { Services } from '../services'
+
+const MOST_WEIGHING_MS = 20_000
+
+/** What the checks found out about a candidate. */
+export interface Judged extends Omit<WeighedArrival, 'signals'> {
+  publicId: string
+  receivedAt: string
+  /** In hundredths of five stars. */
+  rating: number | null
+  language: string | null
+  /** Null for a change: it keeps the proof of the review. */
+  proof: BuyerProof | null
+  signals: Signal[]
+  score: number
+  state: ArrivalState
+  /** Held back only for reasons that its writer can remove. */
+  unconfirmed: boolean
+}
+
+/**
+ * Proof, signals and rules, in this order. A change of a known review is checked like a new one, and compared
+ * with all reviews but itself.
+ */
+export async function judge(
+  services: Services,
+  shop: Shop,
+  candidate: Candidate,
+  known: KnownReview | null,
+): Promise<Judged> {
+  const { db } = services
+  const receivedAt = services.now().toISOString()
+  const publicId = known?.publicId ?? services.newId()
+  const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
+  const proof = known
+    ? null
+    : await proveBuyer(db, shop, { ...candidate, provenEmail: '', writtenAt: receivedAt })
+  const before = known && (await confirmationOf(db, shop.id, known.id))
+  const {
+    signals: found,
+    history,
+    imprint,
+  } = await weighed(services, shop, candidate, {
+    id: publicId,
+    rating,
+    receivedAt,
+    changed: known !== null,
+  })
+  const verified = proof ? proof.line !== null : before!.verified
+  const signals = [
+    ...found,
+    ...writersSignals(candidate.writers, {
+      confirmed: before?.confirmedAt != null,
+      verified,
+      photos: candidate.photos.length,
+    }),
+  ]
+  const facts = {
+    score: spamScore(signals),
+    kinds: signals.map(({ kind }) => kind),
+  }
+  // Spam stays spam, whatever its writer changes.
+  const state = known?.state === 'spam' ? 'spam' : arrivalState(facts, candidate.arrivesAs)
+  return {
+    publicId,
+    receivedAt,
+    rating,
+    language: languageOf(`${candidate.title}\n${candidate.body}`),
+    proof,
+    signals,
+    score: facts.score,
+    state,
+    unconfirmed: state === 'held' && waitsForWriter(facts),
+    history,
+    imprint,
+  }
+}
+
+/** The signals of the text, the sender and, if the source is compared, the earlier reviews. */
+async function weighed(
+  { db, workers }: Services,
+  shop: Shop,
+  candidate: Candidate,
+  arrived: { id: string; rating: number | null; receivedAt: string; changed: boolean },
+): Promise<WeighedArrival> {
+  const one = await workers.run(
+    'weighArrival',
+    {
+      shopId: shop.id,
+      alone: !sourcePolicies[candidate.source].compared,
+      changed: arrived.changed,
+      arriving: {
+        id: arrived.id,
+        title: candidate.title,
+        // Visitors can read the descriptions of photos.
+        body: [candidate.body, ...candidate.photos.map(({ alt }) => alt)].filter(Boolean).join('\n'),
+        rating: arrived.rating,
+        authorName: candidate.authorName,
+        authorEmail: candidate.authorEmail,
+        ip: candidate.ip,
+        // A change is no arrival of a burst.
+        receivedAt: arrived.changed ? null : arrived.receivedAt,
+        product: candidate.productSku,
+        fillSeconds: candidate.fillSeconds,
+      },
+      circumstances: {
+        ownDomains: shop.ownDomains,
+        knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate)),
+        tokenGood: candidate.tokenGood,
+        trapSprung: candidate.trapSprung,
+        workMissing: candidate.workMissing,
+      },
+    },
+    { mostMs: MOST_WEIGHING_MS },
+  )
+  const inWords = ({ field, end }: Place) => end <= candidate[field].length
+  return {
+    ...one,
+    signals: one.signals.map((signal) => ({ ...signal, places: signal.places.filter(inWords) })),
+  }
+}

@@ -1,0 +1,102 @@
+import type { Knex } from 'knex'
+import type { StoredState } from '../../core/moderation/rules'
+
+/** The identity of a review under the columns that hold it. */
+export interface StoredIdentity {
+  reviewId: number | null
+  tokenHash: string | null
+  origin: string
+  externalKey: string | null
+  sameWords: string | null
+}
+
+/** A stored review that a candidate is compared with. */
+export interface KnownReview {
+  id: number
+  publicId: string
+  state: StoredState
+  versionId: number
+  title: string
+  body: string
+  authorName: string
+  rating: number | null
+}
+
+type Row = KnownReview & Omit<StoredIdentity, 'reviewId'>
+
+const columns = {
+  id: 'review.id',
+  publicId: 'review.public_id',
+  state: 'review.state',
+  versionId: 'review.current_version_id',
+  title: 'review_version.title',
+  body: 'review_version.body',
+  authorName: 'review_version.author_name',
+  rating: 'review_version.rating',
+  tokenHash: 'review.token_hash',
+  origin: 'review.origin',
+  externalKey: 'review.external_key',
+  sameWords: 'review.same_words',
+}
+
+/** The stored reviews with some identities; null where there is none. */
+export async function knownReviews(
+  db: Knex,
+  shopId: number,
+  identities: StoredIdentity[],
+): Promise<(KnownReview | null)[]> {
+  const find = (column: string, values: (string | number | null)[], more: Record<string, string> = {}) => {
+    const given = values.filter((value) => value !== null)
+    return given.length === 0
+      ? Promise.resolve<Row[]>([])
+      : (db('review')
+          .join('review_version', 'review_version.id', 'review.current_version_id')
+          .where({ 'review.shop_id': shopId, ...more })
+          .whereIn(column, given)
+          .select(columns) as Promise<Row[]>)
+  }
+  const byId = keyed(
+    await find('review.id', identities.map(({ reviewId }) => reviewId)), // prettier-ignore
+    ({ id }) => String(id),
+  )
+  const byToken = keyed(
+    await find('review.token_hash', identities.map(({ tokenHash }) => tokenHash)), // prettier-ignore
+    ({ tokenHash }) => tokenHash,
+  )
+  const bySameWords = keyed(
+    await find('review.same_words', identities.map(({ sameWords }) => sameWords)), // prettier-ignore
+    ({ sameWords }) => sameWords,
+  )
+  const byExternalKey = new Map<string, Row>()
+  for (const origin of new Set(identities.map(({ origin }) => origin))) {
+    const keys = identities.filter((one) => one.origin === origin).map(({ externalKey }) => externalKey)
+    for (const row of await find('review.external_key', keys, { 'review.origin': origin }))
+      byExternalKey.set(`${origin}\n${row.externalKey}`, row)
+  }
+  return identities.map(({ reviewId, tokenHash, origin, externalKey, sameWords }) => {
+    if (reviewId !== null) return byId.get(String(reviewId)) ?? null
+    if (tokenHash !== null) return byToken.get(tokenHash) ?? null
+    if (externalKey !== null) return byExternalKey.get(`${origin}\n${externalKey}`) ?? null
+    return sameWords === null ? null : (bySameWords.get(sameWords) ?? null)
+  })
+}
+
+const keyed = (rows: Row[], keyOf: (row: Row) => string | null) =>
+  new Map(rows.map((row) => [keyOf(row), row]))
+
+/** The keys of an origin's reviews that are not withdrawn or undone, in order, after a key. */
+export async function keysOfOrigin(
+  db: Knex,
+  shopId: number,
+  origin: string,
+  after: string,
+  limit: number,
+): Promise<string[]> {
+  return db('review')
+    .where({ shop_id: shopId, origin })
+    .where('external_key', '>', after)
+    .whereNotIn('state', ['withdrawn', 'undone'])
+    .orderBy('external_key')
+    .limit(limit)
+    .pluck('external_key')
+}

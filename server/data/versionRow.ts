@@ -1,0 +1,64 @@
+import type { ReviewVersion } from '../../core/intake/review'
+
+const columns: Record<Exclude<keyof ReviewVersion, 'about'>, string> = {
+  title: 'title',
+  body: 'body',
+  authorName: 'author_name',
+  ratingValue: 'rating_value',
+  ratingScale: 'rating_scale',
+  rating: 'rating',
+  language: 'language',
+  consentText: 'consent_text',
+  consentAnswer: 'consent_answer',
+  writtenAt: 'written_at',
+  writtenPrecision: 'written_precision',
+  salt: 'salt',
+}
+const aboutColumns: Record<keyof ReviewVersion['about'], string> = {
+  role: 'author_role',
+  company: 'company',
+  companyUrl: 'company_url',
+  seenUrl: 'seen_url',
+  seenPublic: 'seen_public',
+  relationship: 'relationship',
+  portrait: 'portrait',
+  companyLogo: 'company_logo',
+}
+
+type Value = string | number | boolean | null
+
+const renamed = (names: Record<string, string>, of: object): Record<string, Value> =>
+  Object.fromEntries(
+    Object.entries(of)
+      .filter(([name, value]: [string, unknown]) => name in names && value !== undefined)
+      .map(([name, value]: [string, Value]) => [names[name], value]),
+  )
+
+/** The columns of a version, or of the given parts. */
+export const versionRow = ({ about, ...version }: Partial<ReviewVersion>): Record<string, Value> => ({
+  ...renamed(columns, version),
+  ...(about && renamed(aboutColumns, about)),
+})
+
+export const versionSelection = { ...columns, ...aboutColumns }
+
+type Flat = Omit<ReviewVersion, 'about'> & Omit<ReviewVersion['about'], 'seenPublic'> & { seenPublic: 0 | 1 }
+
+/** A row that was selected with `versionSelection`. */
+export function readVersionRow(row: Flat): ReviewVersion {
+  const { role, company, companyUrl, seenUrl, seenPublic, relationship, portrait, companyLogo, ...version } =
+    row
+  return {
+    ...version,
+    about: {
+      role,
+      company,
+      companyUrl,
+      seenUrl,
+      seenPublic: seenPublic === 1,
+      relationship,
+      portrait,
+      companyLogo,
+    },
+  }
+}
