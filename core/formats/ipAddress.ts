@@ -38,6 +38,7 @@ export function networkOf(text: string): string {
 
 function parsed(text: string): ipaddr.IPv4 | ipaddr.IPv6 | null {
   // `isValid` alone accepts "1" and "0x7f.1".
+  if (text === '') return null
   const bare = text.replace(/%.*$/u, '')
   if (!bare.includes(':') && !ipaddr.IPv4.isValidFourPartDecimal(bare)) return null
   return ipaddr.isValid(bare) ? ipaddr.process(bare) : null

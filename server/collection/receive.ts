@@ -5,6 +5,7 @@ import { countIntake, type Intake } from '../data/intakes'
 import { knownReviews, type KnownReview } from '../data/knownReviews'
 import { productsBySku, skuKey, type Product } from '../data/products'
 import { findReceipt, type Receipt } from '../data/receipts'
+import type { NewReview } from '../data/reviewWriting'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import type { Services } from '../services'
@@ -12,6 +13,7 @@ import { changeKnown, isChanged } from './changeKnown'
 import { mayInvite } from './confirmation'
 import { storedIdentity } from './identity'
 import { judge, type Judged } from './judge'
+import { newReview } from './newReview'
 import { storeNew } from './storeNew'
 
 /** Reviews from one source, at most a few hundred; a form sends one. */
@@ -37,6 +39,8 @@ export interface Arrived {
   product: Product | undefined
   known: KnownReview | null
   judged: Judged
+  /** What is stored, if it is new. */
+  review: NewReview
   /** Whether its writer is asked to confirm the address. */
   invited: boolean
 }
@@ -114,7 +118,13 @@ async function receiveDistinct(
       if (earlier && !isChanged(one.candidate, earlier)) return null
       const judged = await judge(services, shop, one.candidate, earlier)
       const asks = sourcePolicies[one.candidate.source].asksToConfirm && judged.state !== 'spam' && !earlier
-      return { ...one, known: earlier, judged, invited: asks && (await mayInvite(services, one.candidate)) }
+      return {
+        ...one,
+        known: earlier,
+        judged,
+        review: newReview(services, { ...one, judged }, batch.intake?.id ?? null),
+        invited: asks && (await mayInvite(services, one.candidate)),
+      }
     }),
   )
   let forgotten: Arrived[] = arrived.filter((one) => one !== null)

@@ -3,7 +3,7 @@ import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { appendDecisions } from '../data/decisions'
 import { insertEvidence, setEvidence } from '../data/evidenceFiles'
 import { insertImprints } from '../data/fingerprints'
-import { insertReviews, type NewReview, type ReviewIds } from '../data/reviewWriting'
+import { insertReviews, type ReviewIds } from '../data/reviewWriting'
 import type { Shop } from '../data/shops'
 import { tagReview, tagsNamed } from '../data/tags'
 import { tellOfArrival } from '../mail/notifyMembers'
@@ -12,7 +12,6 @@ import { assignReviewGroup } from '../moderation/reviewGroups'
 import { markProductsStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { requestConfirmation } from './confirmation'
-import { storedIdentity } from './identity'
 import type { Arrived, Batch, Received } from './receive'
 
 /** Stores new reviews, logs their arrival, and does what follows from it. */
@@ -24,7 +23,7 @@ export async function storeNew(
   arrived: Arrived[],
 ): Promise<Received[]> {
   if (arrived.length === 0) return []
-  const reviews = arrived.map((one) => newReview(services, one, intake?.id ?? null))
+  const reviews = arrived.map(({ review }) => review)
   const ids = await insertReviews(trx, shop.id, reviews)
   const entries = []
   for (const [i, review] of reviews.entries()) {
@@ -47,8 +46,7 @@ export async function storeNew(
     })
   }
   await appendDecisions(trx, shop.id, entries)
-  for (const [i, review] of reviews.entries())
-    await followUp(services, trx, shop, arrived[i]!, { review, reviewId: ids[i]!.reviewId })
+  for (const i of reviews.keys()) await followUp(services, trx, shop, arrived[i]!, ids[i]!)
   const shown = reviews.filter(({ state, showable }) => state === 'approved' && showable)
   if (shown.length > 0)
     await markProductsStale(
@@ -63,56 +61,6 @@ export async function storeNew(
     publicId,
     receipt: { publicId, state, showable, unconfirmed, confirm: arrived[i]!.invited },
   }))
-}
-
-function newReview(
-  services: Services,
-  { candidate, product, judged }: Arrived,
-  intakeId: number | null,
-): NewReview {
-  const { receivedAt, rating, proof } = judged
-  const { reviewId: _reviewId, ...identity } = storedIdentity(candidate)
-  return {
-    ...identity,
-    publicId: judged.publicId,
-    source: candidate.source,
-    formId: candidate.formId,
-    intakeId,
-    productId: product?.id ?? null,
-    state: judged.state,
-    showable: candidate.consent.answer !== 'refused',
-    proof: proof?.line ? { lineId: proof.line.id, method: proof.by } : null,
-    proofFailure: sourcePolicies[candidate.source].explainsProof ? (proof?.failure ?? null) : null,
-    unconfirmed: judged.unconfirmed,
-    claimedOrder: candidate.orderNumber,
-    score: judged.score,
-    ip: candidate.ip,
-    fillSeconds: candidate.fillSeconds,
-    receivedAt,
-    note: candidate.note,
-    customerLanguage: candidate.customerLanguage,
-    customer: candidate.authorEmail ? { publicId: services.newId(), address: candidate.authorEmail } : null,
-    version: {
-      title: candidate.title,
-      body: candidate.body,
-      authorName: candidate.authorName,
-      ratingValue: candidate.rating?.value ?? null,
-      ratingScale: candidate.rating?.scale ?? null,
-      rating,
-      language: judged.language,
-      consentText: candidate.consent.text,
-      consentAnswer: candidate.consent.answer,
-      ...(candidate.writtenAt
-        ? { writtenAt: candidate.writtenAt, writtenPrecision: 'day' }
-        : { writtenAt: receivedAt, writtenPrecision: 'moment' }),
-      about: candidate.about,
-      salt: services.newSecret(),
-    },
-    signals: judged.signals,
-    photos: candidate.photos.map((photo) =>
-      'id' in photo ? { id: photo.id } : { ...photo, publicId: services.newId() },
-    ),
-  }
 }
 
 /** Tags and evidence; returns them for the log. */
@@ -140,8 +88,8 @@ async function followUp(
   services: Services,
   trx: Knex.Transaction,
   shop: Shop,
-  { candidate, judged, invited }: Arrived,
-  { review, reviewId }: { review: NewReview; reviewId: number },
+  { candidate, judged, review, invited }: Arrived,
+  { reviewId }: ReviewIds,
 ): Promise<void> {
   const { history, imprint } = judged
   if (imprint) await insertImprints(trx, shop.id, [{ reviewId, ...imprint }])

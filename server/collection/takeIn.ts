@@ -13,7 +13,7 @@ import { receive } from './receive'
 const MOST_AT_ONCE = 200
 const LEAST_AT_ONCE = 10
 /** The time limit of a transaction; a waiting request waits at most this long. */
-const WRITING_MS = 15
+const WRITING_MS = 18
 const KEYS_AT_ONCE = 500
 const WITHDRAWN_AT_ONCE = 20
 

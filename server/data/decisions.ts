@@ -9,7 +9,7 @@ import {
 } from '../../core/moderation/decisionState'
 import { actorText, memberIdOf, type Actor } from '../../core/moderation/actor'
 import { countRows } from './countRows'
-import { insertRows, nextId } from './insertRows'
+import { insertRows, nextIds } from './insertRows'
 
 /**
  * The decision log is append-only. Each entry contains the hash of the one before. Entries hold ids and
@@ -112,7 +112,7 @@ export async function appendDecisions(
     .where({ shop_id: shopId })
     .orderBy('number', 'desc')
     .first<{ number: number; hash: string } | undefined>('number', 'hash')
-  const firstId = await nextId(trx, 'decision')
+  const { decision: firstId } = await nextIds(trx, 'decision')
   let previousHash = last?.hash ?? FIRST_HASH
   const rows = entries.map((entry, i) => {
     const row = {

@@ -18,8 +18,14 @@ export async function insertRows(
   )
 }
 
-/** The id of the next row of a table. Call it in the transaction that inserts the row, after the first write. */
-export async function nextId(trx: Knex.Transaction, table: string): Promise<number> {
-  const { last } = await trx(table).max({ last: 'id' }).first<{ last: number | null }>()
-  return (last ?? 0) + 1
+/** The ids of the next rows of some tables. Call it in the transaction that inserts them, after the first write. */
+export async function nextIds<T extends string>(
+  trx: Knex.Transaction,
+  ...tables: T[]
+): Promise<Record<T, number>> {
+  const rows: unknown = await trx.raw(
+    `SELECT ${tables.map((table) => `(SELECT ifnull(max(id), 0) + 1 FROM ${table}) AS ${table}`).join(', ')}`,
+  )
+  const [ids] = rows as [Record<T, number>]
+  return ids
 }

@@ -7,6 +7,7 @@ import { countRows } from './countRows'
 export async function laneCounts(db: Knex, shopId: number): Promise<Record<ReviewState, number>> {
   const rows: { state: ReviewState; count: number }[] = await db('review_count')
     .where({ shop_id: shopId })
+    .whereIn('state', reviewStates)
     .groupBy('state')
     .select('state')
     .sum({ count: 'count' })

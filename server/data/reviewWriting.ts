@@ -5,7 +5,7 @@ import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import { MODEL, type Signal } from '../../core/moderation/signal'
 import type { ArrivalState } from '../../core/moderation/rules'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
-import { insertRows, nextId } from './insertRows'
+import { insertRows, nextIds } from './insertRows'
 import { insertPhotos, type PhotoOfVersion } from './photos'
 import { indexInserted } from './reviewIndexes'
 import { versionRow } from './versionRow'
@@ -58,9 +58,8 @@ export async function insertReviews(
   reviews: NewReview[],
 ): Promise<ReviewIds[]> {
   if (reviews.length === 0) return []
-  const firstReview = await nextId(trx, 'review')
-  const firstVersion = await nextId(trx, 'review_version')
-  const ids = reviews.map((_, i) => ({ reviewId: firstReview + i, versionId: firstVersion + i }))
+  const first = await nextIds(trx, 'review', 'review_version')
+  const ids = reviews.map((_, i) => ({ reviewId: first.review + i, versionId: first.review_version + i }))
   const customers = await customersByEmail(trx, shopId, reviews)
   await insertRows(
     trx,
@@ -88,7 +87,7 @@ export async function insertReviews(
     shopId,
     reviews.map(({ signals }, i) => ({ versionId: ids[i]!.versionId, signals })),
   )
-  await indexInserted(trx, { from: firstReview, to: firstReview + reviews.length - 1 })
+  await indexInserted(trx, { from: first.review, to: first.review + reviews.length - 1 })
   return ids
 }
 
@@ -217,8 +216,9 @@ export async function insertSignals(
   shopId: number,
   versions: { versionId: number; signals: Signal[] }[],
 ): Promise<void> {
-  const firstId = await nextId(trx, 'signal')
   const all = versions.flatMap(({ versionId, signals }) => signals.map((signal) => ({ versionId, signal })))
+  if (all.length === 0) return
+  const { signal: firstId } = await nextIds(trx, 'signal')
   await insertRows(
     trx,
     'signal',

@@ -39,6 +39,7 @@ export async function markProductsStale(
   productIds: (number | null)[],
   now: string,
 ): Promise<void> {
+  if (!(await hasLiveDisplay(trx, shopId))) return
   await markScopesStale(trx, shopId, await skuKeysOf(trx, shopId, productIds))
   await askForRebuild(trx, shopId, now)
 }
