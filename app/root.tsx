@@ -82,10 +82,12 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   )
 }
 
+const isForbidden = (error: unknown) => isRouteErrorResponse(error) && error.status === 403
 const isMissing = (error: unknown) => isRouteErrorResponse(error) && error.status === 404
 
 function ownerProblem(error: unknown) {
   if (isMissing(error)) return { title: say('error.notFound'), hint: say('error.notFoundHint') }
+  if (isForbidden(error)) return { title: say('error.forbidden'), hint: say('error.forbiddenHint') }
   const storage = storageWords(error)
   if (storage) return { title: say('error.storage.title'), hint: storage }
   return { title: say('error.title'), hint: say('error.unexpected') }

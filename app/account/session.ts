@@ -1,6 +1,7 @@
 import { createCookie, data, redirect, type AppLoadContext } from 'react-router'
 import type { Member } from '../../server/data/members'
-import type { Shop } from '../../server/data/shops'
+import { may, type Permission } from '../../core/account/permissions'
+import type { MemberShop } from '../../server/data/shops'
 
 const THIRTY_DAYS_S = 30 * 86_400
 const YEAR_S = 365 * 86_400
@@ -57,7 +58,7 @@ export function dropSession(context: AppLoadContext): Promise<string> {
 export async function requireMember(
   request: Request,
   context: AppLoadContext,
-): Promise<{ member: Member; shops: Shop[] }> {
+): Promise<{ member: Member; shops: MemberShop[] }> {
   const token = await sessionToken(request, context)
   const known = token && (await context.elogio.findSession(token))
   if (known) return known
@@ -65,14 +66,19 @@ export async function requireMember(
   throw redirect(`/sign-in?to=${encodeURIComponent(pathname + search)}`)
 }
 
-/** A shop that the member doesn't belong to is answered like a missing one. */
+/**
+ * A shop that the member doesn't belong to is answered like a missing one, and what her role doesn't permit
+ * with 403.
+ */
 export async function requireShop(
   request: Request,
   context: AppLoadContext,
   slug: string,
-): Promise<{ member: Member; shop: Shop; shops: Shop[] }> {
+  permission: Permission = 'reviews',
+): Promise<{ member: Member; shop: MemberShop; shops: MemberShop[] }> {
   const { member, shops } = await requireMember(request, context)
   const shop = shops.find((known) => known.slug === slug)
   if (!shop) throw data(null, { status: 404 })
+  if (!may(shop.role, permission)) throw data(null, { status: 403 })
   return { member, shop, shops }
 }

@@ -11,7 +11,7 @@ const asked = z.object({
 
 /** Stores a chunk of an order file. Answers with the number of stored bytes. */
 export async function action({ params, request, context }: Route.ActionArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'imports')
   const piece = asked.safeParse(Object.fromEntries(new URL(request.url).searchParams))
   if (!piece.success) return refused(400, say('problem.wrongType'))
   try {

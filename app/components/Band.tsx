@@ -18,7 +18,7 @@ export function Band({
   member,
   counts,
 }: {
-  shop: BandShop
+  shop: BandShop & { isOwner: boolean }
   shops: BandShop[]
   member: { name: string; email: string }
   counts: StepCounts
@@ -32,7 +32,7 @@ export function Band({
       >
         <Wordmark />
       </Link>
-      <Steps shop={shop.slug} counts={counts} />
+      <Steps shop={shop.slug} counts={counts} isOwner={shop.isOwner} />
       <div className="relative z-40 ml-auto flex min-w-0 items-center gap-2 bg-deep lg:gap-6 lg:pl-5">
         <Menu
           name={say('account.shops')}

@@ -5,7 +5,7 @@ const steps = ['gather', 'decide', 'show'] as const
 export type StepCounts = Record<(typeof steps)[number], number>
 
 /** The steps, each with its count; the current one is filled. */
-export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
+export function Steps({ shop, counts, isOwner }: { shop: string; counts: StepCounts; isOwner: boolean }) {
   return (
     <nav
       aria-label={say('frame.steps')}
@@ -16,39 +16,43 @@ export function Steps({ shop, counts }: { shop: string; counts: StepCounts }) {
         aria-hidden="true"
       />
       <ol className="flex justify-between lg:justify-start">
-        {steps.map((step) => (
-          <li key={step} className="lg:w-[165px] lg:last:w-[96px]">
-            <NavLink
-              to={`/s/${shop}/${step}`}
-              className="group flex h-14 flex-col justify-between py-1.5 text-[15px] lg:h-16 lg:py-2.5"
-            >
-              {({ isActive }) => (
-                <>
-                  <span
-                    className={
-                      isActive ? 'font-semibold text-white' : 'text-[#d5e3e5] group-hover:text-white'
-                    }
-                  >
-                    {say(`step.${step}`)}{' '}
+        {steps
+          .filter((step) => isOwner || step !== 'show')
+          .map((step) => (
+            <li key={step} className="lg:w-[165px] lg:last:w-[96px]">
+              <NavLink
+                to={`/s/${shop}/${step}`}
+                className="group flex h-14 flex-col justify-between py-1.5 text-[15px] lg:h-16 lg:py-2.5"
+              >
+                {({ isActive }) => (
+                  <>
                     <span
-                      className={`group/count relative ml-0.5 inline-block text-[13.5px] ${isActive ? 'text-knot' : 'text-[#b4cdd1]'} ${step === 'decide' && counts.decide > 0 ? 'rounded-full px-1.5 ring-1 ring-[#7fa9b1]' : ''}`}
+                      className={
+                        isActive ? 'font-semibold text-white' : 'text-[#d5e3e5] group-hover:text-white'
+                      }
                     >
-                      <span aria-hidden="true">{counts[step]}</span>
-                      <span className="sr-only">, {say(`step.count.${step}`, { count: counts[step] })}</span>
+                      {say(`step.${step}`)}{' '}
                       <span
-                        className="pointer-events-none absolute top-full left-0 z-50 mt-1 hidden rounded-md bg-white px-2 py-1 text-[13px] font-normal whitespace-nowrap text-[#13262c] shadow group-hover:lg:block group-focus-visible:lg:block"
-                        aria-hidden="true"
+                        className={`group/count relative ml-0.5 inline-block text-[13.5px] ${isActive ? 'text-knot' : 'text-[#b4cdd1]'} ${step === 'decide' && counts.decide > 0 ? 'rounded-full px-1.5 ring-1 ring-[#7fa9b1]' : ''}`}
                       >
-                        {say(`step.count.${step}`, { count: counts[step] })}
+                        <span aria-hidden="true">{counts[step]}</span>
+                        <span className="sr-only">
+                          , {say(`step.count.${step}`, { count: counts[step] })}
+                        </span>
+                        <span
+                          className="pointer-events-none absolute top-full left-0 z-50 mt-1 hidden rounded-md bg-white px-2 py-1 text-[13px] font-normal whitespace-nowrap text-[#13262c] shadow group-hover:lg:block group-focus-visible:lg:block"
+                          aria-hidden="true"
+                        >
+                          {say(`step.count.${step}`, { count: counts[step] })}
+                        </span>
                       </span>
                     </span>
-                  </span>
-                  <Knot filled={isActive} />
-                </>
-              )}
-            </NavLink>
-          </li>
-        ))}
+                    <Knot filled={isActive} />
+                  </>
+                )}
+              </NavLink>
+            </li>
+          ))}
       </ol>
     </nav>
   )

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
-import { Link } from 'react-router'
+import { Link, useRouteLoaderData } from 'react-router'
+import type { loader as shopLoader } from '../shop/layout'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/decide'
 import { AskToConfirm } from './AskToConfirm'
@@ -140,6 +141,7 @@ function Stands({
   review: ReviewView['review']
   standsIn: ReviewView['standsIn']
 }) {
+  const isOwner = useRouteLoaderData<typeof shopLoader>('shop/layout')?.shop.isOwner ?? false
   if (!review.showable)
     return (
       <>
@@ -157,11 +159,15 @@ function Stands({
   if (standsIn.length === 0) return <b className="font-semibold">{say('decide.notPicked')}</b>
   return (
     <span className="flex flex-wrap gap-x-3">
-      {standsIn.map(({ key, name }) => (
-        <Link key={key} to={`/s/${shop}/show/${key}`} className="part">
-          {name}
-        </Link>
-      ))}
+      {standsIn.map(({ key, name }) =>
+        isOwner ? (
+          <Link key={key} to={`/s/${shop}/show/${key}`} className="part">
+            {name}
+          </Link>
+        ) : (
+          <span key={key}>{name}</span>
+        ),
+      )}
     </span>
   )
 }

@@ -9,11 +9,13 @@ export function QuietProducts({
   shop,
   products,
   total,
+  isOwner,
   form,
 }: {
   shop: string
   products: { sku: string; title: string; picture: string | null; sold: number }[]
   total: number
+  isOwner: boolean
   form: string | null
 }) {
   const row = ({ sku, title, picture, sold }: (typeof products)[number]) => (
@@ -37,9 +39,11 @@ export function QuietProducts({
               ? say('gather.products', { count: total })
               : say('gather.quiet', { count: products.length, total })}
         </h2>
-        <Link to={`/s/${shop}/gather/products`} className="min-h-6 text-petrol underline">
-          {say(total === 0 ? 'gather.addProducts' : 'gather.allProducts')}
-        </Link>
+        {isOwner && (
+          <Link to={`/s/${shop}/gather/products`} className="min-h-6 text-petrol underline">
+            {say(total === 0 ? 'gather.addProducts' : 'gather.allProducts')}
+          </Link>
+        )}
       </div>
       {products.length > 0 && (
         <ul className="panel divide-y divide-line">{products.slice(0, FIRST_FEW).map(row)}</ul>

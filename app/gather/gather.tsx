@@ -20,6 +20,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const spoken = { now: context.elogio.now(), timeZone: shop.timeZone, locale: shop.locale, today: '' }
   return {
     ...view,
+    isOwner: shop.role === 'owner',
     next: await context.elogio.nextStep(shop),
     latest: latest.map(
       ({ publicId, state, rating, authorName, title, body, receivedAt, productTitle, source }) => ({
@@ -37,7 +38,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'settings')
   const { form } = context
   const writers = writersSchema.safeParse(form?.get('writers'))
   if (!writers.success) throw data(null, { status: 400 })
@@ -51,7 +52,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 export default function Gather({ loaderData, params }: Route.ComponentProps) {
-  const { arrivals, forms, writtenDown, latest, next, quiet, products, mails, orders } = loaderData
+  const { arrivals, forms, writtenDown, latest, next, quiet, products, mails, orders, isOwner } = loaderData
   return (
     <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('gather.title')} · Elogio`}</title>
@@ -79,7 +80,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               hint={
                 <>
                   {address.replace(/^https?:\/\//, '')}
-                  <WhoMayWrite form={publicId} writers={writers} mails={mails} />
+                  {isOwner && <WhoMayWrite form={publicId} writers={writers} mails={mails} />}
                 </>
               }
               count={count}
@@ -92,9 +93,11 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             </WayIn>
           ))}
           <WayIn name={say('bringOrders.way')} hint={say('bringOrders.wayHint')} count={orders}>
-            <Link to={`/s/${params.shop}/gather/orders`} className="btn btn-quiet">
-              {say('bringOrders.bring')}
-            </Link>
+            {isOwner && (
+              <Link to={`/s/${params.shop}/gather/orders`} className="btn btn-quiet">
+                {say('bringOrders.bring')}
+              </Link>
+            )}
           </WayIn>
           {writtenDown > 0 && (
             <WayIn name={say('source.manualEntry')} hint={say('gather.byYouHint')} count={writtenDown} />
@@ -104,6 +107,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
           shop={params.shop}
           products={quiet}
           total={products}
+          isOwner={isOwner}
           form={forms[0]?.address ?? null}
         />
       </div>

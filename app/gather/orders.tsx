@@ -13,7 +13,7 @@ import { useUpload } from './useUpload'
 import type { Route } from './+types/orders'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'imports')
   return context.elogio.ordersView(shop)
 }
 
@@ -21,7 +21,7 @@ const uploaded = z.object({ upload: z.string().regex(/^[a-z0-9]{8,40}$/), name: 
 
 /** Imports a file that was uploaded in chunks, or with this request if no script ran. */
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'imports')
   const sent = uploaded.safeParse(Object.fromEntries(context.form ?? []))
   if (sent.success) {
     await context.elogio.importUploadedOrders(shop, sent.data.upload, sent.data.name)

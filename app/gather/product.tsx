@@ -15,7 +15,7 @@ import type { ProductAnswer } from './productAnswers'
 import type { Route } from './+types/product'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'products')
   const { products } = await context.elogio.productsView(shop)
   const product = products.find(({ publicId }) => publicId === params.product)
   if (!product) throw data(null, { status: 404 })
@@ -33,7 +33,7 @@ const sent = z.object({
 })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, member } = await requireShop(request, context, params.shop, 'products')
   const { intent, into } = readForm(context, sent)
   const { elogio } = context
   const change = async () => {

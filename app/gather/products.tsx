@@ -16,7 +16,7 @@ import { undoAnswer, type ProductAnswer } from './productAnswers'
 import type { Route } from './+types/products'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'products')
   const { products, changes } = await context.elogio.productsView(shop)
   const spoken = {
     now: context.elogio.now(),
@@ -34,7 +34,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 const sent = z.object({ intent: z.enum(['add', 'undo']), change: z.string().max(40).default('') })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, member } = await requireShop(request, context, params.shop, 'products')
   const { intent, change } = readForm(context, sent)
   if (intent === 'undo') return undoAnswer(await context.elogio.undoProductChange(shop, member, change))
   const form = productFieldsSchema.safeParse(formFields(context))

@@ -14,7 +14,7 @@ import { readForm } from '../readForm'
 import type { Route } from './+types/jobs'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'settings')
   const { locale, timeZone } = shop
   // An error can come from any kind of job, so its code can belong to texts of other pages.
   const jobs = (await context.elogio.jobsView(shop)).map((job) => ({
@@ -27,7 +27,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 const asked = z.object({ intent: z.enum(['cancel', 'again']), id: z.coerce.number().int() })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'settings')
   const { intent, id } = readForm(context, asked)
   const done = await (intent === 'cancel' ? context.elogio.cancelJob : context.elogio.retryJob)(shop, id)
   // The job can have ended meanwhile; the page then shows its result.

@@ -35,7 +35,7 @@ export async function saveProfile(
   context: Parameters<typeof requireShop>[1],
   slug: string,
 ) {
-  const { shop } = await requireShop(request, context, slug)
+  const { shop } = await requireShop(request, context, slug, 'settings')
   const sent = context.form
   const profile = shopProfileSchema.safeParse({
     ...profileOf(shop),

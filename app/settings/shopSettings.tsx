@@ -10,7 +10,7 @@ import { useProfileAnswer } from './useProfileAnswer'
 import type { Route } from './+types/shopSettings'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'settings')
   return { values: profileOf(shop) }
 }
 

@@ -11,7 +11,7 @@ import { useProfileAnswer } from './useProfileAnswer'
 import type { Route } from './+types/style'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'settings')
   return { values: profileOf(shop), html: context.elogio.samplePreview(shop) }
 }
 

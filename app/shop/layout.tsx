@@ -8,7 +8,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { member, shop, shops } = await requireShop(request, context, params.shop)
   return {
     member: { name: member.name, email: member.email },
-    shop: { slug: shop.slug, name: shop.name },
+    shop: { slug: shop.slug, name: shop.name, isOwner: shop.role === 'owner' },
     shops: shops.map(({ slug, name }) => ({ slug, name })),
     counts: await context.elogio.stepCounts(shop),
   }

@@ -9,7 +9,7 @@ import type { Done } from './manage'
 import type { Route } from './+types/displays'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'displays')
   const displays = await context.elogio.displayCards(shop)
   const spoken = {
     now: context.elogio.now(),

@@ -25,7 +25,7 @@ import { useUndoKeys } from './useUndoKeys'
 import type { Route } from './+types/editor'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'displays')
   const search = new URL(request.url).searchParams
   const trial = z.enum(trials).catch('real').parse(search.get('with'))
   const product = search.get('product') || undefined
@@ -69,7 +69,7 @@ const asked = z.discriminatedUnion('intent', [
 ])
 
 export async function action({ request, context, params: { shop: slug, key } }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, slug)
+  const { shop, member } = await requireShop(request, context, slug, 'displays')
   const wish = readForm(context, asked)
   const { elogio } = context
   const found = (answer: unknown) => {

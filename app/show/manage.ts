@@ -21,7 +21,7 @@ export interface Done {
 }
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, member } = await requireShop(request, context, params.shop, 'displays')
   const wish = readForm(context, asked)
   const { elogio } = context
   const missing = () => data(null, { status: 404 })

@@ -9,14 +9,14 @@ import { readForm } from '../readForm'
 import type { Route } from './+types/new'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'displays')
   return context.elogio.looksToStartFrom(shop)
 }
 
 const asked = z.object({ layout: z.enum(layouts) })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'displays')
   const { layout } = readForm(context, asked)
   const key = await context.elogio.startDisplay(shop, layout)
   if (!key) throw data(null, { status: 404 })

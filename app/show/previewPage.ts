@@ -19,7 +19,7 @@ const policy = [
 ].join('; ')
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, member } = await requireShop(request, context, params.shop, 'displays')
   const address = new URL(request.url).searchParams.get('page') || shop.siteUrl
   // The page is served from our own origin, so it must be the shop's own.
   if (!isOwnPage(address, shop)) return plain(403, say('show.foreignPage'))

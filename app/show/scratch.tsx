@@ -6,7 +6,7 @@ import type { Route } from './+types/scratch'
 const FRAME = 'scratch-page'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop)
+  const { shop } = await requireShop(request, context, params.shop, 'displays')
   const key = new URL(request.url).searchParams.get('key')
   const view = key ? await context.elogio.editorView(shop, key, { trial: 'real' }) : null
   return { code: view?.code ?? '', action: `/s/${params.shop}/show/scratch/page` }

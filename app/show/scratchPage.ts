@@ -16,7 +16,7 @@ const looks = {
 
 /** A plain page with pasted code. It has no origin, and only our own scripts run. */
 export async function action({ request, context, params }: Route.ActionArgs) {
-  await requireShop(request, context, params.shop)
+  await requireShop(request, context, params.shop, 'displays')
   const { code, background } = readForm(context, asked)
   const { origin } = new URL(request.url)
   const own = `${origin} ${context.elogio.publicUrl}`

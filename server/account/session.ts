@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { findMemberByEmail, findMemberBySession, type Member } from '../data/members'
 import { deleteSession, insertSession } from '../data/sessions'
-import { shopsOfMember, type Shop } from '../data/shops'
+import { shopsOfMember, type MemberShop, type Shop } from '../data/shops'
 import type { Services } from '../services'
 import { checkPassword, hashPassword } from './password'
 
@@ -63,7 +63,7 @@ export function listenToChanges(
 export async function findSession(
   { db, now }: Services,
   token: string,
-): Promise<{ member: Member; shops: Shop[] } | null> {
+): Promise<{ member: Member; shops: MemberShop[] } | null> {
   const member = await findMemberBySession(db, hashOf(token), now().toISOString())
   return member ? { member, shops: await shopsOfMember(db, member.id) } : null
 }

@@ -1,3 +1,4 @@
+import type { Role } from '../../core/account/permissions'
 import type { Knex } from 'knex'
 import { z } from 'zod'
 
@@ -93,8 +94,13 @@ export async function updateShop(trx: Knex, shop: Shop): Promise<void> {
   await trx('shop').where({ id: shop.id }).update(stored(shop))
 }
 
-export async function insertMembership(trx: Knex, memberId: number, shopId: number): Promise<void> {
-  await trx('membership').insert({ member_id: memberId, shop_id: shopId, role: 'owner' })
+export async function insertMembership(
+  trx: Knex,
+  memberId: number,
+  shopId: number,
+  role: Role = 'owner',
+): Promise<void> {
+  await trx('membership').insert({ member_id: memberId, shop_id: shopId, role })
 }
 
 export async function isSlugTaken(db: Knex, slug: string): Promise<boolean> {
@@ -110,14 +116,17 @@ export async function findShopBySlug(db: Knex, slug: string): Promise<Shop | nul
   return row ? read(row) : null
 }
 
+/** A shop as one of its members sees it. */
+export type MemberShop = Shop & { role: Role }
+
 /** A member's shops, by name. */
-export async function shopsOfMember(db: Knex, memberId: number): Promise<Shop[]> {
+export async function shopsOfMember(db: Knex, memberId: number): Promise<MemberShop[]> {
   const rows = await db('shop')
     .join('membership', 'membership.shop_id', 'shop.id')
     .where('membership.member_id', memberId)
     .orderBy('shop.name', 'desc')
-    .select<ShopRow[]>(columns)
-  return rows.map(read)
+    .select<(ShopRow & { role: Role })[]>({ ...columns, role: 'membership.role' })
+  return rows.map((row) => ({ ...read(row), role: row.role }))
 }
 
 /** Every shop of the installation. */

@@ -71,6 +71,9 @@ export const frameWords = {
     unexpected: 'Something went wrong on our side. Nothing you saved is lost. Please try again in a moment.',
     notFound: 'There’s nothing at this address',
     notFoundHint: 'It may have moved, or the link may be incomplete.',
+    forbidden: 'Only an owner of the shop can do this',
+    forbiddenHint:
+      'You decide on reviews, reply to them and add them. For anything else, ask an owner of the shop.',
     home: 'Go to my shop',
     otherHost: 'Elogio is set up for {{origin}}. Open that address, or set PUBLIC_URL to the one you use.',
     offline: 'There’s no connection at the moment. Nothing here is lost. Please try again in a moment.',
