@@ -1,10 +1,11 @@
+import { layoutTraits } from '../core/display/layoutTraits'
 import type { DisplayModel } from '../core/display/displayModel'
 import { oneDecimal } from '../core/formats/rating'
 
 // The note that reviews were selected cannot be switched off.
 export function DisplayHeader({ model }: { model: DisplayModel }) {
   const { tally, heading, publishableCount, quotations, hasSamples, locale, translate, layout, links } = model
-  const whole = layout.kind === 'aggregate'
+  const whole = layoutTraits[layout.kind].shows === 'summary'
   const pickedFew = !whole && quotations.length > 0 && quotations.length < publishableCount
   const { average, count, write, all, button } = heading
   return (

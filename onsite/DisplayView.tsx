@@ -1,4 +1,4 @@
-import { showsReviews } from '../core/display/choices'
+import { isSmall, layoutTraits, showsReviews } from '../core/display/layoutTraits'
 import type { DisplayModel } from '../core/display/displayModel'
 import { regionName } from './regionName'
 import { QuotationView } from './QuotationView'
@@ -18,7 +18,7 @@ export function DisplayView({
   const empty = quotations.length === 0 && (model.publishableCount === 0 || showsReviews(layout.kind))
   if (empty && whenEmpty === 'nothing') return null
   const classes = ['eg', `eg-${layout.kind}`, `eg-on-${theme.background}`, scheme && `eg-${scheme}`]
-  if (layout.kind === 'badge' || layout.kind === 'ratingLine')
+  if (isSmall(layout.kind))
     return (
       <div className={classes.filter(Boolean).join(' ')} lang={model.language} data-modules={modules}>
         <RatingSummary model={model} />
@@ -41,7 +41,7 @@ export function DisplayView({
           {heading.line.trim()}
         </p>
       )}
-      {layout.kind === 'aggregate' && <RatingSummary model={model} />}
+      {layoutTraits[layout.kind].shows === 'summary' && <RatingSummary model={model} />}
       <DisplayHeader model={model} />
       {showsReviews(layout.kind) && !empty && <Reviews model={model} />}
     </section>
@@ -58,6 +58,6 @@ function Reviews({ model }: { model: DisplayModel }) {
       ))}
     </ol>
   )
-  const moving = model.layout.kind === 'carousel' || model.layout.kind === 'single'
+  const moving = layoutTraits[model.layout.kind].motion !== 'none'
   return moving ? <Slides model={model}>{list({ tabIndex: 0 })}</Slides> : list()
 }

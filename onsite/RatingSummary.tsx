@@ -1,11 +1,13 @@
 import type { DisplayModel } from '../core/display/displayModel'
+import { layoutTraits } from '../core/display/layoutTraits'
 import { litMarks, oneDecimal } from '../core/formats/rating'
 import { Glyphs } from './Glyphs'
 
 export function RatingSummary({ model }: { model: DisplayModel }) {
   const { tally, layout, translate, locale, links, parts } = model
+  const { shows } = layoutTraits[layout.kind]
   if (tally.average === null)
-    return links.write && layout.kind !== 'aggregate' ? (
+    return links.write && shows !== 'summary' ? (
       <a className="eg-to" href={links.write}>
         {translate('visitor.write')}
       </a>
@@ -13,7 +15,7 @@ export function RatingSummary({ model }: { model: DisplayModel }) {
   const marks = litMarks(tally.average)
   const average = oneDecimal(tally.average, locale)
   const count = translate('visitor.of', { count: tally.count })
-  if (layout.kind === 'ratingLine')
+  if (shows === 'line')
     return (
       <a className="eg-to" href={links.all || links.how}>
         <Glyphs marks={1} of={1} glyph={parts.glyph} /> <b>{average}</b>{' '}
@@ -23,7 +25,7 @@ export function RatingSummary({ model }: { model: DisplayModel }) {
         </span>
       </a>
     )
-  if (layout.kind === 'badge')
+  if (shows === 'badge')
     return (
       <a className="eg-to" href={links.all || links.how}>
         <b>{average}</b>

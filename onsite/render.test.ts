@@ -28,8 +28,7 @@ const reviews: ShowableReview[] = [
   showable(1, 400, { body: 'So so.' }),
 ]
 type Changed = Parameters<typeof configured>[0]
-const modelOf = (changed: Changed = {}, of = reviews, asked = {}) =>
-  shownOf(of, configured(changed), asked)
+const modelOf = (changed: Changed = {}, of = reviews, asked = {}) => shownOf(of, configured(changed), asked)
 const htmlOf = (changed: Changed = {}, of = reviews, asked = {}) =>
   renderDisplay(modelOf(changed, of, asked)).html
 const text = (html: string) =>

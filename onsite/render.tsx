@@ -1,20 +1,9 @@
 import type { ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
-import type { Layout } from '../core/display/choices'
 import type { DisplayModel } from '../core/display/displayModel'
+import { layoutTraits, type Behaviour } from '../core/display/layoutTraits'
 import { DisplayView } from './DisplayView'
 import { displayStyles, shadowStyles } from './styles'
-
-/** The modules in `behaviour/` that a display needs. */
-export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos'
-
-const byLayout: Partial<Record<Layout, Behaviour>> = {
-  masonry: 'pack',
-  carousel: 'slide',
-  single: 'slide',
-  badge: 'lead',
-  ratingLine: 'lead',
-}
 
 export interface RenderedDisplay {
   html: string
@@ -34,7 +23,7 @@ export function renderDisplay(
 }
 
 function behavioursOf({ layout, quotations }: DisplayModel): Behaviour[] {
-  const own = byLayout[layout.kind]
+  const { module: own } = layoutTraits[layout.kind]
   const photos = quotations.some((quotation) => quotation.photos.length > 0)
   return [...(own ? [own] : []), ...(photos ? ['photos' as const] : [])]
 }

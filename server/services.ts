@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { customAlphabet } from 'nanoid'
 import { randomBytes } from 'node:crypto'
-import type { Behaviour } from '../onsite/render'
+import type { Behaviour } from '../core/display/layoutTraits'
 import { buildChanges, type Changes } from './changes'
 import { silentLog, type Log } from './log'
 import { buildOpenStreams, type OpenStreams } from './openStreams'

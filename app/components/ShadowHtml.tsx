@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import type { Behaviour } from '../../onsite/render'
+import type { Behaviour } from '../../core/display/layoutTraits'
 import { activate } from './activate'
 
 const none: Behaviour[] = []

@@ -1,6 +1,6 @@
 import pack from '../../onsite/behaviour/pack'
 import slide from '../../onsite/behaviour/slide'
-import type { Behaviour } from '../../onsite/render'
+import type { Behaviour } from '../../core/display/layoutTraits'
 
 /** In the editor a click on a photo opens its settings instead. */
 const behaviours: Partial<Record<Behaviour, (root: ParentNode) => () => void>> = { pack, slide }

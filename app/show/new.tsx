@@ -1,6 +1,7 @@
 import { data, Form, redirect } from 'react-router'
 import { z } from 'zod'
 import { layouts, type Layout } from '../../core/display/choices'
+import { isSmall } from '../../core/display/layoutTraits'
 import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
 import { ShadowHtml } from '../components/ShadowHtml'
@@ -87,12 +88,13 @@ function Drawn({
   layout: Layout
   className: string
 }) {
-  const small = layout === 'badge' || layout === 'ratingLine'
   return (
     <ShadowHtml
       {...view}
       className={
-        small ? 'grid h-full place-items-center text-[15px]' : `origin-top-left text-[17px] ${className}`
+        isSmall(layout)
+          ? 'grid h-full place-items-center text-[15px]'
+          : `origin-top-left text-[17px] ${className}`
       }
     />
   )

@@ -11,9 +11,6 @@ export const layouts = [
   'ratingLine',
 ] as const
 export type Layout = (typeof layouts)[number]
-/** Layouts with several columns if there is room. */
-export const hasColumns = (layout: Layout): boolean =>
-  layout === 'grid' || layout === 'masonry' || layout === 'carousel'
 export const DISPLAY_TITLE_LIMIT = 120
 export const DISPLAY_LINE_LIMIT = 240
 export const MOST_COLUMNS = 4
@@ -29,7 +26,3 @@ export const frames = ['rule', 'box', 'none'] as const
 export const WIDEST_SPACE = 96
 export const ROUNDEST = 32
 export const places = ['front', 'product', 'products', 'side', 'footer', 'own', 'elsewhere'] as const
-
-/** Whether a layout shows reviews, or only their number and average. */
-export const showsReviews = (layout: Layout): boolean =>
-  layout !== 'aggregate' && layout !== 'badge' && layout !== 'ratingLine'

@@ -1,4 +1,4 @@
-import { showsReviews } from './choices'
+import { isSmall } from './layoutTraits'
 import type { Arrangement } from './configuration'
 import type { Measure } from './measures'
 
@@ -15,7 +15,7 @@ export function widthsToMeasure({ marks, columns }: Arrangement): number[] {
 }
 
 /** Whether space is reserved for a layout; a small rating within text needs none. */
-export const isReserved = ({ kind }: Arrangement): boolean => showsReviews(kind) || kind === 'aggregate'
+export const isReserved = ({ kind }: Arrangement): boolean => !isSmall(kind)
 
 /**
  * The style element of the embed code, which reserves the display's height for each width of its box. A

@@ -1,5 +1,6 @@
 import { layouts, type Layout } from '../../core/display/choices'
-import type { Configuration, Placement } from '../../core/display/configuration'
+import type { Configuration } from '../../core/display/configuration'
+import { layoutTraits } from '../../core/display/layoutTraits'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { say } from '../../core/messages/say/everything'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
@@ -9,27 +10,15 @@ import { composer } from './compose'
 import { pageLook } from './editorView'
 import { addDisplay } from './manage'
 
-const usualPlace: Partial<Record<Layout, Placement['place']>> = {
-  single: 'side',
-  badge: 'footer',
-  ratingLine: 'products',
-  list: 'product',
-}
-
 /** The initial settings of a layout. */
 export function startOf(layout: Layout): Configuration {
   const { selection, placement } = startingConfiguration
-  const many = layout === 'masonry' || layout === 'carousel'
-  const onProduct = layout === 'ratingLine' || layout === 'list'
+  const { place, limit, products } = layoutTraits[layout].start
   return {
     ...startingConfiguration,
-    selection: {
-      ...selection,
-      limit: many ? 9 : selection.limit,
-      products: onProduct ? { kind: 'page' } : selection.products,
-    },
+    selection: { ...selection, limit, products: { kind: products } },
     layout: { ...startingConfiguration.layout, kind: layout },
-    placement: { ...placement, place: usualPlace[layout] ?? 'front' },
+    placement: { ...placement, place },
   }
 }
 

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react'
-import { hasColumns, NARROWEST_MARK, WIDEST_MARK } from '../../../core/display/choices'
+import { NARROWEST_MARK, WIDEST_MARK } from '../../../core/display/choices'
+import { layoutTraits } from '../../../core/display/layoutTraits'
 import type { Arrangement } from '../../../core/display/configuration'
 import { say } from '../../../core/messages/say/show'
 
@@ -32,7 +33,7 @@ export function Ruler({
   words: string
   change: (marks: number[]) => void
 }) {
-  const shown = hasColumns(layout.kind) ? layout.marks.slice(0, layout.columns - 1) : []
+  const shown = layoutTraits[layout.kind].columns ? layout.marks.slice(0, layout.columns - 1) : []
   const places = shown.map((mark) => mark + offset)
   const move = (index: number, to: number) => {
     const least = index === 0 ? NARROWEST_MARK : layout.marks[index - 1]! + APART

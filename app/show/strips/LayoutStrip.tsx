@@ -1,11 +1,5 @@
-import {
-  hasColumns,
-  layouts,
-  LONGEST_AUTOPLAY,
-  MOST_COLUMNS,
-  type Layout,
-} from '../../../core/display/choices'
-import { showsReviews } from '../../../core/display/choices'
+import { layouts, LONGEST_AUTOPLAY, MOST_COLUMNS, type Layout } from '../../../core/display/choices'
+import { isSmall, layoutTraits, showsReviews } from '../../../core/display/layoutTraits'
 import { say } from '../../../core/messages/say/show'
 import { ShadowHtml } from '../../components/ShadowHtml'
 import { Choices } from '../Choices'
@@ -35,9 +29,6 @@ export function LayoutStrip(props: StripProps) {
   )
 }
 
-/** Small layouts are enlarged. */
-const isSmall = (layout: Layout) => layout === 'badge' || layout === 'ratingLine'
-
 function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout }) {
   const { background, textColour, fonts } = view.look
   return (
@@ -58,16 +49,15 @@ function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout 
   )
 }
 
-const moving: Layout[] = ['carousel', 'single']
-
 /** The settings of the chosen layout. */
 function Finer(props: StripProps) {
   const { layout, theme } = props.draft
   const set = changing(props, 'layout')
   if (!showsReviews(layout.kind)) return null
+  const { columns, motion } = layoutTraits[layout.kind]
   return (
     <div className="flex max-h-20 flex-col flex-wrap justify-center gap-x-6">
-      {hasColumns(layout.kind) && (
+      {columns && (
         <Slider
           label={say('show.columnsMost')}
           value={layout.columns}
@@ -86,9 +76,9 @@ function Finer(props: StripProps) {
         step={10}
         set={(density) => changing(props, 'theme')({ density })}
       />
-      {moving.includes(layout.kind) && (
+      {motion !== 'none' && (
         <>
-          {layout.kind === 'carousel' && (
+          {motion === 'several' && (
             <Slider
               label={say('show.step')}
               value={layout.step}

@@ -1,6 +1,6 @@
 import { collapsedParts } from '../../../core/display/sentenceParts'
 import { partTexts } from '../../../core/messages/display/sentence'
-import { showsReviews } from '../../../core/display/choices'
+import { showsReviews } from '../../../core/display/layoutTraits'
 import { say } from '../../../core/messages/say/show'
 import { Choices } from '../Choices'
 import { SwitchLine } from '../SwitchLine'

@@ -1,4 +1,4 @@
-import { showsReviews } from '../../display/choices'
+import { showsReviews } from '../../display/layoutTraits'
 import type { Configuration } from '../../display/configuration'
 import type { SentencePart } from '../../display/sentenceParts'
 import { languageName } from '../languageName'

@@ -1,0 +1,71 @@
+import type { Layout, places } from './choices'
+
+/** The modules that run in a visitor's browser, in `onsite/behaviour/`. */
+export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos'
+
+export interface LayoutTraits {
+  /** Reviews; or their number and average, as a summary with all ratings, a badge or a line of text. */
+  shows: 'reviews' | 'summary' | 'badge' | 'line'
+  /** Whether it has several columns if there is room. */
+  columns: boolean
+  /** Whether it moves: one review at a time, or several. */
+  motion: 'none' | 'one' | 'several'
+  /** The module that it needs; null for none. */
+  module: Behaviour | null
+  /** What a new display starts with. */
+  start: { place: (typeof places)[number]; limit: number; products: 'every' | 'page' }
+}
+
+const front = { place: 'front', limit: 6, products: 'every' } as const
+
+/** What each layout has. Editor, renderer and loader read it. */
+export const layoutTraits: Record<Layout, LayoutTraits> = {
+  list: {
+    shows: 'reviews',
+    columns: false,
+    motion: 'none',
+    module: null,
+    start: { ...front, place: 'product', products: 'page' },
+  },
+  grid: { shows: 'reviews', columns: true, motion: 'none', module: null, start: front },
+  masonry: {
+    shows: 'reviews',
+    columns: true,
+    motion: 'none',
+    module: 'pack',
+    start: { ...front, limit: 9 },
+  },
+  carousel: {
+    shows: 'reviews',
+    columns: true,
+    motion: 'several',
+    module: 'slide',
+    start: { ...front, limit: 9 },
+  },
+  single: {
+    shows: 'reviews',
+    columns: false,
+    motion: 'one',
+    module: 'slide',
+    start: { ...front, place: 'side' },
+  },
+  aggregate: { shows: 'summary', columns: false, motion: 'none', module: null, start: front },
+  badge: {
+    shows: 'badge',
+    columns: false,
+    motion: 'none',
+    module: 'lead',
+    start: { ...front, place: 'footer' },
+  },
+  ratingLine: {
+    shows: 'line',
+    columns: false,
+    motion: 'none',
+    module: 'lead',
+    start: { ...front, place: 'products', products: 'page' },
+  },
+}
+
+export const showsReviews = (layout: Layout): boolean => layoutTraits[layout].shows === 'reviews'
+/** Whether it stands within text or a corner, without a heading. */
+export const isSmall = (layout: Layout): boolean => ['badge', 'line'].includes(layoutTraits[layout].shows)
