@@ -79,6 +79,9 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
     case 'move':
     case 'merge':
     case 'unmerge':
+    case 'vanish':
+    case 'rule':
+    case 'redoIntake':
     case 'tag':
     case 'untag':
     case 'reply':

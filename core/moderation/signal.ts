@@ -35,8 +35,12 @@ export const holdingKinds = [
   'notoken',
   'nowork',
   'trap',
+  // A rule of the shop that holds back or marks as spam.
+  'rule',
 ] as const
-export type SignalKind = (typeof scoredKinds)[number] | (typeof holdingKinds)[number]
+/** `approvingRule` is a rule of the shop that approves. */
+export const signalKinds = [...scoredKinds, ...holdingKinds, 'approvingRule'] as const
+export type SignalKind = (typeof signalKinds)[number]
 
 /** `points` add up to the spam score. A signal without points holds the review back. */
 export interface Signal {

@@ -2,7 +2,15 @@ import { hundredthsOfFive } from '../../core/formats/rating'
 import type { Candidate } from '../../core/intake/candidate'
 import { languageOf } from '../../core/intake/language'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
-import { arrivalState, waitsForWriter, type ArrivalState } from '../../core/moderation/rules'
+import { messageCode } from '../../core/messages/code'
+import {
+  arrivalState,
+  matchingRules,
+  startingRules,
+  waitsForWriter,
+  type ArrivalState,
+  type RuleFacts,
+} from '../../core/moderation/rules'
 import type { Place, Signal } from '../../core/moderation/signal'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { writersSignals } from '../../core/moderation/signals/writers'
@@ -10,6 +18,7 @@ import { spamScore } from '../../core/moderation/spamScore'
 import { confirmationOf } from '../data/confirmations'
 import type { KnownReview } from '../data/knownReviews'
 import { knownOrderKeys } from '../data/orders'
+import type { ShopRule } from '../data/rules'
 import type { Shop } from '../data/shops'
 import type { WeighedArrival } from '../moderation/weighedArrival'
 import { proveBuyer, type BuyerProof } from '../proof/proveBuyer'
@@ -29,6 +38,8 @@ export interface Judged extends Omit<WeighedArrival, 'signals'> {
   signals: Signal[]
   score: number
   state: ArrivalState
+  /** The rule of the shop that decided the state, and what it was without. */
+  byRule: { rule: string; stateBefore: ArrivalState } | null
   /** Held back only for reasons that its writer can remove. */
   unconfirmed: boolean
 }
@@ -42,6 +53,7 @@ export async function judge(
   shop: Shop,
   candidate: Candidate,
   known: KnownReview | null,
+  ownRules: ShopRule[],
 ): Promise<Judged> {
   const { db } = services
   const receivedAt = services.now().toISOString()
@@ -62,7 +74,7 @@ export async function judge(
     changed: known !== null,
   })
   const verified = proof ? proof.line !== null : before!.verified
-  const signals = [
+  const checked = [
     ...found,
     ...writersSignals(candidate.writers, {
       confirmed: before?.confirmedAt != null,
@@ -70,25 +82,42 @@ export async function judge(
       photos: candidate.photos.length,
     }),
   ]
-  const facts = {
-    score: spamScore(signals),
-    kinds: signals.map(({ kind }) => kind),
+  const language = languageOf(`${candidate.title}\n${candidate.body}`)
+  const facts: RuleFacts = {
+    score: spamScore(checked),
+    kinds: checked.map(({ kind }) => kind),
+    rating,
+    source: candidate.source,
+    language,
+    product: candidate.productSku,
+    verified,
   }
+  const matched = matchingRules(ownRules, facts)
+  const rules = [...startingRules, ...matched]
   // Spam stays spam, whatever its writer changes.
-  const state = known?.state === 'spam' ? 'spam' : arrivalState(facts, candidate.arrivesAs)
+  const stays = known?.state === 'spam' ? known.state : null
+  const state = stays ?? arrivalState(facts, candidate.arrivesAs, rules)
+  const stateBefore = stays ?? arrivalState(facts, candidate.arrivesAs)
   return {
     publicId,
     receivedAt,
     rating,
-    language: languageOf(`${candidate.title}\n${candidate.body}`),
+    language,
     proof,
-    signals,
+    signals: [...checked, ...matched.map(ruleSignal)],
     score: facts.score,
     state,
-    unconfirmed: state === 'held' && waitsForWriter(facts),
+    byRule:
+      state === stateBefore ? null : { rule: matched.find((rule) => rule.then === state)!.id, stateBefore },
+    unconfirmed: state === 'held' && waitsForWriter(facts, rules),
     history,
     imprint,
   }
+}
+
+const ruleSignal = ({ name, then }: ShopRule): Signal => {
+  const kind = then === 'approved' ? 'approvingRule' : 'rule'
+  return { kind, points: 0, headline: messageCode(`signal.${kind}`, { name }), detail: '', places: [] }
 }
 
 /** The signals of the text, the sender and, if the source is compared, the earlier reviews. */

@@ -5,6 +5,7 @@ import { countIntake, type Intake } from '../data/intakes'
 import { knownReviews, type KnownReview } from '../data/knownReviews'
 import { productsBySku, skuKey, type Product } from '../data/products'
 import { findReceipt, type Receipt } from '../data/receipts'
+import { rulesOfShop, type ShopRule } from '../data/rules'
 import type { NewReview } from '../data/reviewWriting'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -57,6 +58,7 @@ export async function receive(
 ): Promise<{ received: Received[]; writingMs: number }> {
   const { db } = services
   const products = await productsBySku(db, shop.id)
+  const rules = await rulesOfShop(db, shop.id)
   const received: Received[] = []
   let writingMs = 0
   for (const candidates of withoutRepeats(batch.candidates)) {
@@ -64,7 +66,7 @@ export async function receive(
       const product = candidate.productSku === '' ? undefined : products.get(skuKey(candidate.productSku))
       return { candidate: { ...candidate, productSku: product?.sku ?? '' }, product }
     })
-    const part = await receiveDistinct(services, shop, batch, found)
+    const part = await receiveDistinct(services, shop, { ...batch, rules }, found)
     received.push(...part.received)
     writingMs = Math.max(writingMs, part.writingMs)
   }
@@ -107,7 +109,7 @@ type Found = Pick<Arrived, 'candidate' | 'product'>
 async function receiveDistinct(
   services: Services,
   shop: Shop,
-  batch: Batch,
+  batch: Batch & { rules: ShopRule[] },
   found: Found[],
 ): Promise<{ received: Received[]; writingMs: number }> {
   const identities = found.map(({ candidate }) => storedIdentity(candidate))
@@ -116,7 +118,7 @@ async function receiveDistinct(
     found.map(async (one, i): Promise<Arrived | null> => {
       const earlier = known[i]!
       if (earlier && !isChanged(one.candidate, earlier)) return null
-      const judged = await judge(services, shop, one.candidate, earlier)
+      const judged = await judge(services, shop, one.candidate, earlier, batch.rules)
       const asks = sourcePolicies[one.candidate.source].asksToConfirm && judged.state !== 'spam' && !earlier
       return {
         ...one,

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
+import type { ArrivalState } from '../../core/moderation/rules'
 import { appendDecisions } from '../data/decisions'
 import { insertEvidence, setEvidence } from '../data/evidenceFiles'
 import { insertImprints } from '../data/fingerprints'
@@ -25,25 +26,29 @@ export async function storeNew(
   if (arrived.length === 0) return []
   const reviews = arrived.map(({ review }) => review)
   const ids = await insertReviews(trx, shop.id, reviews)
-  const entries = []
+  const entries: Parameters<typeof appendDecisions>[2] = []
   for (const [i, review] of reviews.entries()) {
-    const { candidate } = arrived[i]!
-    const approved = review.state === 'approved'
-    entries.push({
-      act: sourcePolicies[review.source].arrivalAct,
-      actor,
-      reviewId: ids[i]!.reviewId,
-      before: {},
-      after: {
-        state: review.state,
-        publishedVersionId: approved ? ids[i]!.versionId : null,
-        publishedAt: approved ? review.receivedAt : null,
-        ...(await besides(services, trx, shop, candidate, ids[i]!, review.receivedAt)),
-      },
-      digest: digestOfVersion(review.version),
-      at: review.receivedAt,
-      batch: intake?.publicId ?? null,
+    const { candidate, judged } = arrived[i]!
+    const { reviewId, versionId } = ids[i]!
+    const { receivedAt: at } = review
+    const others = await besides(services, trx, shop, candidate, ids[i]!, at)
+    const inState = (state: ArrivalState) => ({
+      state,
+      publishedVersionId: state === 'approved' ? versionId : null,
+      publishedAt: state === 'approved' ? at : null,
     })
+    const entry = { reviewId, digest: digestOfVersion(review.version), at, batch: intake?.publicId ?? null }
+    const stateBefore = judged.byRule?.stateBefore ?? review.state
+    const after = { ...inState(stateBefore), ...others }
+    entries.push({ ...entry, act: sourcePolicies[review.source].arrivalAct, actor, before: {}, after })
+    if (judged.byRule)
+      entries.push({
+        ...entry,
+        act: 'rule',
+        actor: { kind: 'rule', rule: judged.byRule.rule },
+        before: inState(stateBefore),
+        after: inState(review.state),
+      })
   }
   await appendDecisions(trx, shop.id, entries)
   for (const i of reviews.keys()) await followUp(services, trx, shop, arrived[i]!, ids[i]!)

@@ -40,6 +40,8 @@ export const signalWords = {
     notokenDetail: 'its form token is missing, too old or changed',
     trap: 'Filled in a field that people never see',
     trapDetail: 'only scripts fill it in',
+    rule: 'Your rule “{{name}}”',
+    approvingRule: 'Your rule “{{name}}”',
   },
   sender: {
     throwAway: 'a disposable address',
@@ -87,6 +89,8 @@ export const signalWords = {
     nowork: 'no anti-robot check',
     notoken: 'not from the form',
     trap: 'hidden field filled',
+    rule: 'your rule',
+    approvingRule: 'your rule',
   },
   personal: {
     phone: 'a phone number',

@@ -19,6 +19,7 @@ import * as products from './0017_products'
 import * as draftTab from './0018_draft_tab'
 import * as publishable from './0019_publishable'
 import * as intakes from './0020_intakes'
+import * as rules from './0021_rules'
 
 export interface Named {
   name: string
@@ -46,6 +47,7 @@ const all: Named[] = [
   { name: '0018_draft_tab', migration: draftTab },
   { name: '0019_publishable', migration: publishable },
   { name: '0020_intakes', migration: intakes },
+  { name: '0021_rules', migration: rules },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */
