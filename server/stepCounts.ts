@@ -1,7 +1,7 @@
 import { recently } from './collection/gather'
 import { countDisplays } from './data/displays'
 import { undecidedCount } from './data/reviewCounts'
-import { arrivalsSince } from './data/reviewLists'
+import { arrivalsSince } from './data/arrivalCounts'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
 

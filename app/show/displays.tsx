@@ -10,23 +10,27 @@ import type { Route } from './+types/displays'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop, 'displays')
-  const displays = await context.elogio.displayCards(shop)
+  const { cards, unreadable } = await context.elogio.displayCards(shop)
   const spoken = {
     now: context.elogio.now(),
     timeZone: shop.timeZone,
     locale: shop.locale,
     today: say('today'),
   }
-  return displays.map(({ seen, ...card }) => ({
-    ...card,
-    pages: seen.map(({ page }) => page),
-    seenAt: seen[0] ? spokenMoment(seen[0].lastAt, spoken) : null,
-  }))
+  return {
+    displays: cards.map(({ seen, ...card }) => ({
+      ...card,
+      pages: seen.map(({ page }) => page),
+      seenAt: seen[0] ? spokenMoment(seen[0].lastAt, spoken) : null,
+    })),
+    unreadable,
+  }
 }
 
-type Card = Route.ComponentProps['loaderData'][number]
+type Card = Route.ComponentProps['loaderData']['displays'][number]
 
-export default function Displays({ loaderData: displays, params }: Route.ComponentProps) {
+export default function Displays({ loaderData, params }: Route.ComponentProps) {
+  const { displays, unreadable } = loaderData
   const manage = useFetcher<Done | { problem: string }>({ key: 'manage' })
   const live = displays.filter(({ state }) => state !== 'draft').length
   const differing = displays.filter(({ state }) => state === 'draftDiffers').length
@@ -56,6 +60,12 @@ export default function Displays({ loaderData: displays, params }: Route.Compone
       <ul className="mt-5 grid grid-cols-[minmax(0,1fr)] gap-5 md:grid-cols-2 xl:grid-cols-3">
         {displays.map((card) => (
           <DisplayCard key={card.key} shop={params.shop} card={card} act={manage.Form} />
+        ))}
+        {unreadable.map(({ key, name }) => (
+          <li key={key} className="panel px-5 py-4">
+            <h2 className="text-[16px] font-semibold">{name}</h2>
+            <p className="mt-1 text-soft">{say('show.unreadable')}</p>
+          </li>
         ))}
       </ul>
     </main>

@@ -125,14 +125,14 @@ describe('a configuration', () => {
       selection: { limit: 4, lowestRating: 4, order: 'highest' },
       layout: 'list',
     }
-    expect(readConfiguration(old)).toEqual(
+    expect(readConfiguration(JSON.stringify(old))).toEqual(
       configured({
         title: 'Praise',
         selection: { limit: 4, ratings: [4, 5], order: 'highest' },
         layout: { kind: 'list' },
       }),
     )
-    expect(readConfiguration(startingConfiguration)).toEqual(startingConfiguration)
+    expect(readConfiguration(JSON.stringify(startingConfiguration))).toEqual(startingConfiguration)
   })
   test.each([
     ['page', 'page'],
@@ -144,7 +144,7 @@ describe('a configuration', () => {
       theme: { background: _, ...dress },
       ...others
     } = draft
-    expect(readConfiguration({ ...others, schema: 2, dress: { ...dress, ground } })).toEqual({
+    expect(readConfiguration(JSON.stringify({ ...others, schema: 2, dress: { ...dress, ground } }))).toEqual({
       ...draft,
       theme: { ...draft.theme, background },
     })
@@ -157,6 +157,11 @@ describe('a configuration', () => {
     [{ ...draft, theme: { ...draft.theme, colour: 'red;}body{display:none' } }],
   ])('that makes no sense is refused', (wrong) => {
     expect(configurationSchema.safeParse(wrong).success).toBe(false)
+    expect(readConfiguration(JSON.stringify(wrong))).toBeNull()
+  })
+  test('of a later version, or cut off, is not read', () => {
+    expect(readConfiguration(JSON.stringify({ ...draft, schema: 99 }))).toBeNull()
+    expect(readConfiguration('{"schema":3,')).toBeNull()
   })
 })
 

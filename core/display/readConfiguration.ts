@@ -20,11 +20,17 @@ const second = z.looseObject({
   dress: z.looseObject({ ground: z.string() }),
 })
 
-/**
- * Converts a stored configuration of any schema to the current one.
- * @throws ZodError if it is invalid
- */
-export function readConfiguration(stored: unknown): Configuration {
+/** Reads stored JSON of any schema as the current one. Null if it is invalid, or of a later schema. */
+export function readConfiguration(json: string): Configuration | null {
+  try {
+    return converted(JSON.parse(json))
+  } catch (error) {
+    if (error instanceof z.ZodError || error instanceof SyntaxError) return null
+    throw error
+  }
+}
+
+function converted(stored: unknown): Configuration {
   const oldest = first.safeParse(stored)
   if (oldest.success) return fromFirst(oldest.data)
   const older = second.safeParse(stored)

@@ -45,7 +45,7 @@ test('from nothing there is a shop with its theme, a form, a draft with samples,
     ownDomains: ['tarn-and-thistle.example', 'blumen.example'],
     replyName: 'Tarn & Thistle',
   })
-  const [display] = await displayCards(services, shop)
+  const [display] = (await displayCards(services, shop)).cards
   expect(display).toMatchObject({ state: 'draft' })
   expect(display!.preview.html).toContain('a sample, only you see it')
   expect(display!.preview.html).toContain('Bewertung schreiben')

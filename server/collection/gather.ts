@@ -1,7 +1,8 @@
 import type { Writers } from '../../core/intake/writers'
 import { ordersSince } from '../data/orders'
 import { arrivalsOfForm, formsOfShop, updateWriters, type Form } from '../data/forms'
-import { arrivalsSince, latestReviews, writtenDownSince, type ReviewLine } from '../data/reviewLists'
+import { arrivalsSince } from '../data/arrivalCounts'
+import { latestReviews, type ReviewLine } from '../data/reviewLists'
 import { productsOfShop, productsWithoutReview, type Product } from '../data/products'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -48,7 +49,7 @@ export async function gatherView({ db, now, publicUrl, mailer }: Services, shop:
         arrivals: await arrivalsOfForm(db, shop.id, id, since),
       })),
     ),
-    writtenDown: await writtenDownSince(db, shop.id, since),
+    writtenDown: (await arrivalsSince(db, shop.id, since, 'manualEntry')).count,
     latest: await latestReviews(db, shop.id, LATEST),
     quiet: await productsWithoutReview(db, shop.id),
     mails: mailer !== null,

@@ -65,22 +65,26 @@ export const versionColumns = {
   publishedAt: 'published_at',
 }
 
-export const readVersion = (row: VersionRow): DisplayVersion => ({
-  ...row,
-  configuration: readConfiguration(JSON.parse(row.configuration)),
-})
+/** Null if its configuration can't be read: a later version of the application can have written it. */
+export function readVersion(row: VersionRow): DisplayVersion | null {
+  const configuration = readConfiguration(row.configuration)
+  return configuration && { ...row, configuration }
+}
 
-async function findVersion(db: Knex, shopId: number, id: number): Promise<DisplayVersion> {
+async function findVersion(db: Knex, shopId: number, id: number): Promise<DisplayVersion | null> {
   return readVersion(await db('display_version').where({ shop_id: shopId, id }).first(versionColumns))
 }
 
-async function withVersions(db: Knex, row: DisplayRow): Promise<Display> {
+/** Null if a version can't be read. */
+async function withVersions(db: Knex, row: DisplayRow): Promise<Display | null> {
   const { draftVersionId, liveVersionId, measured, ...rest } = row
-  const display = { ...rest, measured: measuresSchema.parse(JSON.parse(measured)) }
+  const measures = measuresSchema.safeParse(JSON.parse(measured))
+  const display = { ...rest, measured: measures.data ?? [] }
   const draft = await findVersion(db, row.shopId, draftVersionId)
+  if (!draft) return null
   if (liveVersionId === null) return { ...display, draft, live: null }
   const live = liveVersionId === draftVersionId ? draft : await findVersion(db, row.shopId, liveVersionId)
-  return { ...display, draft, live }
+  return live && { ...display, draft, live }
 }
 
 export async function findDisplay(
@@ -95,13 +99,21 @@ export async function findDisplay(
   return row ? withVersions(db, row) : null
 }
 
-export async function displaysOfShop(db: Knex, shopId: number): Promise<Display[]> {
+/** The displays of a shop, and the names of those that can't be read. */
+export async function displaysOfShop(
+  db: Knex,
+  shopId: number,
+): Promise<{ displays: Display[]; unreadable: Pick<Display, 'key' | 'name'>[] }> {
   const rows: DisplayRow[] = await db('display')
     .where({ shop_id: shopId })
     .whereNull('removed_at')
     .orderBy('id')
     .select(displayColumns)
-  return Promise.all(rows.map((row) => withVersions(db, row)))
+  const read = await Promise.all(rows.map((row) => withVersions(db, row)))
+  return {
+    displays: read.filter((display) => display !== null),
+    unreadable: rows.filter((_, i) => read[i] === null).map(({ key, name }) => ({ key, name })),
+  }
 }
 
 /** The oldest display of a shop. */
@@ -211,7 +223,10 @@ export async function publishedVersions(
     .orderBy('number', 'desc')
     .limit(50)
     .select({ ...versionColumns, by: 'member.name' })
-  return rows.map(({ by, ...row }) => ({ ...readVersion(row), by }))
+  return rows.flatMap(({ by, ...row }) => {
+    const version = readVersion(row)
+    return version ? [{ ...version, by }] : []
+  })
 }
 
 /** Unpublishes a display; its versions stay. */

@@ -6,6 +6,10 @@ const facets = 'shop_id, product_id, rating, source, language, verified, has_tex
 
 /** The same as what triggers do when a review changes later. */
 const statements = [
+  `INSERT INTO arrival_count (shop_id, day, source, verified, count)
+    SELECT shop_id, substr(received_at, 1, 10), source, verified, count(*)
+    FROM review WHERE id BETWEEN ? AND ? GROUP BY 1, 2, 3, 4
+    ON CONFLICT DO UPDATE SET count = count + excluded.count`,
   `INSERT INTO review_count (${counted}, count)
     SELECT shop_id, state, ifnull(product_id, 0), ifnull(rating, 0), showable, in_averages, source, language,
       verified, has_text, needs_reply, count(*)

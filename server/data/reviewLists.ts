@@ -1,9 +1,8 @@
 import type { Knex } from 'knex'
 import type { Source } from '../../core/intake/sourcePolicy'
-import type { ReviewState } from '../../core/moderation/rules'
+import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure } from '../../core/proof/matchOrder'
-import { countRows } from './countRows'
 import {
   filtered,
   collapsed,
@@ -133,9 +132,15 @@ export async function countUpTo(
   return row.count
 }
 
-/** The latest arrivals of a shop, in any state. */
+/** The latest arrivals of a shop, in any lane. */
 export async function latestReviews(db: Knex, shopId: number, limit: number): Promise<ReviewLine[]> {
-  const query = db('review').where('review.shop_id', shopId).orderBy('review.id', 'desc').limit(limit)
+  const ids = await Promise.all(
+    reviewStates.map((state): Promise<number[]> =>
+      db('review').where({ shop_id: shopId, state }).orderBy('id', 'desc').limit(limit).pluck('id'),
+    ),
+  )
+  const latest = ids.flat().toSorted((a, b) => b - a).slice(0, limit) // prettier-ignore
+  const query = db('review').whereIn('review.id', latest).orderBy('review.id', 'desc')
   return ((await withWords(db, query)) as Row[]).map(read)
 }
 
@@ -214,26 +219,4 @@ export async function oldestUndecided(db: Knex, shopId: number): Promise<Oldest 
     })
   const [waiting, held] = [await first('waiting'), await first('held')]
   return waiting && held ? (waiting.id < held.id ? waiting : held) : (waiting ?? held)
-}
-
-/** How many came in since a moment, and how many of those from verified buyers. */
-export async function arrivalsSince(
-  db: Knex,
-  shopId: number,
-  since: string,
-): Promise<{ count: number; verified: number }> {
-  const row = await db('review')
-    .where({ shop_id: shopId })
-    .where('received_at', '>=', since)
-    .first<{ count: number; verified: number | null }>(db.raw('count(*) AS count, sum(verified) AS verified'))
-  return { count: row.count, verified: row.verified ?? 0 }
-}
-
-/** How many the shop wrote down itself since a moment. */
-export async function writtenDownSince(db: Knex, shopId: number, since: string): Promise<number> {
-  return countRows(
-    db('review')
-      .where({ shop_id: shopId, source: 'manualEntry' satisfies Source })
-      .where('received_at', '>=', since),
-  )
 }

@@ -85,13 +85,11 @@ export async function staleDisplays(db: Knex, shopId: number): Promise<StaleDisp
       .where('display.shop_id', shopId)
       .where('display.stale', '>', 0)
       .select({ ...versionColumns, displayId: 'display.id', key: 'key', stale: 'stale', address: 'address' })
-  return rows.map(({ displayId, key, stale, address, ...version }) => ({
-    id: displayId,
-    key,
-    stale,
-    address,
-    live: readVersion(version),
-  }))
+  return rows.flatMap(({ displayId, key, stale, address, ...version }) => {
+    const live = readVersion(version)
+    // One that can't be read stays as it was rendered.
+    return live ? [{ id: displayId, key, stale, address, live }] : []
+  })
 }
 
 /** Clears the mark, unless there was another request or another version was published meanwhile. */

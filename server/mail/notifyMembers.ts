@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { TZDate } from '@date-fns/tz'
 import { say } from '../../core/messages/say/everything'
-import { arrivalsSince } from '../data/reviewLists'
+import { arrivalsSince } from '../data/arrivalCounts'
 import { undecidedCount } from '../data/reviewCounts'
 import { findShop, type Shop } from '../data/shops'
 import {

@@ -22,11 +22,14 @@ export interface DisplayCard {
   seen: PageSeen[]
 }
 
-/** The displays of a shop, each with a preview of its draft. */
-export async function displayCards(services: Services, shop: Shop): Promise<DisplayCard[]> {
-  const displays = await displaysOfShop(services.db, shop.id)
+/** The displays of a shop, each with a preview of its draft, and those that can't be read. */
+export async function displayCards(
+  services: Services,
+  shop: Shop,
+): Promise<{ cards: DisplayCard[]; unreadable: { key: string; name: string }[] }> {
+  const { displays, unreadable } = await displaysOfShop(services.db, shop.id)
   const { compose, present, shop: forDisplays } = await composer(services, shop)
-  return Promise.all(
+  const cards = await Promise.all(
     displays.map(async ({ id, key, name, draft, live }) => {
       const changes = live
         ? changesBetween(present(live.configuration), present(draft.configuration), forDisplays.products)
@@ -45,4 +48,5 @@ export async function displayCards(services: Services, shop: Shop): Promise<Disp
       }
     }),
   )
+  return { cards, unreadable }
 }

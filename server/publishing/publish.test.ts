@@ -1,9 +1,10 @@
-import { plainAct } from '../../core/moderation/reviewAct'
+import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import { beforeEach, describe, expect, test } from 'vitest'
 import type { Configuration } from '../../core/display/configuration'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { findDisplay } from '../data/displays'
 import type { Member } from '../data/members'
+import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { jobKinds } from '../jobKinds'
 import { startJobRunner, type JobRunner } from '../jobs/runner'
@@ -246,12 +247,85 @@ describe('what a page asks for', () => {
   })
 })
 
+describe('which displays a change marks', () => {
+  const about = async (sku: string, more: Partial<Configuration['selection']> = {}) => {
+    const key = (await copyDisplay(services, shop, KEY))!
+    const products = { kind: 'chosen' as const, skus: [sku] }
+    await saveDraft(services, shop, key, draft({ products, ...more }))
+    await makeLive(services, shop, mara, key)
+    return key
+  }
+  const marked = async () => {
+    const keys: string[] = await services.db('display').where('stale', '>', 0).orderBy('id').pluck('key')
+    await jobs.drain()
+    return keys
+  }
+  test('those whose scope its product is in, those that show it, and those that select by tags', async () => {
+    const hive = await about('HK-2')
+    const tagged = await about('HK-2', { tags: ['gift'] })
+    await makeLive(services, shop, mara, KEY)
+    await jobs.drain()
+    await approved({ product: 'HK-2', author_email: 'a@post.example' })
+    expect(await marked()).toEqual([KEY, hive, tagged])
+    const other = await approved({ author_email: 'b@post.example', body: 'Of no product.' })
+    expect(await marked()).toEqual([KEY])
+    const act = async (kind: ReviewAct) => {
+      const { revision } = (await findReview(services.db, shop.id, { publicId: other }))!
+      await decide(services, shop, mara, other, kind, revision)
+    }
+    await act({ kind: 'reply', reply: 'Thank you' })
+    expect(await marked()).toEqual([KEY])
+    await act({ kind: 'tag', tag: 'gift' })
+    expect(await marked()).toEqual([KEY, tagged])
+    await act({ kind: 'move', product: 'HK-2' })
+    expect(await marked()).toEqual([KEY, hive, tagged])
+  })
+  test('a variant for another product follows although its display is not marked', async () => {
+    await services
+      .db('product')
+      .insert({ shop_id: shop.id, public_id: 'smoker', sku: 'SM-L', title: 'Smoker' })
+    const hive = await about('HK-2')
+    await jobs.drain()
+    const variantOf = async () =>
+      JSON.parse(
+        (await displayVariants(services, live)(
+          hive,
+          '.json',
+          new URLSearchParams('product=SM-L'),
+        ))!.plain.toString(),
+      ) as Served
+    expect((await variantOf()).stats.count).toBe(0)
+    await approved({ product: 'SM-L' })
+    expect(await marked()).toEqual([])
+    expect((await variantOf()).stats.count).toBe(1)
+  })
+})
+
 describe('displays as a whole', () => {
+  test('one that can’t be read stays as it was published, and the others go on', async () => {
+    const copy = (await copyDisplay(services, shop, KEY))!
+    await rename(services, shop, copy, 'From tomorrow')
+    for (const key of [KEY, copy]) await makeLive(services, shop, mara, key)
+    await jobs.drain()
+    const before = live.json(copy)!.plain.toString()
+    await services
+      .db('display_version')
+      .whereIn('id', services.db('display').where({ key: copy }).select('live_version_id'))
+      .update({ configuration: '{"schema":99}' })
+    await approved({ body: 'Still here' })
+    await jobs.drain()
+    expect(served().html).toContain('Still here')
+    expect(live.json(copy)!.plain.toString()).toBe(before)
+    const { cards, unreadable } = await displayCards(services, shop)
+    expect(cards.map(({ key }) => key)).toEqual([KEY])
+    expect(unreadable).toEqual([{ key: copy, name: 'From tomorrow' }])
+    expect((await reviewPolicy(services, shop.slug))!.shown).toBe(1)
+  })
   test('are started from a look, copied and named, each under a key of its own', async () => {
     const key = await startDisplay(services, shop, 'carousel')
     const copy = await copyDisplay(services, shop, key)
     expect(await rename(services, shop, copy!, 'Summer')).toBe(true)
-    const cards = await displayCards(services, shop)
+    const { cards } = await displayCards(services, shop)
     expect(cards.map(({ name, state }) => [name, state])).toEqual([
       ['Front page', 'draft'],
       ['Sliding row', 'draft'],
@@ -279,7 +353,7 @@ describe('displays as a whole', () => {
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
     await remove(services, live, shop, mara, KEY)
-    expect(await displayCards(services, shop)).toEqual([])
+    expect((await displayCards(services, shop)).cards).toEqual([])
     expect(await editorView(services, shop, KEY)).toBeNull()
     expect(live.keyOf(KEY)).toBeUndefined()
     await restoreDisplay(services, shop, mara, KEY, true)

@@ -45,7 +45,8 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
   const counts = await laneCounts(db, shop.id)
   // A review with an undecided change counts with its published version.
   const publishable = (await readPublishable(db, shop.id)).totals(null)
-  const live = (await displaysOfShop(db, shop.id)).flatMap(({ live }) => live ?? [])
+  const { displays } = await displaysOfShop(db, shop.id)
+  const live = displays.flatMap(({ live }) => live ?? [])
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
   const { name, shortName, logo, siteUrl, locale, customerLanguages } = shop
   return {

@@ -19,6 +19,8 @@ export const showWords = {
     another: 'New display',
     copyOf: '{{name}} (copy)',
     copyDisplay: 'Copy',
+    unreadable:
+      'Its settings can’t be read: a newer version of Elogio may have saved them. On your site it stays as it was last published.',
     takeDown: 'Unpublish',
     remove: 'Remove',
     actsOn: 'Actions for {{name}}',

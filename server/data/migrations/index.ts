@@ -20,6 +20,7 @@ import * as draftTab from './0018_draft_tab'
 import * as publishable from './0019_publishable'
 import * as intakes from './0020_intakes'
 import * as rules from './0021_rules'
+import * as arrivalDays from './0022_arrival_days'
 
 export interface Named {
   name: string
@@ -48,6 +49,7 @@ const all: Named[] = [
   { name: '0019_publishable', migration: publishable },
   { name: '0020_intakes', migration: intakes },
   { name: '0021_rules', migration: rules },
+  { name: '0022_arrival_days', migration: arrivalDays },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */

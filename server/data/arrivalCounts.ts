@@ -1,0 +1,36 @@
+import type { Knex } from 'knex'
+import type { Source } from '../../core/intake/sourcePolicy'
+
+export interface ArrivalCount {
+  count: number
+  /** From verified buyers. */
+  verified: number
+}
+
+/** How many reviews came in since a moment, through one source or all. Whole days are counted already. */
+export async function arrivalsSince(
+  db: Knex,
+  shopId: number,
+  since: string,
+  source?: Source,
+): Promise<ArrivalCount> {
+  const day = since.slice(0, 10)
+  const bySource = source === undefined ? {} : { source }
+  const days: { verified: 0 | 1; count: number }[] = await db('arrival_count')
+    .where({ shop_id: shopId, ...bySource })
+    .where('day', '>', day)
+    .groupBy('verified')
+    .select('verified')
+    .sum({ count: 'count' })
+  // "~" sorts behind all times of that day.
+  const first: { verified: 0 | 1; count: number }[] = await db('review')
+    .where({ shop_id: shopId, ...bySource })
+    .whereBetween('received_at', [since, `${day}~`])
+    .whereNot('state', 'undone')
+    .groupBy('verified')
+    .select('verified')
+    .count({ count: '*' })
+  const sum = (rows: { count: number }[]) => rows.reduce((total, { count }) => total + count, 0)
+  const all = [...days, ...first]
+  return { count: sum(all), verified: sum(all.filter(({ verified }) => verified === 1)) }
+}
