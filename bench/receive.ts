@@ -1,12 +1,11 @@
 import { performance } from 'node:perf_hooks'
-import type { Candidate } from '../core/intake/candidate'
 import { asMember } from '../core/moderation/actor'
 import { insertIntake } from '../server/data/intakes'
 import { takeIn } from '../server/collection/takeIn'
 import { inlineWorkers } from '../server/workers/inline'
 import type { Services } from '../server/services'
-import { brought } from '../tests/support/brought'
 import { filledShop } from './filledShop'
+import { generated } from './generated'
 
 /**
  * Receiving reviews from a generator, beside plain inserts of as many rows with the same indexes, counters and
@@ -31,29 +30,6 @@ const intake = await insertIntake(services.db, {
   createdAt: services.now().toISOString(),
 })
 
-const phrases = [
-  'the lid fits',
-  'a sturdy box',
-  'came late',
-  'we like it',
-  'easy to clean',
-  'honey all over',
-] as const
-function* candidates(): Generator<Candidate> {
-  for (let i = 0; i < SIZE; i++) {
-    const body = Array.from(
-      { length: 3 + (i % 5) },
-      (_, at) => phrases[(i * 7 + at * 3) % phrases.length],
-    ).join(', ')
-    yield brought(String(i).padStart(8, '0'), {
-      body,
-      rating: { value: 1 + ((i * 13) % 5), scale: 5 },
-      productSku: `SKU-${1 + (i % 18)}`,
-      arrivesAs: i % 10 === 0 ? 'waiting' : 'approved',
-    })
-  }
-}
-
 let peak = 0
 const transactions: number[] = []
 let last = performance.now()
@@ -61,7 +37,7 @@ const began = performance.now()
 await takeIn(
   services,
   shop,
-  { intake, actor: asMember(member), candidates: candidates() },
+  { intake, actor: asMember(member), candidates: generated(SIZE) },
   {
     isStopped: () => false,
     progress: () => {

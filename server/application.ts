@@ -43,6 +43,8 @@ import type { Workers } from './workers/workers'
 /** What tests replace. */
 export interface Overrides extends Partial<Pick<Services, 'now' | 'argon' | 'fetchOutside' | 'mailer'>> {
   patience?: Patience
+  /** Shared with threads of a test's own. */
+  turns?: Turns
   /** Replaces the worker threads. */
   workersFor?: (services: () => Services) => Workers
 }
@@ -67,10 +69,9 @@ const CHECKING_MS = 5000
 export async function startApplication(
   config: Config,
   log: Log,
-  { patience = usualPatience, workersFor, ...overrides }: Overrides = {},
+  { patience = usualPatience, turns = new Turns(), workersFor, ...overrides }: Overrides = {},
 ): Promise<Application> {
   const file = databaseFile(config.dataFolder)
-  const turns = new Turns()
   const db = await openDatabase(file, turns)
   protectFolder(config.dataFolder)
   const threads: ThreadsGiven = {

@@ -78,6 +78,12 @@ export interface AboutWriter {
   companyLogo: string | null
 }
 
+/** What a form says of its writer: its fields that are named like the parts of `AboutWriter`. */
+export const aboutIn = (fields: object): AboutWriter => ({
+  ...nothingAbout,
+  ...Object.fromEntries(Object.entries(fields).filter(([name]) => name in nothingAbout)),
+})
+
 export const nothingAbout: AboutWriter = {
   role: '',
   company: '',

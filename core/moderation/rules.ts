@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { sources } from '../intake/sourcePolicy'
-import { signalKinds, type SignalKind } from './signal'
+import { holdingKinds, signalKinds, type SignalKind } from './signal'
 
 export const reviewStates = ['waiting', 'held', 'approved', 'declined', 'spam', 'withdrawn'] as const
 export type ReviewState = (typeof reviewStates)[number]
@@ -53,23 +53,7 @@ export const startingRules: Rule[] = [
   { id: 'suspicious', when: [{ on: 'score', atLeast: HELD_FROM }], then: 'held' },
   {
     id: 'needs-a-look',
-    when: [
-      {
-        on: 'signal',
-        anyOf: [
-          'burst',
-          'personal',
-          'abuse',
-          'media',
-          'unconfirmed',
-          'unverified',
-          'notoken',
-          'nowork',
-          'trap',
-          'rule',
-        ],
-      },
-    ],
+    when: [{ on: 'signal', anyOf: ['burst', ...holdingKinds] }],
     then: 'held',
   },
 ]

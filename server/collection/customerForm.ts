@@ -1,5 +1,5 @@
 import { isLocalAddress } from '../../core/formats/ipAddress'
-import { nothingAbout } from '../../core/intake/candidate'
+import { aboutIn } from '../../core/intake/candidate'
 import { TRAP_FIELD, type Submission } from '../../core/intake/submission'
 import { lacksWork, WORK_FIELD } from '../../core/intake/suspicion'
 import { customerTranslate } from '../../core/messages/customers'
@@ -87,7 +87,7 @@ export async function submitForm(
     productSku: submission.product,
     writtenAt: null,
     arrivesAs: 'waiting',
-    about: nothingAbout,
+    about: aboutIn(submission),
     photos: await pendingPhotos(services, form, submission.media),
     note: '',
     tags: [],

@@ -45,20 +45,14 @@ export const versionSelection = { ...columns, ...aboutColumns }
 type Flat = Omit<ReviewVersion, 'about'> & Omit<ReviewVersion['about'], 'seenPublic'> & { seenPublic: 0 | 1 }
 
 /** A row that was selected with `versionSelection`. */
-export function readVersionRow(row: Flat): ReviewVersion {
-  const { role, company, companyUrl, seenUrl, seenPublic, relationship, portrait, companyLogo, ...version } =
-    row
+export function readVersionRow({ seenPublic, ...row }: Flat): ReviewVersion {
+  const picked = <K extends keyof typeof row>(names: object) =>
+    Object.fromEntries(Object.entries(row).filter(([name]) => name in names)) as Pick<typeof row, K>
   return {
-    ...version,
+    ...picked<Exclude<keyof ReviewVersion, 'about'>>(columns),
     about: {
-      role,
-      company,
-      companyUrl,
-      seenUrl,
+      ...picked<Exclude<keyof ReviewVersion['about'], 'seenPublic'>>(aboutColumns),
       seenPublic: seenPublic === 1,
-      relationship,
-      portrait,
-      companyLogo,
     },
   }
 }
