@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { messageCode } from '../messages/code'
+import type { AboutWriter } from './candidate'
 import { WORK_FIELD } from './suspicion'
 import { MOST_PHOTOS, MOST_PHOTO_BYTES, photoRefs } from './photos'
 
@@ -70,6 +71,8 @@ export function submissionSchema(productSkus: string[]) {
 export const submissionFieldNames = Object.keys(submissionSchema([]).shape)
 
 export type Submission = z.infer<ReturnType<typeof submissionSchema>>
+/** Fields that only describe the writer may be missing. */
+export type SubmissionGiven = Omit<Submission, keyof AboutWriter> & Partial<Submission>
 export type SubmissionErrors = Record<string, string[]>
 
 /** The fields in the form's JSON. */

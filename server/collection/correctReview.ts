@@ -210,6 +210,7 @@ async function correctedVersion(
     ratingValue: words.ratingValue,
     ...date,
     about: {
+      ...before.about,
       role: entry.role.trim(),
       company: entry.company.trim(),
       companyUrl: entry.company_url.trim(),

@@ -1,6 +1,6 @@
 import { isLocalAddress } from '../../core/formats/ipAddress'
 import { aboutIn } from '../../core/intake/candidate'
-import { TRAP_FIELD, type Submission } from '../../core/intake/submission'
+import { TRAP_FIELD, type Submission, type SubmissionGiven } from '../../core/intake/submission'
 import { lacksWork, WORK_FIELD } from '../../core/intake/suspicion'
 import { customerTranslate } from '../../core/messages/customers'
 import { customerLanguage, type CustomerLanguage } from '../../core/messages/customers/languages'
@@ -56,7 +56,7 @@ export const consentText = (shop: Shop, language: CustomerLanguage): string =>
 export async function submitForm(
   services: Services,
   { form, shop }: CustomerForm,
-  submission: Submission,
+  submission: SubmissionGiven,
   {
     ip = '',
     suspicion = 0,

@@ -1,6 +1,6 @@
 import { trustedSubmission } from '../../core/moderation/submissionChecks'
 import type { ManualEntry } from '../../core/intake/manualEntry'
-import type { Candidate } from '../../core/intake/candidate'
+import { nothingAbout, type Candidate } from '../../core/intake/candidate'
 import { asMember } from '../../core/moderation/actor'
 import { say } from '../../core/messages/say/everything'
 import type { Member } from '../data/members'
@@ -50,6 +50,7 @@ export async function writeDown(
     consent: { answer: entry.consent ? 'stated' : 'refused', text: say('write.agreed') },
     customerLanguage: null,
     about: {
+      ...nothingAbout,
       role: entry.role.trim(),
       company: entry.company.trim(),
       companyUrl: entry.company_url.trim(),
