@@ -104,7 +104,7 @@ export async function submitForm(
 export async function hasLostPhotos(
   services: Services,
   { form }: CustomerForm,
-  { media, token }: Submission,
+  { media, token }: Pick<Submission, 'media' | 'token'>,
 ): Promise<boolean> {
   if ((await pendingPhotos(services, form, media)).length === media.length) return false
   return !token || !(await findReceipt(services.db, form.shopId, { tokenHash: hashToken(token) }))
