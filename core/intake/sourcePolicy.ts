@@ -44,3 +44,6 @@ export const sourcePolicies: Record<Source, SourcePolicy> = {
     undatedIsUnknown: true,
   },
 }
+
+/** The sources that are compared with earlier reviews. */
+export const comparedSources = sources.filter((source) => sourcePolicies[source].compared)

@@ -243,6 +243,35 @@ describe('the customer’s own page', () => {
       false,
     )
   })
+  test('a change is compared with the reviews of others, but not with what it was', async () => {
+    const copied =
+      'These hives have changed the way our whole village thinks about honey, and about bees, for good.'
+    await send(services, 'wrenfield', { body: copied, author_email: 'first@village.example' })
+    const { publicId, own } = await approved()
+    await changeOwn(services, own, { ...change, body: copied })
+    expect(await kindsOf(publicId)).toContain('nearcopy')
+    await changeOwn(services, own, { ...change, body: 'Cut true and easy to put together, still.' })
+    expect(await kindsOf(publicId)).not.toContain('nearcopy')
+  })
+  test('in a change the descriptions of photos are read too', async () => {
+    const form = (await findFormBySlug(services.db, 'wrenfield'))!
+    const key = ((await storePendingPhoto(services, form, await phonePhoto(31, 31))) as StoredPhoto).key
+    const { publicId, own } = await approved()
+    const media = [{ key, alt: 'Ring me on +44 20 7946 0018' }]
+    expect(await changeOwn(services, own, { ...change, media })).toBe(true)
+    expect(await kindsOf(publicId)).toContain('personal')
+  })
+  test('a change that is checked while she withdraws the review changes nothing', async () => {
+    const { publicId, own } = await approved()
+    const { run } = services.workers
+    services.workers.run = async (...task) => {
+      if (task[0] === 'weighArrival') await withdrawOwn(services, own, true)
+      return run(...task)
+    }
+    expect(await changeOwn(services, own, change)).toBe(false)
+    services.workers.run = run
+    expect([(await found(publicId)).state, (await found(publicId)).rating]).toEqual(['withdrawn', 400])
+  })
   test('a change can leave a photo out and bring one; until it is decided visitors see what they saw', async () => {
     const form = (await findFormBySlug(services.db, 'wrenfield'))!
     const stage = async (side: number) =>

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { comparedSources } from '../../core/intake/sourcePolicy'
 import type { Arriving } from '../../core/moderation/memory/arrival'
 
 /** Submissions of customers, by review id. */
@@ -47,7 +48,8 @@ export async function forgetAddresses(db: Knex, before: string): Promise<number>
 /** Null if there is none. */
 export async function hasManyArrivals(db: Knex, shopId: number, count: number): Promise<boolean> {
   const row: { id: number } | undefined = await db('review')
-    .where({ shop_id: shopId, source: 'form' })
+    .where({ shop_id: shopId })
+    .whereIn('source', comparedSources)
     .orderBy('id', 'desc')
     .offset(count)
     .first('id')

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { comparedSources } from '../../core/intake/sourcePolicy'
 import type { Arriving } from '../../core/moderation/memory/arrival'
 import {
   FINGERPRINT_MODEL,
@@ -51,7 +52,8 @@ export async function firstRemembered(
   { most, since }: { most: number; since: string },
 ): Promise<number> {
   const byNumber: { id: number } | undefined = await db('review')
-    .where({ shop_id: shopId, source: 'form' })
+    .where({ shop_id: shopId })
+    .whereIn('source', comparedSources)
     .orderBy('id', 'desc')
     .offset(most)
     .first('id')
@@ -86,7 +88,8 @@ export async function rememberedArrivals(
     .leftJoin('customer', 'customer.id', 'review.customer_id')
     .leftJoin('product', 'product.id', 'review.product_id')
     .leftJoin('fingerprint', 'fingerprint.review_id', 'review.id')
-    .where({ 'review.shop_id': shopId, 'review.source': 'form' })
+    .where({ 'review.shop_id': shopId })
+    .whereIn('review.source', comparedSources)
     .where('review.id', '>', after)
     .orderBy('review.id')
     .limit(limit)
