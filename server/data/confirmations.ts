@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
-import { sourcePolicies, type Source } from '../../core/intake/sourcePolicy'
+import type { Review, ReviewVersion } from '../../core/intake/review'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { Writers } from '../../core/intake/writers'
 import { reviewActKinds } from '../../core/moderation/reviewAct'
 import { openKinds, type ReviewState } from '../../core/moderation/rules'
@@ -8,24 +9,18 @@ import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
 import { insertProof, insertSignals } from './reviewWriting'
 
 /** The part of a review that confirming reads. */
-export interface Confirmable {
-  id: number
-  versionId: number
-  state: ReviewState
-  source: Source
-  score: number
-  verified: boolean
-  confirmedAt: string | null
+export interface Confirmable
+  extends
+    Pick<
+      Review,
+      'id' | 'versionId' | 'state' | 'source' | 'score' | 'verified' | 'confirmedAt' | 'receivedAt'
+    >,
+    Pick<ReviewVersion, 'title' | 'body' | 'rating' | 'authorName'> {
   writers: Writers
-  title: string
-  body: string
-  rating: number | null
-  authorName: string
   address: string
   orderNumber: string
   productSku: string
   productTitle: string
-  receivedAt: string
   photos: number
   /** The kinds of its signals, without those that confirming can remove. */
   kinds: SignalKind[]

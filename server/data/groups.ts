@@ -1,20 +1,22 @@
 import type { Knex } from 'knex'
 import { countRows } from './countRows'
+import type { ReviewLine } from './reviewLists'
 import { openStates, type ReviewState } from '../../core/moderation/rules'
 
 /** A review as a line of its group. */
-export interface MemberLine {
-  publicId: string
-  state: ReviewState
-  revision: number
-  rating: number | null
-  verified: boolean
-  authorName: string
-  title: string
-  body: string
-  receivedAt: string
-  productTitle: string | null
-}
+export type MemberLine = Pick<
+  ReviewLine,
+  | 'publicId'
+  | 'state'
+  | 'revision'
+  | 'rating'
+  | 'verified'
+  | 'authorName'
+  | 'title'
+  | 'body'
+  | 'receivedAt'
+  | 'productTitle'
+>
 
 /**
  * Puts reviews, and the groups they are in, into one group.

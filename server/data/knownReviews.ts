@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { Review, ReviewVersion } from '../../core/intake/review'
 import type { StoredState } from '../../core/moderation/rules'
 
 /** The identity of a review under the columns that hold it. */
@@ -11,15 +12,11 @@ export interface StoredIdentity {
 }
 
 /** A stored review that a candidate is compared with. */
-export interface KnownReview {
-  id: number
-  publicId: string
+export interface KnownReview
+  extends
+    Pick<Review, 'id' | 'publicId' | 'versionId'>,
+    Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'rating'> {
   state: StoredState
-  versionId: number
-  title: string
-  body: string
-  authorName: string
-  rating: number | null
 }
 
 type Row = KnownReview & Omit<StoredIdentity, 'reviewId'>

@@ -1,8 +1,7 @@
 import type { Knex } from 'knex'
-import type { Source } from '../../core/intake/sourcePolicy'
+import type { Review, ReviewVersion } from '../../core/intake/review'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
-import type { ProofFailure } from '../../core/proof/matchOrder'
 import {
   filtered,
   collapsed,
@@ -14,26 +13,26 @@ import {
 } from './laneFilter'
 
 /** A review as a line of a list. */
-export interface ReviewLine {
-  id: number
-  publicId: string
-  state: ReviewState
-  rating: number | null
-  showable: boolean
-  verified: boolean
-  proofFailure: ProofFailure | null
-  score: number
-  receivedAt: string
-  source: Source
-  revision: number
-  needsReply: boolean
+export interface ReviewLine
+  extends
+    Pick<
+      Review,
+      | 'id'
+      | 'publicId'
+      | 'state'
+      | 'showable'
+      | 'verified'
+      | 'proofFailure'
+      | 'score'
+      | 'receivedAt'
+      | 'source'
+      | 'revision'
+      | 'needsReply'
+    >,
+    Pick<ReviewVersion, 'rating' | 'authorName' | 'title' | 'body' | 'language'> {
   photos: number
   /** The number of reviews of its group in the same state, itself included; 0 without a group. */
   together: number
-  authorName: string
-  title: string
-  body: string
-  language: string | null
   productTitle: string | null
   /** The signals that added points, highest first. */
   kinds: SignalKind[]

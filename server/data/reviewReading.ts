@@ -1,55 +1,25 @@
-import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { Knex } from 'knex'
-import type { Source } from '../../core/intake/sourcePolicy'
-import type { ReviewState } from '../../core/moderation/rules'
+import type { AboutWriter } from '../../core/intake/candidate'
+import type { Review, ReviewVersion } from '../../core/intake/review'
+
 import type { Place, Signal } from '../../core/moderation/signal'
-import type { ProofFailure } from '../../core/proof/matchOrder'
 import { countRows } from './countRows'
 
-/** Everything the owner can read of a review. */
-export interface FullReview {
-  id: number
-  publicId: string
-  state: ReviewState
-  revision: number
-  rating: number | null
-  showable: boolean
-  verified: boolean
-  proofFailure: ProofFailure | null
-  claimedOrder: string
-  score: number
-  receivedAt: string
-  publishedVersionId: number | null
-  publishedAt: string | null
-  /** When its writer confirmed the email address. */
-  confirmedAt: string | null
-  /** The language of the form; null if unknown. */
-  customerLanguage: CustomerLanguage | null
+/** Everything the owner can read of a review, with its latest version. */
+export interface FullReview
+  extends
+    Omit<Review, 'unconfirmed'>,
+    Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'rating' | 'language' | 'salt'>,
+    Pick<AboutWriter, 'role' | 'company' | 'seenUrl' | 'relationship' | 'portrait'> {
   customerId: number | null
+  authorEmail: string | null
   /** The other reviews of its group. */
   groupId: number | null
-  productId: number | null
   productTitle: string | null
-  authorEmail: string | null
-  source: Source
-  note: string
+  productPicture: string | null
   reply: { name: string; body: string; postedAt: string } | null
   replyDraft: string
-  /** A low rating without a reply. */
-  needsReply: boolean
   declineReason: string
-  role: string
-  company: string
-  seenUrl: string
-  relationship: string
-  portrait: string | null
-  productPicture: string | null
-  versionId: number
-  title: string
-  body: string
-  authorName: string
-  language: string | null
-  salt: string
 }
 
 const columns = {

@@ -1,18 +1,29 @@
 import type { Knex } from 'knex'
-import type { ReviewVersion } from '../../core/intake/review'
-import { sourcePolicies, type Source } from '../../core/intake/sourcePolicy'
-import type { CustomerLanguage } from '../../core/messages/customers/languages'
+import type { Review, ReviewVersion } from '../../core/intake/review'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { MODEL, type Signal } from '../../core/moderation/signal'
 import type { ArrivalState } from '../../core/moderation/rules'
-import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
+import type { ProofMethod } from '../../core/proof/matchOrder'
 import { insertRows, nextIds } from './insertRows'
 import { insertPhotos, type PhotoOfVersion } from './photos'
 import { indexInserted } from './reviewIndexes'
 import { versionRow } from './versionRow'
 
-export interface NewReview {
-  publicId: string
-  source: Source
+export interface NewReview extends Pick<
+  Review,
+  | 'publicId'
+  | 'source'
+  | 'showable'
+  | 'unconfirmed'
+  | 'proofFailure'
+  | 'claimedOrder'
+  | 'score'
+  | 'receivedAt'
+  | 'productId'
+  | 'note'
+  | 'customerLanguage'
+> {
+  state: ArrivalState
   formId: number | null
   tokenHash: string | null
   intakeId: number | null
@@ -20,21 +31,9 @@ export interface NewReview {
   externalKey: string | null
   /** A digest of email address, product and words; null if it has no address. */
   sameWords: string | null
-  productId: number | null
-  state: ArrivalState
-  showable: boolean
   proof: { lineId: number; method: ProofMethod } | null
-  /** Held back only for reasons that its writer can remove. */
-  unconfirmed: boolean
-  proofFailure: ProofFailure | null
-  claimedOrder: string
-  score: number
   ip: string
   fillSeconds: number | null
-  receivedAt: string
-  note: string
-  /** The language of the form; null if unknown. */
-  customerLanguage: CustomerLanguage | null
   customer: NewCustomer | null
   version: ReviewVersion
   signals: Signal[]
