@@ -13,7 +13,7 @@ import type { Shop } from '../data/shops'
 import { digestOfVersion } from '../moderation/digest'
 import { markDecisionStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
-import type { Arrived, Batch } from './receive'
+import type { Arrived, Batch } from './arrived'
 
 /** The origin no longer shows it. */
 const VANISH = 'vanish'

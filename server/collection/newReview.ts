@@ -2,7 +2,7 @@ import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { NewReview } from '../data/reviewWriting'
 import type { Services } from '../services'
 import { storedIdentity } from './identity'
-import type { Arrived } from './receive'
+import type { Arrived } from './arrived'
 
 /** What is stored of a candidate. */
 export function newReview(

@@ -1,50 +1,21 @@
 import type { Candidate } from '../../core/intake/candidate'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { Actor } from '../../core/moderation/actor'
-import { countIntake, type Intake } from '../data/intakes'
+import { countIntake } from '../data/intakes'
 import { knownReviews, type KnownReview } from '../data/knownReviews'
-import { productsBySku, skuKey, type Product } from '../data/products'
+import { productsBySku, skuKey } from '../data/products'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { rulesOfShop, type ShopRule } from '../data/rules'
-import type { NewReview } from '../data/reviewWriting'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import type { Services } from '../services'
 import { changeKnown, isChanged } from './changeKnown'
 import { mayInvite } from './confirmation'
 import { storedIdentity } from './identity'
-import { judge, type Judged } from './judge'
+import type { Arrived, Batch, Received } from './arrived'
+import { judge } from './judge'
 import { newReview } from './newReview'
 import { storeNew } from './storeNew'
-
-/** Reviews from one source, at most a few hundred; a form sends one. */
-export interface Batch {
-  actor: Actor
-  /** What they belong to; null for a single review. */
-  intake: Intake | null
-  candidates: Candidate[]
-}
-
-export interface Received {
-  /** Known ones are stored already and unchanged. */
-  outcome: 'stored' | 'changed' | 'known'
-  reviewId: number
-  publicId: string
-  /** Null for known ones. */
-  receipt: Receipt | null
-}
-
-/** A candidate on its way. */
-export interface Arrived {
-  candidate: Candidate
-  product: Product | undefined
-  known: KnownReview | null
-  judged: Judged
-  /** What is stored, if it is new. */
-  review: NewReview
-  /** Whether its writer is asked to confirm the address. */
-  invited: boolean
-}
 
 /**
  * Receives reviews from any source: already known, proof, signals, rules, stored and logged. They are stored

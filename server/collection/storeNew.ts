@@ -13,7 +13,7 @@ import { assignReviewGroup } from '../moderation/reviewGroups'
 import { markProductsStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { requestConfirmation } from './confirmation'
-import type { Arrived, Batch, Received } from './receive'
+import type { Arrived, Batch, Received } from './arrived'
 
 /** Stores new reviews, logs their arrival, and does what follows from it. */
 export async function storeNew(
