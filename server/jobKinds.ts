@@ -1,5 +1,6 @@
 import { cleanUp } from './cleanUp/cleanUp'
-import { runUndoIntake, UNDO_INTAKE } from './collection/undoIntake'
+import { runUndoIntake } from './collection/undoIntake'
+import { UNDO_INTAKE } from './collection/undoIntakeJob'
 import { runMoveReviews } from './collection/moveReviews'
 import { MOVE_REVIEWS } from './collection/moveReviewsJob'
 import type { JobKinds } from './jobs/job'

@@ -1,5 +1,4 @@
 import type { Knex } from 'knex'
-import { z } from 'zod'
 import { asMember, type Actor } from '../../core/moderation/actor'
 import { changedParts, revertChange, type DecisionState } from '../../core/moderation/decisionState'
 import {
@@ -22,11 +21,7 @@ import { digestOfVersion } from '../moderation/digest'
 import { markProductsStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { TaskStopped, type TaskControl } from '../workers/task'
-
-export const UNDO_INTAKE = 'undoIntake'
-
-const undoIntakeSchema = z.object({ intake: z.string(), back: z.boolean(), memberId: z.number() })
-export type UndoIntake = z.infer<typeof undoIntakeSchema>
+import { UNDO_INTAKE, undoIntakeSchema, type UndoIntake } from './undoIntakeJob'
 
 /**
  * Undoes an intake as a whole, or brings it back; a job does the work.

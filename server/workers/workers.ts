@@ -1,7 +1,7 @@
 import type { Asked } from '../../core/display/displayModel'
 import type { Declaration } from '../../core/site/css'
 import type { Page } from '../../core/site/page'
-import type { UndoIntake } from '../collection/undoIntake'
+import type { UndoIntake } from '../collection/undoIntakeJob'
 import type { MoveReviews } from '../collection/moveReviewsJob'
 import type { AnswerKind } from '../http/answerKind'
 import type { Prepared } from '../http/prepared'

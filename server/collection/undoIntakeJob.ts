@@ -1,0 +1,13 @@
+import { z } from 'zod'
+
+export const UNDO_INTAKE = 'undoIntake'
+
+/** What the job is told. */
+export const undoIntakeSchema = z.object({
+  /** Its public id. */
+  intake: z.string(),
+  /** Whether what was undone comes back. */
+  back: z.boolean(),
+  memberId: z.number(),
+})
+export type UndoIntake = z.infer<typeof undoIntakeSchema>
