@@ -26,6 +26,7 @@ export const jobWords = {
       sendMail: 'Sending an email',
       digest: 'The daily email',
       holdCrowd: 'Holding back reviews that arrived with an attack',
+      undoIntake: 'Undoing an import, or restoring it',
       cleanUp: 'Deleting data that is no longer needed',
       sweepMedia: 'Deleting files that are no longer used',
     },
