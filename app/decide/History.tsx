@@ -81,6 +81,7 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
     case 'unmerge':
     case 'vanish':
     case 'rule':
+    case 'undoIntake':
     case 'redoIntake':
     case 'tag':
     case 'untag':

@@ -38,6 +38,7 @@ export const decideWords = {
     unmerge: 'Its product was separated again',
     vanish: 'It’s gone from where it came from',
     rule: 'A rule of the shop decided: {{state}}',
+    undoIntake: '{{who}} undid the import that brought it',
     redoIntake: '{{who}} brought it back: {{state}}',
     tag: '{{who}} added a tag',
     untag: '{{who}} removed a tag',
