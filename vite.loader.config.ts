@@ -18,6 +18,7 @@ export default defineConfig(({ mode }) =>
               pack: 'onsite/behaviour/pack.ts',
               slide: 'onsite/behaviour/slide.ts',
               lead: 'onsite/behaviour/lead.ts',
+              origins: 'onsite/behaviour/origins.ts',
               photos: 'onsite/behaviour/photos.ts',
               page: 'onsite/behaviour/page.ts',
             },

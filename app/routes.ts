@@ -19,6 +19,9 @@ export default [
     route('gather/write', 'gather/write.tsx'),
     route('gather/products', 'gather/products.tsx'),
     route('gather/products/:product', 'gather/product.tsx'),
+    route('gather/understand', 'gather/understand.ts'),
+    route('gather/connect', 'gather/connect.tsx'),
+    route('gather/listings/:listing', 'gather/listing.tsx'),
     route('gather/orders', 'gather/orders.tsx'),
     route('gather/orders/piece', 'api/orderPiece.ts'),
     route('decide', 'decide/queue.tsx', [

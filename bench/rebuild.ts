@@ -53,6 +53,7 @@ const threads = buildThreads({
   mediaFolder: services.mediaFolder,
   publicUrl: services.publicUrl,
   behaviours: {},
+  sitesUrl: null,
   turns,
   log: silentLog,
   announce: () => undefined,

@@ -6,6 +6,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { checkPassword } from '../server/account/password'
 import { openDatabase } from '../server/data/database'
 import { fillDemo } from '../demo/fill'
+import { sitesFor } from '../tests/support/listings'
 
 const folder = mkdtempSync(path.join(tmpdir(), 'elogio-cli-'))
 const elogio = (args: string[], dataFolder = folder) =>
@@ -20,6 +21,7 @@ beforeAll(() =>
     publicUrl: 'http://localhost:1',
     secret: null,
     argon: { memoryCost: 1024, timeCost: 1 },
+    outside: sitesFor({ now: new Date() }, 'http://standins.example').given,
   }),
 )
 afterAll(() => rmSync(folder, { recursive: true }))
@@ -28,7 +30,7 @@ test('log verify says of each shop that its chain holds, and where one is broken
   const sound = run(folder)
   expect([sound.status, sound.stdout]).toEqual([
     0,
-    'wrenfield: 320 entries, the chain holds\nsaltmarsh: 8 entries, the chain holds\n',
+    'wrenfield: 504 entries, the chain holds\nsaltmarsh: 8 entries, the chain holds\n',
   ])
   const db = await openDatabase(path.join(folder, 'elogio.db'))
   await db.raw('DROP TRIGGER decision_never_updated')
@@ -37,7 +39,7 @@ test('log verify says of each shop that its chain holds, and where one is broken
   const broken = run(folder)
   expect([broken.status, broken.stdout]).toEqual([
     1,
-    'wrenfield: BROKEN at entry 9 of 320\nsaltmarsh: 8 entries, the chain holds\n',
+    'wrenfield: BROKEN at entry 9 of 504\nsaltmarsh: 8 entries, the chain holds\n',
   ])
 }, 30_000)
 

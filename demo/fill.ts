@@ -1,4 +1,5 @@
 import { existsSync, rmSync } from 'node:fs'
+import { originsAt } from '../core/listing/origins'
 import { plainAct, type ReviewAct } from '../core/moderation/reviewAct'
 import { manualEntrySchema } from '../core/intake/manualEntry'
 import { normalizeText } from '../core/formats/normalizeText'
@@ -25,6 +26,7 @@ import { decide } from '../server/moderation/decide'
 import { makeLive } from '../server/publishing/draft'
 import { loadLiveDisplays } from '../server/http/liveDisplays'
 import { buildServices, type Services } from '../server/services'
+import { connectListings } from './listings'
 import { photographed } from './photographed'
 import { helper, owner, type MemberStory } from './members'
 import { saltmarsh } from './saltmarsh/shop'
@@ -44,12 +46,15 @@ export async function fillDemo(
     siteUrl,
     secret,
     argon,
+    outside = {},
   }: {
     publicUrl: string
     /** Without a trailing slash. */
     siteUrl: string
     secret: string | null
     argon?: Services['argon']
+    /** Replaces the way out, for tests. */
+    outside?: Partial<Pick<Services, 'fetchOutside' | 'origins'>>
   },
 ): Promise<void> {
   const file = databaseFile(folder)
@@ -66,12 +71,20 @@ export async function fillDemo(
     mediaFolder: mediaFolder(folder),
     signingKey: signingKey(folder, secret),
     now: () => new Date(clock),
+    origins: originsAt(siteUrl),
+    allowedHosts: [new URL(siteUrl).host],
+    ...outside,
     ...(argon && { argon }),
   })
   const at = (daysAgo: number) => {
     clock = Math.max(clock, end - daysAgo * DAY_MS)
   }
 
+  const doJobs = async () => {
+    const jobs = startJobRunner(services, jobKinds(services, await loadLiveDisplays(db)))
+    await jobs.drain()
+    await jobs.stop()
+  }
   const mara = await addMember(services, owner)
   const ned = await addMember(services, helper)
   for (const [story, members] of [
@@ -88,16 +101,15 @@ export async function fillDemo(
     // Earlier reviews came while anyone could write, so no confirmation was requested.
     const { form } = (await openForm(services, story.form.slug))!
     await updateWriters(db, shop.id, form.publicId, story.form.writers)
+    const connected = await connectListings(services, shop, mara, story.listings, doJobs)
     for (const display of story.displays) {
-      await addDisplay(services, shop, display, siteUrl)
+      await addDisplay(services, shop, display, { siteUrl, connected })
       if (display.live) await makeLive(services, shop, mara, display.key)
     }
   }
 
   clock = end
-  const jobs = startJobRunner(services, jobKinds(services, await loadLiveDisplays(db)))
-  await jobs.drain()
-  await jobs.stop()
+  await doJobs()
   await db.destroy()
 }
 
@@ -163,9 +175,11 @@ async function addShop(
 async function addDisplay(
   { db, newId, now }: Services,
   shop: Shop,
-  { key, name, path, configuration }: DisplayStory,
-  siteUrl: string,
+  { key, name, path, configuration, listings = [] }: DisplayStory,
+  { siteUrl, connected }: { siteUrl: string; connected: Map<string, string> },
 ): Promise<void> {
+  const shown = listings.flatMap((id) => connected.get(id) ?? [])
+  const selection = { ...configuration.selection, listings: shown }
   const placement = { ...configuration.placement, url: `${siteUrl}${path}` }
   await db.transaction((trx) =>
     insertDisplay(trx, {
@@ -173,7 +187,7 @@ async function addDisplay(
       publicId: newId(),
       key,
       name,
-      configuration: { ...configuration, placement },
+      configuration: { ...configuration, selection, placement },
       now: now().toISOString(),
     }),
   )

@@ -13,6 +13,20 @@ export interface ShopStory {
   orders: OrderStory[]
   reviews: ReviewStory[]
   displays: DisplayStory[]
+  listings: ListingStory[]
+}
+
+/** A page of the shop on another site. */
+export interface ListingStory {
+  origin: string
+  kind: 'listing' | 'post'
+  id: string
+  /** For a post: the profile whose newest it is. */
+  of?: string
+  tag?: string
+  accessKey?: string
+  /** Whether the site refuses the access key since. */
+  withdrawn?: boolean
 }
 
 export interface DisplayStory {
@@ -21,6 +35,8 @@ export interface DisplayStory {
   /** The page of the stand-in site that it belongs to. */
   path: string
   configuration: Configuration
+  /** Ids of listings on their sites that it shows alone. */
+  listings?: string[]
   live: boolean
 }
 

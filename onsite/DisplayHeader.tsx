@@ -1,6 +1,9 @@
+import { Fragment } from 'react'
 import { layoutTraits } from '../core/display/layoutTraits'
 import type { DisplayModel } from '../core/display/displayModel'
 import { oneDecimal } from '../core/formats/rating'
+import { siteNumbers } from './siteNumbers'
+import { SiteIcon } from './SiteIcon'
 
 // The note that reviews were selected cannot be switched off.
 export function DisplayHeader({ model }: { model: DisplayModel }) {
@@ -8,9 +11,12 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
   const whole = layoutTraits[layout.kind].shows === 'summary'
   const pickedFew = !whole && quotations.length > 0 && quotations.length < publishableCount
   const { average, count, write, all, button } = heading
+  const origins = model.origins.filter(({ here }) => here > 0)
+  const onlyThere =
+    publishableCount > 0 && origins.reduce((sum, { here }) => sum + here, 0) === publishableCount
   return (
     <p className="eg-sum">
-      {!whole && (average || count) && !hasSamples && (
+      {!whole && (average || count) && !hasSamples && !(onlyThere && tally.average === null) && (
         <span className="eg-average">
           {tally.average === null ? (
             translate(publishableCount > 0 ? 'visitor.noAverage' : 'visitor.none')
@@ -22,6 +28,13 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
           )}
         </span>
       )}
+      {heading.siteNumbers &&
+        !hasSamples &&
+        origins.map((one) => (
+          <span key={one.origin} className="eg-site">
+            <SiteIcon path={one.icon} /> {siteNumbers(model, one)}
+          </span>
+        ))}
       {pickedFew && <span className="eg-picked">{pickedWords(model)}</span>}
       {publishableCount > 0 && (
         <a className="eg-how" href={links.how}>
@@ -38,6 +51,20 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
           {translate('visitor.write')}
         </a>
       )}
+      {origins.map(({ origin, site, url, writeUrl }) => (
+        <Fragment key={origin}>
+          {heading.allThere && url && (
+            <a className="eg-all" href={url} rel="nofollow noopener">
+              {translate('visitor.allThere', { site })}
+            </a>
+          )}
+          {heading.writeThere && writeUrl && (
+            <a className="eg-write" href={writeUrl} rel="nofollow noopener">
+              {translate('visitor.writeThere', { site })}
+            </a>
+          )}
+        </Fragment>
+      ))}
       {button.words.trim() && button.url && (
         <a className="eg-button" href={button.url}>
           {button.words.trim()}

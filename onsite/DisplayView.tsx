@@ -4,6 +4,7 @@ import { regionName } from './regionName'
 import { QuotationView } from './QuotationView'
 import { Slides } from './Slides'
 import { DisplayHeader } from './DisplayHeader'
+import { OriginFilter } from './OriginFilter'
 import { RatingSummary } from './RatingSummary'
 
 export function DisplayView({
@@ -14,7 +15,7 @@ export function DisplayView({
   /** Addresses of its modules, separated by spaces. */
   modules?: string
 }) {
-  const { layout, title, heading, quotations, whenEmpty, theme, scheme } = model
+  const { layout, title, heading, business, quotations, whenEmpty, theme, scheme } = model
   const empty = quotations.length === 0 && (model.publishableCount === 0 || showsReviews(layout.kind))
   if (empty && whenEmpty === 'nothing') return null
   const classes = ['eg', `eg-${layout.kind}`, `eg-on-${theme.background}`, scheme && `eg-${scheme}`]
@@ -31,6 +32,12 @@ export function DisplayView({
       aria-label={title || regionName(model)}
       data-modules={modules}
     >
+      {business && (
+        <p className="eg-business" dir="auto">
+          {business.picture && <img src={business.picture} alt="" height="40" loading="lazy" />}
+          <b>{business.name}</b>
+        </p>
+      )}
       {title && (
         <h2 className="eg-title" dir="auto">
           {title}
@@ -43,6 +50,7 @@ export function DisplayView({
       )}
       {layoutTraits[layout.kind].shows === 'summary' && <RatingSummary model={model} />}
       <DisplayHeader model={model} />
+      {heading.byOrigin && showsReviews(layout.kind) && <OriginFilter model={model} />}
       {showsReviews(layout.kind) && !empty && <Reviews model={model} />}
     </section>
   )
@@ -51,13 +59,21 @@ export function DisplayView({
 function Reviews({ model }: { model: DisplayModel }) {
   const list = (props: { tabIndex?: number; className?: string } = {}) => (
     <ol {...props}>
-      {model.quotations.map((quotation) => (
-        <li key={quotation.publicId} data-review={quotation.publicId}>
-          <QuotationView quotation={quotation} model={model} />
-        </li>
-      ))}
+      <Items model={model} />
     </ol>
   )
   const moving = layoutTraits[model.layout.kind].motion !== 'none'
   return moving ? <Slides model={model}>{list({ tabIndex: 0 })}</Slides> : list()
+}
+
+export function Items({ model }: { model: DisplayModel }) {
+  return model.quotations.map((quotation) => (
+    <li
+      key={quotation.publicId}
+      data-review={quotation.publicId}
+      data-origin={model.heading.byOrigin ? quotation.postedOn || 'own' : undefined}
+    >
+      <QuotationView quotation={quotation} model={model} />
+    </li>
+  ))
 }

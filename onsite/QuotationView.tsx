@@ -1,6 +1,7 @@
 import type { DisplayModel } from '../core/display/displayModel'
 import type { Quotation } from '../core/display/quotation'
 import { Glyphs } from './Glyphs'
+import { SiteIcon } from './SiteIcon'
 
 type Given = Pick<DisplayModel, 'translate' | 'parts' | 'title'>
 
@@ -101,6 +102,7 @@ function Paragraphs({ texts }: { texts: string[] }) {
 
 function Writer({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
   const { name, role, company, portrait, product, proof, note, relationship, original, date } = quotation
+  const { origin, likes } = quotation
   const who = Boolean(name || role || company)
   return (
     <figcaption className={portrait ? 'eg-with-face' : undefined}>
@@ -150,6 +152,20 @@ function Writer({ quotation, translate }: { quotation: Quotation; translate: Giv
       )}
       {note && <span className="eg-own">{note}</span>}
       {relationship && <span className="eg-own">{relationship}</span>}
+      {origin && (
+        <span className="eg-posted">
+          <SiteIcon path={origin.icon} />{' '}
+          {origin.url ? (
+            <a href={origin.url} target={origin.newTab ? '_blank' : undefined} rel="nofollow noopener">
+              {origin.words}
+            </a>
+          ) : (
+            origin.words
+          )}
+          {origin.claim && `, ${origin.claim}`}
+        </span>
+      )}
+      {likes && <span className="eg-own">{likes}</span>}
       {original && (
         <a className="eg-own" href={original.url} rel="nofollow noopener">
           {original.words}

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
 import type { DisplayModel } from '../core/display/displayModel'
 import { layoutTraits, type Behaviour } from '../core/display/layoutTraits'
-import { DisplayView } from './DisplayView'
+import { DisplayView, Items } from './DisplayView'
 import { displayStyles, shadowStyles } from './styles'
 
 export interface RenderedDisplay {
@@ -22,10 +22,15 @@ export function renderDisplay(
   return { html, css: shadowStyles(model), behaviours: html ? behaviours : [] }
 }
 
-function behavioursOf({ layout, quotations }: DisplayModel): Behaviour[] {
+function behavioursOf({ layout, quotations, heading, origins }: DisplayModel): Behaviour[] {
   const { module: own } = layoutTraits[layout.kind]
+  const reads = heading.byOrigin && origins.some(({ here }) => here > 0)
   const photos = quotations.some((quotation) => quotation.photos.length > 0)
-  return [...(own ? [own] : []), ...(photos ? ['photos' as const] : [])]
+  return [
+    ...(own ? [own] : []),
+    ...(photos ? ['photos' as const] : []),
+    ...(reads ? ['origins' as const] : []),
+  ]
 }
 
 export interface PageLook {
@@ -88,6 +93,11 @@ export function renderPage(
       </>
     ),
   })
+}
+
+/** The items of further reviews, for the list of a display that is there. */
+export function renderItems(model: DisplayModel): string {
+  return renderToStaticMarkup(<Items model={model} />)
 }
 
 /** A page with one message. */

@@ -41,13 +41,21 @@ const quotation = `
 .eg-with-face{min-height:52px;padding-inline-start:56px;position:relative}
 .eg-face{position:absolute;inset-inline-start:0;top:3px;width:44px;height:44px;border-radius:50%;object-fit:cover}
 .eg-logo{height:1.2em;width:auto;vertical-align:-.2em;margin-inline-end:.3em}
-.eg-date,.eg-own{display:block}
+.eg-date,.eg-own,.eg-posted{display:block}
 .eg-reply{margin-top:.7em;padding-inline-start:.8em;border-inline-start:3px solid var(--eg-accent);font-size:.9em;line-height:1.45}
 .eg-reply p+p{margin-top:.25em;white-space:pre-line}
 .eg-proof summary{display:block;width:fit-content;min-height:24px;cursor:pointer;list-style:none}
 .eg-proof summary::-webkit-details-marker{display:none}
 .eg-proof summary span{border-bottom:1px solid color-mix(in srgb,currentColor 55%,transparent)}
 .eg-proof summary:hover span{border-bottom-color:currentColor}`
+
+const origins = `
+.eg-icon{width:.95em;height:.95em;vertical-align:-.1em}
+.eg-business{display:flex;align-items:center;gap:.6em;margin-bottom:.5em!important}
+.eg-business img{height:40px;max-width:96px;object-fit:cover;border-radius:min(var(--eg-round),12px)}
+.eg-origins{display:flex;flex-wrap:wrap;gap:.1em 1.1em;margin:-.6em 0 1.2em;font-size:.9em}
+.eg-origins a{text-decoration:none;min-height:24px;border-bottom:2px solid transparent}
+.eg-origins a:hover,.eg-origins [aria-current]{border-bottom-color:currentColor}`
 
 const photos = `
 .eg-photos{display:flex;flex-wrap:wrap;gap:6px;margin-top:.6em}
@@ -97,15 +105,16 @@ function themeStyles({
   )
 }
 
-type Styled = Pick<DisplayModel, 'layout' | 'theme' | 'quotations'>
+type Styled = Pick<DisplayModel, 'layout' | 'theme' | 'quotations' | 'origins' | 'business'>
 
-export function displayStyles({ layout, theme, quotations }: Styled): string {
+export function displayStyles({ layout, theme, quotations, origins: sites, business }: Styled): string {
   const rules = layoutRules(layout.kind)
   return squeeze(
     common +
       (rules.heading ? heading : '') +
       (rules.reviews ? quotation : '') +
       (quotations.some((shown) => shown.photos.length > 0) ? photos : '') +
+      (business || sites.some(({ here }) => here > 0) ? origins : '') +
       themeStyles(theme) +
       rules.css +
       (rules.columns ? columnStyles(layout) : ''),

@@ -15,6 +15,14 @@ try {
   await portFree(port, 'PORT')
   await portFree(standinPort, 'STANDIN_PORT')
   await portFree(smtpPort, 'STANDIN_SMTP_PORT')
+  // The made-up shop is connected to the outside sites while it is filled.
+  const outside = startProgram('build/app/standins.js', {
+    STANDIN_PORT: standinPort,
+    STANDIN_SMTP_PORT: smtpPort,
+    ELOGIO_URL: publicUrl,
+  })
+  process.once('exit', () => outside.kill())
+  await answers(`http://localhost:${standinPort}/`, outside)
   const env = { PORT: port, PUBLIC_URL: publicUrl, ELOGIO_DATA: data }
   if (process.argv.includes('--fresh')) rmSync(path.join(data, 'elogio.db'), { force: true })
   if (!existsSync(path.join(data, 'elogio.db'))) {
@@ -25,20 +33,15 @@ try {
   const application = startProgram('build/app/main.js', {
     ...env,
     ELOGIO_ALLOW_HOSTS: process.env.ELOGIO_ALLOW_HOSTS ?? `localhost:${standinPort}`,
+    ELOGIO_SITES: process.env.ELOGIO_SITES ?? `http://localhost:${standinPort}`,
     SMTP_URL: process.env.SMTP_URL ?? `smtp://localhost:${smtpPort}`,
     MAIL_FROM: process.env.MAIL_FROM ?? 'reviews@elogio.example',
     // The terminal shows where to go, without a line for each request.
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
     ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
   })
-  const outside = startProgram('build/app/standins.js', {
-    STANDIN_PORT: standinPort,
-    STANDIN_SMTP_PORT: smtpPort,
-    ELOGIO_URL: publicUrl,
-  })
   tieTogether([application, outside])
   await answers(`http://localhost:${port}/healthz`, application)
-  await answers(`http://localhost:${standinPort}/`, outside)
   console.log(
     `Elogio is ready at ${publicUrl} (sign in as ${owner.email} with ${owner.password}; it is filled in). ` +
       `The shop's own page is at http://localhost:${standinPort}, its form at ${publicUrl}/f/tell-us, ` +

@@ -5,6 +5,7 @@ import { pathToFileURL } from 'node:url'
 import { setTimeout } from 'node:timers/promises'
 import type { ServerBuild } from 'react-router'
 import packageJson from '../package.json' with { type: 'json' }
+import { originsAt } from '../core/listing/origins'
 import type { Config } from './config'
 import { databaseFile, mediaFolder, protectFolder, signingKey } from './dataFolder'
 import { openDatabase } from './data/database'
@@ -79,6 +80,7 @@ export async function startApplication(
     mediaFolder: mediaFolder(config.dataFolder),
     publicUrl: config.publicUrl,
     behaviours: behaviourAddresses(),
+    sitesUrl: config.sitesUrl,
     turns,
     log,
     announce: (shopId) => services.changes.announce(shopId),
@@ -94,6 +96,7 @@ export async function startApplication(
     publicUrl: config.publicUrl,
     mediaFolder: mediaFolder(config.dataFolder),
     allowedHosts: config.allowedHosts,
+    origins: config.sitesUrl === null ? [] : originsAt(config.sitesUrl),
     behaviours: behaviourAddresses(),
     mailer: config.smtp && smtpMailer(config.smtp.url, config.smtp.from),
     wakeJobs: () => jobs.check(),

@@ -16,6 +16,7 @@ const environment = z.object({
     .optional(),
   MAIL_FROM: z.email().optional(),
   ELOGIO_ALLOW_HOSTS: z.string().default(''),
+  ELOGIO_SITES: z.url({ protocol: /^https?$/ }).optional(),
   ELOGIO_THROTTLE: z.enum(['on', 'off'], { error: 'is on or off' }).default('on'),
   LOG_LEVEL: z
     .enum(['debug', 'info', 'warn', 'error', 'silent'], { error: 'is debug, info, warn, error or silent' })
@@ -34,6 +35,8 @@ export interface Config {
   demoSignIn: { email: string; password: string } | null
   /** Hosts with ports that may be fetched although they are private. */
   allowedHosts: string[]
+  /** Where the outside sites that ship with the application run; null if they don't. */
+  sitesUrl: string | null
   /** The email server and the sender's address; null if none is set. */
   smtp: { url: string; from: string } | null
   throttle: boolean
@@ -71,6 +74,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     allowedHosts: read.ELOGIO_ALLOW_HOSTS.split(',')
       .map((host) => host.trim().toLowerCase())
       .filter(Boolean),
+    sitesUrl: read.ELOGIO_SITES?.replace(/\/+$/, '') ?? null,
     smtp: read.SMTP_URL ? { url: read.SMTP_URL, from: mailFrom(read.MAIL_FROM) } : null,
     throttle: read.ELOGIO_THROTTLE === 'on',
     trustedProxies: read.TRUST_PROXY,

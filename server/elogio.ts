@@ -17,6 +17,11 @@ import {
 } from './collection/products'
 import { writeDown, writeView } from './collection/writeDown'
 import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/confirmation'
+import { actOnListing, renewAccessKey, setListingArrivals } from './listing/changeListing'
+import { connectListing, tryAccessKey } from './listing/connectListing'
+import { listingView, siteViews } from './listing/listingViews'
+import { showListing } from './listing/showListing'
+import { describeOnSite, suggestOnSite, understand } from './listing/understand'
 import { mailSettings, saveNotifications, tryMail } from './mail/mailSettings'
 import { importOrderFile, importUploadedOrders, ordersView } from './proof/ordersUpload'
 import { keepPiece } from './proof/incoming'
@@ -118,6 +123,17 @@ export function buildElogio(services: Services, publication: Publication) {
     mergeProducts: bound(mergeProducts),
     undoProductChange: bound(undoProductChange),
     writeView: bound(writeView),
+    sites: () => siteViews(services),
+    understand: bound(understand),
+    suggestOnSite: bound(suggestOnSite),
+    describeOnSite: bound(describeOnSite),
+    tryAccessKey: bound(tryAccessKey),
+    connectListing: bound(connectListing),
+    listingView: bound(listingView),
+    actOnListing: bound(actOnListing),
+    renewAccessKey: bound(renewAccessKey),
+    setListingArrivals: bound(setListingArrivals),
+    showListing: bound(showListing),
     writeDown: bound(writeDown),
     correctionView: bound(correctionView),
     correctReview: bound(correctReview),

@@ -1,4 +1,6 @@
 import { cleanUp } from './cleanUp/cleanUp'
+import { runCheckListing } from './listing/checkListing'
+import { CHECK_LISTING } from './listing/checkListingJob'
 import { runUndoIntake } from './collection/undoIntake'
 import { UNDO_INTAKE } from './collection/undoIntakeJob'
 import { runMoveReviews } from './collection/moveReviews'
@@ -58,6 +60,13 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       tries: 12,
       quietMs: 2 * MINUTE_MS,
       run: (job, control) => runUndoIntake(services, job, control).then(() => undefined),
+    },
+    // Different sites are checked in parallel. A check that gave up would never come back.
+    [CHECK_LISTING]: {
+      atOnce: 4,
+      tries: Infinity,
+      quietMs: 2 * MINUTE_MS,
+      run: (job, control) => runCheckListing(services, job, control).then(() => undefined),
     },
     [HOLD_CROWD]: {
       atOnce: 1,

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { customAlphabet } from 'nanoid'
 import { randomBytes } from 'node:crypto'
+import type { OriginAdapter } from '../core/listing/originAdapter'
 import type { Behaviour } from '../core/display/layoutTraits'
 import { buildChanges, type Changes } from './changes'
 import { silentLog, type Log } from './log'
@@ -29,6 +30,10 @@ export interface Services {
   fetchOutside: typeof fetchOutside
   /** Hosts with ports that may be fetched although they are private. */
   allowedHosts: string[]
+  /** The outside sites that listings can stand on. */
+  origins: OriginAdapter[]
+  /** Sites that are being checked now: never two checks at once. */
+  busyOrigins: Set<string>
   /** The folder of pictures. */
   mediaFolder: string
   /** Receives rendered displays for answering visitors. */
@@ -66,6 +71,8 @@ export function buildServices(
     newSecret: () => randomBytes(32).toString('base64url'),
     fetchOutside,
     allowedHosts: [],
+    origins: [],
+    busyOrigins: new Set(),
     arrivalHistories: buildArrivalHistories(given.db, given.now ?? (() => new Date())),
     published: () => undefined,
     behaviours: {},

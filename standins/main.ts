@@ -1,4 +1,5 @@
 import { createServer } from 'node:http'
+import { buildListingSites } from './listings/listingSites'
 import { startMailbox } from './mailbox/letters'
 import { letterList, letterPage } from './mailbox/pages'
 import { darkPage } from './saltmarsh/darkPage'
@@ -31,8 +32,24 @@ const mailbox = startMailbox(smtpPort, (message) => {
   process.exit(1)
 })
 
+const listings = buildListingSites(`http://localhost:${port}`, () => new Date())
+
 const server = createServer((req, res) => {
-  const { pathname } = new URL(req.url ?? '/', 'http://standin.example')
+  const { pathname, searchParams } = new URL(req.url ?? '/', 'http://standin.example')
+  const listed = listings.answer({
+    method: req.method ?? 'GET',
+    path: pathname,
+    query: searchParams,
+    headers: req.headers as Record<string, string>,
+  })
+  if (listed) {
+    const { reply, afterMs } = listed
+    setTimeout(() => {
+      res.writeHead(reply.status, reply.headers)
+      res.end(reply.body)
+    }, afterMs)
+    return
+  }
   const page = pages.get(pathname) ?? mailPage(pathname)
   const file = files.get(pathname)
   if (page) {

@@ -185,6 +185,7 @@ test('killed while photos come in, none of a review is lost, and the sweep leave
       ['photo', ['name', 'small']],
       ['review_version', ['portrait', 'company_logo']],
       ['product', ['picture']],
+      ['listing', ['picture']],
     ] as const)
       for (const column of columns) used.push(...(await db(table).whereNotNull(column).pluck(column)))
     expect(readdirSync(services.mediaFolder).sort()).toEqual([...new Set(used)].sort())

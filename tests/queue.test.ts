@@ -84,7 +84,7 @@ test('two people on one queue: nobody’s act is lost, and the second is told', 
 test('the lane is walked by keys, narrowed by rating, and its address brings the same view back', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, owner, '/s/wrenfield/decide?lane=approved')
+    await signIn(page, owner, '/s/wrenfield/decide?lane=approved&source=form')
     await page.sees('Kaspar Uhl')
     await page.sees('Maud Pellerin', '#writer')
     await page.keys(Key.ARROW_DOWN)

@@ -56,10 +56,13 @@ try {
     await page.go(`${demo.url}/s/wrenfield/gather/products`)
     await page.sees('18 products')
     await keep(page, 'products')
+    await page.go(`${demo.url}/s/wrenfield/gather/connect?site=lanternway&id=LW9P2U6B4D`)
+    await page.sees('Bridge Street 31')
+    await keep(page, 'connect')
     await page.go(`${demo.url}/s/wrenfield/settings/style`)
     await page.sees('Brand colour')
     await keep(page, 'settings')
-    for (const path of ['journal', 'goods', '']) {
+    for (const path of ['journal', '']) {
       await page.go(demo.shopUrl + path)
       await driver.wait(
         () =>
@@ -73,7 +76,7 @@ try {
     }
     await keep(page, 'site')
     await page.go(`${demo.url}/s/wrenfield/show`)
-    await page.sees('4 displays are published.')
+    await page.sees('6 displays are published.')
     await page.sees('seen today')
     await keep(page, 'show')
     await page.press('Front page')

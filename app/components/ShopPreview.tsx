@@ -30,8 +30,20 @@ function stylesOf({ background, textColour, brand, corners }: TypedStyle): strin
   const { layout, theme } = startingConfiguration
   try {
     const site = { background, textColour, brand, corners: Number(corners) || 0 }
-    return shadowStyles({ layout, quotations: [], theme: resolveTheme(theme, site) })
+    return shadowStyles({
+      layout,
+      quotations: [],
+      origins: [],
+      business: null,
+      theme: resolveTheme(theme, site),
+    })
   } catch {
-    return shadowStyles({ layout, quotations: [], theme: resolveTheme(theme, plain) })
+    return shadowStyles({
+      layout,
+      quotations: [],
+      origins: [],
+      business: null,
+      theme: resolveTheme(theme, plain),
+    })
   }
 }

@@ -54,6 +54,8 @@ function wording({ act, who, state }: HistoryEntry & { who: string }): string {
   const words = { who, state: say(`state.${state}`).toLowerCase() }
   switch (act) {
     case 'arrive':
+    case 'find':
+    case 'changeThere':
     case 'confirm':
     case 'ask':
     case 'askToRemove':

@@ -16,6 +16,7 @@ export function ReviewWords({
   shop,
   review,
   evidence,
+  posted,
   signals,
   standing,
   productTally,
@@ -26,6 +27,7 @@ export function ReviewWords({
   shop: string
   review: Review
   evidence: ReviewView['evidence']
+  posted: ReviewView['posted']
   signals: Signal[]
   /** The published version if it differs from this one. */
   standing: ReviewView['published']
@@ -87,7 +89,12 @@ export function ReviewWords({
           review.company,
           review.relationship,
           review.authorEmail,
-          say(`source.${review.source}`),
+          posted ? say('decide.postedOn', { site: posted.site }) : say(`source.${review.source}`),
+          posted && posted.ratingScale !== null && posted.ratingScale !== 5
+            ? say('decide.ratedThere', { value: posted.ratingValue ?? 0, scale: posted.ratingScale })
+            : null,
+          posted?.likes ? say('decide.likes', { count: posted.likes }) : null,
+          posted?.claimsVerified ? say('decide.siteClaims', { site: posted.site }) : null,
           when,
         ]
           .filter(Boolean)
@@ -100,7 +107,15 @@ export function ReviewWords({
       </p>
       {review.seenUrl && (
         <p className="mt-1 break-words text-soft">
-          <b className="font-semibold">{say('source.original')}:</b> {review.seenUrl}
+          {posted ? (
+            <a href={review.seenUrl} target="_blank" rel="noreferrer" className="part">
+              {say('decide.seeThere', { site: posted.site })}
+            </a>
+          ) : (
+            <>
+              <b className="font-semibold">{say('source.original')}:</b> {review.seenUrl}
+            </>
+          )}
         </p>
       )}
       {evidence.length > 0 && (

@@ -123,6 +123,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
           shop={params.shop}
           review={review}
           evidence={loaderData.evidence}
+          posted={loaderData.posted}
           signals={signals}
           standing={loaderData.published}
           productTally={loaderData.productTally}

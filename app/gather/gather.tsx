@@ -1,26 +1,30 @@
 import { ExternalLink } from 'lucide-react'
-import type { ReactNode } from 'react'
 import { data, Link } from 'react-router'
 import { writersSchema } from '../../core/intake/writers'
 import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/messages/say/gather'
+import { useLookAgain } from '../components/useLookAgain'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { CopyButton } from '../components/CopyButton'
 import { NextStep } from '../components/NextStep'
 import { AnythingField } from './AnythingField'
 import { LatestArrivals } from './LatestArrivals'
+import { isReading } from './listingWords'
+import { ListingRow } from './ListingRow'
 import { QuietProducts } from './QuietProducts'
+import { SourceRow } from './SourceRow'
 import { WhoMayWrite } from './WhoMayWrite'
 import type { Route } from './+types/gather'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const { latest, ...view } = await context.elogio.gatherView(shop)
+  const { latest, latestFound, ...view } = await context.elogio.gatherView(shop)
   const spoken = { now: context.elogio.now(), timeZone: shop.timeZone, locale: shop.locale, today: '' }
   return {
     ...view,
     isOwner: shop.role === 'owner',
+    clock: { now: spoken.now, timeZone: shop.timeZone, locale: shop.locale },
     next: await context.elogio.nextStep(shop),
     latest: latest.map(
       ({ publicId, state, rating, authorName, title, body, receivedAt, productTitle, source }) => ({
@@ -31,9 +35,15 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
         productTitle,
         source,
         words: title || body,
+        at: receivedAt,
         when: spokenMoment(receivedAt, spoken).trim(),
       }),
     ),
+    latestFound: latestFound.map(({ createdAt, ...found }) => ({
+      ...found,
+      at: createdAt,
+      when: spokenMoment(createdAt, spoken).trim(),
+    })),
   }
 }
 
@@ -53,6 +63,14 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 
 export default function Gather({ loaderData, params }: Route.ComponentProps) {
   const { arrivals, forms, writtenDown, latest, next, quiet, products, mails, orders, isOwner } = loaderData
+  const { listings, sites, clock } = loaderData
+  const rows = (needing: boolean) =>
+    listings
+      .filter(({ refusal, state }) => (refusal !== null && state === 'active') === needing)
+      .map((listing) => (
+        <ListingRow key={listing.publicId} {...{ shop: params.shop, listing, clock, isOwner }} />
+      ))
+  useLookAgain(listings.some(isReading))
   return (
     <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('gather.title')} · Elogio`}</title>
@@ -61,15 +79,16 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
           <h1>{sentence(arrivals, latest.length > 0)}</h1>
           <NextStep shop={params.shop} step={next} />
         </div>
-        <AnythingField shop={params.shop} />
+        <AnythingField shop={params.shop} isOwner={isOwner} />
         <div className="mt-6 flex px-[18px] pb-2 text-soft">
           <h2 className="flex-1">{say('gather.ways')}</h2>
           <span className="hidden w-32 lg:block">{say('gather.last30')}</span>
           <span className="hidden w-[300px] lg:block" />
         </div>
         <ul className="panel divide-y divide-line">
+          {rows(true)}
           {forms.map(({ publicId, slug, heading, address, writers, arrivals: count }) => (
-            <WayIn
+            <SourceRow
               key={publicId}
               name={
                 <>
@@ -90,17 +109,29 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
                 {say('gather.open')}
                 <ExternalLink className="size-4" aria-hidden="true" />
               </a>
-            </WayIn>
+            </SourceRow>
           ))}
-          <WayIn name={say('bringOrders.way')} hint={say('bringOrders.wayHint')} count={orders}>
+          {rows(false)}
+          {sites.length > 0 && isOwner && (
+            <SourceRow
+              name={say('listings.way')}
+              hint={`${sites.join(', ')}. ${say('listings.wayHint')}`}
+              count={null}
+            >
+              <Link to={`/s/${params.shop}/gather/connect`} className="btn btn-quiet">
+                {say('listings.connectOne')}
+              </Link>
+            </SourceRow>
+          )}
+          <SourceRow name={say('bringOrders.way')} hint={say('bringOrders.wayHint')} count={orders}>
             {isOwner && (
               <Link to={`/s/${params.shop}/gather/orders`} className="btn btn-quiet">
                 {say('bringOrders.bring')}
               </Link>
             )}
-          </WayIn>
+          </SourceRow>
           {writtenDown > 0 && (
-            <WayIn name={say('source.manualEntry')} hint={say('gather.byYouHint')} count={writtenDown} />
+            <SourceRow name={say('source.manualEntry')} hint={say('gather.byYouHint')} count={writtenDown} />
           )}
         </ul>
         <QuietProducts
@@ -111,33 +142,8 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
           form={forms[0]?.address ?? null}
         />
       </div>
-      <LatestArrivals shop={params.shop} latest={latest} />
+      <LatestArrivals shop={params.shop} latest={latest} found={loaderData.latestFound} listings={listings} />
     </main>
-  )
-}
-
-function WayIn({
-  name,
-  hint,
-  count,
-  children,
-}: {
-  name: ReactNode
-  hint: ReactNode
-  count: number
-  children?: ReactNode
-}) {
-  return (
-    <li className="flex flex-wrap items-center gap-x-4 gap-y-2 px-[18px] py-4 lg:gap-x-0">
-      <div className="min-w-0 flex-1 basis-full lg:basis-0">
-        <p className="font-semibold">{name}</p>
-        <div className="truncate text-soft">{hint}</div>
-      </div>
-      <span className="text-[18px] font-semibold lg:w-32">
-        {count} <span className="text-[13px] font-normal text-soft lg:hidden">{say('gather.last30')}</span>
-      </span>
-      <div className="flex flex-wrap gap-2 lg:w-[300px] lg:justify-end">{children}</div>
-    </li>
   )
 }
 

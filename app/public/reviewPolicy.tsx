@@ -32,6 +32,15 @@ export default function How({ loaderData: how }: Route.ComponentProps) {
         <Part title={translate('policy.deciding')}>
           <p>{translate('policy.read', names)}</p>
           <p>{translate('policy.rules', { held: HELD_FROM, spam: SPAM_FROM })}</p>
+          {how.elsewhere.count > 0 && (
+            <p>
+              {translate('policy.elsewhere', {
+                ...names,
+                count: how.elsewhere.count,
+                sites: new Intl.ListFormat(how.speech.language).format(how.elsewhere.sites),
+              })}
+            </p>
+          )}
           <p>{translate('policy.same')}</p>
           <p>{translate('policy.unaltered')}</p>
           <dl className="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-4 gap-y-0.5">

@@ -124,7 +124,10 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
     setMeasures(box ? measureBeside(box, view.preview, draft.layout) : [])
     setPanel('code')
   }
-  const names = Object.fromEntries(view.products.map(({ sku, title }) => [sku, title]))
+  const names = Object.fromEntries([
+    ...view.products.map(({ sku, title }) => [sku, title]),
+    ...view.listings.map(({ publicId, words }) => [publicId, words]),
+  ]) as Record<string, string>
   const page = draft.placement.url || view.siteUrl
   const ownPage = draft.placement.place === 'own'
   const picks = showsReviews(draft.layout.kind)

@@ -8,6 +8,8 @@ export interface PickFacets {
   products: Record<string, number>
   tags: Record<string, number>
   sources: Record<string, number>
+  /** By public id. */
+  listings: Record<string, number>
   languages: Record<string, number>
   verified: number
   hasText: number
@@ -49,7 +51,8 @@ export function pickFacets(
     ),
     products: sums(matching(tagged, { products: { kind: 'every' } }, {}), ({ productSku }) => productSku),
     tags: sums(matching(byTag, {}), ({ tag }) => tag),
-    sources: sums(matching(tagged, { sources: [] }), ({ source }) => source),
+    sources: sums(matching(tagged, { sources: [], listings: [] }), ({ source }) => source),
+    listings: sums(matching(tagged, { sources: [], listings: [] }), ({ listing }) => listing),
     languages: sums(matching(tagged, { languages: [] }), ({ language }) => language),
     verified: sum(matching(tagged, { verifiedOnly: true })),
     hasText: sum(matching(tagged, { withWords: true })),

@@ -85,6 +85,7 @@ test('each choice says how many it would let through with all else as it is', ()
     tags: { gift: 1 },
     sources: { form: 1 },
     languages: { de: 1 },
+    listings: {},
     verified: 1,
     hasText: 1,
     all: 1,

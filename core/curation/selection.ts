@@ -13,6 +13,7 @@ export const everything: Selection = {
   products: { kind: 'every' },
   tags: [],
   sources: [],
+  listings: [],
   languages: [],
   verifiedOnly: false,
   withWords: false,
@@ -63,11 +64,13 @@ export function ratedAmong(rating: number | null, ratings: number[]): boolean {
 /** Checks neither products, tags nor pins. */
 export function hasFacetsOf(
   review: Facets,
-  { ratings, sources, languages, verifiedOnly, withWords }: Selection,
+  { ratings, sources, listings, languages, verifiedOnly, withWords }: Selection,
 ): boolean {
   return (
     ratedAmong(review.rating, ratings) &&
-    (sources.length === 0 || (sources as string[]).includes(review.source)) &&
+    ((sources.length === 0 && listings.length === 0) ||
+      (sources as string[]).includes(review.source) ||
+      (review.listing !== null && listings.includes(review.listing))) &&
     (languages.length === 0 || languages.includes(review.language ?? '')) &&
     (!verifiedOnly || review.verified) &&
     (!withWords || review.hasText)

@@ -16,6 +16,7 @@ function valuesOf(configuration: Configuration): Record<SentencePart | Setting, 
   return {
     ...selection,
     ...settingValues(configuration),
+    sources: [selection.sources, selection.listings],
     layout: layout.kind,
     theme: theme.background === 'colour' ? theme.colour : theme.background,
     placement: placement.place,

@@ -11,6 +11,8 @@ import {
   nameForms,
   dateForms,
   ratingForms,
+  originForms,
+  businessForms,
   glyphs,
   backgrounds,
   frames,
@@ -55,6 +57,9 @@ const partsSchema = z.object({
   words: z.boolean(),
   shortened: z.number().int().min(0).max(200),
   reply: z.boolean(),
+  /** Where a review from another site was posted. */
+  origin: z.enum(originForms).default('link'),
+  likes: z.boolean().default(true),
   /** Versions from before photos existed show them too. */
   photos: z.boolean().default(true),
 })
@@ -70,6 +75,15 @@ const headingSchema = z.object({
   write: z.boolean(),
   /** Links to the page of all reviews. */
   all: z.boolean(),
+  /** What other sites state themselves. */
+  siteNumbers: z.boolean().default(false),
+  /** Links to read all, and to write, on those sites. */
+  allThere: z.boolean().default(false),
+  writeThere: z.boolean().default(false),
+  /** Whether visitors can choose where the reviews come from. */
+  byOrigin: z.boolean().default(false),
+  /** Name and picture of the business on another site, or its name with the logo of the shop. */
+  business: z.enum(businessForms).default('none'),
   button: z.object({ words: z.string().max(40), url: address }),
 })
 export type Heading = z.infer<typeof headingSchema>

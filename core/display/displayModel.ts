@@ -5,6 +5,7 @@ import { customerLanguage } from '../messages/customers/languages'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
 import { resolveTheme, type ColourScheme, type ResolvedTheme } from './theme'
+import { listingsOf, originSummaries, type OriginSummary, type ShownListing } from './origins'
 import type { Quotation } from './quotation'
 import { type DisplayShop, type ShowableReview } from './showableReview'
 import { toQuotation } from './toQuotation'
@@ -18,6 +19,8 @@ export interface DisplayLinks {
 
 /** The attributes of the embed code. */
 export interface Asked extends Page {
+  /** The site that a visitor reads by; `own` for the reviews that came to the shop. */
+  origin?: string
   language?: string
   scheme?: ColourScheme
 }
@@ -48,6 +51,12 @@ export interface DisplayModel {
   /** Whether the quotations are samples, which only the editor shows. */
   hasSamples: boolean
   links: DisplayLinks
+  /** The other sites in it. */
+  origins: OriginSummary[]
+  /** The business on another site, for the heading. */
+  business: { name: string; picture: string | null } | null
+  /** The site that the visitor reads by; empty for all. */
+  readBy: string
   whenEmpty: Configuration['whenEmpty']
 }
 
@@ -68,7 +77,7 @@ export function displayModel({
   /** The selected reviews in order. */
   picked: ShowableReview[]
   /** Of its scope. */
-  totals: Pick<DisplayModel, 'tally' | 'publishableCount'>
+  totals: Pick<DisplayModel, 'tally' | 'publishableCount'> & { byListing: Record<string, number> }
   links: DisplayLinks
   /** The address of the folder of pictures. */
   mediaUrl: string
@@ -82,6 +91,8 @@ export function displayModel({
   const locale = customerLanguage(shop.locale) === language ? shop.locale : language
   const translate = customerTranslate(language)
   const skus = scopeOf(selection, asked)
+  const { tally, publishableCount, byListing } = totals
+  const listings = listingsOf(shop.listings, selection)
   return {
     shopName: shop.name,
     shortName: shop.shortName,
@@ -95,7 +106,8 @@ export function displayModel({
     theme: resolveTheme(configuration.theme, shop.site, asked.scheme ?? null),
     scheme: asked.scheme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
-    ...totals,
+    tally,
+    publishableCount,
     ratings: asksForRatings(selection.ratings) ? selection.ratings : null,
     quotations:
       samples.length > 0
@@ -105,6 +117,21 @@ export function displayModel({
           ),
     hasSamples: samples.length > 0,
     links,
+    origins: originSummaries(listings, byListing),
+    business: businessOf(listings, configuration.heading.business, shop.logo, mediaUrl),
+    readBy: asked.origin ?? '',
     whenEmpty: configuration.whenEmpty,
   }
+}
+
+function businessOf(
+  listings: ShownListing[],
+  form: Heading['business'],
+  logo: string | null,
+  mediaUrl: string,
+): DisplayModel['business'] {
+  const first = listings.find(({ isConnected }) => isConnected)
+  if (!first || form === 'none') return null
+  const picture = first.picture && `${mediaUrl}${first.picture}`
+  return { name: first.name, picture: form === 'logo' ? logo : picture }
 }

@@ -1,7 +1,7 @@
 import type { Layout, places } from './choices'
 
 /** The modules that run in a visitor's browser, in `onsite/behaviour/`. */
-export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos'
+export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos' | 'origins'
 
 export interface LayoutTraits {
   /** Reviews; or their number and average, as a summary with all ratings, a badge or a line of text. */

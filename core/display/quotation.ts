@@ -30,6 +30,11 @@ export interface Quotation {
   /** Addresses of the files of photos. */
   photos: { large: string; small: string; width: number; height: number; alt: string }[]
   relationship: string
+  /** The site that it was posted on, for reading by origin; empty for the shop's own. */
+  postedOn: string
+  /** Where it was posted, as the display shows it. */
+  origin: { words: string; icon: string; claim: string; url: string | null; newTab: boolean } | null
+  likes: string
   /** Link to the original. */
   original: { url: string; words: string } | null
   /** The shop's public reply. */

@@ -10,11 +10,12 @@ export type SelectionFact =
 
 /** The criteria that visitors are told; empty for a display of the newest reviews. */
 export function selectionFacts({ selection }: Pick<Configuration, 'selection'>): SelectionFact[] {
-  const { ratings, tags, sources, languages, verifiedOnly, withWords, leftOut, pins, order } = selection
+  const { ratings, tags, sources, listings, languages, verifiedOnly, withWords, leftOut, pins, order } =
+    selection
   const facts: (SelectionFact | false)[] = [
     asksForRatings(ratings) && { by: 'ratings', ratings },
     tags.length > 0 && { by: 'tags', tags },
-    sources.length > 0 && { by: 'sources' },
+    sources.length + listings.length > 0 && { by: 'sources' },
     languages.length > 0 && { by: 'languages', languages },
     verifiedOnly && { by: 'verifiedOnly' },
     withWords && { by: 'withWords' },

@@ -9,9 +9,11 @@ export const settings = [
   'rating',
   'date',
   'hiddenParts',
+  'origin',
   'shortened',
   'line',
   'summary',
+  'otherSites',
   'button',
   'accent',
   'frame',
@@ -33,10 +35,12 @@ export const switchedParts = [
   'words',
   'photos',
   'reply',
+  'likes',
 ] as const satisfies (keyof Parts)[]
 export type SwitchedPart = (typeof switchedParts)[number]
 
 export const summaryParts = ['average', 'count', 'write', 'all'] as const
+export const otherSiteParts = ['siteNumbers', 'allThere', 'writeThere', 'byOrigin'] as const
 
 /** The value of each setting, for comparing two configurations. */
 export function settingValues({
@@ -58,9 +62,11 @@ export function settingValues({
     rating: [parts.rating, parts.glyph],
     date: parts.date,
     hiddenParts: switchedParts.map((part) => parts[part]),
+    origin: parts.origin,
     shortened: parts.shortened,
     line: heading.line.trim(),
     summary: summaryParts.map((part) => heading[part]),
+    otherSites: [...otherSiteParts.map((part) => heading[part]), heading.business],
     button: heading.button,
     accent: theme.accent,
     frame: [theme.frame, theme.corners, theme.background === 'colour' ? theme.text : ''],

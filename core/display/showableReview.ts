@@ -2,6 +2,7 @@ import type { Pickable } from '../curation/selection'
 import type { AboutWriter, Photo } from '../intake/candidate'
 import type { ReviewVersion } from '../intake/review'
 import type { ProofMethod } from '../proof/matchOrder'
+import type { ShownListing } from './origins'
 import type { SiteStyle } from './theme'
 
 /** A review that can be shown: approved, with consent. */
@@ -16,6 +17,8 @@ export interface ShowableReview
   /** The method of the verification; null without one. */
   boughtBy: ProofMethod | 'reviewRequest' | 'manual' | null
   photos: Photo[]
+  /** What its origin says of it; null for reviews that came to the shop. */
+  posted: { origin: string; likes: number | null; claimsVerified: boolean } | null
   /** The shop's public reply. */
   reply: { name: string; body: string } | null
 }
@@ -28,5 +31,9 @@ export interface DisplayShop {
   timeZone: string
   /** Titles of products by SKU. */
   products: Record<string, string>
+  /** By public id. */
+  listings: Record<string, ShownListing>
+  /** A data URL; null without one. */
+  logo: string | null
   site: SiteStyle
 }

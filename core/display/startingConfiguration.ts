@@ -29,6 +29,8 @@ export const startingConfiguration: Configuration = {
     words: true,
     shortened: 0,
     reply: true,
+    origin: 'link',
+    likes: true,
     photos: true,
   },
   heading: {
@@ -37,6 +39,11 @@ export const startingConfiguration: Configuration = {
     count: true,
     write: true,
     all: false,
+    siteNumbers: true,
+    allThere: false,
+    writeThere: false,
+    byOrigin: false,
+    business: 'none',
     button: { words: '', url: '' },
   },
   theme: {

@@ -57,7 +57,12 @@ export function toQuotation(
         : null,
     photos: parts.photos ? review.photos.map(photoOf) : [],
     relationship: review.relationship,
-    original: review.seenUrl ? { url: review.seenUrl, words: translate('visitor.original') } : null,
+    postedOn: review.posted?.origin ?? '',
+    origin: originOf(review, parts.origin, shop, translate),
+    likes:
+      parts.likes && review.posted?.likes ? translate('visitor.likes', { count: review.posted.likes }) : '',
+    original:
+      review.seenUrl && !review.posted ? { url: review.seenUrl, words: translate('visitor.original') } : null,
     reply:
       parts.reply && review.reply
         ? { name: review.reply.name, paragraphs: paragraphsOf(review.reply.body) }
@@ -75,6 +80,23 @@ function proofOf(
     ? translate('visitor.boughtHere', { when: spokenMonth(boughtAt, spoken) })
     : translate('visitor.boughtSaid')
   return { words, how: translate(`visitor.how.${boughtBy}`) }
+}
+
+function originOf(
+  { posted, listing, seenUrl }: ShowableReview,
+  form: Parts['origin'],
+  shop: DisplayShop,
+  translate: CustomerTranslate,
+): Quotation['origin'] {
+  const on = listing === null ? undefined : shop.listings[listing]
+  if (!posted || !on || form === 'hidden') return null
+  return {
+    words: translate('visitor.postedOn', { site: on.site }),
+    icon: on.icon,
+    claim: posted.claimsVerified ? translate('visitor.siteClaims', { site: on.site }) : '',
+    url: form === 'name' ? null : seenUrl || null,
+    newTab: form === 'newTab',
+  }
 }
 
 /** Whole ratings without a decimal: "4", but "4.5". */

@@ -34,9 +34,19 @@ export interface Candidate extends SubmissionChecks {
   /** Only the shop sees them. */
   note: string
   tags: string[]
+  /** What its origin says of it; null for other sources. */
+  posted: Posted | null
   evidence: { name: string; kind: EvidenceKind; content: Uint8Array }[]
   /** The language in which the form was read; null if unknown. */
   customerLanguage: CustomerLanguage | null
+}
+
+/** A review on another site. */
+export interface Posted {
+  listingId: number
+  likes: number | null
+  /** Whether the site says that its writer bought. */
+  claimsVerified: boolean
 }
 
 /** What makes it the same review when it comes again. */

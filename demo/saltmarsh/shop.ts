@@ -102,6 +102,7 @@ export const saltmarsh: ShopStory = {
       body: 'good work but why pay this much, see printless.example',
     },
   ],
+  listings: [],
   displays: [
     {
       key: 'workshop-wall',

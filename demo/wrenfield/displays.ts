@@ -1,4 +1,5 @@
 import type { Configuration } from '../../core/display/configuration'
+import { ownSources } from '../../core/intake/sourcePolicy'
 import { startingConfiguration as start } from '../../core/display/startingConfiguration'
 import type { DisplayStory } from '../story'
 
@@ -7,15 +8,19 @@ const display = (
   name: string,
   path: string,
   changed: Partial<Configuration>,
-  live = true,
-): DisplayStory => ({ key, name, path, configuration: { ...start, ...changed }, live })
+  more: Pick<Partial<DisplayStory>, 'live' | 'listings'> = {},
+): DisplayStory => ({ key, name, path, configuration: { ...start, ...changed }, live: true, ...more })
+
+/** What came to the shop itself. */
+const own = { ...start.selection, sources: ownSources }
 
 const onPage = { ...start.selection, products: { kind: 'page' as const } }
 
-/** Four published displays and a draft. */
+/** Six published displays and a draft. */
 export const displays: DisplayStory[] = [
   display('front-page', 'Front page', '/', {
     title: 'Kept bees a year longer',
+    selection: own,
     layout: { ...start.layout, kind: 'masonry' },
     heading: { ...start.heading, all: true },
     placement: { ...start.placement, place: 'front' },
@@ -33,7 +38,7 @@ export const displays: DisplayStory[] = [
     placement: { ...start.placement, place: 'products' },
   }),
   display('side-column', 'Journal, side column', '/journal', {
-    selection: { ...start.selection, limit: 5, withWords: true },
+    selection: { ...own, limit: 5, withWords: true },
     layout: { ...start.layout, kind: 'single', autoplay: 8 },
     parts: { ...start.parts, shortened: 30 },
     heading: { ...start.heading, write: false },
@@ -45,10 +50,31 @@ export const displays: DisplayStory[] = [
     '/',
     {
       title: 'What the season said',
-      selection: { ...start.selection, limit: 9, ratings: [4, 5], order: 'highest' },
+      selection: { ...own, limit: 9, ratings: [4, 5], order: 'highest' },
       layout: { ...start.layout, kind: 'carousel' },
       theme: { ...start.theme, background: 'colour', colour: '#f3e3b3', frame: 'none' },
     },
-    false,
+    { live: false },
   ),
+  display(
+    'on-the-map',
+    'From Lanternway',
+    '/journal',
+    {
+      title: 'What the map says of us',
+      selection: { ...start.selection, limit: 6, withWords: true },
+      layout: { ...start.layout, kind: 'grid' },
+      parts: { ...start.parts, date: 'month', origin: 'newTab' },
+      heading: { ...start.heading, average: false, count: false, allThere: true },
+      placement: { ...start.placement, place: 'elsewhere' },
+    },
+    { listings: ['LW7Q4K2M9A'] },
+  ),
+  display('everywhere', 'From everywhere', '/', {
+    title: 'What people say, wherever they say it',
+    selection: { ...start.selection, limit: 12 },
+    layout: { ...start.layout, kind: 'list' },
+    heading: { ...start.heading, byOrigin: true },
+    placement: { ...start.placement, place: 'own' },
+  }),
 ]

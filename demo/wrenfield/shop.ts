@@ -3,6 +3,7 @@ import type { ShopStory } from '../story'
 import { allOrders } from './allOrders'
 import { allReviews } from './allReviews'
 import { displays } from './displays'
+import { listings } from './listings'
 import { pictures } from './pictures'
 import { products } from './products'
 
@@ -40,4 +41,5 @@ export const wrenfield: ShopStory = {
   orders: allOrders,
   reviews: allReviews,
   displays,
+  listings,
 }

@@ -1,6 +1,7 @@
+import origins from './origins'
 import pack from './pack'
 import photos from './photos'
 import slide from './slide'
 
 /** Activates the modules on a display's own page, which has no loader. */
-for (const activate of [pack, slide, photos]) activate(document)
+for (const activate of [pack, slide, photos, origins]) activate(document)

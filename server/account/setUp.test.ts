@@ -107,12 +107,16 @@ test('a site is read with its sheet; a sheet or picture that cannot be had is le
     asked.push(address)
     if (address.endsWith('.css'))
       return Promise.resolve({
+        status: 200,
+        retryAfter: null,
         url: address,
         contentType: 'text/css',
         body: Buffer.from('header{background:#2f6b4f}'),
       })
     if (address === 'https://tarn.example')
       return Promise.resolve({
+        status: 200,
+        retryAfter: null,
         url: 'https://tarn.example/',
         contentType: 'text/html; charset=iso-8859-1',
         body: Buffer.from('<title>Blüten &amp; Moos</title><link rel="stylesheet" href="a.css">', 'latin1'),

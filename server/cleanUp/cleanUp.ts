@@ -8,6 +8,7 @@ import {
   deleteSessions,
   deleteUsedTokens,
 } from '../data/cleanUp'
+import { forgetRemovedPortraits } from '../data/listings'
 import { allShops } from '../data/shops'
 import { rememberedFrom } from '../moderation/arrivalHistories'
 import type { Services } from '../services'
@@ -20,6 +21,8 @@ export const keptDays = {
   addresses: 30,
   /** A used link can still explain itself when it is opened again. */
   usedTokens: 30,
+  /** Of reviews that were removed with their listing. */
+  portraits: 30,
   mails: 90,
   endedJobs: 30,
 }
@@ -33,6 +36,7 @@ export async function cleanUp({ db, now }: Pick<Services, 'db' | 'now'>): Promis
     sessions: await deleteSessions(db, at),
     tokens: (await deleteExpiredTokens(db, at)) + (await deleteUsedTokens(db, before(keptDays.usedTokens))),
     fingerprints: await forgetFingerprints(db, now()),
+    portraits: await forgetRemovedPortraits(db, before(keptDays.portraits)),
     mails: await deleteMails(db, before(keptDays.mails)),
     jobs: await deleteJobs(db, before(keptDays.endedJobs)),
   }

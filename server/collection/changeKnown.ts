@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { hundredthsOfFive } from '../../core/formats/rating'
+import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { Candidate } from '../../core/intake/candidate'
 import type { DecisionState } from '../../core/moderation/decisionState'
 import { applyDecisionState, readDecisionState } from '../data/decisionStates'
@@ -49,7 +50,9 @@ export async function changeKnown(
   if (before.state === 'withdrawn' && !(await isBack(trx, shop, candidate, known!))) return false
   const now = judged.receivedAt
   const version = newVersion(services, candidate, judged)
-  const after: DecisionState = { ...before, state: judged.state, declineReasonId: null }
+  // What the shop has declined is not shown again because its origin has changed it.
+  const state = before.state === 'declined' && judged.state === 'approved' ? 'waiting' : judged.state
+  const after: DecisionState = { ...before, state, declineReasonId: null }
   after.versionId = await insertVersion(trx, shop.id, known!, version, now)
   if (after.state === 'approved')
     Object.assign(after, { publishedVersionId: after.versionId, publishedAt: now })
@@ -58,7 +61,7 @@ export async function changeKnown(
   if (judged.imprint) await insertImprints(trx, shop.id, [{ reviewId: known!.id, ...judged.imprint }])
   await appendDecision(trx, {
     shopId: shop.id,
-    act: 'change',
+    act: sourcePolicies[candidate.source].changeAct,
     actor,
     reviewId: known!.id,
     before: { ...before },

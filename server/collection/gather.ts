@@ -2,6 +2,8 @@ import type { Writers } from '../../core/intake/writers'
 import { ordersSince } from '../data/orders'
 import { arrivalsOfForm, formsOfShop, updateWriters, type Form } from '../data/forms'
 import { arrivalsSince } from '../data/arrivalCounts'
+import { latestOfListings, storedOfListing, type ListingIntake } from '../data/intakes'
+import { listingsView, type ListingView } from '../listing/listingViews'
 import { latestReviews, type ReviewLine } from '../data/reviewLists'
 import { productsOfShop, productsWithoutReview, type Product } from '../data/products'
 import type { Shop } from '../data/shops'
@@ -23,7 +25,13 @@ export interface GatherView {
   })[]
   /** Added by the shop in the last 30 days. */
   writtenDown: number
+  /** The shop's pages on other sites; those that need something first. */
+  listings: (ListingView & { arrivals: number })[]
+  /** Names of the sites that listings can be on. */
+  sites: string[]
   latest: ReviewLine[]
+  /** What the latest checks of listings brought. */
+  latestFound: ListingIntake[]
   /** Products without a review, and their total. */
   quiet: (Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]
   products: number
@@ -33,7 +41,8 @@ export interface GatherView {
   mails: boolean
 }
 
-export async function gatherView({ db, now, publicUrl, mailer }: Services, shop: Shop): Promise<GatherView> {
+export async function gatherView(services: Services, shop: Shop): Promise<GatherView> {
+  const { db, now, publicUrl, mailer, origins } = services
   const since = recently(now())
   const forms = await formsOfShop(db, shop.id)
   return {
@@ -49,8 +58,16 @@ export async function gatherView({ db, now, publicUrl, mailer }: Services, shop:
         arrivals: await arrivalsOfForm(db, shop.id, id, since),
       })),
     ),
-    writtenDown: (await arrivalsSince(db, shop.id, since, 'manualEntry')).count,
+    writtenDown: (await arrivalsSince(db, shop.id, since, ['manualEntry'])).count,
+    listings: await Promise.all(
+      (await listingsView(services, shop)).map(async (listing) => ({
+        ...listing,
+        arrivals: await storedOfListing(db, shop.id, listing.publicId, since),
+      })),
+    ),
+    sites: origins.map(({ name }) => name),
     latest: await latestReviews(db, shop.id, LATEST),
+    latestFound: await latestOfListings(db, shop.id, LATEST),
     quiet: await productsWithoutReview(db, shop.id),
     mails: mailer !== null,
     orders: await ordersSince(db, shop.id, since),

@@ -79,7 +79,7 @@ export async function judge(
     ...writersSignals(candidate.writers, {
       confirmed: before?.confirmedAt != null,
       verified,
-      photos: candidate.photos.length,
+      photos: sourcePolicies[candidate.source].checksPhotos ? candidate.photos.length : 0,
     }),
   ]
   const language = languageOf(`${candidate.title}\n${candidate.body}`)

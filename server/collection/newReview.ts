@@ -18,6 +18,7 @@ export function newReview(
     source: candidate.source,
     formId: candidate.formId,
     intakeId,
+    listingId: candidate.posted?.listingId ?? null,
     productId: product?.id ?? null,
     state: judged.state,
     showable: candidate.consent.answer !== 'refused',

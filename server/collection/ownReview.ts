@@ -86,6 +86,7 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     photos,
     note: '',
     tags: [],
+    posted: null,
     evidence: [],
     customerLanguage: review.customerLanguage,
     consent: { answer: review.showable ? 'given' : 'refused', text: '' },

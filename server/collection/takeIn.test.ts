@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import type { Candidate } from '../../core/intake/candidate'
-import { asMember } from '../../core/moderation/actor'
+import { asMember, asSystem } from '../../core/moderation/actor'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { reviewFilterSchema } from '../../core/moderation/reviewFilter'
 import { brought } from '../../tests/support/brought'
@@ -17,6 +17,8 @@ import { queueView } from '../moderation/queue'
 import { readFilter } from '../moderation/readFilter'
 import type { Services } from '../services'
 import { TaskStopped, type TaskControl } from '../workers/task'
+import { writing } from '../data/writing'
+import { withdrawVanished } from './changeKnown'
 import { receive } from './receive'
 import { takeIn } from './takeIn'
 import { askToUndoIntake } from './undoIntake'
@@ -43,9 +45,9 @@ async function newIntake(): Promise<Intake> {
     createdAt: services.now().toISOString(),
   })
 }
-async function bring(candidates: Candidate[], isComplete = false, control = going): Promise<Intake> {
+async function bring(candidates: Candidate[], control = going): Promise<Intake> {
   const intake = await newIntake()
-  await takeIn(services, shop, { intake, actor: asMember(mara), candidates, isComplete }, control)
+  await takeIn(services, shop, { intake, actor: asMember(mara), candidates }, control)
   return (await findIntake(services.db, shop.id, intake.publicId))!
 }
 const many = (count: number, more: Partial<Candidate> = {}) =>
@@ -105,8 +107,15 @@ describe('an intake', () => {
   test('a changed review gets a version, one that vanished is withdrawn, and one that is back is back', async () => {
     await bring(many(4))
     const changed = [brought('K-0', { body: 'Two of the frames broke.', rating: { value: 2, scale: 5 } })]
-    const check = await bring([...changed, ...many(4).slice(1, 3)], true)
-    expect(check).toMatchObject({ stored: 0, known: 2, changed: 1, withdrawn: 1 })
+    const check = await bring([...changed, ...many(4).slice(1, 3)])
+    expect(check).toMatchObject({ stored: 0, known: 2, changed: 1 })
+    const [gone] = (await services
+      .db('review')
+      .where({ shop_id: shop.id, origin: ORIGIN, external_key: 'K-3' })
+      .pluck('id')) as number[]
+    await writing(services.db, (trx) =>
+      withdrawVanished(services, trx, shop, { actor: asSystem, intake: check }, [gone!]),
+    )
     expect(await laneCounts(services.db, shop.id)).toMatchObject({ approved: 3, withdrawn: 1 })
     const [id] = await services
       .db('review')
@@ -118,14 +127,14 @@ describe('an intake', () => {
       1, 2,
     ])
 
-    expect(await bring([...changed, ...many(4).slice(1)], true)).toMatchObject({ changed: 1, withdrawn: 0 })
+    expect(await bring([...changed, ...many(4).slice(1)])).toMatchObject({ changed: 1, known: 3 })
     expect(await laneCounts(services.db, shop.id)).toMatchObject({ approved: 4, withdrawn: 0 })
   })
 
   test('stopped in the middle it continues where the same reviews come again', async () => {
     let steps = 0
     const stopping: TaskControl = { ...going, isStopped: () => ++steps === 3 }
-    await expect(bring(many(400), false, stopping)).rejects.toThrow(TaskStopped)
+    await expect(bring(many(400), stopping)).rejects.toThrow(TaskStopped)
     const { approved } = await laneCounts(services.db, shop.id)
     expect(approved).toBeGreaterThan(0)
     expect(approved).toBeLessThan(400)

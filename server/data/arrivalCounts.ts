@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { Source } from '../../core/intake/sourcePolicy'
+import { ownSources, type Source } from '../../core/intake/sourcePolicy'
 
 export interface ArrivalCount {
   count: number
@@ -7,24 +7,25 @@ export interface ArrivalCount {
   verified: number
 }
 
-/** How many reviews came in since a moment, through one source or all. Whole days are counted already. */
+/** How many reviews came to the shop itself since a moment. Whole days are counted already. */
 export async function arrivalsSince(
   db: Knex,
   shopId: number,
   since: string,
-  source?: Source,
+  sources: readonly Source[] = ownSources,
 ): Promise<ArrivalCount> {
   const day = since.slice(0, 10)
-  const bySource = source === undefined ? {} : { source }
   const days: { verified: 0 | 1; count: number }[] = await db('arrival_count')
-    .where({ shop_id: shopId, ...bySource })
+    .where({ shop_id: shopId })
+    .whereIn('source', sources)
     .where('day', '>', day)
     .groupBy('verified')
     .select('verified')
     .sum({ count: 'count' })
   // "~" sorts behind all times of that day.
   const first: { verified: 0 | 1; count: number }[] = await db('review')
-    .where({ shop_id: shopId, ...bySource })
+    .where({ shop_id: shopId })
+    .whereRaw(`+source IN (${sources.map(() => '?').join(', ')})`, [...sources])
     .whereBetween('received_at', [since, `${day}~`])
     .whereNot('state', 'undone')
     .groupBy('verified')

@@ -10,6 +10,8 @@ export interface Intake extends IntakeCounts {
   /** The file or site; empty if there is none. */
   origin: string
   memberId: number | null
+  /** Null for other sources. */
+  listingId: number | null
   createdAt: string
   undone: boolean
 }
@@ -30,6 +32,7 @@ const columns = {
   source: 'source',
   origin: 'origin',
   memberId: 'member_id',
+  listingId: 'listing_id',
   stored: 'stored',
   known: 'known',
   changed: 'changed',
@@ -40,7 +43,8 @@ const columns = {
 
 export async function insertIntake(
   trx: Knex,
-  intake: Pick<Intake, 'shopId' | 'publicId' | 'source' | 'origin' | 'memberId' | 'createdAt'>,
+  intake: Pick<Intake, 'shopId' | 'publicId' | 'source' | 'origin' | 'memberId' | 'createdAt'> &
+    Partial<Pick<Intake, 'listingId'>>,
 ): Promise<Intake> {
   const [id] = await trx('intake').insert({
     shop_id: intake.shopId,
@@ -48,14 +52,19 @@ export async function insertIntake(
     source: intake.source,
     origin: intake.origin,
     member_id: intake.memberId,
+    listing_id: intake.listingId ?? null,
     created_at: intake.createdAt,
   })
-  return { ...intake, id: id!, stored: 0, known: 0, changed: 0, withdrawn: 0, undone: false }
+  return { listingId: null, ...intake, id: id!, stored: 0, known: 0, changed: 0, withdrawn: 0, undone: false }
 }
 
-export async function findIntake(db: Knex, shopId: number, publicId: string): Promise<Intake | null> {
+export async function findIntake(
+  db: Knex,
+  shopId: number,
+  by: string | { id: number },
+): Promise<Intake | null> {
   const row = await db('intake')
-    .where({ shop_id: shopId, public_id: publicId })
+    .where({ shop_id: shopId, ...(typeof by === 'string' ? { public_id: by } : by) })
     .first<(Omit<Intake, 'undone'> & { undone: 0 | 1 }) | undefined>(columns)
   return row ? { ...row, undone: row.undone === 1 } : null
 }
@@ -75,4 +84,49 @@ export async function countIntake(
 
 export async function setIntakeUndone(trx: Knex.Transaction, id: number, undone: boolean): Promise<void> {
   await trx('intake').where({ id }).update({ undone })
+}
+
+/** How many reviews of a listing have been stored since a time. */
+export async function storedOfListing(
+  db: Knex,
+  shopId: number,
+  listing: string,
+  since: string,
+): Promise<number> {
+  const row = await db('intake')
+    .whereIn('listing_id', db('listing').where({ public_id: listing, shop_id: shopId }).select('id'))
+    .where('created_at', '>=', since)
+    .where({ undone: false })
+    .sum<{ stored: number | null }>({ stored: 'stored' })
+    .first()
+  return row?.stored ?? 0
+}
+
+/** What a check of a listing brought. */
+export interface ListingIntake {
+  publicId: string
+  listing: string
+  origin: string
+  name: string
+  stored: number
+  changed: number
+  createdAt: string
+}
+
+export async function latestOfListings(db: Knex, shopId: number, limit: number): Promise<ListingIntake[]> {
+  return db('intake')
+    .join('listing', 'listing.id', 'intake.listing_id')
+    .where({ 'intake.shop_id': shopId, undone: false })
+    .whereRaw('stored + changed > 0')
+    .orderBy('intake.id', 'desc')
+    .limit(limit)
+    .select({
+      publicId: 'intake.public_id',
+      listing: 'listing.public_id',
+      origin: 'intake.origin',
+      name: 'listing.name',
+      stored: 'stored',
+      changed: 'changed',
+      createdAt: 'intake.created_at',
+    })
 }

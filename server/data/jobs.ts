@@ -88,6 +88,24 @@ export async function savePayload(trx: Knex, id: number, payload: Record<string,
     .update({ payload: JSON.stringify(payload) })
 }
 
+/** The job with a key; null if none waits, runs or is kept. */
+export async function jobWithKey(
+  db: Knex,
+  shopId: number,
+  uniqueKey: string,
+): Promise<Pick<JobLine, 'state' | 'dueAt' | 'done' | 'total'> | null> {
+  const row = await db('job')
+    .where({ unique_key: uniqueKey })
+    .whereRaw('+shop_id = ?', shopId)
+    .first<Pick<JobLine, 'state' | 'dueAt' | 'done' | 'total'> | undefined>({
+      state: 'state',
+      dueAt: 'due_at',
+      done: 'done',
+      total: 'total',
+    })
+  return row ?? null
+}
+
 /** The latest job of a kind of a shop. */
 export async function latestJob(
   db: Knex,

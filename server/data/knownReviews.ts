@@ -80,20 +80,3 @@ export async function knownReviews(
 
 const keyed = (rows: Row[], keyOf: (row: Row) => string | null) =>
   new Map(rows.map((row) => [keyOf(row), row]))
-
-/** The keys of an origin's reviews that are not withdrawn or undone, in order, after a key. */
-export async function keysOfOrigin(
-  db: Knex,
-  shopId: number,
-  origin: string,
-  after: string,
-  limit: number,
-): Promise<string[]> {
-  return db('review')
-    .where({ shop_id: shopId, origin })
-    .where('external_key', '>', after)
-    .whereNotIn('state', ['withdrawn', 'undone'])
-    .orderBy('external_key')
-    .limit(limit)
-    .pluck('external_key')
-}

@@ -26,6 +26,7 @@ const uses = [
   ['review_version', 'portrait'],
   ['review_version', 'company_logo'],
   ['product', 'picture'],
+  ['listing', 'picture'],
 ] as const
 
 function unused(db: Knex, before: string): Knex.QueryBuilder {

@@ -14,13 +14,19 @@ export interface PublishableRow {
   language: string
   verified: 0 | 1
   hasText: 0 | 1
+  /** 0 for none. */
+  listingId: number
   writtenAt: string
 }
 
 /** How many publishable reviews have equal facets, under the columns of their rows. */
 export type CountRow = FacetCount & { row: Omit<PublishableRow, 'id' | 'writtenAt'> }
 
-type StoredCount = Omit<PublishableRow, 'id' | 'writtenAt'> & { productSku: string | null; count: number }
+type StoredCount = Omit<PublishableRow, 'id' | 'writtenAt'> & {
+  productSku: string | null
+  listing: string | null
+  count: number
+}
 
 const facetColumns = {
   productId: 'product_id',
@@ -29,11 +35,18 @@ const facetColumns = {
   language: 'language',
   verified: 'verified',
   hasText: 'has_text',
+  listingId: 'listing_id',
 }
+/** The listing has a column of the same name. */
+const facetsIn = (table: string): typeof facetColumns =>
+  Object.fromEntries(
+    Object.entries(facetColumns).map(([name, column]) => [name, `${table}.${column}`]),
+  ) as typeof facetColumns
 const rowColumns = { id: 'review_id', ...facetColumns, writtenAt: 'written_at' }
 
-const counted = ({ productSku, count, ...row }: StoredCount): CountRow => ({
+const counted = ({ productSku, listing, count, ...row }: StoredCount): CountRow => ({
   productSku,
+  listing,
   count,
   rating: row.rating || null,
   source: row.source,
@@ -47,9 +60,15 @@ const counted = ({ productSku, count, ...row }: StoredCount): CountRow => ({
 export async function publishableCounts(db: Knex, shopId: number): Promise<CountRow[]> {
   const rows: StoredCount[] = await db('publishable_count')
     .leftJoin('product', 'product.id', 'publishable_count.product_id')
+    .leftJoin('listing', 'listing.id', 'publishable_count.listing_id')
     .where({ 'publishable_count.shop_id': shopId })
-    .where('count', '>', 0)
-    .select({ ...facetColumns, productSku: 'product.sku', count: 'count' })
+    .where('publishable_count.count', '>', 0)
+    .select({
+      ...facetsIn('publishable_count'),
+      productSku: 'product.sku',
+      listing: 'listing.public_id',
+      count: 'publishable_count.count',
+    })
   return rows.map(counted)
 }
 
@@ -67,7 +86,7 @@ export async function countsByTag(db: Knex, shopId: number): Promise<(CountRow &
   const rows: (StoredCount & { tag: string })[] = await countedTogether(
     db,
     tagged(db, shopId).select('publishable_review.*', { tag: 'tag.name' }),
-    'tag',
+    'chosen.tag',
   )
   return rows.map(({ tag, ...row }) => ({ ...counted(row), tag }))
 }
@@ -76,8 +95,9 @@ function countedTogether(db: Knex, reviews: Knex.QueryBuilder, ...more: string[]
   return db
     .from(reviews.as('chosen'))
     .leftJoin('product', 'product.id', 'chosen.product_id')
-    .groupBy(...Object.values(facetColumns), ...more)
-    .select({ ...facetColumns, productSku: 'product.sku' }, ...more)
+    .leftJoin('listing', 'listing.id', 'chosen.listing_id')
+    .groupBy(...Object.values(facetsIn('chosen')), ...more)
+    .select({ ...facetsIn('chosen'), productSku: 'product.sku', listing: 'listing.public_id' }, ...more)
     .count({ count: '*' })
 }
 

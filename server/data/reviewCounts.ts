@@ -1,13 +1,19 @@
 import type { Knex } from 'knex'
+import { sources, type Source } from '../../core/intake/sourcePolicy'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { countRows } from './countRows'
 
 /** From the counters. */
-export async function laneCounts(db: Knex, shopId: number): Promise<Record<ReviewState, number>> {
+export async function laneCounts(
+  db: Knex,
+  shopId: number,
+  only: readonly Source[] = sources,
+): Promise<Record<ReviewState, number>> {
   const rows: { state: ReviewState; count: number }[] = await db('review_count')
     .where({ shop_id: shopId })
     .whereIn('state', reviewStates)
+    .whereIn('source', only)
     .groupBy('state')
     .select('state')
     .sum({ count: 'count' })

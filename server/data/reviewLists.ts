@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { ownSources } from '../../core/intake/sourcePolicy'
 import type { Review, ReviewVersion } from '../../core/intake/review'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
@@ -134,8 +135,10 @@ export async function countUpTo(
 /** The latest arrivals of a shop, in any lane. */
 export async function latestReviews(db: Knex, shopId: number, limit: number): Promise<ReviewLine[]> {
   const ids = await Promise.all(
-    reviewStates.map((state): Promise<number[]> =>
-      db('review').where({ shop_id: shopId, state }).orderBy('id', 'desc').limit(limit).pluck('id'),
+    reviewStates.flatMap((state) =>
+      ownSources.map((source): Promise<number[]> =>
+        db('review').where({ shop_id: shopId, state, source }).orderBy('id', 'desc').limit(limit).pluck('id'),
+      ),
     ),
   )
   const latest = ids.flat().toSorted((a, b) => b - a).slice(0, limit) // prettier-ignore

@@ -27,6 +27,7 @@ export interface NewReview extends Pick<
   formId: number | null
   tokenHash: string | null
   intakeId: number | null
+  listingId: number | null
   origin: string
   externalKey: string | null
   /** A digest of email address, product and words; null if it has no address. */
@@ -106,6 +107,7 @@ function reviewRow(
     form_id: review.formId,
     token_hash: review.tokenHash,
     intake_id: review.intakeId,
+    listing_id: review.listingId,
     origin: review.origin,
     external_key: review.externalKey,
     same_words: review.sameWords,

@@ -23,10 +23,13 @@ const PHOTOS = `(
   WHERE version_photo.version_id = review.published_version_id AND photo.declined = 0
 )`
 
-type Row = Omit<ShowableReview, 'reply' | 'tags' | 'photos' | 'verified' | 'hasText'> & {
+type Row = Omit<ShowableReview, 'reply' | 'tags' | 'photos' | 'verified' | 'hasText' | 'posted'> & {
   tags: string
   photos: string
   verified: 0 | 1
+  origin: string | null
+  likes: number | null
+  claimsVerified: 0 | 1 | null
   replyName: string | null
   replyBody: string | null
 }
@@ -37,6 +40,8 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
     .join('review_version', 'review_version.id', 'review.published_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
     .leftJoin('reply', 'reply.id', 'review.reply_id')
+    .leftJoin('listing', 'listing.id', 'review.listing_id')
+    .leftJoin('listing_review', 'listing_review.review_id', 'review.id')
     // A changed version can wait while the one before it stays public.
     .where({ 'review.showable': 1 })
     .whereNotNull('review.published_version_id')
@@ -69,15 +74,22 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
       portrait: 'review_version.portrait',
       companyLogo: 'review_version.company_logo',
       seenUrl: db.raw("CASE WHEN review_version.seen_public = 1 THEN review_version.seen_url ELSE '' END"),
+      listing: 'listing.public_id',
+      origin: 'listing.origin',
+      likes: 'listing_review.likes',
+      claimsVerified: 'listing_review.claims_verified',
       replyName: 'reply.name',
       replyBody: 'reply.body',
     })
-  return rows.map(({ replyName, replyBody, tags, photos, verified, ...row }) => ({
-    ...row,
-    tags: JSON.parse(tags) as string[],
-    photos: JSON.parse(photos) as ShowableReview['photos'],
-    verified: verified === 1,
-    hasText: row.title.trim() + row.body.trim() !== '',
-    reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
-  }))
+  return rows.map(
+    ({ replyName, replyBody, tags, photos, verified, origin, likes, claimsVerified, ...row }) => ({
+      ...row,
+      posted: origin === null ? null : { origin, likes, claimsVerified: claimsVerified === 1 },
+      tags: JSON.parse(tags) as string[],
+      photos: JSON.parse(photos) as ShowableReview['photos'],
+      verified: verified === 1,
+      hasText: row.title.trim() + row.body.trim() !== '',
+      reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
+    }),
+  )
 }

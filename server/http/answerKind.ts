@@ -1,5 +1,5 @@
 /**
- * The kinds of answers for a published display: JSON for embedding, its own page, and the page of all
- * reviews.
+ * The kinds of answers for a published display: JSON for embedding, its own page, the page of all reviews,
+ * and further reviews as items of a list.
  */
-export type AnswerKind = '.json' | '' | '/all'
+export type AnswerKind = '.json' | '' | '/all' | '/part'

@@ -17,6 +17,21 @@ export function displayJson(body: string): Prepared {
   )
 }
 
+/** HTML for the list of a display, which any origin may read. */
+export function displayPart(body: string): Prepared {
+  return prepare(
+    body,
+    {
+      'Content-Type': 'text/html; charset=utf-8',
+      'Content-Security-Policy': "default-src 'none'; sandbox",
+      'Cache-Control': ALWAYS_ASK,
+      'Access-Control-Allow-Origin': '*',
+      'Cross-Origin-Resource-Policy': 'cross-origin',
+    },
+    'quickly',
+  )
+}
+
 /** A page for visitors. Its policy allows only our script and its one style element. */
 export function visitorPage(page: string): Prepared {
   const style = /<style>([\s\S]*?)<\/style>/.exec(page)?.[1] ?? ''
@@ -26,7 +41,7 @@ export function visitorPage(page: string): Prepared {
     {
       'Content-Type': 'text/html; charset=utf-8',
       'Cache-Control': ALWAYS_ASK,
-      'Content-Security-Policy': `default-src 'none'; script-src 'self'; style-src 'sha256-${styleHash}'; font-src 'self'; img-src 'self'; base-uri 'none'; form-action 'self'`,
+      'Content-Security-Policy': `default-src 'none'; script-src 'self'; style-src 'sha256-${styleHash}'; font-src 'self'; img-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'`,
     },
     'quickly',
   )

@@ -1,4 +1,4 @@
-import { readAsked } from '../../core/display/asked'
+import { OWN_REVIEWS, readAsked } from '../../core/display/asked'
 import type { Services } from '../services'
 import type { AnswerKind } from './answerKind'
 import type { LiveDisplays } from './liveDisplays'
@@ -8,9 +8,15 @@ import type { Prepared } from './prepared'
 const MOST_MS = 10_000
 
 /** Answers with a variant of a display, from memory if it was requested before. */
-export function displayVariants({ workers }: Pick<Services, 'workers'>, live: LiveDisplays) {
+export function displayVariants(
+  { workers, origins }: Pick<Services, 'workers' | 'origins'>,
+  live: LiveDisplays,
+) {
+  const known = new Set([OWN_REVIEWS, ...origins.map(({ origin }) => origin)])
   return async (key: string, kind: AnswerKind, query: URLSearchParams): Promise<Prepared | null> => {
     const asked = readAsked(query)
+    // Made-up sites would each make a variant.
+    if (asked.origin !== undefined && !known.has(asked.origin)) delete asked.origin
     // Most pages ask for the shop's own language: they get the same bytes as pages that ask for nothing.
     if (kind === '.json' && asked.language && live.isIn(key, asked.language)) delete asked.language
     if (kind === '.json' && Object.keys(asked).length === 0) return live.json(key) ?? null

@@ -1,7 +1,7 @@
 import type { Asked } from '../../core/display/displayModel'
-import { allOfDisplay, displayPage, displayVariant } from '../publishing/variants'
+import { allOfDisplay, displayPage, displayVariant, partOfDisplay } from '../publishing/variants'
 import type { Services } from '../services'
-import { displayJson, visitorPage } from './displayAnswers'
+import { displayJson, displayPart, visitorPage } from './displayAnswers'
 import type { Prepared } from './prepared'
 import type { AnswerKind } from './answerKind'
 
@@ -14,6 +14,7 @@ const making: Record<
 > = {
   '.json': { make: displayVariant, prepare: displayJson },
   '': { make: displayPage, prepare: visitorPage },
+  '/part': { make: partOfDisplay, prepare: displayPart },
   '/all': { make: allOfDisplay, prepare: visitorPage },
 }
 

@@ -64,7 +64,7 @@ export function answerPublic(
   answering: Answering,
 ): boolean {
   const [path, query] = (req.url ?? '/').split('?', 2) as [string, string | undefined]
-  const display = /^\/d\/([a-z0-9-]{1,80})(\.json|\/all)?$/.exec(path)
+  const display = /^\/d\/([a-z0-9-]{1,80})(\.json|\/all|\/part)?$/.exec(path)
   if (req.method === 'OPTIONS' && display) {
     res
       .writeHead(204, {

@@ -22,6 +22,8 @@ export interface Throttle {
   readSite: (clientAddress: string) => Promise<number | null>
   /** A member opens a page of the shop's site in the editor. */
   previewPage: (memberId: number) => Promise<number | null>
+  /** A member looks up a business on another site. */
+  lookUp: (memberId: number) => Promise<number | null>
   /** A customer changes, withdraws or restores her review. */
   ownChange: (review: string) => Promise<number | null>
   /** A page reports a display. */
@@ -46,6 +48,7 @@ export function buildThrottle(on: boolean): Throttle {
   const photos = limiter(80, 10)
   const sites = limiter(20, 10)
   const pagesInEditor = limiter(60, 10)
+  const lookUps = limiter(300, 10)
   const ownChanges = limiter(10, 60)
   const seen = limiter(120, 10)
   const newPages = limiter(10, 60)
@@ -86,6 +89,7 @@ export function buildThrottle(on: boolean): Throttle {
     photo: (clientAddress) => take(photos, limitKeyOf(clientAddress)),
     readSite: (clientAddress) => take(sites, limitKeyOf(clientAddress)),
     previewPage: (memberId) => take(pagesInEditor, String(memberId)),
+    lookUp: (memberId) => take(lookUps, String(memberId)),
     ownChange: (review) => take(ownChanges, review),
     seen: (clientAddress) => take(seen, limitKeyOf(clientAddress)),
     newPageSeen: (clientAddress) => take(newPages, limitKeyOf(clientAddress)),

@@ -17,8 +17,18 @@ export async function storePicture(
   longestPx = LONGEST_PX,
 ): Promise<string | null> {
   const bytes = pictureBytes(address)
-  const made = bytes && (await remade(bytes, longestPx))
-  return made ? keepFile(services, shopId, made) : null
+  return bytes && storePictureBytes(services, shopId, bytes, longestPx)
+}
+
+/** The same for the bytes of a file. */
+export async function storePictureBytes(
+  services: Services,
+  shopId: number,
+  bytes: Buffer,
+  longestPx = LONGEST_PX,
+): Promise<string | null> {
+  const made = await remade(bytes, longestPx)
+  return made && keepFile(services, shopId, made)
 }
 
 async function remade(bytes: Buffer, longestPx: number) {

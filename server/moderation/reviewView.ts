@@ -1,3 +1,4 @@
+import { postedReview, type PostedReview } from '../data/listingReviews'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { revertibleActs } from '../../core/moderation/reviewAct'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
@@ -51,12 +52,19 @@ export interface ReviewView {
   history: HistoryEntry[]
   tags: string[]
   evidence: EvidenceFile[]
+  /** Null for reviews that came to the shop itself. */
+  posted: (PostedReview & { site: string }) | null
 }
 
-export async function reviewView({ db }: Services, shop: Shop, publicId: string): Promise<ReviewView | null> {
+export async function reviewView(
+  { db, origins }: Services,
+  shop: Shop,
+  publicId: string,
+): Promise<ReviewView | null> {
   const found = await findReview(db, shop.id, { publicId })
   if (!found) return null
   const { salt: _salt, ...review } = found
+  const posted = await postedReview(db, shop.id, review.id)
   const decisions = await decisionsOfReview(db, shop.id, review.id)
   const undone = new Set(decisions.map(({ undoesId }) => undoesId))
   return {
@@ -74,6 +82,10 @@ export async function reviewView({ db }: Services, shop: Shop, publicId: string)
       review.customerId === null ? 0 : await earlierOfCustomer(db, shop.id, review.customerId, review.id),
     tags: (await tagsOfReviews(db, shop.id, [review.id])).get(review.id) ?? [],
     evidence: await evidenceOfReview(db, shop.id, review.id),
+    posted: posted && {
+      ...posted,
+      site: origins.find(({ origin }) => origin === posted.origin)?.name ?? posted.origin,
+    },
     standsIn: await displaysWithReview(db, shop.id, review.id),
     history: decisions.map((entry) => ({
       number: entry.number,

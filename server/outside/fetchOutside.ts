@@ -29,6 +29,9 @@ export class OutsideError extends Error {
 }
 
 export interface OutsideAnswer {
+  status: number
+  /** The header `Retry-After`; null without one. */
+  retryAfter: string | null
   /** The final address, after redirects. */
   url: string
   contentType: string
@@ -43,6 +46,10 @@ export interface OutsideLimits {
   withinMs: number
   /** Accepted content types. */
   kinds: RegExp
+  /** Sent to the first host only. */
+  headers?: Record<string, string>
+  /** Whether answers other than 200 are returned, with any content type. */
+  anyStatus?: boolean
 }
 
 const MOST_REDIRECTS = 3
@@ -55,24 +62,33 @@ const MOST_REDIRECTS = 3
 export async function fetchOutside(address: string, limits: OutsideLimits): Promise<OutsideAnswer> {
   const signal = AbortSignal.timeout(limits.withinMs)
   let url = parsed(address)
+  const { host: firstHost } = url
   for (let hop = 0; hop <= MOST_REDIRECTS; hop++) {
-    const answer = await once(url, limits, signal)
+    const headersToSend = url.host === firstHost ? limits.headers : undefined
+    const answer = await once(url, { ...limits, headers: headersToSend }, signal)
     const { statusCode = 0, headers } = answer
     if (statusCode >= 300 && statusCode < 400 && headers.location) {
       answer.destroy()
       url = parsed(headers.location, url)
       continue
     }
-    if (statusCode !== 200) {
+    const refused = statusCode !== 200
+    if (refused && !limits.anyStatus) {
       answer.destroy()
       throw new OutsideError('status', statusCode)
     }
     const contentType = headers['content-type'] ?? ''
-    if (!limits.kinds.test(contentType)) {
+    if (!refused && !limits.kinds.test(contentType)) {
       answer.destroy()
       throw new OutsideError('wrongKind')
     }
-    return { url: url.href, contentType, body: await wholeBody(answer, limits.mostBytes, signal) }
+    return {
+      status: statusCode,
+      retryAfter: headers['retry-after'] ?? null,
+      url: url.href,
+      contentType,
+      body: await wholeBody(answer, limits.mostBytes, signal),
+    }
   }
   throw new OutsideError('redirects')
 }
@@ -99,6 +115,7 @@ function once(url: URL, limits: OutsideLimits, signal: AbortSignal): Promise<Inc
         'User-Agent': 'Elogio (reads a page for the owner of the shop it belongs to)',
         'Accept-Encoding': 'gzip, br, deflate',
         Accept: '*/*',
+        ...limits.headers,
       },
     })
     request.once('response', resolve)

@@ -1,17 +1,25 @@
 import { sampleQuotations } from '../../core/messages/display/sampleQuotations'
-import { scopeOf } from '../../core/curation/selection'
+import { scopeOf, type Selection } from '../../core/curation/selection'
+import { ownSources } from '../../core/intake/sourcePolicy'
+import { OWN_REVIEWS } from '../../core/display/asked'
 import { displayModel, type Asked, type DisplayModel } from '../../core/display/displayModel'
 import { withPresentSkus } from '../../core/display/presentSkus'
 import type { DisplayShop, ShowableReview } from '../../core/display/showableReview'
 import type { Configuration } from '../../core/display/configuration'
+import type { OriginAdapter } from '../../core/listing/originAdapter'
+import { listingsOf, type ShownListing } from '../../core/display/origins'
 import { formsOfShop } from '../data/forms'
+import { listingsOfShop, type Listing } from '../data/listings'
 import { productsBySku, productsOfShop, skuKey } from '../data/products'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { readPublishable } from './publishable'
 
 /** The data of a shop for its displays. */
-export async function displayShop({ db }: Pick<Services, 'db'>, shop: Shop): Promise<DisplayShop> {
+export async function displayShop(
+  { db, origins }: Pick<Services, 'db' | 'origins'>,
+  shop: Shop,
+): Promise<DisplayShop> {
   const products = await productsOfShop(db, shop.id)
   return {
     name: shop.name,
@@ -19,6 +27,13 @@ export async function displayShop({ db }: Pick<Services, 'db'>, shop: Shop): Pro
     locale: shop.locale,
     timeZone: shop.timeZone,
     products: Object.fromEntries(products.map(({ sku, title }) => [sku, title])),
+    listings: Object.fromEntries(
+      (await listingsOfShop(db, shop.id, true)).map((listing) => [
+        listing.publicId,
+        shownListing(origins, listing),
+      ]),
+    ),
+    logo: shop.logo,
     site: {
       background: shop.background,
       textColour: shop.textColour,
@@ -27,6 +42,33 @@ export async function displayShop({ db }: Pick<Services, 'db'>, shop: Shop): Pro
     },
   }
 }
+
+function shownListing(origins: OriginAdapter[], listing: Listing): ShownListing {
+  const { publicId, origin, name, url, writeUrl, picture, average, scale, count, state } = listing
+  const site = origins.find((one) => one.origin === origin)
+  return {
+    publicId,
+    origin,
+    site: site?.name ?? origin,
+    icon: site?.icon ?? '',
+    name,
+    url,
+    writeUrl,
+    picture,
+    average,
+    scale,
+    count,
+    isConnected: state !== 'disconnected',
+  }
+}
+
+/** The titles of products by SKU and the names of listings by public id, for sentences. */
+export const namesIn = ({ products, listings }: DisplayShop): Record<string, string> => ({
+  ...products,
+  ...Object.fromEntries(
+    Object.values(listings).map(({ publicId, site, name }) => [publicId, `${site} (${name})`]),
+  ),
+})
 
 /** The targets of links in displays. */
 export async function displayLinks({ db, publicUrl }: Services, shop: Shop) {
@@ -71,7 +113,7 @@ export async function composer(services: Services, shop: Shop) {
     ): Promise<{ model: DisplayModel; picked: ShowableReview[] }> => {
       const configuration = present(stored)
       const { selection } = configuration
-      const picked = await publishable.pick(selection, asked)
+      const picked = await publishable.pick(readBy(selection, asked.origin, forDisplays), asked)
       const model = displayModel({
         configuration,
         shop: forDisplays,
@@ -90,4 +132,21 @@ export async function composer(services: Services, shop: Shop) {
     },
   }
 }
+/** A selection restricted to the reviews of one site, or to those that came to the shop. */
+function readBy(selection: Selection, origin: string | undefined, { listings }: DisplayShop): Selection {
+  if (origin === undefined) return selection
+  if (origin === OWN_REVIEWS) return { ...selection, sources: chosenOwn(selection), listings: [] }
+  const there = listingsOf(listings, selection).filter((listing) => listing.origin === origin)
+  return {
+    ...selection,
+    sources: [],
+    listings: there.length > 0 ? there.map(({ publicId }) => publicId) : ['-'],
+  }
+}
+
+const chosenOwn = ({ sources }: Selection) => {
+  const some = ownSources.filter((source) => sources.includes(source))
+  return some.length > 0 ? some : ownSources
+}
+
 export type Composer = Awaited<ReturnType<typeof composer>>

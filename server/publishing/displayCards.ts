@@ -5,7 +5,7 @@ import { displaysOfShop } from '../data/displays'
 import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { composer } from './compose'
+import { composer, namesIn } from './compose'
 import { pageLook } from './editorView'
 import { pagesOfDisplay } from './seen'
 
@@ -32,13 +32,13 @@ export async function displayCards(
   const cards = await Promise.all(
     displays.map(async ({ id, key, name, draft, live }) => {
       const changes = live
-        ? changesBetween(present(live.configuration), present(draft.configuration), forDisplays.products)
+        ? changesBetween(present(live.configuration), present(draft.configuration), namesIn(forDisplays))
             .length
         : 0
       return {
         key,
         name,
-        sentence: sentenceText(present(draft.configuration), forDisplays.products),
+        sentence: sentenceText(present(draft.configuration), namesIn(forDisplays)),
         state:
           live === null ? ('draft' as const) : changes > 0 ? ('draftDiffers' as const) : ('live' as const),
         changes,

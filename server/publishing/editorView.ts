@@ -21,7 +21,7 @@ import { findDisplay, publishedVersions } from '../data/displays'
 import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { composer, type Composer } from './compose'
+import { composer, namesIn, type Composer } from './compose'
 import type { Publishable } from './publishable'
 import { codeAttributes, embedCode } from './embedCode'
 import { pagesOfDisplay } from './seen'
@@ -67,6 +67,7 @@ export interface EditorView {
   firstByOrder: Record<SelectionOrder, PickedLine[]>
   facets: PickFacets
   products: { sku: string; title: string }[]
+  listings: { publicId: string; words: string; isConnected: boolean }[]
   /** All publishable reviews in its scope. */
   publishableCount: number
   chosen: RatingTally
@@ -106,7 +107,7 @@ export async function editorView(
   const { model, picked } = await composing.compose(configuration, { key, asked })
   const shownNow = live ? (await composing.compose(live.configuration, { key, asked })).picked : []
   const chosen = tallyOf(picked.filter(inAverages))
-  const names = composing.shop.products
+  const names = namesIn(composing.shop)
   const { publishable } = composing
   const { selection } = configuration
   const following = await publishable.firstFitting(selection, picked.length + NEXT_FEW, asked)
@@ -132,7 +133,12 @@ export async function editorView(
     leftOut: (await publishable.named(selection.leftOut)).toSorted(newestFirst).map(pickedLine),
     firstByOrder: await firstByOrder(publishable, selection, asked),
     facets: pickFacets(await publishable.countsToPickFrom(selection), selection, asked),
-    products: Object.entries(names).map(([sku, title]) => ({ sku, title })),
+    products: Object.entries(composing.shop.products).map(([sku, title]) => ({ sku, title })),
+    listings: Object.values(composing.shop.listings).map(({ publicId, site, name, isConnected }) => ({
+      publicId,
+      words: `${site} (${name})`,
+      isConnected,
+    })),
     publishableCount: model.publishableCount,
     chosen,
     all: model.tally,
@@ -206,11 +212,17 @@ export async function miniatures(
     ...configuration,
     title: '',
     heading: {
+      ...configuration.heading,
       line: '',
       average: false,
       count: false,
       write: false,
       all: false,
+      siteNumbers: false,
+      allThere: false,
+      writeThere: false,
+      byOrigin: false,
+      business: 'none',
       button: { words: '', url: '' },
     },
   }

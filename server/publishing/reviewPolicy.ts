@@ -2,10 +2,12 @@ import { brandShades, type BrandShades } from '../../core/display/brand'
 import type { Writers } from '../../core/intake/writers'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { selectionFacts, type SelectionFact } from '../../core/display/selectionFacts'
+import { ownSources } from '../../core/intake/sourcePolicy'
 import { reviewStates } from '../../core/moderation/rules'
 import { displaysOfShop } from '../data/displays'
 import { formsOfShop } from '../data/forms'
 import { laneCounts } from '../data/reviewCounts'
+import { listingsOfShop } from '../data/listings'
 import { findShopBySlug } from '../data/shops'
 import type { Services } from '../services'
 import { readPublishable } from './publishable'
@@ -29,8 +31,10 @@ export interface ReviewPolicy {
   spam: number
   /** Customers' own ratings, which make up the average. */
   averaged: RatingTally
-  /** Approved reviews that can be shown, and how many of them the shop added. */
+  /** Approved reviews that came to the shop and can be shown, rated by customers or not. */
   shown: number
+  /** Those from other sites, and the names of the sites. */
+  elsewhere: { count: number; sites: string[] }
   /** The selection of each published display that shows more than the newest; equal ones once. */
   selections: SelectionFact[][]
   form: string | null
@@ -42,9 +46,11 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
   const { db, publicUrl } = services
   const shop = await findShopBySlug(db, slug)
   if (!shop) return null
-  const counts = await laneCounts(db, shop.id)
+  const counts = await laneCounts(db, shop.id, ownSources)
   // A review with an undecided change counts with its published version.
   const publishable = (await readPublishable(db, shop.id)).totals(null)
+  const elsewhere = Object.values(publishable.byListing).reduce((sum, count) => sum + count, 0)
+  const siteName = (origin: string) => services.origins.find((one) => one.origin === origin)?.name ?? origin
   const { displays } = await displaysOfShop(db, shop.id)
   const live = displays.flatMap(({ live }) => live ?? [])
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
@@ -57,7 +63,11 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
     declined: counts.declined,
     spam: counts.spam,
     averaged: publishable.tally,
-    shown: publishable.publishableCount,
+    shown: publishable.publishableCount - elsewhere,
+    elsewhere: {
+      count: elsewhere,
+      sites: [...new Set((await listingsOfShop(db, shop.id, true)).map(({ origin }) => siteName(origin)))],
+    },
     selections: [
       ...new Map(
         live

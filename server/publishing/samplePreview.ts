@@ -16,9 +16,9 @@ export function samplePreview(
 ): string {
   const model = displayModel({
     configuration: startingConfiguration,
-    shop: { ...shop, products: {}, site: plainStyle },
+    shop: { ...shop, products: {}, listings: {}, logo: null, site: plainStyle },
     picked: [],
-    totals: { tally: tallyOf([]), publishableCount: 0 },
+    totals: { tally: tallyOf([]), publishableCount: 0, byListing: {} },
     links: { write: null, all: '', how: '' },
     mediaUrl: '',
     now: now().toISOString(),

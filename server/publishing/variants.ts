@@ -3,7 +3,7 @@ import type { Configuration } from '../../core/display/configuration'
 import { jsonLdOf } from '../../core/display/jsonLd'
 import { everything, scopeOf } from '../../core/curation/selection'
 import { MOST_SHOWN } from '../../core/curation/selectionOrders'
-import { renderPage } from '../../onsite/render'
+import { renderItems, renderPage } from '../../onsite/render'
 import { findDisplay, shopOfLiveDisplay } from '../data/displays'
 import { findShop } from '../data/shops'
 import type { Services } from '../services'
@@ -17,6 +17,8 @@ async function found(services: Services, key: string) {
   const shop = await findShop(services.db, display.shopId)
   return { shop, display, live: display.live, composing: await composer(services, shop) }
 }
+
+const PART = 60
 
 /** Stands for all unknown products, so that requests for made-up ones share one variant. */
 const UNKNOWN = '?'
@@ -42,6 +44,17 @@ export async function displayPage(services: Services, key: string, asked: Asked)
   return at && pageOf(services, at, asked, at.live.configuration, '')
 }
 
+/** Further reviews of a published display, of one site or of all, as items of its list. */
+export async function partOfDisplay(services: Services, key: string, asked: Asked): Promise<string | null> {
+  const at = await found(services, key)
+  if (!at) return null
+  const { model } = await at.composing.compose(at.live.configuration, {
+    key,
+    asked: { ...onPage(asked, at.composing.skuOf), limit: asked.limit ?? PART },
+  })
+  return renderItems(model)
+}
+
 /** A page of all reviews in the scope of a published display, newest first. */
 export async function allOfDisplay(services: Services, key: string, asked: Asked): Promise<string | null> {
   const at = await found(services, key)
@@ -55,8 +68,16 @@ export async function allOfDisplay(services: Services, key: string, asked: Asked
     {
       ...configuration,
       title: '',
-      heading: { ...heading, line: '', average: true, count: true, all: false },
-      selection: { ...everything, products: selection.products },
+      heading: { ...heading, line: '', average: asked.origin === undefined, count: true, all: false },
+      selection: {
+        ...everything,
+        products: selection.products,
+        // A display of other sites alone leads to more of the same.
+        ...(selection.listings.length > 0 && {
+          sources: selection.sources,
+          listings: selection.listings,
+        }),
+      },
       layout: { ...layout, kind: 'list' },
     },
     '/all',

@@ -19,6 +19,8 @@ export const loadTask: { [N in TaskName]: () => Promise<Task<N>> } = {
   readPage: async () => (await import('../outside/readTasks')).readPageTask,
   readStyles: async () => (await import('../outside/readTasks')).readStylesTask,
   stillPage: async () => (await import('../outside/readTasks')).stillPageTask,
+  readOrigin: async () => (await import('../listing/askOrigin')).readOriginTask,
+  takeInFound: async () => (await import('../listing/takeInFound')).takeInFound,
   weighArrival: async () => (await import('../moderation/weighArrival')).weighArrival,
   forgetArrival: async () => (await import('../moderation/weighArrival')).forgetArrival,
   rememberShops: async () => (await import('../moderation/weighArrival')).rememberShops,

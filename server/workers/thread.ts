@@ -1,4 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads'
+import { originsAt } from '../../core/listing/origins'
 import { openInThread } from '../data/database'
 import { Turns } from '../data/turns'
 import { buildServices, type Services } from '../services'
@@ -28,7 +29,7 @@ const ownWorkers: Workers = {
 }
 
 async function build(): Promise<Services> {
-  const { databaseFile, mediaFolder, publicUrl, behaviours } = settings
+  const { databaseFile, mediaFolder, publicUrl, behaviours, sitesUrl } = settings
   return buildServices({
     db: await openInThread(databaseFile, turns),
     // Threads sign nothing.
@@ -36,6 +37,7 @@ async function build(): Promise<Services> {
     mediaFolder,
     publicUrl,
     behaviours,
+    origins: sitesUrl === null ? [] : originsAt(sitesUrl),
     changes: { announce: (shopId) => say({ kind: 'announce', shopId }), listen: () => () => undefined },
     published: (display) => say({ kind: 'published', display }),
     wakeJobs: () => say({ kind: 'wakeJobs' }),

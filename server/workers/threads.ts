@@ -17,6 +17,7 @@ export interface ThreadsGiven {
   mediaFolder: string
   publicUrl: string
   behaviours: ThreadSettings['behaviours']
+  sitesUrl: string | null
   turns: Turns
   log: Log
   announce: (shopId: number) => void
@@ -54,6 +55,8 @@ const poolOf: Record<TaskName, 'long' | 'history' | 'render'> = {
   moveReviews: 'long',
   publishStale: 'render',
   makeVariant: 'render',
+  readOrigin: 'render',
+  takeInFound: 'long',
   readPage: 'render',
   readStyles: 'render',
   stillPage: 'render',
@@ -75,12 +78,13 @@ function buildPool(
   given: ThreadsGiven,
   { stays = false, isPatient = !stays, memoryMb = MEMORY_MB, idleMs = IDLE_MS }: PoolSettings,
 ): Workers {
-  const { databaseFile, mediaFolder, publicUrl, behaviours, turns } = given
+  const { databaseFile, mediaFolder, publicUrl, behaviours, sitesUrl, turns } = given
   const settings: ThreadSettings = {
     databaseFile,
     mediaFolder,
     publicUrl,
     behaviours,
+    sitesUrl,
     turns: turns.shared,
     isPatient,
   }

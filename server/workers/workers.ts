@@ -1,4 +1,7 @@
 import type { Asked } from '../../core/display/displayModel'
+import type { Candidate } from '../../core/intake/candidate'
+import type { OriginAnswer } from '../../core/listing/originAdapter'
+import type { OriginQuestion, ReadReply } from '../../core/listing/originQuestion'
 import type { Declaration } from '../../core/site/css'
 import type { Page } from '../../core/site/page'
 import type { UndoIntake } from '../collection/undoIntakeJob'
@@ -17,6 +20,11 @@ export interface Tasks {
   moveReviews: { input: MoveReviews & { shopId: number }; output: void }
   publishStale: { input: { shopId: number; latestAsked: string[] }; output: void }
   makeVariant: { input: { key: string; kind: AnswerKind; asked: Asked }; output: Prepared | null }
+  readOrigin: {
+    input: { origin: string; question: OriginQuestion; answer: OriginAnswer }
+    output: ReadReply
+  }
+  takeInFound: { input: { shopId: number; intake: string; candidates: Candidate[] }; output: void }
   readPage: { input: { html: string; url: string }; output: Page }
   readStyles: { input: { styles: string[] }; output: Declaration[] }
   stillPage: { input: { html: string; url: string }; output: string }

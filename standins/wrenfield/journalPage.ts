@@ -16,6 +16,9 @@ export function journalPage(elogioUrl: string): string {
 <div class="aside">
 ${pasted(elogioUrl, 'side-column')}
 </div>
+</div>
+<div class="wide reviews">
+${pasted(elogioUrl, 'on-the-map')}
 </div>`,
   )
 }

@@ -38,6 +38,12 @@ async function copyFilled(dataFolder: string, siteUrl: string): Promise<void> {
     FILLED_SITE,
     siteUrl,
   ])
+  for (const column of ['url', 'write_url'])
+    await db.raw('UPDATE listing SET ?? = replace(??, ?, ?)', [column, column, FILLED_SITE, siteUrl])
+  await db.raw("UPDATE review_version SET seen_url = replace(seen_url, ?, ?) WHERE seen_url <> ''", [
+    FILLED_SITE,
+    siteUrl,
+  ])
   await db.destroy()
 }
 
@@ -81,6 +87,7 @@ async function start(
       ELOGIO_DATA: dataFolder,
       ELOGIO_SECRET: SECRET,
       ELOGIO_ALLOW_HOSTS: `localhost:${shopPort}`,
+      ELOGIO_SITES: `http://localhost:${shopPort}`,
       ...(mails && { SMTP_URL: `smtp://localhost:${smtpPort}`, MAIL_FROM: 'reviews@elogio.example' }),
       ...env,
       ...more,

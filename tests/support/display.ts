@@ -25,6 +25,8 @@ export function showable(
     productSku: null,
     productTitle: null,
     tags: [],
+    listing: null,
+    posted: null,
     verified: false,
     hasText: true,
     boughtAt: null,
@@ -47,6 +49,8 @@ export const beeShop: DisplayShop = {
   shortName: 'Wrenfield',
   locale: 'en-GB',
   timeZone: 'Europe/London',
+  listings: {},
+  logo: null,
   products: { 'HK-2': 'Hive kit', 'SM-L': 'Smoker' },
   site: { background: '#fcf7eb', textColour: '#2a241a', brand: '#e9b949', corners: 6 },
 }

@@ -1,6 +1,6 @@
 import { expect } from 'vitest'
 
-const TRIES = 3
+const TRIES = 8
 /** Four times the input may take this much longer, which leaves room for a busy machine; a square would take 16 times. */
 const MAX_RATIO = 9
 /** Below this nothing can be told from the noise. */

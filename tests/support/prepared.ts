@@ -4,6 +4,7 @@ import path from 'node:path'
 import type { Knex } from 'knex'
 import { fillDemo } from '../../demo/fill'
 import { openDatabase } from '../../server/data/database'
+import { sitesFor } from './listings'
 import { databaseFile } from '../../server/dataFolder'
 
 /* What is made once for a run of tests and copied by each. */
@@ -41,6 +42,7 @@ export async function prepareDemo(): Promise<void> {
     siteUrl: FILLED_SITE,
     secret: SECRET,
     argon: { memoryCost: 1024, timeCost: 1 },
+    outside: sitesFor({ now: new Date() }, FILLED_SITE).given,
   })
 }
 

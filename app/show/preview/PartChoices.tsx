@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { Link } from 'react-router'
-import { dateForms, glyphs, nameForms, ratingForms } from '../../../core/display/choices'
+import { dateForms, glyphs, nameForms, originForms, ratingForms } from '../../../core/display/choices'
 import type { Configuration } from '../../../core/display/configuration'
 import { switchedParts, type SwitchedPart } from '../../../core/display/settings'
 import { say } from '../../../core/messages/say/show'
@@ -121,6 +121,16 @@ function PartFields({ part, ...given }: Given & { part: PreviewPart }) {
         />
       </>
     )
+  if (part === 'origin')
+    return (
+      <Choices
+        name="originForm"
+        label={say('display.part.origin')}
+        value={draft.parts.origin}
+        choices={originForms.map((form) => ({ value: form, words: say(`display.originForm.${form}`) }))}
+        choose={(origin) => set({ origin })}
+      />
+    )
   if (part === 'date') return <Dates view={view} draft={draft} set={set} />
   const name = switched[part]!
   return (
@@ -190,6 +200,9 @@ function HiddenParts(given: Given) {
       : []),
     ...(parts.rating === 'hidden'
       ? [{ words: say('display.part.rating'), show: () => set({ rating: 'glyphs' }) }]
+      : []),
+    ...(parts.origin === 'hidden' && given.view.listings.length > 0
+      ? [{ words: say('display.part.origin'), show: () => set({ origin: 'link' as const }) }]
       : []),
     ...(parts.date === 'hidden'
       ? [{ words: say('display.part.date'), show: () => set({ date: 'month' }) }]

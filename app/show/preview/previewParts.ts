@@ -15,6 +15,9 @@ const partOfClass = {
   'eg-date': 'date',
   'eg-proof': 'proof',
   'eg-own': 'own',
+  'eg-posted': 'origin',
+  'eg-origins': 'summary',
+  'eg-business': 'summary',
   'eg-photos': 'photos',
   'eg-reply': 'reply',
 } as const

@@ -25,23 +25,39 @@ export function TagsStrip(props: StripProps) {
   )
 }
 
+/** Ways to the shop, other sites in general, and single listings. */
 export function SourcesStrip(props: StripProps) {
-  const { sources } = props.draft.selection
+  const { view, draft } = props
+  const { sources, listings } = draft.selection
+  const { facets } = view
+  const chosenListings = view.listings.filter(
+    ({ publicId, isConnected }) =>
+      isConnected || listings.includes(publicId) || (facets.listings[publicId] ?? 0) > 0,
+  )
+  const some = allSources.filter((source) => source !== 'listing' || chosenListings.length > 0)
   return (
     <Checkboxes
       label={say('display.part.sources')}
-      chosen={sources}
-      choices={allSources.map((source) => ({
-        value: source,
-        words: say(`display.source.${source}`),
-        count: props.view.facets.sources[source] ?? 0,
-      }))}
+      chosen={[...sources, ...listings]}
+      choices={[
+        ...some.map((source) => ({
+          value: source as string,
+          words: say(`display.source.${source}`),
+          count: facets.sources[source] ?? 0,
+        })),
+        ...chosenListings.map(({ publicId, words }) => ({
+          value: publicId,
+          words,
+          count: facets.listings[publicId] ?? 0,
+        })),
+      ]}
       choose={(chosen) =>
         changing(
           props,
           'selection',
         )({
           sources: allSources.filter((source) => chosen.includes(source)),
+          listings: chosenListings.map(({ publicId }) => publicId).filter((id) => chosen.includes(id)),
         })
       }
     />

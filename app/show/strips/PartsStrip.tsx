@@ -1,4 +1,4 @@
-import { dateForms, glyphs, nameForms, ratingForms } from '../../../core/display/choices'
+import { dateForms, glyphs, nameForms, originForms, ratingForms } from '../../../core/display/choices'
 import { switchedParts } from '../../../core/display/settings'
 import { say } from '../../../core/messages/say/show'
 import { SelectLine } from '../SelectLine'
@@ -37,6 +37,14 @@ export function PartsStrip(props: StripProps) {
           choices={dateForms.map((form) => [form, say(`display.dateForm.${form}`)])}
           choose={(date) => set({ date })}
         />
+        {props.view.listings.length > 0 && (
+          <SelectLine
+            label={say('display.part.origin')}
+            value={parts.origin}
+            choices={originForms.map((form) => [form, say(`display.originForm.${form}`)])}
+            choose={(origin) => set({ origin })}
+          />
+        )}
         <Slider
           label={say('show.shortenAfter')}
           value={parts.shortened}

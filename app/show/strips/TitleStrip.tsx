@@ -1,13 +1,14 @@
-import { DISPLAY_LINE_LIMIT, DISPLAY_TITLE_LIMIT } from '../../../core/display/choices'
-import { summaryParts } from '../../../core/display/settings'
+import { businessForms, DISPLAY_LINE_LIMIT, DISPLAY_TITLE_LIMIT } from '../../../core/display/choices'
+import { otherSiteParts, summaryParts } from '../../../core/display/settings'
 import { say } from '../../../core/messages/say/show'
+import { SelectLine } from '../SelectLine'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'
 
 const field = 'input h-9 w-full border-edge text-[15px] text-ink'
 
 export function TitleStrip(props: StripProps) {
-  const { draft, change } = props
+  const { draft, view, change } = props
   const { heading } = draft
   const set = changing(props, 'heading')
   const setButton = (part: Partial<typeof heading.button>) => set({ button: { ...heading.button, ...part } })
@@ -48,6 +49,24 @@ export function TitleStrip(props: StripProps) {
             />
           ))}
         </div>
+        {view.listings.length > 0 && (
+          <div className="flex flex-wrap gap-x-5 gap-y-1">
+            {otherSiteParts.map((part) => (
+              <SwitchLine
+                key={part}
+                words={say(`display.otherSite.${part}`)}
+                on={heading[part]}
+                set={(on) => set({ [part]: on })}
+              />
+            ))}
+            <SelectLine
+              label={say('display.part.otherSites')}
+              value={heading.business}
+              choices={businessForms.map((form) => [form, say(`display.business.${form}`)])}
+              choose={(business) => set({ business })}
+            />
+          </div>
+        )}
         <p className="text-[12.5px] leading-snug text-soft">{say('show.pickedAlways')}</p>
       </div>
       <div className="flex flex-col gap-1.5">

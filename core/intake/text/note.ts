@@ -151,8 +151,10 @@ function isAttribution(text: string): boolean {
 function take(note: Note, line: Line, rest: string): void {
   note.rating ??= shifted(findRating(line.text), line.start)
   note.date ??= shifted(findDate(line.text), line.start)
-  const name = firstPart(rest)
-  if (note.name === null && name && looksLikeName(name)) {
+  const whole = firstPart(rest)
+  // A rating between two words was replaced by spaces, so the name ends there.
+  const name = line.text.includes(whole) ? whole : firstPart(rest.split(/\s{2,}/u)[0]!)
+  if (note.name === null && name && line.text.includes(name) && looksLikeName(name)) {
     const at = line.text.indexOf(name)
     const end = at + name.length
     // An initial keeps its full stop, which was removed as a separator.

@@ -323,6 +323,12 @@ test('any text at all is read without a fault, and every place lies inside it', 
   )
 })
 
+test('a rating between two words ends the name', () => {
+  const [review] = readText('Anna Berg ★★★ A')
+  expect(review).toMatchObject({ authorName: 'Anna Berg', rating: { given: 3 } })
+  expect(review!.places.authorName).toEqual({ start: 0, end: 9 })
+})
+
 test('every place that is marked holds what was found', () => {
   const text = 'Anna Berg, 4/5, 3 May 2026: the best kit we have had\nby far'
   const [review] = readText(text)

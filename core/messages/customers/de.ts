@@ -1,4 +1,5 @@
 import type { CustomerMessages } from './customerMessages'
+import { policy } from './policy/de'
 
 export const de: CustomerMessages = {
   rating: {
@@ -147,63 +148,7 @@ export const de: CustomerMessages = {
     twice: 'Sie wurde zweimal gesendet.',
     advert: 'Es wird für etwas anderes geworben.',
   },
-  policy: {
-    title: 'So gehen wir mit Bewertungen um',
-    who: 'Wer Bewertungen schreibt',
-    writers: {
-      anyone:
-        'Jeder kann über das Formular von {{shop}} eine Bewertung schreiben, mit einem Namen und einer E-Mail-Adresse, die nie angezeigt wird.',
-      confirmed:
-        'Jeder kann über das Formular von {{shop}} eine Bewertung schreiben, mit einem Namen und einer E-Mail-Adresse, die nie angezeigt wird. {{shop}} sieht die Bewertung, sobald die Adresse über eine Schaltfläche in einer E-Mail bestätigt ist.',
-      buyers:
-        'Über das Formular von {{shop}} können nur bestätigte Käufer eine Bewertung schreiben. Was andere senden, wird zurückgehalten.',
-    },
-    bought:
-      '„Hier gekauft“ steht nur neben einer Bewertung, wenn die E-Mail-Adresse einer Bestellung bestätigt oder eine Bestellnummer mit dem passenden Namen angegeben wurde. Die Bestellung war da schon geliefert.',
-    unproven:
-      'Auch eine Bewertung ohne diesen Hinweis kann von einem Kunden sein; es gibt nur keinen Nachweis.',
-    deciding: 'So entscheiden wir',
-    read: '{{shop}} liest jede Bewertung, bevor sie erscheint.',
-    rules:
-      'Jede Bewertung erhält einen Spam-Wert von 0 bis 100. Er berücksichtigt Links, Wortwahl, verfremdete Buchstaben, fast gleiche Bewertungen, wer sie wie schnell gesendet hat und ob plötzlich viele kommen, die sich zu sehr ähneln. Ab {{held}} wird eine Bewertung zurückgehalten und genauer angesehen, ab {{spam}} gilt sie als Spam. Auch Telefonnummern, andere persönliche Daten und Beleidigungen halten sie zurück.',
-    same: 'Für gute und schlechte Bewertungen gelten dieselben Regeln. Wenige Sterne allein sind nie ein Grund.',
-    unaltered: 'Der Text erscheint so, wie er kam, ganz oder mit „Weiterlesen“ nach dem ersten Teil.',
-    count: {
-      received: 'bisher erhalten',
-      approved: 'freigegeben',
-      undecided: 'noch nicht entschieden',
-      declined: 'abgelehnt',
-      spam: 'Spam',
-    },
-    average: 'Der Durchschnitt',
-    averageOf:
-      'Er ist {{average}}, aus allen {{count}} freigegebenen Bewertungen mit Sternen von Kunden, ganz gleich, welche davon eine Seite zeigt.',
-    noAverage:
-      'Es gibt noch keinen Durchschnitt, weil noch keine Bewertung mit Sternen von Kunden freigegeben ist.',
-    uncounted_one:
-      '{{count}} freigegebene Bewertung hat keine Sterne oder wurde vom Geschäft für einen Kunden notiert. Das steht dabei, und sie zählt nicht zum Durchschnitt.',
-    uncounted_other:
-      '{{count}} freigegebene Bewertungen haben keine Sterne oder wurden vom Geschäft für Kunden notiert. Das steht dabei, und sie zählen nicht zum Durchschnitt.',
-    scope: 'Neben einem Produkt steht der Durchschnitt der Bewertungen dieses Produkts.',
-    shown: 'Welche Bewertungen eine Seite zeigt',
-    shownWhy:
-      'Zeigt eine Seite nur einen Teil, sagt sie, dass {{shop}} ihn ausgewählt hat und aus wie vielen.',
-    selectedBy: 'Diese Anzeigen wählen aus nach:',
-    selects: {
-      ratings: 'Sternen: {{ratings}}',
-      tags: 'Thema: {{tags}}',
-      sources: 'dem Weg, auf dem die Bewertung kam',
-      languages: 'Sprache: {{languages}}',
-      verifiedOnly: 'nur bestätigte Käufe',
-      withWords: 'nur Bewertungen mit Text',
-      leftOut: 'einzelne von Hand weggelassen',
-      pins: 'einzelne von Hand nach vorn gesetzt',
-      highest: 'beste Bewertungen zuerst',
-      verified: 'bestätigte Käufe zuerst',
-      hand: 'einer Reihenfolge von Hand',
-    },
-    write: 'Bewertung schreiben',
-  },
+  policy,
   visitor: {
     boughtHere: 'hier gekauft, {{when}}',
     boughtSaid: 'hier gekauft, sagt das Geschäft',
@@ -215,6 +160,19 @@ export const de: CustomerMessages = {
     },
     writtenDown: 'vom Geschäft notiert',
     original: 'zum Original',
+    postedOn: 'veröffentlicht auf {{site}}',
+    siteClaims: 'laut {{site}} ein bestätigter Kauf',
+    likes_one: '{{count}} Mal gefällt das',
+    likes_other: '{{count}} Mal gefällt das',
+    siteNumbers: '{{average}} aus {{count}} auf {{site}}',
+    siteNumbersOf: '{{average}} von {{scale}} aus {{count}} auf {{site}}',
+    sitePosts_one: 'ein Beitrag auf {{site}}',
+    sitePosts_other: '{{count}} Beiträge auf {{site}}',
+    allThere: 'Alle auf {{site}} ansehen',
+    writeThere: 'Auf {{site}} bewerten',
+    byOrigin: 'Woher die Bewertungen stammen',
+    everywhere: 'Alle',
+    own: '{{shop}} selbst',
     from_one: 'aus {{count}} Bewertung.',
     from_other: 'aus {{count}} Bewertungen.',
     of_one: '{{count}} Bewertung',

@@ -1,4 +1,5 @@
 import { declineReasonTexts } from './declineReasons'
+import { policy } from './policy/en'
 
 /** All texts for customers and visitors; the other languages have the same keys. */
 export const en = {
@@ -137,60 +138,7 @@ export const en = {
     bookmark: 'Bookmark this page: it’s the way back to your review.',
   },
   ...declineReasonTexts,
-  policy: {
-    title: 'How reviews are handled',
-    who: 'Who writes reviews',
-    writers: {
-      anyone:
-        'Anyone can write a review with the form of {{shop}}, giving a name and an email address that is never shown.',
-      confirmed:
-        'Anyone can write a review with the form of {{shop}}, giving a name and an email address that is never shown. {{shop}} sees the review once its writer has confirmed the address with a button in an email.',
-      buyers:
-        'Only verified buyers can write a review with the form of {{shop}}. What others send is held back.',
-    },
-    bought:
-      '“Bought here” appears only next to a review whose writer confirmed the email address of an order, or gave an order number and the name that belongs to it. The order had been delivered by then.',
-    unproven: 'A review without that badge may still be from a customer; there is just no proof.',
-    deciding: 'How we decide',
-    read: '{{shop}} reads every review before it’s shown.',
-    rules:
-      'Each review gets a spam score from 0 to 100. It looks at links, wording, disguised letters, near-copies of other reviews, who sent it and how fast, and sudden groups of reviews that have too much in common. From {{held}} a review is held back for a closer look; from {{spam}} it’s set aside as spam. Phone numbers, other personal data and abuse also hold it back.',
-    same: 'The rules are the same for good and bad ratings. A low rating alone is never a reason.',
-    unaltered: 'The text is shown as it was sent, in full or with “Read more” after the first part.',
-    count: {
-      received: 'received so far',
-      approved: 'approved',
-      undecided: 'waiting for a decision',
-      declined: 'declined',
-      spam: 'spam',
-    },
-    average: 'The average',
-    averageOf:
-      'It’s {{average}}, from all {{count}} approved reviews with a rating by a customer, whichever of them a page shows.',
-    noAverage: 'There is no average yet, because no review with a rating by a customer is approved.',
-    uncounted_one:
-      '{{count}} approved review has no rating or was written down by the shop for a customer. It says so, and isn’t part of the average.',
-    uncounted_other:
-      '{{count}} approved reviews have no rating or were written down by the shop for customers. They say so, and aren’t part of the average.',
-    scope: 'Next to a product, it’s the average of the reviews of that product.',
-    shown: 'Which reviews a page shows',
-    shownWhy: 'A page that shows only some of them says that {{shop}} selected them, and from how many.',
-    selectedBy: 'These displays select by:',
-    selects: {
-      ratings: 'rating: {{ratings}}',
-      tags: 'topic: {{tags}}',
-      sources: 'how the review reached the shop',
-      languages: 'language: {{languages}}',
-      verifiedOnly: 'verified buyers only',
-      withWords: 'reviews with text only',
-      leftOut: 'single reviews left out by hand',
-      pins: 'single reviews placed first by hand',
-      highest: 'highest ratings first',
-      verified: 'verified buyers first',
-      hand: 'an order made by hand',
-    },
-    write: 'Write a review',
-  },
+  policy,
   visitor: {
     boughtHere: 'bought here, {{when}}',
     boughtSaid: 'bought here, says the shop',
@@ -202,6 +150,19 @@ export const en = {
     },
     writtenDown: 'written down by the shop',
     original: 'see the original',
+    postedOn: 'posted on {{site}}',
+    siteClaims: 'verified buyer, says {{site}}',
+    likes_one: '{{count}} like',
+    likes_other: '{{count}} likes',
+    siteNumbers: '{{average}} from {{count}} on {{site}}',
+    siteNumbersOf: '{{average}} of {{scale}} from {{count}} on {{site}}',
+    sitePosts_one: 'one post on {{site}}',
+    sitePosts_other: '{{count}} posts on {{site}}',
+    allThere: 'See all on {{site}}',
+    writeThere: 'Write one on {{site}}',
+    byOrigin: 'Where the reviews come from',
+    everywhere: 'All',
+    own: '{{shop}} itself',
     from_one: 'from {{count}} rating.',
     from_other: 'from {{count}} ratings.',
     of_one: '{{count}} review',

@@ -1,4 +1,5 @@
 import type { CustomerMessages } from './customerMessages'
+import { policy } from './policy/es'
 
 export const es: CustomerMessages = {
   rating: {
@@ -142,60 +143,7 @@ export const es: CustomerMessages = {
     twice: 'Se envió dos veces.',
     advert: 'Anuncia otra cosa.',
   },
-  policy: {
-    title: 'Cómo se tratan las reseñas',
-    who: 'Quién escribe reseñas',
-    writers: {
-      anyone:
-        'Cualquiera puede escribir una reseña con el formulario de {{shop}}, con un nombre y una dirección de correo que nunca se muestra.',
-      confirmed:
-        'Cualquiera puede escribir una reseña con el formulario de {{shop}}, con un nombre y una dirección de correo que nunca se muestra. {{shop}} ve la reseña cuando la dirección se ha confirmado con un botón en un correo.',
-      buyers:
-        'Solo los compradores verificados pueden escribir una reseña con el formulario de {{shop}}. Lo que envían otros se retiene.',
-    },
-    bought:
-      '«Comprado aquí» aparece solo junto a una reseña cuyo autor confirmó la dirección de correo de un pedido, o dio un número de pedido y el nombre que le corresponde. El pedido ya se había entregado.',
-    unproven: 'Una reseña sin esa indicación también puede ser de un cliente; simplemente no hay prueba.',
-    deciding: 'Cómo decidimos',
-    read: '{{shop}} lee cada reseña antes de mostrarla.',
-    rules:
-      'Cada reseña recibe una puntuación de spam de 0 a 100. Tiene en cuenta enlaces, redacción, letras disfrazadas, reseñas casi iguales, quién la envió y con qué rapidez, y grupos repentinos de reseñas que se parecen demasiado. A partir de {{held}} se retiene para mirarla con más atención; a partir de {{spam}} se aparta como spam. Los teléfonos, otros datos personales y los insultos también la retienen.',
-    same: 'Las reglas son iguales para las valoraciones buenas y malas. Una valoración baja nunca es motivo por sí sola.',
-    unaltered: 'El texto se muestra tal como llegó, entero o con «Leer más» tras el comienzo.',
-    count: {
-      received: 'recibidas hasta ahora',
-      approved: 'aprobadas',
-      undecided: 'pendientes de decisión',
-      declined: 'rechazadas',
-      spam: 'spam',
-    },
-    average: 'La media',
-    averageOf:
-      'Es {{average}}, de las {{count}} reseñas aprobadas con valoración de clientes, sean cuales sean las que muestra una página.',
-    noAverage: 'Aún no hay media, porque no hay ninguna reseña aprobada con valoración de clientes.',
-    uncounted_one:
-      '{{count}} reseña aprobada no tiene valoración o fue transcrita por la tienda para un cliente. Así se indica, y no entra en la media.',
-    uncounted_other:
-      '{{count}} reseñas aprobadas no tienen valoración o fueron transcritas por la tienda para clientes. Así se indica, y no entran en la media.',
-    scope: 'Junto a un producto es la media de las reseñas de ese producto.',
-    shown: 'Qué reseñas muestra una página',
-    shownWhy: 'Una página que muestra solo una parte dice que {{shop}} las eligió, y entre cuántas.',
-    selectedBy: 'Estas presentaciones eligen según:',
-    selects: {
-      ratings: 'la valoración: {{ratings}}',
-      tags: 'el tema: {{tags}}',
-      sources: 'cómo llegó la reseña',
-      languages: 'el idioma: {{languages}}',
-      verifiedOnly: 'solo compras verificadas',
-      withWords: 'solo reseñas con texto',
-      leftOut: 'algunas descartadas a mano',
-      pins: 'algunas puestas delante a mano',
-      highest: 'primero las mejores valoraciones',
-      verified: 'primero las compras verificadas',
-      hand: 'un orden hecho a mano',
-    },
-    write: 'Escribir una reseña',
-  },
+  policy,
   visitor: {
     boughtHere: 'comprado aquí, {{when}}',
     boughtSaid: 'comprado aquí, según la tienda',
@@ -207,6 +155,19 @@ export const es: CustomerMessages = {
     },
     writtenDown: 'transcrita por la tienda',
     original: 'ver el original',
+    postedOn: 'publicada en {{site}}',
+    siteClaims: 'compra verificada, según {{site}}',
+    likes_one: '{{count}} me gusta',
+    likes_other: '{{count}} me gusta',
+    siteNumbers: '{{average}} de {{count}} en {{site}}',
+    siteNumbersOf: '{{average}} sobre {{scale}} de {{count}} en {{site}}',
+    sitePosts_one: 'una publicación en {{site}}',
+    sitePosts_other: '{{count}} publicaciones en {{site}}',
+    allThere: 'Ver todas en {{site}}',
+    writeThere: 'Escribir una en {{site}}',
+    byOrigin: 'De dónde vienen las reseñas',
+    everywhere: 'Todas',
+    own: 'Solo {{shop}}',
     from_one: 'de {{count}} valoración.',
     from_other: 'de {{count}} valoraciones.',
     of_one: '{{count}} reseña',

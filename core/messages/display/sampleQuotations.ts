@@ -21,6 +21,9 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   company: null,
   photos: [],
   relationship: '',
+  postedOn: '',
+  origin: null,
+  likes: '',
   original: null,
   reply: null,
 })

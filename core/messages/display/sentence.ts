@@ -5,7 +5,7 @@ import { languageName } from '../languageName'
 import { say } from '../say/show'
 import { listed, ratingText } from './listed'
 
-/** Titles of products by SKU. */
+/** Titles of products by SKU, and names of listings by public id. */
 export type ProductNames = Record<string, string>
 
 /** The text of each part of the sentence. */
@@ -13,7 +13,8 @@ export function partTexts(
   { selection, layout, theme, placement, title }: Configuration,
   names: ProductNames = {},
 ): Record<SentencePart, string> {
-  const { limit, ratings, products, tags, sources, languages, verifiedOnly, withWords, order } = selection
+  const { limit, ratings, products, tags, sources, listings, languages, verifiedOnly, withWords, order } =
+    selection
   return {
     limit: String(limit),
     ratings: ratingText(ratings),
@@ -25,7 +26,12 @@ export function partTexts(
         : say(`display.products.${products.kind}`),
     tags: tags.length > 0 ? say('display.tagged', { tags: listed(tags, 'or') }) : '',
     sources: listed(
-      sources.map((source) => say(`display.source.${source}`)),
+      [
+        ...sources.map((source) => say(`display.source.${source}`)),
+        ...listings.map((id) =>
+          say('display.postedOn', { listing: names[id] ?? say('display.goneListing') }),
+        ),
+      ],
       'or',
     ),
     languages:

@@ -1,5 +1,5 @@
 import type { Configuration } from '../../display/configuration'
-import { summaryParts, switchedParts, type Setting } from '../../display/settings'
+import { otherSiteParts, summaryParts, switchedParts, type Setting } from '../../display/settings'
 import { say } from '../say/show'
 import { listed } from './listed'
 
@@ -40,9 +40,14 @@ export function settingTexts({
         : `${say(`display.glyph.${parts.glyph}`)}${parts.rating === 'both' ? ` ${say('display.ratingForm.both')}` : ''}`,
     date: say(`display.dateForm.${parts.date}`),
     hiddenParts: listed(hidden.map((part) => say(`display.reviewPart.${part}`))),
+    origin: say(`display.originForm.${parts.origin}`),
     shortened: unless(parts.shortened === 0, say('display.shortened', { count: parts.shortened })),
     line: heading.line.trim(),
     summary: listed(shown.map((part) => say(`display.summary.${part}`))),
+    otherSites: listed([
+      ...otherSiteParts.filter((part) => heading[part]).map((part) => say(`display.otherSite.${part}`)),
+      ...(heading.business === 'none' ? [] : [say(`display.business.${heading.business}`)]),
+    ]),
     button: heading.button.words.trim() && `${heading.button.words.trim()} → ${heading.button.url}`,
     accent: theme.accent,
     frame: `${say(`display.frame.${theme.frame}`)}, ${

@@ -11,6 +11,8 @@ export const gatherWords = {
     form: 'Shop form',
     byYouHint: 'from calls, cards, chats and emails; not counted in the average',
     paste: 'Paste what a customer told you: an email, a chat, a note',
+    pasteAnything:
+      'Paste what a customer told you, or the name or web address of your business on another site',
     add: 'Add a review yourself',
     take: 'Fill in the form from this',
     mayWrite: 'Who can leave a review:',

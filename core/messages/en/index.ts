@@ -4,6 +4,7 @@ import { frameWords } from './frame'
 import { gatherWords } from './gather'
 import { groupWords } from './groups'
 import { jobWords } from './jobs'
+import { listingWords } from './listings'
 import { photoWords } from './photos'
 import { productWords } from './products'
 import { proofWords } from './proof'
@@ -24,6 +25,7 @@ export const ownerTexts = {
   ...showWords,
   ...groupWords,
   ...jobWords,
+  ...listingWords,
   ...productWords,
   ...proofWords,
   ...photoWords,

@@ -27,6 +27,7 @@ export const jobWords = {
       digest: 'The daily email',
       holdCrowd: 'Holding back reviews that arrived with an attack',
       undoIntake: 'Undoing an import, or restoring it',
+      checkListing: 'Checking a listing on another site',
       cleanUp: 'Deleting data that is no longer needed',
       sweepMedia: 'Deleting files that are no longer used',
     },

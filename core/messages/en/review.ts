@@ -39,5 +39,10 @@ export const reviewWords = {
       notDelivered: 'not delivered yet',
     },
   },
-  source: { form: 'shop form', manualEntry: 'Added by you', original: 'Link to the original' },
+  source: {
+    form: 'shop form',
+    manualEntry: 'Added by you',
+    listing: 'on another site',
+    original: 'Link to the original',
+  },
 } as const

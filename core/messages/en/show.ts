@@ -235,6 +235,7 @@ export const showWords = {
       date: 'Date',
       proof: 'Bought here',
       own: 'Required note',
+      origin: 'Where it was posted',
       photos: 'Photos',
       reply: 'Your reply',
     },

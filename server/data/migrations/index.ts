@@ -21,6 +21,7 @@ import * as publishable from './0019_publishable'
 import * as intakes from './0020_intakes'
 import * as rules from './0021_rules'
 import * as arrivalDays from './0022_arrival_days'
+import * as listings from './0023_listings'
 
 export interface Named {
   name: string
@@ -50,6 +51,7 @@ const all: Named[] = [
   { name: '0020_intakes', migration: intakes },
   { name: '0021_rules', migration: rules },
   { name: '0022_arrival_days', migration: arrivalDays },
+  { name: '0023_listings', migration: listings },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */

@@ -1,0 +1,126 @@
+import type { OriginAdapter, OriginAnswer } from '../../core/listing/originAdapter'
+import {
+  stepFor,
+  type OriginQuestion,
+  type OriginReply,
+  type ReadReply,
+} from '../../core/listing/originQuestion'
+import { OriginRefusal, type RefusalCode } from '../../core/listing/originRefusal'
+import { originCalls, storeOriginCalls } from '../data/originCalls'
+import { writing } from '../data/writing'
+import { decodeText } from '../outside/decodeText'
+import { OutsideError, type FetchFailure } from '../outside/fetchOutside'
+import type { Services } from '../services'
+
+const MEGABYTE = 1_048_576
+const limits = {
+  mostBytes: 4 * MEGABYTE,
+  withinMs: 8000,
+  kinds: /^(text\/html|application\/([a-z.]+\+)?json|application\/xhtml\+xml)\b/i,
+  anyStatus: true,
+}
+/** Longer answers are read in a thread. */
+const SHORT = 150_000
+const MOST_READING_MS = 8000
+/** A second longer than a minute, because the clock of the site can be behind. */
+const MINUTE_MS = 61_000
+/** When a site says "too many" and not how long to wait. */
+const UNSAID_WAIT_MS = 60_000
+
+/**
+ * Asks a site, within its limit of calls.
+ * @throws OriginRefusal
+ */
+export async function askOrigin<Q extends OriginQuestion>(
+  services: Services,
+  adapter: OriginAdapter,
+  question: Q,
+  accessKey = '',
+): Promise<OriginReply<Q>> {
+  const { request } = stepFor(adapter, question, accessKey)
+  await takeCall(services, adapter)
+  const answer = await fetchFrom(services, request)
+  if (answer.status === 429) await blockCalls(services, adapter.origin, answer.retryAfter)
+  const read = await readReply(services, adapter, question, answer)
+  if ('refusal' in read) throw new OriginRefusal(read.refusal, read.retryAfter)
+  return read.reply as OriginReply<Q>
+}
+
+/** Counts a call, or refuses it with the seconds to wait. */
+async function takeCall({ db, now }: Services, { origin, limits }: OriginAdapter): Promise<void> {
+  const at = now().getTime()
+  await writing(db, async (trx) => {
+    const calls = await originCalls(trx, origin)
+    if (calls.blockedUntil > at) throw waiting(calls.blockedUntil - at)
+    if (limits.callsAMinute === null) return
+    const latest = calls.calledAt.filter((time) => time > at - MINUTE_MS)
+    if (latest.length >= limits.callsAMinute) throw waiting(latest[0]! + MINUTE_MS - at)
+    await storeOriginCalls(trx, origin, { calledAt: [...latest, at], blockedUntil: 0 })
+  })
+}
+
+const waiting = (ms: number) => new OriginRefusal('tooMany', Math.ceil(ms / 1000))
+
+async function blockCalls({ db, now }: Services, origin: string, retryAfter: string | null): Promise<void> {
+  const seconds = Number(retryAfter)
+  const ms = retryAfter !== null && seconds > 0 ? Math.min(seconds, 86_400) * 1000 : UNSAID_WAIT_MS
+  await writing(db, async (trx) => {
+    const calls = await originCalls(trx, origin)
+    await storeOriginCalls(trx, origin, { ...calls, blockedUntil: now().getTime() + ms })
+  })
+}
+
+async function fetchFrom(
+  services: Services,
+  { url, headers }: { url: string; headers?: Record<string, string> },
+): Promise<OriginAnswer> {
+  try {
+    const { allowedHosts } = services
+    const { body, ...answer } = await services.fetchOutside(url, {
+      ...limits,
+      allowedHosts,
+      ...(headers && { headers }),
+    })
+    return { ...answer, body: decodeText(body, answer.contentType) }
+  } catch (error) {
+    if (error instanceof OutsideError) throw new OriginRefusal(refusals[error.failure])
+    throw error
+  }
+}
+
+const refusals: Record<FetchFailure, RefusalCode> = {
+  address: 'unknown',
+  private: 'private',
+  unknownHost: 'unreachable',
+  unreachable: 'unreachable',
+  slow: 'slow',
+  tooLarge: 'tooLarge',
+  redirects: 'redirects',
+  status: 'broken',
+  wrongKind: 'unreadable',
+}
+
+async function readReply(
+  services: Services,
+  { origin }: OriginAdapter,
+  question: OriginQuestion,
+  answer: OriginAnswer,
+): Promise<ReadReply> {
+  const input = { origin, question, answer }
+  if (answer.body.length <= SHORT) return readOriginTask(services, input)
+  return services.workers.run('readOrigin', input, { mostMs: MOST_READING_MS })
+}
+
+/** Reads an answer; in a thread if it is long. */
+export async function readOriginTask(
+  { origins }: Pick<Services, 'origins'>,
+  { origin, question, answer }: { origin: string; question: OriginQuestion; answer: OriginAnswer },
+): Promise<ReadReply> {
+  try {
+    const adapter = origins.find((one) => one.origin === origin)!
+    return { reply: stepFor(adapter, question, '').read(answer) }
+  } catch (error) {
+    if (error instanceof OriginRefusal) return { refusal: error.code, retryAfter: error.retryAfter }
+    throw error
+  }
+}
