@@ -5,9 +5,8 @@ import path from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { fail, installPackages, root, run } from './install.mjs'
 
-/** The goal. The same machine is up to a quarter slower at times, so the run fails only beyond that. */
 const GOAL_MINUTES = 8
-// A busy machine has taken 12 minutes for what takes 7 on a quiet one.
+/** Of a machine's own time: a virtual machine that shares its cores takes longer by the clock. */
 const MAX_MINUTES = 14
 const SLOWEST_SHOWN = 10
 
@@ -15,6 +14,7 @@ installPackages()
 ensureBrowser()
 
 const started = performance.now()
+const coresAtStart = coreTime()
 const reports = path.join(root, '.work', 'reports')
 rmSync(reports, { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
@@ -33,12 +33,37 @@ durations.sort((a, b) => b.seconds - a.seconds)
 console.log('\nThe slowest tests:')
 for (const { seconds, name } of durations.slice(0, SLOWEST_SHOWN))
   console.log(`${seconds.toFixed(1).padStart(6)} s  ${name}`)
-const minutes = (performance.now() - started) / 60_000
-console.log(`It took ${minutes.toFixed(1)} minutes.`)
+const byClock = (performance.now() - started) / 60_000
+const stolen = stolenShare(coresAtStart, coreTime())
+const minutes = byClock * (1 - stolen)
+console.log(
+  `It took ${minutes.toFixed(1)} minutes` +
+    (stolen > 0.01
+      ? `, and ${byClock.toFixed(1)} by the clock: other machines had ${Math.round(100 * stolen)} % of the cores.`
+      : '.'),
+)
 if (minutes > GOAL_MINUTES) console.log(`That is more than the goal of ${GOAL_MINUTES} minutes.`)
 if (minutes > MAX_MINUTES) failed++
 console.log(`${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)
+
+/** The time that the cores have worked, and the time that they were refused, as Linux counts it in a virtual machine. */
+function coreTime() {
+  if (!existsSync('/proc/stat')) return { worked: 0, stolen: 0 }
+  const [user, nice, system, , , interrupts, softInterrupts, stolen] = readFileSync('/proc/stat', 'utf8')
+    .split('\n', 1)[0]
+    .trim()
+    .split(/\s+/)
+    .slice(1)
+    .map(Number)
+  return { worked: user + nice + system + interrupts + softInterrupts, stolen }
+}
+
+function stolenShare(from, to) {
+  const stolen = to.stolen - from.stolen
+  const worked = to.worked - from.worked
+  return stolen + worked > 0 ? stolen / (stolen + worked) : 0
+}
 
 /** Builds while the checks run, which need nothing of it. */
 async function built() {
