@@ -22,6 +22,7 @@ export default [
     route('gather/understand', 'gather/understand.ts'),
     route('gather/connect', 'gather/connect.tsx'),
     route('gather/listings/:listing', 'gather/listing.tsx'),
+    route('gather/listings/:listing/columns', 'gather/columns.tsx'),
     route('gather/orders', 'gather/orders.tsx'),
     route('gather/orders/piece', 'api/orderPiece.ts'),
     route('decide', 'decide/queue.tsx', [

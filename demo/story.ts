@@ -25,6 +25,8 @@ export interface ListingStory {
   of?: string
   tag?: string
   accessKey?: string
+  /** Of a sheet: its name, and the questions of its columns by heading. The id is its path. */
+  sheet?: { name: string; questions: Record<string, string> }
   /** Whether the site refuses the access key since. */
   withdrawn?: boolean
 }

@@ -1,10 +1,11 @@
-import { isSmall, layoutTraits, showsReviews } from '../core/display/layoutTraits'
+import { isSmall, isTable, layoutTraits, showsReviews } from '../core/display/layoutTraits'
 import type { DisplayModel } from '../core/display/displayModel'
 import { regionName } from './regionName'
 import { QuotationView } from './QuotationView'
 import { Slides } from './Slides'
 import { DisplayHeader } from './DisplayHeader'
 import { OriginFilter } from './OriginFilter'
+import { ReviewTable } from './ReviewTable'
 import { RatingSummary } from './RatingSummary'
 
 export function DisplayView({
@@ -57,6 +58,7 @@ export function DisplayView({
 }
 
 function Reviews({ model }: { model: DisplayModel }) {
+  if (isTable(model.layout.kind)) return <ReviewTable model={model} />
   const list = (props: { tabIndex?: number; className?: string } = {}) => (
     <ol {...props}>
       <Items model={model} />

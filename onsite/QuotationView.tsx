@@ -6,7 +6,7 @@ import { SiteIcon } from './SiteIcon'
 type Given = Pick<DisplayModel, 'translate' | 'parts' | 'title'>
 
 export function QuotationView({ quotation, model }: { quotation: Quotation; model: Given }) {
-  const { marks, numeral, title, reply, language } = quotation
+  const { marks, numeral, title, language } = quotation
   // Without a title of the display, a heading might skip a level of the page.
   const Head = model.title ? 'h3' : 'p'
   return (
@@ -30,20 +30,13 @@ export function QuotationView({ quotation, model }: { quotation: Quotation; mode
       )}
       <Words quotation={quotation} translate={model.translate} />
       <Photos quotation={quotation} translate={model.translate} />
-      {reply && (
-        <div className="eg-reply">
-          <p>
-            <b>{model.translate('visitor.reply', { name: reply.name })}</b>
-          </p>
-          <Paragraphs texts={reply.paragraphs} />
-        </div>
-      )}
+      <Reply quotation={quotation} translate={model.translate} />
       <Writer quotation={quotation} translate={model.translate} />
     </figure>
   )
 }
 
-function Words({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
+export function Words({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
   const { words, language } = quotation
   if (words.head.length === 0) return null
   return (
@@ -68,7 +61,7 @@ function Words({ quotation, translate }: { quotation: Quotation; translate: Give
   )
 }
 
-function Photos({
+export function Photos({
   quotation: { photos },
   translate,
 }: {
@@ -92,6 +85,24 @@ function Photos({
   )
 }
 
+export function Reply({
+  quotation: { reply },
+  translate,
+}: {
+  quotation: Quotation
+  translate: Given['translate']
+}) {
+  if (!reply) return null
+  return (
+    <div className="eg-reply">
+      <p>
+        <b>{translate('visitor.reply', { name: reply.name })}</b>
+      </p>
+      <Paragraphs texts={reply.paragraphs} />
+    </div>
+  )
+}
+
 function Paragraphs({ texts }: { texts: string[] }) {
   return texts.map((text, i) => (
     <p key={i} dir="auto">
@@ -101,8 +112,7 @@ function Paragraphs({ texts }: { texts: string[] }) {
 }
 
 function Writer({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
-  const { name, role, company, portrait, product, proof, note, relationship, original, date } = quotation
-  const { origin, likes } = quotation
+  const { name, role, company, portrait, product, date } = quotation
   const who = Boolean(name || role || company)
   return (
     <figcaption className={portrait ? 'eg-with-face' : undefined}>
@@ -142,6 +152,16 @@ function Writer({ quotation, translate }: { quotation: Quotation; translate: Giv
           {date.words}
         </time>
       )}
+      <Notes quotation={quotation} />
+    </figcaption>
+  )
+}
+
+/** How a review is known: the purchase, who wrote it down, and where it was posted. */
+export function Notes({ quotation }: { quotation: Quotation }) {
+  const { proof, note, relationship, origin, likes, original } = quotation
+  return (
+    <>
       {proof && (
         <details className="eg-proof">
           <summary title={proof.how}>
@@ -171,6 +191,6 @@ function Writer({ quotation, translate }: { quotation: Quotation; translate: Giv
           {original.words}
         </a>
       )}
-    </figcaption>
+    </>
   )
 }

@@ -14,6 +14,14 @@ const across = 'calc(1.4em*var(--eg-gap))'
 const down = 'calc(1.8em*var(--eg-gap))'
 const share = `calc((100% - (var(--eg-n) - 1)*${across})/var(--eg-n))`
 
+const cell = 'calc(.6em*var(--eg-gap)) .9em'
+/** A column narrower than this is hard to read, in pixels. */
+const NARROWEST_COLUMN = 104
+
+/** In a box that is too narrow for its columns, each row of a table is a list of its cells. */
+export const tableStyles = (columns: number): string =>
+  `@container (max-width:${columns * NARROWEST_COLUMN}px){.eg thead{position:absolute;clip-path:inset(50%)}.eg tr,.eg tbody{display:block}.eg tr{padding:calc(.7em*var(--eg-gap)) 0;border-bottom:1px solid color-mix(in srgb,currentColor 28%,transparent)}.eg td{display:block;border:0;padding:.15em 0}.eg .eg-off{padding:.3em .6em;border-radius:4px}.eg td:empty,.eg td:has(>:empty:only-child){display:none}.eg td::before{content:attr(data-label);display:block;font-size:.8em;opacity:.82}}`
+
 const inColumns = `.eg ol{display:grid;gap:${down} ${across};grid-template-columns:repeat(var(--eg-n),minmax(0,1fr))}`
 
 const moving = `
@@ -89,6 +97,17 @@ const perLayout: Record<Layout, LayoutRules> = {
 .eg-badge .eg-to{align-items:center;gap:.6em;padding:.35em .8em;border:1px solid color-mix(in srgb,currentColor 40%,transparent);border-radius:var(--eg-round)}
 .eg-badge b{font-size:1.7em;line-height:1}
 .eg-badge .eg-to>span{display:grid;font-size:.8em;line-height:1.3}`,
+    false,
+  ),
+  table: reviewsWith(
+    `.eg table{width:100%;border-collapse:collapse;font-size:.95em}
+.eg th,.eg td{text-align:start;vertical-align:top;min-width:5.8em;padding:${cell};padding-inline-start:0;border-bottom:1px solid color-mix(in srgb,currentColor 28%,transparent)}
+.eg th{font-size:.88em;font-weight:650;border-bottom:2px solid}
+.eg td p:first-child{margin-top:0!important}
+.eg-answer{white-space:pre-line}
+.eg td .eg-proof,.eg td .eg-own,.eg td .eg-posted{font-size:.85em}
+.eg .eg-off+*{padding-inline-start:.9em}
+.eg .eg-off{padding-inline-start:.7em;background:color-mix(in srgb,var(--eg-accent) 11%,transparent)}`,
     false,
   ),
   ratingLine: without(`${line}.eg-ratingLine{display:inline-block;container-type:normal}`, false),

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
 import type { DisplayModel } from '../core/display/displayModel'
-import { layoutTraits, type Behaviour } from '../core/display/layoutTraits'
+import { isTable, layoutTraits, type Behaviour } from '../core/display/layoutTraits'
 import { DisplayView, Items } from './DisplayView'
 import { displayStyles, shadowStyles } from './styles'
 
@@ -24,7 +24,8 @@ export function renderDisplay(
 
 function behavioursOf({ layout, quotations, heading, origins }: DisplayModel): Behaviour[] {
   const { module: own } = layoutTraits[layout.kind]
-  const reads = heading.byOrigin && origins.some(({ here }) => here > 0)
+  // The rows of a table belong to its columns, so its choices stay links.
+  const reads = heading.byOrigin && !isTable(layout.kind) && origins.some(({ here }) => here > 0)
   const photos = quotations.some((quotation) => quotation.photos.length > 0)
   return [
     ...(own ? [own] : []),

@@ -1,6 +1,8 @@
 import type { DisplayModel } from '../core/display/displayModel'
 import { isDark, type ResolvedTheme } from '../core/display/theme'
-import { columnStyles, layoutRules } from './layoutStyles'
+import { isTable } from '../core/display/layoutTraits'
+import { tableColumns } from '../core/display/tableColumns'
+import { columnStyles, layoutRules, tableStyles } from './layoutStyles'
 
 // The page's rules reach the host of a shadow root and inherited properties. Only font and text colour are inherited.
 const host = `:host{all:initial!important;display:block!important;font-family:inherit!important;font-size:inherit!important;color:inherit!important;direction:inherit!important}
@@ -117,9 +119,13 @@ export function displayStyles({ layout, theme, quotations, origins: sites, busin
       (business || sites.some(({ here }) => here > 0) ? origins : '') +
       themeStyles(theme) +
       rules.css +
-      (rules.columns ? columnStyles(layout) : ''),
+      (rules.columns ? columnStyles(layout) : '') +
+      (isTable(layout.kind) ? tableStyles(shownColumns(layout, quotations)) : ''),
   )
 }
+
+const shownColumns = ({ tableColumns: configured }: Styled['layout'], quotations: Styled['quotations']) =>
+  tableColumns(configured, quotations).filter(({ hidden }) => !hidden).length
 
 export function shadowStyles(model: Styled): string {
   return squeeze(host) + displayStyles(model)

@@ -19,6 +19,7 @@ import { writeDown, writeView } from './collection/writeDown'
 import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/confirmation'
 import { actOnListing, renewAccessKey, setListingArrivals } from './listing/changeListing'
 import { connectListing, tryAccessKey } from './listing/connectListing'
+import { matchSheet, sheetView } from './listing/matchSheet'
 import { listingView, siteViews } from './listing/listingViews'
 import { showListing } from './listing/showListing'
 import { describeOnSite, suggestOnSite, understand } from './listing/understand'
@@ -129,6 +130,8 @@ export function buildElogio(services: Services, publication: Publication) {
     describeOnSite: bound(describeOnSite),
     tryAccessKey: bound(tryAccessKey),
     connectListing: bound(connectListing),
+    sheetView: bound(sheetView),
+    matchSheet: bound(matchSheet),
     listingView: bound(listingView),
     actOnListing: bound(actOnListing),
     renewAccessKey: bound(renewAccessKey),

@@ -7,6 +7,7 @@ import { frontPage } from './wrenfield/frontPage'
 import { goodPage, listingPage } from './wrenfield/goodsPages'
 import { goods, pathOf } from './wrenfield/goods'
 import { journalPage } from './wrenfield/journalPage'
+import { tastingPage } from './wrenfield/tastingPage'
 import { icon } from './wrenfield/sitePage'
 import { serif } from './wrenfield/fonts'
 
@@ -19,6 +20,7 @@ const pages = new Map<string, () => string>([
   ['/', () => frontPage(elogioUrl)],
   ['/goods', () => listingPage(elogioUrl)],
   ['/journal', () => journalPage(elogioUrl)],
+  ['/tasting', () => tastingPage(elogioUrl)],
   ['/saltmarsh', () => darkPage(elogioUrl)],
   ...goods.map((good): [string, () => string] => [pathOf(good), () => goodPage(elogioUrl, good)]),
 ])

@@ -66,7 +66,7 @@ test('an address full of extra parts, a bare number, a wrong id and a stranger�
     await look('LW0000000X')
     await page.sees('Lanternway has nothing at this address')
     await look('https://elsewhere.example/place/7')
-    await page.sees('can’t read elsewhere.example yet')
+    await page.sees('This page can’t be reached')
     await look('Zzyxquob')
     await page.sees('Nothing on Lanternway has a name like this')
   })

@@ -1,9 +1,11 @@
+import { Fragment } from 'react'
 import { Link } from 'react-router'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'
 import { markedText } from '../../core/moderation/markedText'
 import { searchPlaces } from '../../core/moderation/searchWords'
 import type { Signal, Words } from '../../core/moderation/signal'
+import type { Answer } from '../../core/intake/answer'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/decide'
 import type { ReviewView } from '../../server/moderation/reviewView'
@@ -70,9 +72,10 @@ export function ReviewWords({
             <Marked field="body" text={review.body} signals={signals} q={q} />
           </p>
         ) : (
-          <p className="text-soft">{say('decide.noWords')}</p>
+          review.answers.length === 0 && <p className="text-soft">{say('decide.noWords')}</p>
         )}
       </div>
+      <Answers answers={review.answers} />
       <p className="mt-3 break-words text-soft">
         {review.portrait && (
           <img
@@ -145,6 +148,7 @@ export function ReviewWords({
             {standing.title && <p className="font-semibold">{standing.title}</p>}
             <p>{standing.body}</p>
           </div>
+          <Answers answers={standing.answers} />
           <p className="mt-1 text-soft">{standing.authorName}</p>
         </section>
       )}
@@ -154,6 +158,25 @@ export function ReviewWords({
         </p>
       )}
     </>
+  )
+}
+
+/** Answers to questions of the shop. */
+function Answers({ answers }: { answers: Answer[] }) {
+  if (answers.length === 0) return null
+  return (
+    <dl className="mt-3 grid max-w-[46em] gap-x-6 gap-y-1.5 sm:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
+      {answers.map(({ label, value }) => (
+        <Fragment key={label}>
+          <dt className="break-words text-soft" dir="auto">
+            {label}
+          </dt>
+          <dd className="customer-words break-words whitespace-pre-line" dir="auto">
+            {value}
+          </dd>
+        </Fragment>
+      ))}
+    </dl>
   )
 }
 

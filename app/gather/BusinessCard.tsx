@@ -1,6 +1,6 @@
 import { say } from '../../core/messages/say/listings'
 import type { Described } from '../../server/listing/understand'
-import { siteNumbers } from './listingWords'
+import { isPage, siteNumbers } from './listingWords'
 import type { SiteView } from '../../server/listing/listingViews'
 import { SiteIcon } from './SiteIcon'
 
@@ -14,7 +14,10 @@ export function BusinessCard({ described, site }: { described: Described; site: 
         <p className="flex items-center gap-2 text-soft">
           <SiteIcon path={site.icon} />
           {business
-            ? say('listings.on', { numbers: siteNumbers(business, site.scale), site: site.name })
+            ? say('listings.on', {
+                numbers: siteNumbers(business, site.scale),
+                site: isPage(site.origin) ? new URL(business.url).host : site.name,
+              })
             : site.name}
         </p>
         {business && (
@@ -22,9 +25,11 @@ export function BusinessCard({ described, site }: { described: Described; site: 
             <h2 className="text-[20px] leading-snug font-semibold break-words" dir="auto">
               {business.name}
             </h2>
-            <p className="text-soft" dir="auto">
-              {business.street || say('listings.noStreet')}
-            </p>
+            {!isPage(site.origin) && (
+              <p className="text-soft" dir="auto">
+                {business.street || say('listings.noStreet')}
+              </p>
+            )}
           </>
         )}
         {business?.isClosed && <p className="font-semibold text-ochre">{say('listings.closed')}</p>}

@@ -4,6 +4,8 @@ import { languageName } from '../../core/messages/languageName'
 import { say } from '../../core/messages/say/listings'
 import type { Described } from '../../server/listing/understand'
 import type { SiteView } from '../../server/listing/listingViews'
+import { isPage } from './listingWords'
+import { MatchColumns } from './MatchColumns'
 
 const field = 'select border-edge'
 
@@ -15,6 +17,8 @@ export function ConnectForm({
   kind,
   accessKey,
   products,
+  locale,
+  timeZone,
 }: {
   shop: string
   described: Described
@@ -22,7 +26,10 @@ export function ConnectForm({
   kind: 'listing' | 'post'
   accessKey: string
   products: { sku: string; title: string }[]
+  locale: string
+  timeZone: string
 }) {
+  const sheet = described.business?.sheet
   const isBusy = useNavigation().state !== 'idle'
   const again = `/s/${shop}/gather/connect?site=${site.origin}`
   if (described.connected)
@@ -40,6 +47,24 @@ export function ConnectForm({
       <input type="hidden" name="id" value={described.id} />
       <input type="hidden" name="kind" value={kind} />
       <input type="hidden" name="accessKey" value={accessKey} />
+      {sheet && (
+        <MatchColumns
+          sheet={sheet}
+          start={{ ...sheet.guess, isDayFirst: sheet.guess.isDayFirst ?? locale !== 'en-US', timeZone }}
+          locale={locale}
+        />
+      )}
+      {isPage(site.origin) && (
+        <label className="flex flex-wrap items-center gap-x-3">
+          <span className="font-semibold">{say('listings.sheet.name')}</span>
+          <input
+            name="name"
+            maxLength={80}
+            defaultValue={described.business?.name}
+            className="input border-edge"
+          />
+        </label>
+      )}
       <label className="flex flex-wrap items-center gap-x-2">
         {say('listings.arrivals')}
         <select name="arrivesAs" className="part field-sizing-content min-h-6 cursor-pointer bg-transparent">
@@ -92,7 +117,13 @@ export function ConnectForm({
       )}
       <div className="flex flex-wrap items-center gap-3">
         <button name="intent" value="connect" className="btn btn-primary" aria-busy={isBusy}>
-          {say(kind === 'post' ? 'listings.bringPost' : 'listings.isMine')}
+          {say(
+            kind === 'post'
+              ? 'listings.bringPost'
+              : isPage(site.origin)
+                ? 'listings.bringSheet'
+                : 'listings.isMine',
+          )}
         </button>
         <Link to={again} className="btn btn-quiet">
           {say('listings.notMine')}

@@ -20,6 +20,7 @@ export function ListingRow({
   const { publicId, site, origin, state, refusal } = listing
   const refused = state === 'active' ? refusalWords(listing) : null
   const needsKey = refusal === 'keyRefused' || refusal === 'keyMissing'
+  const needsColumns = refusal === 'columns'
   const address = `/s/${shop}/gather/listings/${publicId}`
   return (
     <SourceRow
@@ -41,8 +42,11 @@ export function ListingRow({
     >
       {isOwner && <HelpingAct address={address} listing={listing} />}
       {isOwner && (
-        <Link to={address} className={`btn ${needsKey ? 'btn-primary' : 'btn-quiet'}`}>
-          {say(needsKey ? 'listings.withKey' : 'listings.details')}
+        <Link
+          to={needsColumns ? `${address}/columns` : address}
+          className={`btn ${needsKey || needsColumns ? 'btn-primary' : 'btn-quiet'}`}
+        >
+          {say(needsKey ? 'listings.withKey' : needsColumns ? 'listings.sheet.change' : 'listings.details')}
           <span className="sr-only"> {businessName(listing)}</span>
         </Link>
       )}
@@ -77,7 +81,8 @@ function actFor({
 }: ListingView): 'check' | 'resume' | 'reconnect' | 'show' | null {
   if (state === 'disconnected') return 'reconnect'
   if (state === 'stopped') return 'resume'
-  const needsMore = refusal === 'keyRefused' || refusal === 'keyMissing' || refusal === 'fewer'
+  const needsMore =
+    refusal === 'keyRefused' || refusal === 'keyMissing' || refusal === 'fewer' || refusal === 'columns'
   if (needsMore) return null
   if (refusal !== null && refusal !== 'closed') return 'check'
   return publishable > 0 ? 'show' : null

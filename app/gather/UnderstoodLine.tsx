@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { say } from '../../core/messages/say/listings'
 import type { Understood } from '../../server/listing/understand'
-import { businessName, siteNumbers, type Sites } from './listingWords'
+import { businessName, isPage, refusalText, siteNumbers, type Sites } from './listingWords'
 import { SiteIcon } from './SiteIcon'
 import { Suggestions } from './Suggestions'
 
@@ -29,21 +29,12 @@ export function UnderstoodLine({
           <Suggestions shop={shop} found={understood.suggestions} sites={sites} />
         </>
       )
-    case 'unknownSite':
-      return (
-        <p className="font-semibold text-plum">
-          {sites.length === 0
-            ? say('listings.noSites', { host: understood.host })
-            : say('listings.unknownSite', {
-                host: understood.host,
-                sites: new Intl.ListFormat('en').format(sites.map(({ name }) => name)),
-              })}
-        </p>
-      )
+    case 'unusable':
+      return <p className="font-semibold text-plum">{say('listings.unusable')}</p>
     case 'refused':
       return (
         <p className="font-semibold text-plum">
-          {say(`listings.refusal.${understood.refusal}`, { site: siteOf(understood.origin).name })}
+          {refusalText(understood.refusal, isPage(understood.origin) ? null : siteOf(understood.origin).name)}
         </p>
       )
     case 'needsKey': {

@@ -12,19 +12,23 @@ import { AccessKeyField } from './AccessKeyField'
 import { BusinessCard } from './BusinessCard'
 import { ConnectForm } from './ConnectForm'
 import { BackLink } from './BackLink'
+import { isPage, refusalText } from './listingWords'
+import { matchingOrNothing } from './sheetFields'
 import { SiteIcon } from './SiteIcon'
 import { Suggestions } from './Suggestions'
 import { UnderstoodLine } from './UnderstoodLine'
 import type { Route } from './+types/connect'
 
 const TYPING_MS = 350
+/** The id of a sheet or page is its address. */
+const MAX_ID = 2000
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop, member } = await requireShop(request, context, params.shop, 'imports')
   const { elogio } = context
   const query = new URL(request.url).searchParams
   const sites = elogio.sites()
-  const [id, typed] = [query.get('id')?.slice(0, 100) ?? '', query.get('q')?.slice(0, 400) ?? '']
+  const [id, typed] = [query.get('id')?.slice(0, MAX_ID) ?? '', query.get('q')?.slice(0, MAX_ID) ?? '']
   const site = sites.find(({ origin }) => origin === query.get('site')) ?? sites[0] ?? null
   const kind = query.get('kind') === 'post' ? ('post' as const) : ('listing' as const)
   const mayLookUp = (id || typed) === '' || (await context.throttle.lookUp(member.id)) === null
@@ -37,18 +41,21 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
           ? await elogio.suggestOnSite(shop, site.origin, typed)
           : null
   const { products } = await elogio.writeView(shop)
-  return { sites, site, id, kind, typed, understood, products, languages: shop.languages }
+  const { locale, timeZone } = shop
+  return { sites, site, id, kind, typed, understood, products, locale, timeZone }
 }
 
 const sent = z.object({
   intent: z.enum(['connect', 'tryKey']),
   site: z.string().max(40),
-  id: z.string().min(1).max(100),
+  id: z.string().min(1).max(MAX_ID),
   kind: z.enum(['listing', 'post']).default('listing'),
   accessKey: z.string().max(300).default(''),
   product: z.string().max(100).default(''),
   tag: z.string().max(40).default(''),
   arrivesAs: z.enum(['approved', 'waiting']).default('approved'),
+  name: z.string().max(80).default(''),
+  matching: matchingOrNothing.default(null),
 })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
@@ -60,8 +67,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const name = elogio.sites().find(({ origin }) => origin === given.site)?.name ?? given.site
   if (given.intent === 'tryKey') {
     const tried = await elogio.tryAccessKey(shop, { ...given, origin: given.site })
-    if ('refusal' in tried)
-      return data({ problem: say(`listings.refusal.${tried.refusal}`, { site: name }) }, { status: 422 })
+    if ('refusal' in tried) return data({ problem: refusalText(tried.refusal, name) }, { status: 422 })
     return { described: tried.described, accessKey: given.accessKey }
   }
   const languages = (context.form?.getAll('languages') ?? []).filter((one) => typeof one === 'string')
@@ -71,7 +77,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     languages: languages.slice(0, 50),
   })
   if (made.outcome === 'refused')
-    return data({ problem: say(`listings.refusal.${made.refusal}`, { site: name }) }, { status: 422 })
+    return data({ problem: refusalText(made.refusal, isPage(given.site) ? null : name) }, { status: 422 })
   return redirect(`/s/${shop.slug}/gather/listings/${made.listing}`)
 }
 
@@ -81,7 +87,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 
 /** Finds the shop's page on another site, shows it, and connects it. */
 export default function Connect({ loaderData, actionData, params }: Route.ComponentProps) {
-  const { sites, site, id, kind, typed, understood, products } = loaderData
+  const { sites, site, id, kind, typed, understood, products, locale, timeZone } = loaderData
   const answer = useLastAnswer(actionData)
   const problem = answer && 'problem' in answer ? answer.problem : null
   const tried = answer && 'described' in answer && answer.described.id === id ? answer : null
@@ -114,7 +120,11 @@ export default function Connect({ loaderData, actionData, params }: Route.Compon
                       <Suggestions shop={params.shop} found={understood.suggestions} sites={sites} />
                     </>
                   ) : site.needs === 'nothing' ? (
-                    <p>{say('listings.nothing', { site: site.name })}</p>
+                    <p>
+                      {isPage(site.origin)
+                        ? say('listings.notAnAddress')
+                        : say('listings.nothing', { site: site.name })}
+                    </p>
                   ) : null
                 ) : (
                   understood &&
@@ -133,12 +143,18 @@ export default function Connect({ loaderData, actionData, params }: Route.Compon
                     kind={kind}
                     accessKey={tried?.accessKey ?? ''}
                     products={products}
+                    locale={locale}
+                    timeZone={timeZone}
                   />
                 </section>
               )}
             </div>
             <Steps
-              title={say(needsKey ? 'listings.howKey' : 'listings.how', { site: (keySite ?? shown).name })}
+              title={
+                isPage(shown.origin)
+                  ? say('listings.howPage')
+                  : say(needsKey ? 'listings.howKey' : 'listings.how', { site: (keySite ?? shown).name })
+              }
               steps={needsKey ? keySite!.guide.accessKey : shown.guide.find}
             />
           </>
@@ -201,7 +217,7 @@ function Lookup({ site, typed }: { site: Site; typed: string }) {
     <Form method="get" className="flex flex-col gap-2">
       <input type="hidden" name="site" value={site.origin} />
       <label className="font-semibold" htmlFor="q">
-        {say('listings.field', { site: site.name })}
+        {isPage(site.origin) ? say('listings.pageField') : say('listings.field', { site: site.name })}
       </label>
       <div className="flex gap-2">
         <input
@@ -210,7 +226,7 @@ function Lookup({ site, typed }: { site: Site; typed: string }) {
           autoFocus
           autoComplete="off"
           value={text}
-          placeholder={say('listings.example')}
+          placeholder={say(isPage(site.origin) ? 'listings.pageExample' : 'listings.example')}
           className="input h-11 w-full border-edge text-[16px]"
           onChange={(event) => setText(event.currentTarget.value)}
         />

@@ -11,7 +11,15 @@ import { orOffline } from '../offline'
 import { readForm } from '../readForm'
 import { AccessKeyField } from './AccessKeyField'
 import { ListingActs } from './ListingActs'
-import { businessName, isReading, refusalWords, siteNumbers, stateWords } from './listingWords'
+import {
+  businessName,
+  isPage,
+  isReading,
+  refusalText,
+  refusalWords,
+  siteNumbers,
+  stateWords,
+} from './listingWords'
 import { BackLink } from './BackLink'
 import { SiteIcon } from './SiteIcon'
 import type { Route } from './+types/listing'
@@ -54,7 +62,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     const refusal = await elogio.renewAccessKey(shop, id, accessKey)
     if (refusal === null) return { problem: null }
     const site = (await elogio.listingView(shop, id))?.site?.name ?? ''
-    return data({ problem: say(`listings.refusal.${refusal}`, { site }) }, { status: 422 })
+    return data({ problem: refusalText(refusal, site) }, { status: 422 })
   }
   const done =
     intent === 'arrivals'
@@ -90,7 +98,7 @@ export default function ListingPage({ loaderData, params }: Route.ComponentProps
             {site && <SiteIcon path={site.icon} />}
             {say('listings.on', {
               numbers: siteNumbers(listing, listing.scale),
-              site: site?.name ?? listing.origin,
+              site: placeOf(listing),
             })}
             <a
               href={listing.url}
@@ -98,7 +106,7 @@ export default function ListingPage({ loaderData, params }: Route.ComponentProps
               rel="noreferrer"
               className="part inline-flex items-center gap-1"
             >
-              {say('listings.seeThere', { site: site?.name ?? listing.origin })}
+              {say('listings.seeThere', { site: placeOf(listing) })}
               <ExternalLink className="size-3.5" aria-hidden="true" />
             </a>
           </p>
@@ -132,6 +140,7 @@ export default function ListingPage({ loaderData, params }: Route.ComponentProps
                 </Link>
               </p>
               <Choices listing={listing} />
+              <SheetProblems listing={listing} />
             </>
           )}
           <Problem text={fetcher.data?.problem} />
@@ -158,11 +167,47 @@ export default function ListingPage({ loaderData, params }: Route.ComponentProps
                 </button>
               </Form>
             )}
+            {state !== 'disconnected' && listing.matching && (
+              <Link to="columns" className={`btn ${refusal === 'columns' ? 'btn-primary' : 'btn-quiet'}`}>
+                {say('listings.sheet.change')}
+              </Link>
+            )}
             <ListingActs listing={listing} />
           </div>
         </section>
       </div>
     </main>
+  )
+}
+
+/** The site; the host of a sheet or page. */
+const placeOf = ({ origin, site, url }: ListingView) =>
+  isPage(origin) ? new URL(url).host : (site?.name ?? origin)
+
+/** Cells that could not be read, so that the sheet can be corrected. */
+function SheetProblems({ listing: { problems, matching } }: { listing: ListingView }) {
+  if (!problems || !matching) return null
+  if (problems.count + problems.unreadRows.length === 0) return null
+  const more = problems.count - problems.first.length
+  return (
+    <div className="text-[13px]">
+      {problems.unreadRows.length > 0 && (
+        <p>
+          {say('listings.sheet.unreadRows', {
+            rows: new Intl.ListFormat('en').format(problems.unreadRows.map(String)),
+          })}
+        </p>
+      )}
+      {problems.count > 0 && <p>{say('listings.sheet.problems', { count: problems.count })}</p>}
+      <ul className="list-disc pl-5 text-soft [overflow-wrap:anywhere]">
+        {problems.first.map(({ row, heading, use, cell }) => (
+          <li key={`${row} ${heading}`}>
+            {say(`listings.sheet.problem.${use}`, { row, heading, cell, scale: matching.scale })}
+          </li>
+        ))}
+        {more > 0 && <li>{say('listings.sheet.moreProblems', { count: more })}</li>}
+      </ul>
+    </div>
   )
 }
 

@@ -1,4 +1,6 @@
 import { spokenMoment } from '../../core/formats/dates'
+import type { RefusalCode } from '../../core/listing/originRefusal'
+import { PAGE } from '../../core/listing/sheet/page'
 import { say } from '../../core/messages/say/listings'
 import type { ListingView, SiteView } from '../../server/listing/listingViews'
 
@@ -17,7 +19,8 @@ export function siteNumbers(
   scale: number | null,
 ): string {
   if (scale === null) return say('listings.posts', { count: count ?? 0 })
-  if (average === null || count === null || count === 0) return say('listings.noReviews')
+  if (count === null || count === 0) return say('listings.noReviews')
+  if (average === null) return say('listings.reviews', { count })
   return scale === 5
     ? say('listings.average', { average: average.toFixed(1), count })
     : say('listings.averageOf', { average: average.toFixed(1), scale, count })
@@ -33,8 +36,23 @@ export function refusalWords({
   site,
   origin,
 }: Pick<ListingView, 'refusal' | 'site' | 'origin'>): string | null {
-  return refusal && say(`listings.refusal.${refusal}`, { site: site?.name ?? origin })
+  return refusal && refusalText(refusal, isPage(origin) ? null : (site?.name ?? origin))
 }
+
+/** Why a site, or without one a sheet or page, could not be read. */
+export function refusalText(refusal: RefusalCode, site: string | null): string {
+  if (site !== null) return say(`listings.refusal.${refusal}`, { site })
+  return isOnPages(refusal)
+    ? say(`listings.pageRefusal.${refusal}`)
+    : say(`listings.refusal.${refusal}`, { site: say('listings.thisPage') })
+}
+
+const onPages = ['unknown', 'gone', 'signedOut', 'unreadable', 'tooLarge', 'fewer'] as const
+const isOnPages = (refusal: RefusalCode): refusal is (typeof onPages)[number] =>
+  onPages.some((one) => one === refusal)
+
+/** Whether a listing is a sheet or page at any address, not one of a known site. */
+export const isPage = (origin: string): boolean => origin === PAGE
 
 /** What a listing is doing, or when it was checked and what was found. */
 export function stateWords(listing: ListingView, clock: Clock): string {

@@ -9,6 +9,7 @@ export const layouts = [
   'aggregate',
   'badge',
   'ratingLine',
+  'table',
 ] as const
 export type Layout = (typeof layouts)[number]
 export const DISPLAY_TITLE_LIMIT = 120

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ANSWER_LABEL_LIMIT } from '../intake/answer'
 import { selectionSchema } from '../curation/selectionSchema'
 import {
   layouts,
@@ -24,6 +25,16 @@ import {
 const colour = z.string().regex(/^#[0-9a-f]{6}$/i)
 const colourOrNone = z.union([colour, z.literal('')])
 
+/** A column of a table; one that is not named is shown under its own heading. */
+const columnSchema = z.object({
+  key: z.string().max(120),
+  /** Empty for its own. */
+  heading: z.string().max(ANSWER_LABEL_LIMIT),
+  hidden: z.boolean(),
+  setOff: z.boolean(),
+})
+export type ConfiguredColumn = z.infer<typeof columnSchema>
+
 /** The arrangement of the reviews. */
 const arrangementSchema = z.object({
   kind: z.enum(layouts),
@@ -39,6 +50,8 @@ const arrangementSchema = z.object({
   step: z.number().int().min(0).max(MOST_COLUMNS),
   arrows: z.boolean(),
   dots: z.boolean(),
+  /** Of a table, in order. */
+  tableColumns: z.array(columnSchema).max(80).default([]),
 })
 export type Arrangement = z.infer<typeof arrangementSchema>
 

@@ -4,8 +4,11 @@ import type { Layout, places } from './choices'
 export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos' | 'origins'
 
 export interface LayoutTraits {
-  /** Reviews; or their number and average, as a summary with all ratings, a badge or a line of text. */
-  shows: 'reviews' | 'summary' | 'badge' | 'line'
+  /**
+   * Reviews as quotations or as rows of a table; or their number and average, as a summary with all ratings, a
+   * badge or a line of text.
+   */
+  shows: 'reviews' | 'table' | 'summary' | 'badge' | 'line'
   /** Whether it has several columns if there is room. */
   columns: boolean
   /** Whether it moves: one review at a time, or several. */
@@ -64,8 +67,17 @@ export const layoutTraits: Record<Layout, LayoutTraits> = {
     module: 'lead',
     start: { ...front, place: 'products', products: 'page' },
   },
+  table: {
+    shows: 'table',
+    columns: false,
+    motion: 'none',
+    module: null,
+    start: { ...front, limit: 12 },
+  },
 }
 
-export const showsReviews = (layout: Layout): boolean => layoutTraits[layout].shows === 'reviews'
+export const showsReviews = (layout: Layout): boolean =>
+  ['reviews', 'table'].includes(layoutTraits[layout].shows)
+export const isTable = (layout: Layout): boolean => layoutTraits[layout].shows === 'table'
 /** Whether it stands within text or a corner, without a heading. */
 export const isSmall = (layout: Layout): boolean => ['badge', 'line'].includes(layoutTraits[layout].shows)

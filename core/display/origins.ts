@@ -54,10 +54,11 @@ export function originSummaries(listings: ShownListing[], here: Record<string, n
     const rated = connected.filter(({ average, count }) => average !== null && (count ?? 0) > 0)
     const ratedCount = sum(rated.map(({ count }) => count!))
     const only = connected.length === 1 ? connected[0]! : null
-    const { origin, site, icon, scale } = some[0]!
+    const { origin, icon, scale } = some[0]!
     return {
       origin,
-      site,
+      // Sheets and pages have names of their own.
+      site: [...new Set(some.map(({ site }) => site))].join(', '),
       icon,
       scale,
       average:

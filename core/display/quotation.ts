@@ -1,3 +1,4 @@
+import type { Answer } from '../intake/answer'
 import type { Excerpt } from './excerpt'
 
 /** A review as visitors see it. Hidden and missing values are empty or null. */
@@ -15,6 +16,8 @@ export interface Quotation {
   title: string
   words: Excerpt
   name: string
+  /** To questions of the shop; only tables show them. */
+  answers: Answer[]
   language: string | null
   product: string | null
   /** For machines and for people. */

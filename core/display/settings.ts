@@ -4,6 +4,7 @@ import type { Configuration, Parts } from './configuration'
 export const settings = [
   'byHand',
   'columns',
+  'tableColumns',
   'moving',
   'name',
   'rating',
@@ -57,6 +58,7 @@ export function settingValues({
   return {
     byHand: [pins, leftOut, order === 'hand' ? hand : []],
     columns: [layout.columns, layout.marks.slice(0, layout.columns - 1)],
+    tableColumns: layout.tableColumns,
     moving: [layout.autoplay, layout.step, layout.arrows, layout.dots],
     name: parts.name,
     rating: [parts.rating, parts.glyph],

@@ -9,7 +9,7 @@ import type { SiteStyle } from './theme'
 export interface ShowableReview
   extends
     Pickable,
-    Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'writtenPrecision'>,
+    Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'writtenPrecision' | 'answers'>,
     Omit<AboutWriter, 'seenPublic'> {
   productTitle: string | null
   /** The time of the verified order; null without one. */

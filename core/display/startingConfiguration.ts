@@ -14,6 +14,7 @@ export const startingConfiguration: Configuration = {
     step: 1,
     arrows: true,
     dots: true,
+    tableColumns: [],
   },
   parts: {
     name: 'firstInitial',

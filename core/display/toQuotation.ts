@@ -44,6 +44,7 @@ export function toQuotation(
     title: parts.title ? review.title.trim() : '',
     words: excerptOf(parts.words ? paragraphsOf(review.body) : [], parts.shortened),
     name: by,
+    answers: review.answers,
     language: review.language,
     product: parts.product ? review.productTitle : null,
     date: dateOf(review, parts.date, spoken),

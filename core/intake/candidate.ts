@@ -1,5 +1,6 @@
 import type { SubmissionChecks } from '../moderation/submissionChecks'
 import type { CustomerLanguage } from '../messages/customers/languages'
+import type { Answer } from './answer'
 import type { EvidenceKind } from './evidence'
 import type { Source } from './sourcePolicy'
 import type { Writers } from './writers'
@@ -34,6 +35,8 @@ export interface Candidate extends SubmissionChecks {
   /** Only the shop sees them. */
   note: string
   tags: string[]
+  /** To questions of the shop. */
+  answers: Answer[]
   /** What its origin says of it; null for other sources. */
   posted: Posted | null
   evidence: { name: string; kind: EvidenceKind; content: Uint8Array }[]

@@ -1,6 +1,7 @@
 import type { CustomerLanguage } from '../messages/customers/languages'
 import type { ReviewState } from '../moderation/rules'
 import type { ProofFailure } from '../proof/matchOrder'
+import type { Answer } from './answer'
 import type { AboutWriter } from './candidate'
 import type { Source } from './sourcePolicy'
 
@@ -60,6 +61,8 @@ export interface ReviewVersion {
   writtenAt: string
   writtenPrecision: WrittenPrecision
   about: AboutWriter
+  /** To questions of the shop. */
+  answers: Answer[]
   /** For the digest in the log. */
   salt: string
 }

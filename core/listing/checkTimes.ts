@@ -5,7 +5,6 @@ const MINUTE_MS = 60_000
 const HOUR_MS = 60 * MINUTE_MS
 const DAY_MS = 24 * HOUR_MS
 
-const USUAL_MS = 30 * MINUTE_MS
 const FIRST_WAIT_MS = 2 * MINUTE_MS
 const LONGEST_WAIT_MS = 6 * HOUR_MS
 
@@ -13,13 +12,14 @@ const LONGEST_WAIT_MS = 6 * HOUR_MS
 export const COMPLETE_EVERY_MS = 12 * HOUR_MS
 
 /**
- * Milliseconds until the next check after a good one: half an hour, more for listings without news for a week
- * or a month.
+ * Milliseconds until the next check after a good one: four times the usual for listings without news for a
+ * week, twelve times after a month.
+ * @param usualMinutes how often the site is checked
  * @param spread 0 to 1, the same for the same listing, so that checks are spread out
  */
-export function nextCheckMs(quietMs: number, spread: number): number {
+export function nextCheckMs(quietMs: number, usualMinutes: number, spread: number): number {
   const factor = quietMs > 30 * DAY_MS ? 12 : quietMs > 7 * DAY_MS ? 4 : 1
-  return Math.round(USUAL_MS * factor * (0.9 + 0.2 * spread))
+  return Math.round(usualMinutes * MINUTE_MS * factor * (0.9 + 0.2 * spread))
 }
 
 /**

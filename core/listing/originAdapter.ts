@@ -1,3 +1,8 @@
+import type { Answer } from '../intake/answer'
+import type { SheetMatching } from './sheet/matching'
+import type { SheetProblems } from './sheet/sheetProblems'
+import type { SheetSample } from './sheet/sheetSample'
+
 /** What to send to an outside site; the server sends it. */
 export interface OriginRequest {
   url: string
@@ -48,6 +53,8 @@ export interface Business extends Suggestion {
   picture: string | null
   isClosed: boolean
   latest: OriginReview | null
+  /** The columns of a sheet, to be matched; missing for anything else. */
+  sheet?: SheetSample
 }
 
 /** A review as the site shows it. Unknown texts are empty. */
@@ -60,6 +67,8 @@ export interface OriginReview {
   portrait: string | null
   /** On the scale of the site. */
   rating: number | null
+  /** If it differs from that of the site. */
+  ratingScale?: number
   title: string
   body: string
   /** ISO date or moment; null if unknown. */
@@ -67,6 +76,8 @@ export interface OriginReview {
   likes: number | null
   /** Whether the site says that its writer bought. */
   claimsVerified: boolean
+  /** To questions of the shop; missing on sites that have none. */
+  answers?: Answer[]
 }
 
 export interface ReviewPage {
@@ -76,6 +87,10 @@ export interface ReviewPage {
   next: string | null
   /** The number of all reviews as the site states it. */
   count: number | null
+  /** What a page at any address states with its reviews; sites state it with the business. */
+  numbers?: { average: number | null; count: number | null }
+  /** Cells of a sheet that could not be read. */
+  problems?: SheetProblems
 }
 
 /**
@@ -92,6 +107,12 @@ export interface OriginAdapter {
   /** The highest rating; null if posts have none. */
   scale: number | null
   needs: 'nothing' | 'accessKey'
+  /** Calls are counted, and checks are made one at a time, under this name: the site, or the host of a page. */
+  callsAs: string
+  /** How often it is checked by default. */
+  checkMinutes: number
+  /** Of a sheet; missing on sites. */
+  matching?: SheetMatching | null
   /** Null for no limit. */
   limits: { callsAMinute: number | null; newestOnly: number | null }
   /** Steps for the owner, in English as all of her screens. */

@@ -17,6 +17,8 @@ export const refusalCodes = [
   'private',
   'redirects',
   'closed',
+  'noReviews',
+  'columns',
 ] as const
 export type RefusalCode = (typeof refusalCodes)[number]
 
@@ -32,4 +34,4 @@ export class OriginRefusal extends Error {
 
 /** Those that only the owner can end. */
 export const needsOwner = (code: RefusalCode): boolean =>
-  code === 'keyMissing' || code === 'keyRefused' || code === 'fewer'
+  code === 'keyMissing' || code === 'keyRefused' || code === 'fewer' || code === 'columns'

@@ -2,12 +2,9 @@ import type { z } from 'zod'
 import { walkHtml } from '../site/walkHtml'
 import type { OriginAnswer } from './originAdapter'
 import { OriginRefusal } from './originRefusal'
+import { MAX_BODY, MAX_NAME } from './limits'
 
 const MAX_WAIT_SECONDS = 86_400
-
-/** Lengths in UTF-16 units; longer texts are cut. */
-export const MAX_NAME = 120
-export const MAX_BODY = 20_000
 
 /** @throws OriginRefusal unless the answer is a success */
 export function requireSuccess({ status, retryAfter }: OriginAnswer): void {

@@ -15,9 +15,10 @@ export interface HtmlVisitor {
 
 /**
  * Visits elements and texts in document order, in linear time. It stops, with everything closed, at more than
- * 512 levels, 30,000 elements or 200,000 texts.
+ * 512 levels, 30,000 elements (unless told otherwise) or 200,000 texts.
+ * @returns whether it came to the end
  */
-export function walkHtml(html: string, visit: HtmlVisitor): void {
+export function walkHtml(html: string, visit: HtmlVisitor, maxTags = MAX_TAGS): boolean {
   const open: string[] = []
   let tags = 0
   let texts = 0
@@ -30,7 +31,7 @@ export function walkHtml(html: string, visit: HtmlVisitor): void {
   const parser = new Parser({
     onopentag(name, attributes) {
       if (stopped) return
-      if (open.length >= MAX_DEPTH || ++tags > MAX_TAGS) return stop()
+      if (open.length >= MAX_DEPTH || ++tags > maxTags) return stop()
       open.push(name)
       visit.open?.(name, attributes)
     },
@@ -47,4 +48,5 @@ export function walkHtml(html: string, visit: HtmlVisitor): void {
   })
   parser.end(html)
   if (stopped) for (const name of open.reverse()) visit.close?.(name)
+  return !stopped
 }

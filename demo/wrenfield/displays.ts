@@ -70,6 +70,28 @@ export const displays: DisplayStory[] = [
     },
     { listings: ['LW7Q4K2M9A'] },
   ),
+  display(
+    'tasting-day',
+    'Tasting afternoon, answers',
+    '/tasting',
+    {
+      title: 'What guests took home',
+      selection: { ...start.selection, limit: 12 },
+      layout: {
+        ...start.layout,
+        kind: 'table',
+        tableColumns: [
+          { key: 'name', heading: 'Guest', hidden: false, setOff: false },
+          { key: 'words', heading: 'What will you remember?', hidden: false, setOff: false },
+          { key: 'answer:Favourite honey', heading: '', hidden: false, setOff: true },
+        ],
+      },
+      parts: { ...start.parts, date: 'day', origin: 'hidden' },
+      heading: { ...start.heading, average: false, count: false, siteNumbers: false, write: false },
+      placement: { ...start.placement, place: 'elsewhere' },
+    },
+    { listings: ['/sheets/tasting-day.csv'] },
+  ),
   display('everywhere', 'From everywhere', '/', {
     title: 'What people say, wherever they say it',
     selection: { ...start.selection, limit: 12 },

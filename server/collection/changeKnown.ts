@@ -31,6 +31,7 @@ export function isChanged({ identity, rating, ...says }: Candidate, known: Known
     known.title !== says.title ||
     known.body !== says.body ||
     known.authorName !== says.authorName ||
+    JSON.stringify(known.answers) !== JSON.stringify(says.answers) ||
     known.rating !== (rating && hundredthsOfFive(rating.value, rating.scale))
   )
 }
@@ -66,7 +67,7 @@ export async function changeKnown(
     reviewId: known!.id,
     before: { ...before },
     after: { ...after },
-    digest: digestOfVersion(version),
+    digest: digestOfVersion({ answers: known!.answers, ...version }),
     at: now,
     batch: intake?.publicId ?? null,
   })
@@ -98,6 +99,7 @@ function newVersion(services: Services, candidate: Candidate, judged: Arrived['j
     // Its writer changes her words, not what is known of her.
     ...(candidate.identity.by !== 'review' && {
       about,
+      answers: candidate.answers,
       consentAnswer: consent.answer,
       consentText: consent.text,
       ...(writtenAt && { writtenAt, writtenPrecision: 'day' }),

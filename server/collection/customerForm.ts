@@ -91,6 +91,7 @@ export async function submitForm(
     photos: await pendingPhotos(services, form, submission.media),
     note: '',
     tags: [],
+    answers: [],
     posted: null,
     evidence: [],
     customerLanguage: language,

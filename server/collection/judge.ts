@@ -82,7 +82,7 @@ export async function judge(
       photos: sourcePolicies[candidate.source].checksPhotos ? candidate.photos.length : 0,
     }),
   ]
-  const language = languageOf(`${candidate.title}\n${candidate.body}`)
+  const language = languageOf(writtenIn(candidate))
   const facts: RuleFacts = {
     score: spamScore(checked),
     kinds: checked.map(({ kind }) => kind),
@@ -115,6 +115,10 @@ export async function judge(
   }
 }
 
+/** Its words; its answers if it has none. */
+const writtenIn = ({ title, body, answers }: Candidate) =>
+  `${title}${body}`.trim() ? `${title}\n${body}` : answers.map(({ value }) => value).join('\n')
+
 const ruleSignal = ({ name, then }: ShopRule): Signal => {
   const kind = then === 'approved' ? 'approvingRule' : 'rule'
   return { kind, points: 0, headline: messageCode(`signal.${kind}`, { name }), detail: '', places: [] }
@@ -127,6 +131,7 @@ async function weighed(
   candidate: Candidate,
   arrived: { id: string; rating: number | null; receivedAt: string; changed: boolean },
 ): Promise<WeighedArrival> {
+  const answered = candidate.answers.map(({ value }) => value)
   const one = await workers.run(
     'weighArrival',
     {
@@ -136,8 +141,10 @@ async function weighed(
       arriving: {
         id: arrived.id,
         title: candidate.title,
-        // Visitors can read the descriptions of photos.
-        body: [candidate.body, ...candidate.photos.map(({ alt }) => alt)].filter(Boolean).join('\n'),
+        // Visitors can read answers and the descriptions of photos too.
+        body: [candidate.body, ...answered, ...candidate.photos.map(({ alt }) => alt)]
+          .filter(Boolean)
+          .join('\n'),
         rating: arrived.rating,
         authorName: candidate.authorName,
         authorEmail: candidate.authorEmail,

@@ -47,6 +47,7 @@ export function newReview(
         ? { writtenAt: candidate.writtenAt, writtenPrecision: 'day' }
         : { writtenAt: receivedAt, writtenPrecision: 'moment' }),
       about: candidate.about,
+      answers: candidate.answers,
       salt: services.newSecret(),
     },
     signals: judged.signals,

@@ -86,6 +86,7 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     photos,
     note: '',
     tags: [],
+    answers: [],
     posted: null,
     evidence: [],
     customerLanguage: review.customerLanguage,

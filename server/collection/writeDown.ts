@@ -63,6 +63,7 @@ export async function writeDown(
     photos: [],
     note: entry.note,
     tags: entry.tags,
+    answers: [],
     posted: null,
     evidence,
   })

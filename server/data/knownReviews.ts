@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { readAnswers } from './versionRow'
 import type { Review, ReviewVersion } from '../../core/intake/review'
 import type { StoredState } from '../../core/moderation/rules'
 
@@ -15,11 +16,11 @@ export interface StoredIdentity {
 export interface KnownReview
   extends
     Pick<Review, 'id' | 'publicId' | 'versionId'>,
-    Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'rating'> {
+    Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'rating' | 'answers'> {
   state: StoredState
 }
 
-type Row = KnownReview & Omit<StoredIdentity, 'reviewId'>
+type Row = Omit<KnownReview, 'answers'> & { answers: string } & Omit<StoredIdentity, 'reviewId'>
 
 const columns = {
   id: 'review.id',
@@ -30,6 +31,7 @@ const columns = {
   body: 'review_version.body',
   authorName: 'review_version.author_name',
   rating: 'review_version.rating',
+  answers: 'review_version.answers',
   tokenHash: 'review.token_hash',
   origin: 'review.origin',
   externalKey: 'review.external_key',
@@ -42,6 +44,11 @@ export async function knownReviews(
   shopId: number,
   identities: StoredIdentity[],
 ): Promise<(KnownReview | null)[]> {
+  const found = await storedRows(db, shopId, identities)
+  return found.map((row) => row && { ...row, answers: readAnswers(row.answers) })
+}
+
+async function storedRows(db: Knex, shopId: number, identities: StoredIdentity[]): Promise<(Row | null)[]> {
   const find = (column: string, values: (string | number | null)[], more: Record<string, string> = {}) => {
     const given = values.filter((value) => value !== null)
     return given.length === 0

@@ -1,5 +1,7 @@
 import type { Knex } from 'knex'
 import type { RefusalCode } from '../../core/listing/originRefusal'
+import type { SheetProblems } from '../../core/listing/sheet/sheetProblems'
+import type { SheetMatching } from '../../core/listing/sheet/matching'
 
 /** The shop's page, or a single post about it, on another site. It is checked again and again. */
 export interface Listing {
@@ -30,6 +32,8 @@ export interface Listing {
   arrivesAs: 'waiting' | 'approved'
   /** Encrypted. */
   accessKey: string | null
+  /** How the columns of a sheet are used; null for anything else. */
+  matching: SheetMatching | null
   state: 'active' | 'stopped' | 'disconnected'
   /** Why the latest check failed; null after a good one. */
   refusal: RefusalCode | null
@@ -49,6 +53,11 @@ export interface Listing {
   cursor: string | null
   /** Reviews of the read in progress; null if none is. */
   readSoFar: number | null
+  /** Cells of the sheet that could not be read; null for anything else. */
+  problems: SheetProblems | null
+  /** Of what a page said at the latest check, and how many checks in a row it has said so. */
+  digest: string | null
+  digestReads: number
   /** Of the read in progress. */
   intakeId: number | null
   /** Whether the owner has said that missing reviews are really gone. */
@@ -79,6 +88,10 @@ const columns = {
   tag: 'tag',
   arrivesAs: 'arrives_as',
   accessKey: 'access_key',
+  matching: 'matching',
+  problems: 'problems',
+  digest: 'digest',
+  digestReads: 'digest_reads',
   state: 'state',
   refusal: 'refusal',
   refusedAt: 'refused_at',
@@ -98,15 +111,19 @@ const columns = {
   createdAt: 'created_at',
 } satisfies Record<keyof Listing, string>
 
-type Row = Omit<Listing, 'languages' | 'found' | 'acceptsFewer'> & {
+type Row = Omit<Listing, 'languages' | 'found' | 'acceptsFewer' | 'matching' | 'problems'> & {
+  problems: string | null
   languages: string
+  matching: string | null
   found: string | null
   acceptsFewer: 0 | 1
 }
 
-const read = ({ languages, found, acceptsFewer, ...row }: Row): Listing => ({
+const read = ({ languages, found, acceptsFewer, matching, problems, ...row }: Row): Listing => ({
   ...row,
   acceptsFewer: acceptsFewer === 1,
+  problems: problems === null ? null : (JSON.parse(problems) as SheetProblems),
+  matching: matching === null ? null : (JSON.parse(matching) as SheetMatching),
   languages: JSON.parse(languages) as string[],
   found: found === null ? null : (JSON.parse(found) as Listing['found']),
 })
@@ -139,6 +156,7 @@ export type NewListing = Pick<
   | 'tag'
   | 'arrivesAs'
   | 'accessKey'
+  | 'matching'
   | 'createdAt'
 >
 

@@ -4,12 +4,13 @@ import type { Review, ReviewVersion } from '../../core/intake/review'
 
 import type { Place, Signal } from '../../core/moderation/signal'
 import { countRows } from './countRows'
+import { readAnswers } from './versionRow'
 
 /** Everything the owner can read of a review, with its latest version. */
 export interface FullReview
   extends
     Omit<Review, 'unconfirmed'>,
-    Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'rating' | 'language' | 'salt'>,
+    Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'rating' | 'language' | 'salt' | 'answers'>,
     Pick<AboutWriter, 'role' | 'company' | 'seenUrl' | 'relationship' | 'portrait'> {
   customerId: number | null
   authorEmail: string | null
@@ -63,9 +64,14 @@ const columns = {
   authorName: 'review_version.author_name',
   language: 'review_version.language',
   salt: 'review_version.salt',
+  answers: 'review_version.answers',
 }
 
-type Row = Omit<FullReview, 'showable' | 'verified' | 'needsReply' | 'reply' | 'declineReason'> & {
+type Row = Omit<
+  FullReview,
+  'showable' | 'verified' | 'needsReply' | 'reply' | 'declineReason' | 'answers'
+> & {
+  answers: string
   showable: 0 | 1
   verified: 0 | 1
   needsReply: 0 | 1
@@ -96,6 +102,7 @@ export async function findReview(
   const { replyName: name, replyBody: body, replyPostedAt: postedAt, ...review } = row
   return {
     ...review,
+    answers: readAnswers(row.answers),
     showable: row.showable === 1,
     verified: row.verified === 1,
     needsReply: row.needsReply === 1,
@@ -105,12 +112,20 @@ export async function findReview(
 }
 
 /** The content of one version. */
-export type VersionWords = Pick<FullReview, 'title' | 'body' | 'authorName' | 'rating' | 'salt'>
+export type VersionWords = Pick<FullReview, 'title' | 'body' | 'authorName' | 'rating' | 'salt' | 'answers'>
 
 export async function versionWords(db: Knex, versionId: number): Promise<VersionWords> {
-  return db('review_version')
+  const row = await db('review_version')
     .where({ id: versionId })
-    .first({ title: 'title', body: 'body', authorName: 'author_name', rating: 'rating', salt: 'salt' })
+    .first<Omit<VersionWords, 'answers'> & { answers: string }>({
+      title: 'title',
+      body: 'body',
+      authorName: 'author_name',
+      rating: 'rating',
+      salt: 'salt',
+      answers: 'answers',
+    })
+  return { ...row, answers: readAnswers(row.answers) }
 }
 
 export async function signalsOfVersion(db: Knex, shopId: number, versionId: number): Promise<Signal[]> {

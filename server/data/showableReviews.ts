@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { readAnswers } from './versionRow'
 import type { ShowableReview } from '../../core/display/showableReview'
 
 const LATEST_PROOF = `(
@@ -23,7 +24,11 @@ const PHOTOS = `(
   WHERE version_photo.version_id = review.published_version_id AND photo.declined = 0
 )`
 
-type Row = Omit<ShowableReview, 'reply' | 'tags' | 'photos' | 'verified' | 'hasText' | 'posted'> & {
+type Row = Omit<
+  ShowableReview,
+  'reply' | 'tags' | 'photos' | 'verified' | 'hasText' | 'posted' | 'answers'
+> & {
+  answers: string
   tags: string
   photos: string
   verified: 0 | 1
@@ -59,6 +64,7 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
       title: 'review_version.title',
       body: 'review_version.body',
       authorName: 'review_version.author_name',
+      answers: 'review_version.answers',
       language: 'review_version.language',
       productSku: 'product.sku',
       productTitle: 'product.title',
@@ -82,9 +88,10 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
       replyBody: 'reply.body',
     })
   return rows.map(
-    ({ replyName, replyBody, tags, photos, verified, origin, likes, claimsVerified, ...row }) => ({
+    ({ replyName, replyBody, tags, photos, answers, verified, origin, likes, claimsVerified, ...row }) => ({
       ...row,
       posted: origin === null ? null : { origin, likes, claimsVerified: claimsVerified === 1 },
+      answers: readAnswers(answers),
       tags: JSON.parse(tags) as string[],
       photos: JSON.parse(photos) as ShowableReview['photos'],
       verified: verified === 1,

@@ -1,6 +1,7 @@
+import type { Answer } from '../../core/intake/answer'
 import type { ReviewVersion } from '../../core/intake/review'
 
-const columns: Record<Exclude<keyof ReviewVersion, 'about'>, string> = {
+const columns: Record<Exclude<keyof ReviewVersion, 'about' | 'answers'>, string> = {
   title: 'title',
   body: 'body',
   authorName: 'author_name',
@@ -35,24 +36,34 @@ const renamed = (names: Record<string, string>, of: object): Record<string, Valu
   )
 
 /** The columns of a version, or of the given parts. */
-export const versionRow = ({ about, ...version }: Partial<ReviewVersion>): Record<string, Value> => ({
+export const versionRow = ({
+  about,
+  answers,
+  ...version
+}: Partial<ReviewVersion>): Record<string, Value> => ({
   ...renamed(columns, version),
+  ...(answers && { answers: JSON.stringify(answers) }),
   ...(about && renamed(aboutColumns, about)),
 })
 
-export const versionSelection = { ...columns, ...aboutColumns }
+export const versionSelection = { ...columns, ...aboutColumns, answers: 'answers' }
 
-type Flat = Omit<ReviewVersion, 'about'> & Omit<ReviewVersion['about'], 'seenPublic'> & { seenPublic: 0 | 1 }
+type Flat = Omit<ReviewVersion, 'about' | 'answers'> &
+  Omit<ReviewVersion['about'], 'seenPublic'> & { seenPublic: 0 | 1; answers: string }
 
 /** A row that was selected with `versionSelection`. */
-export function readVersionRow({ seenPublic, ...row }: Flat): ReviewVersion {
+export function readVersionRow({ seenPublic, answers, ...row }: Flat): ReviewVersion {
   const picked = <K extends keyof typeof row>(names: object) =>
     Object.fromEntries(Object.entries(row).filter(([name]) => name in names)) as Pick<typeof row, K>
   return {
-    ...picked<Exclude<keyof ReviewVersion, 'about'>>(columns),
+    ...picked<Exclude<keyof ReviewVersion, 'about' | 'answers'>>(columns),
+    answers: readAnswers(answers),
     about: {
       ...picked<Exclude<keyof ReviewVersion['about'], 'seenPublic'>>(aboutColumns),
       seenPublic: seenPublic === 1,
     },
   }
 }
+
+/** The column `answers`. */
+export const readAnswers = (stored: string): Answer[] => JSON.parse(stored) as Answer[]

@@ -1,4 +1,5 @@
 import { OWN_REVIEWS, readAsked } from '../../core/display/asked'
+import { PAGE } from '../../core/listing/sheet/page'
 import type { Services } from '../services'
 import type { AnswerKind } from './answerKind'
 import type { LiveDisplays } from './liveDisplays'
@@ -12,7 +13,7 @@ export function displayVariants(
   { workers, origins }: Pick<Services, 'workers' | 'origins'>,
   live: LiveDisplays,
 ) {
-  const known = new Set([OWN_REVIEWS, ...origins.map(({ origin }) => origin)])
+  const known = new Set([OWN_REVIEWS, PAGE, ...origins.map(({ origin }) => origin)])
   return async (key: string, kind: AnswerKind, query: URLSearchParams): Promise<Prepared | null> => {
     const asked = readAsked(query)
     // Made-up sites would each make a variant.

@@ -6,17 +6,20 @@ import {
   type ReadReply,
 } from '../../core/listing/originQuestion'
 import { OriginRefusal, type RefusalCode } from '../../core/listing/originRefusal'
+import { adapterFor } from '../../core/listing/origins'
 import { originCalls, storeOriginCalls } from '../data/originCalls'
 import { writing } from '../data/writing'
 import { decodeText } from '../outside/decodeText'
 import { OutsideError, type FetchFailure } from '../outside/fetchOutside'
 import type { Services } from '../services'
+import type { Tasks } from '../workers/workers'
 
 const MEGABYTE = 1_048_576
 const limits = {
   mostBytes: 4 * MEGABYTE,
   withinMs: 8000,
-  kinds: /^(text\/html|application\/([a-z.]+\+)?json|application\/xhtml\+xml)\b/i,
+  kinds:
+    /^(text\/(html|csv|plain|tab-separated-values)|application\/([a-z.]+\+)?json|application\/(xhtml\+xml|csv|octet-stream))\b/i,
   anyStatus: true,
 }
 /** Longer answers are read in a thread. */
@@ -40,33 +43,33 @@ export async function askOrigin<Q extends OriginQuestion>(
   const { request } = stepFor(adapter, question, accessKey)
   await takeCall(services, adapter)
   const answer = await fetchFrom(services, request)
-  if (answer.status === 429) await blockCalls(services, adapter.origin, answer.retryAfter)
+  if (answer.status === 429) await blockCalls(services, adapter.callsAs, answer.retryAfter)
   const read = await readReply(services, adapter, question, answer)
   if ('refusal' in read) throw new OriginRefusal(read.refusal, read.retryAfter)
   return read.reply as OriginReply<Q>
 }
 
 /** Counts a call, or refuses it with the seconds to wait. */
-async function takeCall({ db, now }: Services, { origin, limits }: OriginAdapter): Promise<void> {
+async function takeCall({ db, now }: Services, { callsAs, limits }: OriginAdapter): Promise<void> {
   const at = now().getTime()
   await writing(db, async (trx) => {
-    const calls = await originCalls(trx, origin)
+    const calls = await originCalls(trx, callsAs)
     if (calls.blockedUntil > at) throw waiting(calls.blockedUntil - at)
     if (limits.callsAMinute === null) return
     const latest = calls.calledAt.filter((time) => time > at - MINUTE_MS)
     if (latest.length >= limits.callsAMinute) throw waiting(latest[0]! + MINUTE_MS - at)
-    await storeOriginCalls(trx, origin, { calledAt: [...latest, at], blockedUntil: 0 })
+    await storeOriginCalls(trx, callsAs, { calledAt: [...latest, at], blockedUntil: 0 })
   })
 }
 
 const waiting = (ms: number) => new OriginRefusal('tooMany', Math.ceil(ms / 1000))
 
-async function blockCalls({ db, now }: Services, origin: string, retryAfter: string | null): Promise<void> {
+async function blockCalls({ db, now }: Services, callsAs: string, retryAfter: string | null): Promise<void> {
   const seconds = Number(retryAfter)
   const ms = retryAfter !== null && seconds > 0 ? Math.min(seconds, 86_400) * 1000 : UNSAID_WAIT_MS
   await writing(db, async (trx) => {
-    const calls = await originCalls(trx, origin)
-    await storeOriginCalls(trx, origin, { ...calls, blockedUntil: now().getTime() + ms })
+    const calls = await originCalls(trx, callsAs)
+    await storeOriginCalls(trx, callsAs, { ...calls, blockedUntil: now().getTime() + ms })
   })
 }
 
@@ -102,11 +105,11 @@ const refusals: Record<FetchFailure, RefusalCode> = {
 
 async function readReply(
   services: Services,
-  { origin }: OriginAdapter,
+  { origin, matching = null }: OriginAdapter,
   question: OriginQuestion,
   answer: OriginAnswer,
 ): Promise<ReadReply> {
-  const input = { origin, question, answer }
+  const input = { origin, matching, question, answer }
   if (answer.body.length <= SHORT) return readOriginTask(services, input)
   return services.workers.run('readOrigin', input, { mostMs: MOST_READING_MS })
 }
@@ -114,10 +117,10 @@ async function readReply(
 /** Reads an answer; in a thread if it is long. */
 export async function readOriginTask(
   { origins }: Pick<Services, 'origins'>,
-  { origin, question, answer }: { origin: string; question: OriginQuestion; answer: OriginAnswer },
+  { question, answer, ...of }: Tasks['readOrigin']['input'],
 ): Promise<ReadReply> {
   try {
-    const adapter = origins.find((one) => one.origin === origin)!
+    const adapter = adapterFor(origins, { ...of, externalId: '' })!
     return { reply: stepFor(adapter, question, '').read(answer) }
   } catch (error) {
     if (error instanceof OriginRefusal) return { refusal: error.code, retryAfter: error.retryAfter }

@@ -21,7 +21,10 @@ export function candidateOf(
     fillSeconds: null,
     ip: '',
     arrivesAs: listing.arrivesAs,
-    rating: review.rating === null || scale === null ? null : { value: review.rating, scale },
+    rating:
+      review.rating === null || scale === null
+        ? null
+        : { value: review.rating, scale: review.ratingScale ?? scale },
     title: review.title,
     body: review.body,
     authorName: review.authorName,
@@ -34,6 +37,7 @@ export function candidateOf(
     photos: [],
     note: '',
     tags: listing.tag ? [listing.tag] : [],
+    answers: review.answers ?? [],
     posted: { listingId: listing.id, likes: review.likes, claimsVerified: review.claimsVerified },
     evidence: [],
     customerLanguage: null,

@@ -1,4 +1,5 @@
 import type { RefusalCode } from '../../core/listing/originRefusal'
+import { adapterFor } from '../../core/listing/origins'
 import { OriginRefusal } from '../../core/listing/originRefusal'
 import { askToUndoIntake } from '../collection/undoIntake'
 import { findListing, intakesOfListing, updateListing, type Listing } from '../data/listings'
@@ -36,7 +37,9 @@ export async function actOnListing(
   if (act === 'reconnect' && (await isConnectedAnew(services, shop, listing))) return false
   const at = services.now().toISOString()
   await writing(services.db, async (trx) => {
-    const update = (changes: Partial<Listing>) => updateListing(trx, shop.id, listing.id, changes)
+    // Whatever it is, the next check compares everything again.
+    const update = (changes: Partial<Listing>) =>
+      updateListing(trx, shop.id, listing.id, { digest: null, ...changes })
     if (act === 'acceptFewer') await update({ acceptsFewer: true })
     if (act === 'check' || act === 'acceptFewer') await askForCheck(trx, listing, at)
     else if (act === 'stop') await update({ state: 'stopped', nextCheckAt: null })
@@ -104,7 +107,7 @@ export async function renewAccessKey(
   const { db } = services
   const accessKey = typed.trim()
   const listing = await findListing(db, shop.id, { publicId })
-  const adapter = listing && services.origins.find(({ origin }) => origin === listing.origin)
+  const adapter = listing && adapterFor(services.origins, listing)
   if (!listing || !adapter || listing.state === 'disconnected') return 'unknown'
   if (accessKey === '') return 'keyMissing'
   try {

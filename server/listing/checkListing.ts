@@ -2,6 +2,8 @@ import type { Knex } from 'knex'
 import { COMPLETE_EVERY_MS, nextCheckMs, nextTryMs, spreadOf } from '../../core/listing/checkTimes'
 import type { OriginAdapter } from '../../core/listing/originAdapter'
 import { OriginRefusal } from '../../core/listing/originRefusal'
+import { adapterFor } from '../../core/listing/origins'
+import { PAGE } from '../../core/listing/sheet/page'
 import { asSystem } from '../../core/moderation/actor'
 import { withdrawVanished } from '../collection/changeKnown'
 import { countIntake, findIntake } from '../data/intakes'
@@ -17,7 +19,7 @@ import { openAccessKey } from './accessKey'
 import { askOrigin } from './askOrigin'
 import { CHECK_LISTING, checkKey, checkListingSchema } from './checkListingJob'
 import { listingIntake } from './listingIntake'
-import { readListing, ReadStopped, type ReadOutcome } from './readListing'
+import { isKnownContent, readListing, ReadStopped, type ReadOutcome } from './readListing'
 
 /** When another listing of the site is being checked. */
 const BUSY_MS = 3000
@@ -47,19 +49,21 @@ export async function runCheckListing(services: Services, job: Job, control: Job
   const { db, now, busyOrigins } = services
   const { listingId } = checkListingSchema.parse(JSON.parse(job.payload))
   const listing = await findListing(db, job.shopId!, { id: listingId })
-  const adapter = listing && services.origins.find(({ origin }) => origin === listing.origin)
+  const adapter = listing && adapterFor(services.origins, listing)
   if (!listing || listing.state !== 'active') return
   const later = (ms: number) => new Date(now().getTime() + ms).toISOString()
   // The installation has been started without the site; it may be there again next time.
   if (!adapter) return writing(db, (trx) => askForCheck(trx, listing, later(MISSING_SITE_MS)))
-  if (busyOrigins.has(listing.origin)) return writing(db, (trx) => askForCheck(trx, listing, later(BUSY_MS)))
-  busyOrigins.add(listing.origin)
+  if (busyOrigins.has(adapter.callsAs)) return writing(db, (trx) => askForCheck(trx, listing, later(BUSY_MS)))
+  busyOrigins.add(adapter.callsAs)
   const shop = await findShop(db, listing.shopId)
   const spread = spreadOf(listing.publicId)
   try {
     const changedAt = await check(services, shop, { adapter, listing }, control)
     const quietMs = now().getTime() - Date.parse(changedAt)
-    await writing(db, (trx) => askForCheck(trx, listing, later(nextCheckMs(quietMs, spread))))
+    await writing(db, (trx) =>
+      askForCheck(trx, listing, later(nextCheckMs(quietMs, adapter.checkMinutes, spread))),
+    )
   } catch (error) {
     if (error instanceof ReadStopped) return
     if (!(error instanceof OriginRefusal)) throw error
@@ -76,7 +80,7 @@ export async function runCheckListing(services: Services, job: Job, control: Job
       if (wait !== null) await askForCheck(trx, listing, later(wait))
     })
   } finally {
-    busyOrigins.delete(listing.origin)
+    busyOrigins.delete(adapter.callsAs)
     services.changes.announce(shop.id)
     services.wakeJobs()
   }
@@ -100,7 +104,10 @@ async function check(
   const isClosed = await describe(services, shop, { adapter, listing, accessKey })
   const isComplete = listing.acceptsFewer || (await isCompleteDue(services, shop, { adapter, listing }))
   const outcome = await readListing(services, shop, { adapter, listing, accessKey, isComplete }, control)
-  const withdrawn = isComplete ? await endRead(services, shop, { adapter, listing }, outcome) : 0
+  if (outcome.numbers) await storeShown(services, shop, listing, outcome.numbers)
+  const isSettled = outcome.digest !== null && isKnownContent(listing, outcome.digest)
+  const withdrawn =
+    isComplete && !isSettled ? await endRead(services, shop, { adapter, listing }, outcome) : 0
   const at = now().toISOString()
   const intake = listing.intakeId === null ? null : await findIntake(db, shop.id, { id: listing.intakeId })
   const found = { stored: intake?.stored ?? 0, changed: intake?.changed ?? 0, withdrawn }
@@ -117,6 +124,9 @@ async function check(
     cursor: null,
     readSoFar: null,
     acceptsFewer: false,
+    problems: outcome.problems,
+    digest: outcome.digest,
+    digestReads: outcome.digest === listing.digest ? listing.digestReads + 1 : 1,
   })
   return changedAt
 }
@@ -127,19 +137,29 @@ async function describe(
   shop: Shop,
   { adapter, listing, accessKey }: { adapter: OriginAdapter; listing: Listing; accessKey: string },
 ): Promise<boolean> {
-  if (listing.kind === 'post') return false
-  const { db, now } = services
+  // A sheet or page is read whole, with all that it says.
+  if (listing.kind === 'post' || listing.origin === PAGE) return false
   const business = await askOrigin(services, adapter, { ask: 'describe', id: listing.externalId }, accessKey)
   const { name, street, url, writeUrl, average, count, isClosed } = business
   const shown = { name: name || listing.name, street, url, writeUrl, average, count }
-  const isSame = Object.entries(shown).every(([part, value]) => listing[part as keyof typeof shown] === value)
+  await storeShown(services, shop, listing, shown)
+  return isClosed
+}
+
+/** Stores what visitors read of a listing, and marks the displays if it differs. */
+async function storeShown(
+  { db, now }: Services,
+  shop: Shop,
+  listing: Listing,
+  shown: Partial<Listing>,
+): Promise<void> {
+  const isSame = Object.entries(shown).every(([part, value]) => listing[part as keyof Listing] === value)
   if (!isSame)
     await writing(db, async (trx) => {
       await updateListing(trx, shop.id, listing.id, shown)
       await markAllStale(trx, shop.id, now().toISOString())
     })
   Object.assign(listing, shown)
-  return isClosed
 }
 
 /** The first read, one in progress, one that is due, or one that would explain the number of the site. */
@@ -149,6 +169,8 @@ async function isCompleteDue(
   { adapter, listing }: { adapter: OriginAdapter; listing: Listing },
 ): Promise<boolean> {
   if (listing.readSoFar !== null || listing.readAt === null || listing.kind === 'post') return true
+  // A sheet or page is a single answer.
+  if (listing.origin === PAGE) return true
   if (now().getTime() - Date.parse(listing.readAt) >= COMPLETE_EVERY_MS) return true
   const { newestOnly } = adapter.limits
   const isWindowed = newestOnly !== null && (listing.count ?? 0) > newestOnly
@@ -164,7 +186,7 @@ async function endRead(
   services: Services,
   shop: Shop,
   { adapter, listing }: { adapter: OriginAdapter; listing: Listing },
-  { stated, distinct, fromStart }: ReadOutcome,
+  { stated, distinct, fromStart, problems }: ReadOutcome,
 ): Promise<number> {
   const { db, now } = services
   const number = listing.reads + 1
@@ -172,13 +194,15 @@ async function endRead(
   const read = fromStart ? distinct : await countSeen(db, listing.id, number)
   const expected = Math.min(stated ?? 0, newestOnly ?? Infinity)
   // What was read before a restart is not known by its keys if some languages are left out.
-  const isCounted = fromStart || listing.languages.length === 0
+  const isKnown = fromStart || listing.languages.length === 0
+  // Rows that could not be read may be those that are missing.
+  const isCounted = isKnown && (problems?.unreadRows ?? []).length === 0
   if (isCounted && read < expected) throw new OriginRefusal('incomplete')
   const isWindowed = newestOnly !== null && (stated ?? 0) > read
   const writtenAfter = isWindowed ? await oldestSeen(db, listing.id, number) : ''
-  const missing = isCounted
-    ? await reviewsMissing(db, shop.id, listing.id, { seenBefore: number - 1, writtenAfter })
-    : []
+  // Its owner has said that missing ones are gone, or how the columns are to be read from now on.
+  const seenBefore = listing.acceptsFewer ? number : number - 1
+  const missing = isCounted ? await reviewsMissing(db, shop.id, listing.id, { seenBefore, writtenAfter }) : []
   const present =
     missing.length > MAX_MISSING_UNASKED ? await countPresent(db, shop.id, listing.id) : Infinity
   const areTooMany = missing.length > present / 2

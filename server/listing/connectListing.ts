@@ -1,3 +1,5 @@
+import { adapterFor } from '../../core/listing/origins'
+import type { SheetMatching } from '../../core/listing/sheet/matching'
 import { OriginRefusal, type RefusalCode } from '../../core/listing/originRefusal'
 import { findListing, insertListing } from '../data/listings'
 import { productsBySku, skuKey } from '../data/products'
@@ -23,7 +25,13 @@ export interface NewConnection {
   product: string
   tag: string
   arrivesAs: 'waiting' | 'approved'
+  /** How the owner calls a sheet or page; empty takes what it calls itself. */
+  name?: string
+  /** Of the columns of a sheet, without the time zone. */
+  matching?: OwnMatching | null
 }
+
+export type OwnMatching = Omit<SheetMatching, 'timeZone'>
 
 export type ConnectOutcome =
   { outcome: 'connected' | 'already'; listing: string } | { outcome: 'refused'; refusal: RefusalCode }
@@ -34,7 +42,7 @@ export async function tryAccessKey(
   shop: Shop,
   { origin, id, accessKey }: Pick<NewConnection, 'origin' | 'id' | 'accessKey'>,
 ): Promise<{ described: Described } | { refusal: RefusalCode }> {
-  const adapter = services.origins.find((one) => one.origin === origin)
+  const adapter = adapterFor(services.origins, { origin, externalId: id, matching: null })
   if (!adapter) return { refusal: 'unknown' }
   try {
     return {
@@ -54,7 +62,8 @@ export async function connectListing(
 ): Promise<ConnectOutcome> {
   const { db, now, newId } = services
   const { origin, kind, id } = given
-  const adapter = services.origins.find((one) => one.origin === origin)
+  const matching = given.matching ? { ...given.matching, timeZone: shop.timeZone } : null
+  const adapter = adapterFor(services.origins, { origin, externalId: id, matching })
   if (!adapter) return { outcome: 'refused', refusal: 'unknown' }
   const accessKey = given.accessKey.trim() || (await storedKey(services, shop, origin))
   let described: Described
@@ -65,6 +74,7 @@ export async function connectListing(
     throw error
   }
   const { business, post } = described
+  if (business?.sheet && !matching) return { outcome: 'refused', refusal: 'columns' }
   const product = (await productsBySku(db, shop.id)).get(skuKey(given.product))
   const picture = await copyPicture(services, shop.id, business?.picture ?? null, PICTURE_PX)
   const at = now().toISOString()
@@ -78,7 +88,7 @@ export async function connectListing(
       origin,
       kind,
       externalId: id,
-      name: business?.name || post?.authorName || adapter.name,
+      name: given.name?.trim() || business?.name || post?.authorName || adapter.name,
       street: business?.street ?? '',
       url: business?.url ?? post!.url,
       writeUrl: business?.writeUrl ?? null,
@@ -91,6 +101,7 @@ export async function connectListing(
       tag: given.tag.trim(),
       arrivesAs: given.arrivesAs,
       accessKey: accessKey ? sealAccessKey(services, accessKey) : null,
+      matching: business?.sheet ? matching : null,
       createdAt: at,
     })
     await askForCheck(trx, { shopId: shop.id, id: listingId }, at)

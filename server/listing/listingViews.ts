@@ -1,4 +1,5 @@
 import type { OriginAdapter } from '../../core/listing/originAdapter'
+import { pageAdapter } from '../../core/listing/sheet/pageAdapter'
 import { findListing, listingsOfShop, type Listing } from '../data/listings'
 import { jobWithKey } from '../data/jobs'
 import { productsOfShop } from '../data/products'
@@ -10,20 +11,23 @@ import { checkKey } from './checkListingJob'
 /** An outside site as screens show it. */
 export type SiteView = Pick<OriginAdapter, 'origin' | 'name' | 'icon' | 'scale' | 'needs' | 'guide' | 'home'>
 
+/** The sites that can be connected, and a sheet or page at any address. */
 export const siteViews = ({ origins }: Pick<Services, 'origins'>): SiteView[] =>
-  origins.map(({ origin, name, icon, scale, needs, guide, home }) => ({
-    origin,
-    name,
-    icon,
-    scale,
-    needs,
-    guide,
-    home,
-  }))
+  [...origins, pageAdapter()].map(siteView)
+
+const siteView = ({ origin, name, icon, scale, needs, guide, home }: OriginAdapter): SiteView => ({
+  origin,
+  name,
+  icon,
+  scale,
+  needs,
+  guide,
+  home,
+})
 
 export interface ListingView extends Omit<
   Listing,
-  'id' | 'shopId' | 'productId' | 'accessKey' | 'cursor' | 'intakeId' | 'reads'
+  'id' | 'shopId' | 'productId' | 'accessKey' | 'cursor' | 'intakeId' | 'reads' | 'digest' | 'digestReads'
 > {
   site: SiteView | null
   product: string | null
@@ -80,6 +84,8 @@ async function viewsOf(services: Services, shop: Shop, listings: Listing[]): Pro
         cursor: _cursor,
         intakeId: _intake,
         reads: _reads,
+        digest: _digest,
+        digestReads: _digestReads,
         ...shown
       } = listing
       const job = await jobWithKey(db, shop.id, checkKey(id))

@@ -1,6 +1,9 @@
+import { createHash } from 'node:crypto'
 import { languageOf } from '../../core/intake/language'
 import type { OriginAdapter, OriginReview, ReviewPage } from '../../core/listing/originAdapter'
 import { OriginRefusal } from '../../core/listing/originRefusal'
+import type { SheetProblems } from '../../core/listing/sheet/sheetProblems'
+import { PAGE } from '../../core/listing/sheet/page'
 import { isChanged } from '../collection/changeKnown'
 import { storedIdentity } from '../collection/identity'
 import { knownReviews } from '../data/knownReviews'
@@ -19,6 +22,9 @@ import { listingIntake } from './listingIntake'
 
 /** A site that has a next page for ever ends here. */
 const MAX_PAGES = 2000
+const RECEIVED_AT_ONCE = 100
+/** The same content counts so many times: once to find what is missing, once to withdraw it. */
+const SETTLED_READS = 2
 
 /** Its owner has stopped or disconnected the listing. */
 export class ReadStopped extends Error {}
@@ -38,6 +44,12 @@ export interface ReadOutcome {
   distinct: number
   /** Whether this run has read all pages itself. */
   fromStart: boolean
+  /** Of the content of a sheet or page; null for sites. */
+  digest: string | null
+  /** What a page at any address states with its reviews; null for sites. */
+  numbers: ReviewPage['numbers'] | null
+  /** Cells of a sheet that could not be read; null for anything else. */
+  problems: SheetProblems | null
 }
 
 /**
@@ -66,17 +78,32 @@ export async function readListing(
     for (const { key } of page.reviews) keys.add(key)
     if (page.reviews.length > 0 && (keys.size === before || pages >= MAX_PAGES))
       throw new OriginRefusal('endless')
-    const news = await receivePage(services, shop, { adapter, listing, sku, number }, page.reviews, signal)
+    const { numbers = null, problems = null } = page
+    const digest = adapter.origin === PAGE ? digestOf(page.reviews) : null
+    if (digest !== null && isKnownContent(listing, digest))
+      return { stated: page.count, distinct: keys.size, fromStart, digest, numbers, problems }
+    let news = 0
+    for (let from = 0; from < page.reviews.length; from += RECEIVED_AT_ONCE) {
+      const some = page.reviews.slice(from, from + RECEIVED_AT_ONCE)
+      news += await receivePage(services, shop, { adapter, listing, sku, number }, some, signal)
+      await progress(readSoFar + from + some.length, page.count ?? listing.count)
+    }
     readSoFar += page.reviews.length
-    await progress(readSoFar, page.count ?? listing.count)
     const isLast = page.next === null || (!isComplete && news === 0)
     if (isComplete)
       await updateListing(db, shop.id, listing.id, { cursor: isLast ? null : page.next, readSoFar })
     services.changes.announce(shop.id)
-    if (isLast) return { stated: page.count, distinct: keys.size, fromStart }
+    if (isLast) return { stated: page.count, distinct: keys.size, fromStart, digest, numbers, problems }
     cursor = page.next
   }
 }
+
+/** Whether a sheet or page says what it has said often enough. */
+export const isKnownContent = ({ digest, digestReads }: Listing, found: string): boolean =>
+  digest === found && digestReads >= SETTLED_READS
+
+const digestOf = (reviews: OriginReview[]) =>
+  createHash('sha256').update(JSON.stringify(reviews)).digest('base64url')
 
 async function pageOf(
   services: Services,

@@ -1,7 +1,7 @@
 import type { Business, OriginAdapter, OriginReview, Suggestion } from '../../core/listing/originAdapter'
 import { OriginRefusal, type RefusalCode } from '../../core/listing/originRefusal'
 import { firstAddress, looksLikeName } from '../../core/listing/pasted'
-import { recogniseOrigin } from '../../core/listing/origins'
+import { adapterFor, recogniseOrigin } from '../../core/listing/origins'
 import { accessKeyOf, findListing } from '../data/listings'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -30,8 +30,8 @@ export type Understood =
   | { kind: 'needsKey'; origin: string; id: string }
   | { kind: 'suggested'; suggestions: SuggestedBusiness[] }
   | { kind: 'refused'; origin: string; refusal: RefusalCode }
-  /** An address of no known site. */
-  | { kind: 'unknownSite'; host: string }
+  /** An address that is too long, or has a password in it. */
+  | { kind: 'unusable' }
   | { kind: 'message' }
 
 /** Recognises addresses, ids and names of outside sites; anything else is a message. */
@@ -44,17 +44,11 @@ export async function understand(services: Services, shop: Shop, typed: string):
     return describeFound(services, shop, adapter, found)
   }
   const address = isLine ? firstAddress(text) : null
-  if (address && address.length > text.length / 2) return { kind: 'unknownSite', host: hostOf(address) }
+  if (address && address.length > text.length / 2) return { kind: 'unusable' }
   if (services.origins.length === 0 || !looksLikeName(text)) return { kind: 'message' }
   const suggestions = await suggestAnywhere(services, shop, text)
   return suggestions.length > 0 ? { kind: 'suggested', suggestions } : { kind: 'message' }
 }
-
-const hostOf = (address: string) =>
-  address
-    .replace(/^https?:\/\//i, '')
-    .replace(/[/?#].*$/, '')
-    .slice(0, 80)
 
 async function describeFound(
   services: Services,
@@ -80,7 +74,7 @@ export async function describeOnSite(
   origin: string,
   found: { kind: 'listing' | 'post'; id: string },
 ): Promise<Understood | null> {
-  const adapter = services.origins.find((one) => one.origin === origin)
+  const adapter = adapterFor(services.origins, { origin, externalId: found.id, matching: null })
   return adapter ? describeFound(services, shop, adapter, found) : null
 }
 
@@ -95,9 +89,9 @@ export async function suggestOnSite(
   const recognised = recogniseOrigin(services.origins, text)
   if (recognised) return describeFound(services, shop, recognised.adapter, recognised.found)
   const address = firstAddress(text)
-  if (address) return { kind: 'unknownSite', host: hostOf(address) }
+  if (address) return { kind: 'unusable' }
   const adapter = services.origins.find((one) => one.origin === origin)
-  if (!adapter) return null
+  if (!adapter) return { kind: 'suggested', suggestions: [] }
   try {
     return { kind: 'suggested', suggestions: await suggestOn(services, shop, adapter, text) }
   } catch (error) {

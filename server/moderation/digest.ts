@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import type { Answer } from '../../core/intake/answer'
 
 /** A salted digest of a version's content. It proves nothing once the salt is deleted with the version. */
 export function digestOfVersion(version: {
@@ -7,7 +8,10 @@ export function digestOfVersion(version: {
   body: string
   authorName: string
   rating: number | null
+  answers: Answer[]
 }): string {
-  const said = JSON.stringify([version.title, version.body, version.authorName, version.rating])
+  const { title, body, authorName, rating, answers } = version
+  // Digests from before there were answers still fit.
+  const said = JSON.stringify([title, body, authorName, rating, ...(answers.length > 0 ? [answers] : [])])
   return createHash('sha256').update(`${version.salt}.${said}`).digest('hex')
 }

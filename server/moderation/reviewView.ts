@@ -1,3 +1,4 @@
+import { placeName } from '../../core/listing/origins'
 import { postedReview, type PostedReview } from '../data/listingReviews'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { revertibleActs } from '../../core/moderation/reviewAct'
@@ -84,7 +85,7 @@ export async function reviewView(
     evidence: await evidenceOfReview(db, shop.id, review.id),
     posted: posted && {
       ...posted,
-      site: origins.find(({ origin }) => origin === posted.origin)?.name ?? posted.origin,
+      site: placeName(origins, { origin: posted.origin, name: posted.listingName }),
     },
     standsIn: await displaysWithReview(db, shop.id, review.id),
     history: decisions.map((entry) => ({

@@ -6,6 +6,7 @@ import { displayModel, type Asked, type DisplayModel } from '../../core/display/
 import { withPresentSkus } from '../../core/display/presentSkus'
 import type { DisplayShop, ShowableReview } from '../../core/display/showableReview'
 import type { Configuration } from '../../core/display/configuration'
+import { adapterFor, placeName } from '../../core/listing/origins'
 import type { OriginAdapter } from '../../core/listing/originAdapter'
 import { listingsOf, type ShownListing } from '../../core/display/origins'
 import { formsOfShop } from '../data/forms'
@@ -45,12 +46,11 @@ export async function displayShop(
 
 function shownListing(origins: OriginAdapter[], listing: Listing): ShownListing {
   const { publicId, origin, name, url, writeUrl, picture, average, scale, count, state } = listing
-  const site = origins.find((one) => one.origin === origin)
   return {
     publicId,
     origin,
-    site: site?.name ?? origin,
-    icon: site?.icon ?? '',
+    site: placeName(origins, listing),
+    icon: adapterFor(origins, listing)?.icon ?? '',
     name,
     url,
     writeUrl,
@@ -66,7 +66,10 @@ function shownListing(origins: OriginAdapter[], listing: Listing): ShownListing 
 export const namesIn = ({ products, listings }: DisplayShop): Record<string, string> => ({
   ...products,
   ...Object.fromEntries(
-    Object.values(listings).map(({ publicId, site, name }) => [publicId, `${site} (${name})`]),
+    Object.values(listings).map(({ publicId, site, name }) => [
+      publicId,
+      site === name ? name : `${site} (${name})`,
+    ]),
   ),
 })
 

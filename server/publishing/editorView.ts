@@ -14,9 +14,11 @@ import type { SiteStyle } from '../../core/display/theme'
 import type { Measure } from '../../core/display/measures'
 import { changesBetween, type Change } from '../../core/messages/display/changes'
 import { sentenceText } from '../../core/messages/display/sentence'
+import { tableColumns, type TableColumn } from '../../core/display/tableColumns'
 import { hasDate } from '../../core/display/toQuotation'
 import { MANY, triedWith, type Trial } from '../../core/display/tryOut'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
+import { headingOf } from '../../onsite/ReviewTable'
 import { findDisplay, publishedVersions } from '../data/displays'
 import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
@@ -68,6 +70,8 @@ export interface EditorView {
   facets: PickFacets
   products: { sku: string; title: string }[]
   listings: { publicId: string; words: string; isConnected: boolean }[]
+  /** The columns that a table of the selected reviews can have, with their headings. */
+  tableColumns: (TableColumn & { words: string })[]
   /** All publishable reviews in its scope. */
   publishableCount: number
   chosen: RatingTally
@@ -136,8 +140,12 @@ export async function editorView(
     products: Object.entries(composing.shop.products).map(([sku, title]) => ({ sku, title })),
     listings: Object.values(composing.shop.listings).map(({ publicId, site, name, isConnected }) => ({
       publicId,
-      words: `${site} (${name})`,
+      words: site === name ? name : `${site} (${name})`,
       isConnected,
+    })),
+    tableColumns: tableColumns(configuration.layout.tableColumns, model.quotations).map((column) => ({
+      ...column,
+      words: headingOf(column, model),
     })),
     publishableCount: model.publishableCount,
     chosen,

@@ -1,6 +1,6 @@
 import { layouts, type Layout } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
-import { layoutTraits } from '../../core/display/layoutTraits'
+import { isTable, layoutTraits } from '../../core/display/layoutTraits'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { say } from '../../core/messages/say/everything'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
@@ -19,6 +19,8 @@ export function startOf(layout: Layout): Configuration {
     selection: { ...selection, limit, products: { kind: products } },
     layout: { ...startingConfiguration.layout, kind: layout },
     placement: { ...placement, place },
+    // A table is read by its newest rows, so it says when they were written.
+    ...(isTable(layout) && { parts: { ...startingConfiguration.parts, date: 'day' as const } }),
   }
 }
 

@@ -1,3 +1,4 @@
+import { placeName } from '../../core/listing/origins'
 import { brandShades, type BrandShades } from '../../core/display/brand'
 import type { Writers } from '../../core/intake/writers'
 import type { RatingTally } from '../../core/curation/ratingTally'
@@ -50,7 +51,6 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
   // A review with an undecided change counts with its published version.
   const publishable = (await readPublishable(db, shop.id)).totals(null)
   const elsewhere = Object.values(publishable.byListing).reduce((sum, count) => sum + count, 0)
-  const siteName = (origin: string) => services.origins.find((one) => one.origin === origin)?.name ?? origin
   const { displays } = await displaysOfShop(db, shop.id)
   const live = displays.flatMap(({ live }) => live ?? [])
   const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
@@ -66,7 +66,9 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
     shown: publishable.publishableCount - elsewhere,
     elsewhere: {
       count: elsewhere,
-      sites: [...new Set((await listingsOfShop(db, shop.id, true)).map(({ origin }) => siteName(origin)))],
+      sites: [
+        ...new Set((await listingsOfShop(db, shop.id, true)).map((one) => placeName(services.origins, one))),
+      ],
     },
     selections: [
       ...new Map(

@@ -2,6 +2,7 @@ import type { Asked } from '../../core/display/displayModel'
 import type { Candidate } from '../../core/intake/candidate'
 import type { OriginAnswer } from '../../core/listing/originAdapter'
 import type { OriginQuestion, ReadReply } from '../../core/listing/originQuestion'
+import type { SheetMatching } from '../../core/listing/sheet/matching'
 import type { Declaration } from '../../core/site/css'
 import type { Page } from '../../core/site/page'
 import type { UndoIntake } from '../collection/undoIntakeJob'
@@ -21,7 +22,12 @@ export interface Tasks {
   publishStale: { input: { shopId: number; latestAsked: string[] }; output: void }
   makeVariant: { input: { key: string; kind: AnswerKind; asked: Asked }; output: Prepared | null }
   readOrigin: {
-    input: { origin: string; question: OriginQuestion; answer: OriginAnswer }
+    input: {
+      origin: string
+      matching: SheetMatching | null
+      question: OriginQuestion
+      answer: OriginAnswer
+    }
     output: ReadReply
   }
   takeInFound: { input: { shopId: number; intake: string; candidates: Candidate[] }; output: void }

@@ -1,6 +1,7 @@
 import { barrowmere, barrowmereBusinesses } from './barrowmere/site'
 import { brindlepost, brindlepostBusinesses } from './brindlepost/site'
 import { faults, refusal, spoilt, withFaults, type Fault, type Faults } from './faults'
+import { sheets } from './sheets/site'
 import { lanternway, lanternwayBusinesses } from './lanternway/site'
 import { html, text, type Asked, type Business, type Reply, type Site } from './site'
 
@@ -13,16 +14,17 @@ export interface ListingSites {
   faultsOf: (site: SiteName) => Faults
 }
 
-const names = ['lanternway', 'barrowmere', 'brindlepost'] as const
+const names = ['lanternway', 'barrowmere', 'brindlepost', 'sheets'] as const
 export type SiteName = (typeof names)[number]
 
-/** The three sites under one host. Their reviews are as old as they say at the time of the start. */
+/** Three sites and some published sheets under one host. Their reviews are as old as they say at the time of the start. */
 export function buildListingSites(host: string, now: () => Date): ListingSites {
   const start = now()
   const on: Record<SiteName, Faults> = {
     lanternway: new Set(),
     barrowmere: new Set(),
     brindlepost: new Set(),
+    sheets: new Set(),
   }
   const shown = (name: SiteName, businesses: Business[]) => () =>
     withFaults(businesses, on[name], now().toISOString())
@@ -44,6 +46,7 @@ export function buildListingSites(host: string, now: () => Date): ListingSites {
       shown('brindlepost', brindlepostBusinesses(start)),
       on.brindlepost,
     ),
+    sheets: sheets(home('sheets'), on.sheets, now),
   }
   return {
     faultsOf: (site) => on[site],

@@ -18,7 +18,7 @@ export function sitePage(elogioUrl: string, title: string, main: string): string
 <body>
 <header>
   <strong><a href="/">Wrenfield Bee Supply</a></strong>
-  <nav><a href="/goods">Hives</a><a href="/goods#suits">Suits</a><a href="/goods#feed">Feed</a><a href="/goods/cr-bw">Courses</a><a href="/journal">Journal</a></nav>
+  <nav><a href="/goods">Hives</a><a href="/goods#suits">Suits</a><a href="/goods#feed">Feed</a><a href="/goods/cr-bw">Courses</a><a href="/tasting">Tastings</a><a href="/journal">Journal</a></nav>
   <span class="basket">Basket, 0</span>
 </header>
 <main>

@@ -25,6 +25,7 @@ export function brought(key: string, more: Partial<Candidate> = {}, origin = 'ol
     photos: [],
     note: '',
     tags: [],
+    answers: [],
     posted: null,
     evidence: [],
     customerLanguage: null,

@@ -21,6 +21,7 @@ export function showable(
     title: '',
     body: 'Words',
     authorName: 'Piotr Lis',
+    answers: [],
     language: null,
     productSku: null,
     productTitle: null,

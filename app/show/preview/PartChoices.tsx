@@ -7,6 +7,7 @@ import { say } from '../../../core/messages/say/show'
 import type { EditorView } from '../../../server/publishing/editorView'
 import { Choices } from '../Choices'
 import { Slider } from '../Slider'
+import { ColumnFields } from './ColumnFields'
 import { TitleStrip } from '../strips/TitleStrip'
 import { changing } from '../strips/stripProps'
 import { SwitchLine } from '../SwitchLine'
@@ -44,7 +45,7 @@ export default function PartChoices({
   useEffect(() => {
     panel.current?.querySelector<HTMLElement>('input:checked, input, button')?.focus({ preventScroll: true })
   }, [clicked])
-  const { part, review, box } = clicked
+  const { part, review, column, box } = clicked
   const width = part === 'title' || part === 'summary' ? Math.min(760, around.width - 16) : WIDTH
   const left = Math.max(8, Math.min(box.left - around.left, around.width - width - 8))
   const below = box.bottom - around.top + 8
@@ -71,7 +72,7 @@ export default function PartChoices({
           {say('show.close')}
         </button>
       </div>
-      <PartFields part={part} {...given} />
+      {column === null ? <PartFields part={part} {...given} /> : <ColumnFields column={column} {...given} />}
       {review && (
         <>
           {part !== 'own' && <HiddenParts {...given} />}

@@ -1,5 +1,6 @@
 /** Clickable parts by their class; the innermost wins. */
 const partOfClass = {
+  'eg-column': 'column',
   'eg-title': 'title',
   'eg-line': 'title',
   'eg-sum': 'summary',
@@ -27,6 +28,8 @@ export interface Clicked {
   part: PreviewPart
   /** The review that contains it. */
   review: string | null
+  /** The column of a table, if its heading was clicked. */
+  column: string | null
   /** The clicked element's rectangle in the window, in CSS pixels. */
   box: DOMRect
 }
@@ -42,5 +45,12 @@ export function clickedIn(event: Event): Clicked | null {
       if (!found && element.classList.contains(name)) found = { part, element }
     review ??= element.getAttribute('data-review')
   }
-  return found && { part: found.part, review, box: found.element.getBoundingClientRect() }
+  return (
+    found && {
+      part: found.part,
+      review,
+      column: found.element.getAttribute('data-column'),
+      box: found.element.getBoundingClientRect(),
+    }
+  )
 }

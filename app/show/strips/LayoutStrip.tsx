@@ -1,7 +1,8 @@
 import { layouts, LONGEST_AUTOPLAY, MOST_COLUMNS, type Layout } from '../../../core/display/choices'
-import { isSmall, layoutTraits, showsReviews } from '../../../core/display/layoutTraits'
+import { isSmall, isTable, layoutTraits, showsReviews } from '../../../core/display/layoutTraits'
 import { say } from '../../../core/messages/say/show'
 import { ShadowHtml } from '../../components/ShadowHtml'
+import { Checkboxes } from '../Checkboxes'
 import { Choices } from '../Choices'
 import { Slider } from '../Slider'
 import { SwitchLine } from '../SwitchLine'
@@ -49,11 +50,39 @@ function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout 
   )
 }
 
+/** Which columns a table shows; the rest is set on their headings in the preview. */
+function Columns(props: StripProps) {
+  const { tableColumns } = props.view
+  const set = changing(props, 'layout')
+  if (tableColumns.length === 0) return null
+  return (
+    <div className="basis-full">
+      <p className="pb-1 text-[13px] text-soft">{say('show.tableColumns')}</p>
+      <Checkboxes
+        label={say('display.part.tableColumns')}
+        choices={tableColumns.map(({ key, words }) => ({ value: key, words }))}
+        chosen={tableColumns.filter(({ hidden }) => !hidden).map(({ key }) => key)}
+        choose={(keys) =>
+          set({
+            tableColumns: tableColumns.map(({ key, heading, setOff }) => ({
+              key,
+              heading,
+              setOff,
+              hidden: !keys.includes(key),
+            })),
+          })
+        }
+      />
+    </div>
+  )
+}
+
 /** The settings of the chosen layout. */
 function Finer(props: StripProps) {
   const { layout, theme } = props.draft
   const set = changing(props, 'layout')
   if (!showsReviews(layout.kind)) return null
+  if (isTable(layout.kind)) return <Columns {...props} />
   const { columns, motion } = layoutTraits[layout.kind]
   return (
     <div className="flex max-h-20 flex-col flex-wrap justify-center gap-x-6">

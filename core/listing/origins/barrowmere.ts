@@ -67,6 +67,8 @@ export function barrowmere(home: string): OriginAdapter {
     home,
     scale: SCALE,
     needs: 'accessKey',
+    callsAs: 'barrowmere',
+    checkMinutes: 30,
     limits: { callsAMinute: 30, newestOnly: 50 },
     guide: {
       find: [

@@ -53,6 +53,8 @@ export function brindlepost(home: string): OriginAdapter {
     home,
     scale: null,
     needs: 'nothing',
+    callsAs: 'brindlepost',
+    checkMinutes: 30,
     limits: { callsAMinute: 120, newestOnly: null },
     guide: {
       find: [

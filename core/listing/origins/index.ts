@@ -1,4 +1,7 @@
 import type { OriginAdapter, Recognised } from '../originAdapter'
+import { PAGE } from '../sheet/page'
+import { pageAdapter } from '../sheet/pageAdapter'
+import type { SheetMatching } from '../sheet/matching'
 import { barrowmere } from './barrowmere'
 import { brindlepost } from './brindlepost'
 import { lanternway } from './lanternway'
@@ -10,7 +13,20 @@ export const originsAt = (host: string): OriginAdapter[] => [
   brindlepost(`${host}/brindlepost`),
 ]
 
-/** The site that an address or id belongs to; null if none knows it. */
+/** The adapter of a listing; undefined for a site that is not there. */
+export const adapterFor = (
+  origins: OriginAdapter[],
+  { origin, externalId, matching }: { origin: string; externalId: string; matching: SheetMatching | null },
+): OriginAdapter | undefined =>
+  origin === PAGE ? pageAdapter(matching, externalId) : origins.find((one) => one.origin === origin)
+
+/** What visitors read as the place of a review: the site, or the name of the sheet or page. */
+export const placeName = (
+  origins: OriginAdapter[],
+  { origin, name }: { origin: string; name: string },
+): string => (origin === PAGE ? name : (origins.find((one) => one.origin === origin)?.name ?? origin))
+
+/** The site that an address or id belongs to; else the sheet or page at an address. Null if it is none. */
 export function recogniseOrigin(
   origins: OriginAdapter[],
   text: string,
@@ -19,5 +35,6 @@ export function recogniseOrigin(
     const found = adapter.recognise(text)
     if (found) return { adapter, found }
   }
-  return null
+  const page = pageAdapter().recognise(text)
+  return page && { adapter: pageAdapter(null, page.id), found: page }
 }

@@ -85,6 +85,8 @@ export function lanternway(home: string): OriginAdapter {
     home,
     scale: SCALE,
     needs: 'nothing',
+    callsAs: 'lanternway',
+    checkMinutes: 30,
     limits: { callsAMinute: null, newestOnly: null },
     guide: {
       find: [

@@ -170,6 +170,7 @@ export const de: CustomerMessages = {
     sitePosts_other: '{{count}} Beiträge auf {{site}}',
     allThere: 'Alle auf {{site}} ansehen',
     writeThere: 'Auf {{site}} bewerten',
+    column: { name: 'Name', words: 'Bewertung', rating: 'Sterne', product: 'Produkt', date: 'Datum' },
     byOrigin: 'Woher die Bewertungen stammen',
     everywhere: 'Alle',
     own: '{{shop}} selbst',

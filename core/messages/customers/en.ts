@@ -160,6 +160,7 @@ export const en = {
     sitePosts_other: '{{count}} posts on {{site}}',
     allThere: 'See all on {{site}}',
     writeThere: 'Write one on {{site}}',
+    column: { name: 'Name', words: 'Review', rating: 'Rating', product: 'Product', date: 'Date' },
     byOrigin: 'Where the reviews come from',
     everywhere: 'All',
     own: '{{shop}} itself',

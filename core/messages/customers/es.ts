@@ -165,6 +165,7 @@ export const es: CustomerMessages = {
     sitePosts_other: '{{count}} publicaciones en {{site}}',
     allThere: 'Ver todas en {{site}}',
     writeThere: 'Escribir una en {{site}}',
+    column: { name: 'Nombre', words: 'Reseña', rating: 'Puntuación', product: 'Producto', date: 'Fecha' },
     byOrigin: 'De dónde vienen las reseñas',
     everywhere: 'Todas',
     own: 'Solo {{shop}}',

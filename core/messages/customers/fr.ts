@@ -170,6 +170,7 @@ export const fr: CustomerMessages = {
     sitePosts_other: '{{count}} publications sur {{site}}',
     allThere: 'Tout voir sur {{site}}',
     writeThere: 'Donner son avis sur {{site}}',
+    column: { name: 'Nom', words: 'Avis', rating: 'Note', product: 'Produit', date: 'Date' },
     byOrigin: 'D’où viennent les avis',
     everywhere: 'Tous',
     own: '{{shop}} même',

@@ -167,6 +167,7 @@ export const it: CustomerMessages = {
     sitePosts_other: '{{count}} post su {{site}}',
     allThere: 'Vedi tutte su {{site}}',
     writeThere: 'Scrivine una su {{site}}',
+    column: { name: 'Nome', words: 'Recensione', rating: 'Voto', product: 'Prodotto', date: 'Data' },
     byOrigin: 'Da dove arrivano le recensioni',
     everywhere: 'Tutte',
     own: 'Solo {{shop}}',

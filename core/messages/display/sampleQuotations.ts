@@ -11,6 +11,7 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   title: '',
   words: { head: [words], rest: [], within: false },
   name: say('display.sample.name'),
+  answers: [],
   language: null,
   product: null,
   date: null,

@@ -1,4 +1,5 @@
-import type { Configuration } from '../../display/configuration'
+import type { Configuration, ConfiguredColumn } from '../../display/configuration'
+import { fixedColumns } from '../../display/tableColumns'
 import { otherSiteParts, summaryParts, switchedParts, type Setting } from '../../display/settings'
 import { say } from '../say/show'
 import { listed } from './listed'
@@ -25,6 +26,7 @@ export function settingTexts({
       most: layout.columns,
       marks: listed(layout.marks.slice(0, layout.columns - 1).map(String)) || '0',
     }),
+    tableColumns: columnTexts(layout.tableColumns),
     moving: [
       unless(layout.autoplay === 0, say('display.autoplay', { count: layout.autoplay })),
       layout.step === 0 ? say('display.stepAll') : say('display.step', { count: layout.step }),
@@ -59,6 +61,21 @@ export function settingTexts({
     picture: unless(picture === '', say('display.picture')),
   }
 }
+
+/** The columns of a table as visitors see them, in order, and the hidden ones. */
+function columnTexts(columns: ConfiguredColumn[]): string {
+  const nameOf = ({ key, heading }: ConfiguredColumn) =>
+    heading || (isFixed(key) ? say(`display.column.${key}`) : key.replace(/^answer:/, ''))
+  const [hidden, shown] = [columns.filter((one) => one.hidden), columns.filter((one) => !one.hidden)]
+  return [
+    listed(shown.map((one) => (one.setOff ? say('display.setOff', { column: nameOf(one) }) : nameOf(one)))),
+    unless(hidden.length === 0, say('display.withoutColumns', { columns: listed(hidden.map(nameOf)) })),
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
+const isFixed = (key: string): key is (typeof fixedColumns)[number] => fixedColumns.some((one) => one === key)
 
 /** The number of reviews moved by hand, and their positions. */
 function handTexts(pins: { review: string; at: number }[], leftOut: string[], hand: string[]): string {

@@ -45,7 +45,14 @@ export const showWords = {
       aggregate: { name: 'Summary', why: 'The average, the number of reviews, and how the ratings spread.' },
       badge: { name: 'Badge', why: 'Small, for the footer of every page.' },
       ratingLine: { name: 'Small rating', why: 'Average and number, next to a product name.' },
+      table: { name: 'Table', why: 'Answers to your own questions in columns, the newest on top.' },
     },
+    tableColumns: 'Columns. Click a heading in the preview to rename, move or highlight it.',
+    columnHeading: 'Heading, visitors see it',
+    columnSetOff: 'Highlight this column',
+    columnLeft: 'Move left',
+    columnRight: 'Move right',
+    columnHide: 'Hide',
     scratch: 'Test page',
     scratchWhy:
       'Paste the embed code of a display, change its attributes, and see the result. Only you see this page.',
@@ -222,6 +229,7 @@ export const showWords = {
     fits_one: '{{count}} matches',
     fits_other: '{{count}} match',
     part: {
+      column: 'Column',
       title: 'Title',
       summary: 'Above the reviews',
       rating: 'Rating',

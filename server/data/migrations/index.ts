@@ -22,6 +22,7 @@ import * as intakes from './0020_intakes'
 import * as rules from './0021_rules'
 import * as arrivalDays from './0022_arrival_days'
 import * as listings from './0023_listings'
+import * as sheets from './0024_sheets'
 
 export interface Named {
   name: string
@@ -52,6 +53,7 @@ const all: Named[] = [
   { name: '0021_rules', migration: rules },
   { name: '0022_arrival_days', migration: arrivalDays },
   { name: '0023_listings', migration: listings },
+  { name: '0024_sheets', migration: sheets },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */
