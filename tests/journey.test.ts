@@ -107,7 +107,7 @@ async function ownerApproves(page: Page): Promise<void> {
   await page.keys('1')
   await page.sees('Approved Maud Pellerin’s review.', '[role=status]')
   expect(await page.text('[data-lane-count=waiting]')).toBe('5')
-  expect(await page.text('[data-lane-count=approved]')).toBe('323')
+  expect(await page.text('[data-lane-count=approved]')).toBe('337')
   await page.sees('Built it with my daughter', 'article')
 }
 

@@ -114,3 +114,42 @@ test('a site whose access key was withdrawn says so first, and takes the new one
 })
 
 const textAt = async (address: string) => (await fetch(address)).text()
+
+test('from the address of a sheet to a table of its answers on her own page', async () => {
+  const address = `${demo.shopUrl.replace(/\/$/, '')}/sheets/tasting-day`
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, `${demo.url}/s/saltmarsh/gather`)
+    await page.type('main textarea', address)
+    await page.sees('Tasting afternoon, answers · 14 reviews')
+    await page.press('See it and connect')
+    await page.sees('What is in the columns?')
+    // What was guessed fits; the owner asks her question in her own words and leaves one out.
+    await page.type('[aria-label="Your question, visitors see it"]', ' – favourite')
+    await page.click('[aria-label="What “Would you come again?” is"] option[value=private]')
+    await page.sees(/Which honey did you like best\? – favourite\s+Clover/)
+    await page.accessible()
+    await page.press('Bring in these reviews')
+    await page.sees('14 new')
+    await page.press('Show these on my site')
+    const preview = '[aria-label="Preview"]'
+    await page.displayInside(preview, /favourite[\s\S]*Marit O\.[\s\S]*Lime blossom/)
+    await page.accessible()
+    await page.press('Publish')
+    await page.sees('Not seen on your site yet', 'dialog')
+    const code = await driver.executeScript<string>(
+      'return document.querySelector("[data-code]").textContent',
+    )
+    const own = site.show(`<body><main>${code}</main></body>`)
+    await page.go(own)
+    await page.displaySees(/Marit O\.[\s\S]*Holding a full frame/)
+    await page.displaySees(/^(?![\s\S]*(Oostrum|post\.example|Maybe))/)
+    await driver.manage().window().setRect({ width: 390, height: 800 })
+    await page.displaySees(/Marit O\./)
+    expect(
+      await driver.executeScript(
+        'return document.documentElement.scrollWidth <= document.documentElement.clientWidth',
+      ),
+    ).toBe(true)
+  })
+})

@@ -12,6 +12,8 @@ export const layouts = [
   'table',
 ] as const
 export type Layout = (typeof layouts)[number]
+/** Columns that every table can have; each answer has one more. */
+export const fixedColumns = ['name', 'words', 'rating', 'product', 'date'] as const
 export const DISPLAY_TITLE_LIMIT = 120
 export const DISPLAY_LINE_LIMIT = 240
 export const MOST_COLUMNS = 4

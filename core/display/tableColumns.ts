@@ -1,8 +1,7 @@
+import { fixedColumns } from './choices'
 import type { ConfiguredColumn } from './configuration'
 import type { Quotation } from './quotation'
 
-/** Columns that every table can have; each answer has one more. */
-export const fixedColumns = ['name', 'words', 'rating', 'product', 'date'] as const
 type FixedColumn = (typeof fixedColumns)[number]
 const afterAnswers: FixedColumn[] = ['rating', 'product', 'date']
 

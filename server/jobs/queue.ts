@@ -1,7 +1,10 @@
 import type { Knex } from 'knex'
 import type { Job, NewJob, Outcome } from './job'
 
-/** Adds a job. A job with the same key runs once; if it is already running, it runs once more. */
+/**
+ * Adds a job. A job with the same key runs once, with the latest payload; if it is already running, it runs once
+ * more.
+ */
 export async function enqueue(trx: Knex.Transaction, job: NewJob): Promise<void> {
   await trx('job')
     .insert({
@@ -14,6 +17,7 @@ export async function enqueue(trx: Knex.Transaction, job: NewJob): Promise<void>
     })
     .onConflict('unique_key')
     .merge({
+      payload: JSON.stringify(job.payload),
       due_at: job.dueAt,
       generation: trx.raw('job.generation + 1'),
       attempts: 0,

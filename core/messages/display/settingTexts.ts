@@ -1,5 +1,5 @@
 import type { Configuration, ConfiguredColumn } from '../../display/configuration'
-import { fixedColumns } from '../../display/tableColumns'
+import { fixedColumns } from '../../display/choices'
 import { otherSiteParts, summaryParts, switchedParts, type Setting } from '../../display/settings'
 import { say } from '../say/show'
 import { listed } from './listed'
