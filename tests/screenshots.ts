@@ -62,7 +62,7 @@ try {
     await page.go(`${demo.url}/s/wrenfield/settings/style`)
     await page.sees('Brand colour')
     await keep(page, 'settings')
-    for (const path of ['journal', '']) {
+    for (const path of ['tasting', '']) {
       await page.go(demo.shopUrl + path)
       await driver.wait(
         () =>
@@ -76,7 +76,7 @@ try {
     }
     await keep(page, 'site')
     await page.go(`${demo.url}/s/wrenfield/show`)
-    await page.sees('6 displays are published.')
+    await page.sees('7 displays are published.')
     await page.sees('seen today')
     await keep(page, 'show')
     await page.press('Front page')

@@ -7,6 +7,7 @@ import {
 } from '../../core/listing/originQuestion'
 import { OriginRefusal, type RefusalCode } from '../../core/listing/originRefusal'
 import { adapterFor } from '../../core/listing/origins'
+import { PAGE } from '../../core/listing/sheet/page'
 import { originCalls, storeOriginCalls } from '../data/originCalls'
 import { writing } from '../data/writing'
 import { decodeText } from '../outside/decodeText'
@@ -22,7 +23,7 @@ const limits = {
     /^(text\/(html|csv|plain|tab-separated-values)|application\/([a-z.]+\+)?json|application\/(xhtml\+xml|csv|octet-stream))\b/i,
   anyStatus: true,
 }
-/** Longer answers are read in a thread. */
+/** Longer answers of sites are read in a thread. */
 const SHORT = 150_000
 const MOST_READING_MS = 8000
 /** A second longer than a minute, because the clock of the site can be behind. */
@@ -110,7 +111,8 @@ async function readReply(
   answer: OriginAnswer,
 ): Promise<ReadReply> {
   const input = { origin, matching, question, answer }
-  if (answer.body.length <= SHORT) return readOriginTask(services, input)
+  // Anything can stand at an address that a person typed.
+  if (origin !== PAGE && answer.body.length <= SHORT) return readOriginTask(services, input)
   return services.workers.run('readOrigin', input, { mostMs: MOST_READING_MS })
 }
 

@@ -1,5 +1,5 @@
-import { walkHtml } from '../../site/walkHtml'
 import { MAX_BODY } from '../limits'
+import { walkWhole } from './walkWhole'
 import type { Node } from './schemaNodes'
 
 const blocks = new Set(['p', 'div', 'br', 'li', 'blockquote'])
@@ -30,7 +30,7 @@ export function microformats(html: string): Node[] {
   const open: ('review' | 'property' | null)[] = []
   let review: Node | null = null
   let property: { name: string; text: string; value: string | undefined } | null = null
-  walkHtml(html, {
+  walkWhole(html, {
     open: (name, attributes) => {
       const classes = (attributes.class ?? '').split(/\s+/)
       if (!review && (classes.includes('h-review') || classes.includes('hreview'))) {

@@ -1,5 +1,5 @@
-import { walkHtml } from '../../site/walkHtml'
 import { MAX_BODY } from '../limits'
+import { walkWhole } from './walkWhole'
 
 /** An object of schema.org. */
 export type Node = Record<string, unknown>
@@ -51,7 +51,7 @@ export function microdata(html: string): Node[] {
   const add = (node: Node, name: string, value: unknown) => {
     if (!(name in node)) node[name] = value
   }
-  walkHtml(html, {
+  walkWhole(html, {
     open: (_, attributes) => {
       const outer = enclosing()
       const name = attributes.itemprop?.trim().split(/\s+/)[0]

@@ -1,7 +1,7 @@
-import { walkHtml } from '../../site/walkHtml'
 import { OriginRefusal } from '../originRefusal'
 import { MAX_BODY, MAX_COLUMNS, MAX_ROWS } from '../limits'
 import { csvLines } from './csvLines'
+import { walkWhole } from './walkWhole'
 
 /** A table of answers; all rows have as many cells as there are headings. */
 export interface SheetCells {
@@ -15,8 +15,6 @@ export interface SheetTable extends SheetCells {
 }
 
 const MAX_HEADING = 200
-/** Elements of a page with a table. */
-const MAX_TAGS = 400_000
 
 export const isCsv = ({ contentType }: { contentType: string }): boolean =>
   /^(text\/(csv|plain|tab-separated-values)|application\/(csv|octet-stream))\b/i.test(contentType)
@@ -68,30 +66,25 @@ export function readHtmlTable(html: string): SheetTable | null {
     if (cell !== null) tables.at(-1)?.at(-1)?.push(cell)
     cell = null
   }
-  const isWhole = walkHtml(
-    html,
-    {
-      open: (name) => {
-        if (name === 'table' && depth++ === 0) tables.push([])
-        if (depth !== 1) return
-        if (name === 'tr') tables.at(-1)!.push([])
-        if (name === 'td' || name === 'th') cell = ''
-        if (name === 'br' && cell !== null) cell += '\n'
-      },
-      close: (name) => {
-        if (name === 'table') {
-          if (depth === 1) endCell()
-          depth = Math.max(0, depth - 1)
-        }
-        if (depth === 1 && (name === 'td' || name === 'th')) endCell()
-      },
-      text: (text) => {
-        if (cell !== null) cell += text
-      },
+  walkWhole(html, {
+    open: (name) => {
+      if (name === 'table' && depth++ === 0) tables.push([])
+      if (depth !== 1) return
+      if (name === 'tr') tables.at(-1)!.push([])
+      if (name === 'td' || name === 'th') cell = ''
+      if (name === 'br' && cell !== null) cell += '\n'
     },
-    MAX_TAGS,
-  )
-  if (!isWhole) throw new OriginRefusal('tooLarge')
+    close: (name) => {
+      if (name === 'table') {
+        if (depth === 1) endCell()
+        depth = Math.max(0, depth - 1)
+      }
+      if (depth === 1 && (name === 'td' || name === 'th')) endCell()
+    },
+    text: (text) => {
+      if (cell !== null) cell += text
+    },
+  })
   const largest = tables.map(linesOf).toSorted((a, b) => cellsOf(b) - cellsOf(a))[0]
   return largest && largest.rows.length > 0 ? checkedTable(largest.headings, largest.rows) : null
 }

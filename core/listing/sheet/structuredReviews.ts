@@ -1,4 +1,6 @@
 import type { OriginReview } from '../originAdapter'
+import { MAX_ROWS } from '../limits'
+import { OriginRefusal } from '../originRefusal'
 import { readAverage, readCount, readLine, readText } from '../readAnswer'
 import { readDateCell } from './cells'
 import { microformats } from './microformats'
@@ -18,11 +20,14 @@ type Resolved = (value: unknown) => unknown
 /**
  * The reviews that a page marks up, as JSON-LD, else as microdata, else with classes: pages that have several of
  * these say the same twice. Ratings keep the scale that they name.
+ * @throws OriginRefusal if the page is too large
  */
 export function structuredReviews(address: string, data: unknown[], html: string): StructuredReviews {
   const { nodes: given, resolved } = nodesIn(data)
   const nodes = [given, microdata(html), microformats(html)].find((some) => some.some(isReview)) ?? given
-  const found = nodes.filter(isReview).map((node) => reviewOf(address, node, resolved))
+  const marked = nodes.filter(isReview)
+  if (marked.length > MAX_ROWS) throw new OriginRefusal('tooLarge')
+  const found = marked.map((node) => reviewOf(address, node, resolved))
   const filled = found.filter(({ body, title, rating }) => body !== '' || title !== '' || rating !== null)
   const keys = rowKeys(
     address,
