@@ -9,9 +9,9 @@ import {
   type ColumnUse,
   type SheetColumn,
   type SheetMatching,
-} from '../../core/listing/sheet/matching'
-import { sheetScales, type SheetScale } from '../../core/listing/sheet/cells'
-import type { SheetSample } from '../../core/listing/sheet/sheetSample'
+} from '../../core/listing/matching'
+import { sheetScales, type SheetScale } from '../../core/listing/matching'
+import type { SheetSample } from '../../core/listing/sheetSample'
 import { sheetReviews } from '../../core/listing/sheet/sheetReviews'
 import { say } from '../../core/messages/say/listings'
 import { RatingMark } from '../components/RatingMark'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { matchingSchema, showsSomething } from '../../core/listing/sheet/matching'
+import { matchingSchema, showsSomething } from '../../core/listing/matching'
 import { jsonText } from '../readForm'
 
 /** The field of `MatchColumns`. */

@@ -1,7 +1,6 @@
 import type { Answer } from '../intake/answer'
-import type { SheetMatching } from './sheet/matching'
-import type { SheetProblems } from './sheet/sheetProblems'
-import type { SheetSample } from './sheet/sheetSample'
+import type { SheetMatching } from './matching'
+import type { SheetProblems, SheetSample } from './sheetSample'
 
 /** What to send to an outside site; the server sends it. */
 export interface OriginRequest {

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { RefusalCode } from '../../core/listing/originRefusal'
-import type { SheetProblems } from '../../core/listing/sheet/sheetProblems'
-import type { SheetMatching } from '../../core/listing/sheet/matching'
+import type { SheetProblems } from '../../core/listing/sheetSample'
+import type { SheetMatching } from '../../core/listing/matching'
 
 /** The shop's page, or a single post about it, on another site. It is checked again and again. */
 export interface Listing {

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import { guessMatching } from '../../core/listing/sheet/guessMatching'
-import type { ColumnUse } from '../../core/listing/sheet/matching'
+import type { ColumnUse } from '../../core/listing/matching'
 import { plainAct } from '../../core/moderation/reviewAct'
 import type { Fault } from '../../standins/listings/faults'
 import { answers } from '../../standins/listings/sheets/answers'

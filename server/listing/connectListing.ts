@@ -1,5 +1,5 @@
 import { adapterFor } from '../../core/listing/origins'
-import type { SheetMatching } from '../../core/listing/sheet/matching'
+import type { SheetMatching } from '../../core/listing/matching'
 import { OriginRefusal, type RefusalCode } from '../../core/listing/originRefusal'
 import { findListing, insertListing } from '../data/listings'
 import { productsBySku, skuKey } from '../data/products'

@@ -1,7 +1,7 @@
 import type { OriginAdapter, Recognised } from '../originAdapter'
 import { PAGE } from '../sheet/page'
 import { pageAdapter } from '../sheet/pageAdapter'
-import type { SheetMatching } from '../sheet/matching'
+import type { SheetMatching } from '../matching'
 import { barrowmere } from './barrowmere'
 import { brindlepost } from './brindlepost'
 import { lanternway } from './lanternway'

@@ -2,10 +2,7 @@ import { TZDate } from '@date-fns/tz'
 import { dayFirstDate } from '../../formats/dayFirstDate'
 import { findDate } from '../../intake/text/date'
 import { findRating } from '../../intake/text/rating'
-
-/** The highest ratings that a sheet can use. */
-export const sheetScales = [5, 10, 100] as const
-export type SheetScale = (typeof sheetScales)[number]
+import type { SheetScale } from '../matching'
 
 /**
  * A rating in a cell: "4", "4,5", "4/5", "★★★★", "8 of 10", "80 %". A plain number is on the scale of the

@@ -1,8 +1,8 @@
 import { normalizeText } from '../../formats/normalizeText'
 import { ANSWER_LABEL_LIMIT } from '../../intake/answer'
-import { isDayFirstIn, readDateCell, readRatingCell, type SheetScale } from './cells'
-import type { ColumnUse, SheetColumn, SheetMatching } from './matching'
-import type { SheetCells } from './sheetTable'
+import type { ColumnUse, GuessedMatching, SheetColumn, SheetScale } from '../matching'
+import type { SheetCells } from '../sheetSample'
+import { isDayFirstIn, readDateCell, readRatingCell } from './cells'
 
 /** Cells that are looked at in each column. */
 const SAMPLED = 200
@@ -60,13 +60,7 @@ interface Described {
  * How the columns of a table are probably meant, by their headings and contents. Contact details are private
  * and names shortened, so that nothing is shown by mistake.
  */
-export function guessMatching({ headings, rows }: SheetCells): Omit<
-  SheetMatching,
-  'timeZone' | 'isDayFirst'
-> & {
-  /** Null if it can't be told. */
-  isDayFirst: boolean | null
-} {
+export function guessMatching({ headings, rows }: SheetCells): GuessedMatching {
   const columns = headings.map((heading, i): Described => ({
     heading,
     spoken: normalizeText(heading).replace(/[^\p{L}\d]+/gu, ' '),

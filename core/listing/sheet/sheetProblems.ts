@@ -1,19 +1,12 @@
 import { readDateCell, readRatingCell } from './cells'
-import type { SheetMatching } from './matching'
+import type { SheetMatching } from '../matching'
+import type { SheetProblems } from '../sheetSample'
 import type { SheetTable } from './sheetTable'
 
 const MAX_SHOWN = 10
 const MAX_CELL = 80
 
-/** Cells that say something, but not what their column is matched with. Their rows are read without them. */
-export interface SheetProblems {
-  count: number
-  /** The first ones. Rows are counted from 1 below the headings. */
-  first: { row: number; heading: string; use: 'rating' | 'date'; cell: string }[]
-  /** Rows that could not be read at all. */
-  unreadRows: number[]
-}
-
+/** Which cells and rows of a table could not be read. */
 export function sheetProblems(
   { headings, rows, unreadRows }: SheetTable,
   matching: SheetMatching,

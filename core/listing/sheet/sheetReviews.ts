@@ -5,9 +5,9 @@ import type { OriginReview } from '../originAdapter'
 import { OriginRefusal } from '../originRefusal'
 import { readLine, readText } from '../readAnswer'
 import { readDateCell, readRatingCell } from './cells'
-import { labelOf, type ColumnUse, type SheetColumn, type SheetMatching } from './matching'
+import { labelOf, type ColumnUse, type SheetColumn, type SheetMatching } from '../matching'
 import { oldestFirst, rowKeys } from './rowKeys'
-import type { SheetCells } from './sheetTable'
+import type { SheetCells } from '../sheetSample'
 
 interface Row extends Omit<OriginReview, 'key' | 'answers'> {
   answers: Answer[]

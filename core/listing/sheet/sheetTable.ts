@@ -1,14 +1,10 @@
+import type { SheetCells } from '../sheetSample'
 import { OriginRefusal } from '../originRefusal'
 import { MAX_BODY, MAX_COLUMNS, MAX_ROWS } from '../limits'
 import { csvLines } from './csvLines'
 import { walkWhole } from './walkWhole'
 
-/** A table of answers; all rows have as many cells as there are headings. */
-export interface SheetCells {
-  headings: string[]
-  rows: string[][]
-}
-
+/** A table as it was read. */
 export interface SheetTable extends SheetCells {
   /** Rows that could not be read, counted from 1 below the headings. They are missing in `rows`. */
   unreadRows: number[]

@@ -1,7 +1,10 @@
 import { z } from 'zod'
-import { ANSWER_LABEL_LIMIT } from '../../intake/answer'
-import { MAX_COLUMNS } from '../limits'
-import { sheetScales } from './cells'
+import { ANSWER_LABEL_LIMIT } from '../intake/answer'
+import { MAX_COLUMNS } from './limits'
+
+/** The highest ratings that a sheet can use. */
+export const sheetScales = [5, 10, 100] as const
+export type SheetScale = (typeof sheetScales)[number]
 
 export const columnUses = ['name', 'rating', 'title', 'words', 'date', 'answer', 'private'] as const
 /** What a column of a sheet is. Only answers can have several columns. */
@@ -32,6 +35,12 @@ export const matchingSchema = z
   )
   .refine(({ columns }) => once(columns.filter(({ use }) => use === 'answer').map(labelOf)))
 export type SheetMatching = z.infer<typeof matchingSchema>
+
+/** How the columns of a sheet are probably meant. */
+export type GuessedMatching = Omit<SheetMatching, 'timeZone' | 'isDayFirst'> & {
+  /** Null if it can't be told. */
+  isDayFirst: boolean | null
+}
 
 const once = (values: string[]) => new Set(values).size === values.length
 
