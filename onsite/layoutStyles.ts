@@ -20,7 +20,7 @@ const NARROWEST_COLUMN = 104
 
 /** In a box that is too narrow for its columns, each row of a table is a list of its cells. */
 export const tableStyles = (columns: number): string =>
-  `@container (max-width:${columns * NARROWEST_COLUMN}px){.eg thead{position:absolute;clip-path:inset(50%)}.eg tr,.eg tbody{display:block}.eg tr{padding:calc(.7em*var(--eg-gap)) 0;border-bottom:1px solid color-mix(in srgb,currentColor 28%,transparent)}.eg td{display:block;border:0;padding:.15em 0}.eg .eg-off+*{padding-inline-start:0}.eg .eg-off{padding:.3em .6em;border-radius:4px}.eg td:empty,.eg td:has(>:empty:only-child){display:none}.eg td::before{content:attr(data-label);display:block;font-size:.8em;opacity:.82}}`
+  `@container (max-width:${columns * NARROWEST_COLUMN}px){.eg thead{display:none}.eg tr,.eg tbody{display:block}.eg tr{padding:calc(.7em*var(--eg-gap)) 0;border-bottom:1px solid color-mix(in srgb,currentColor 28%,transparent)}.eg td{display:block;border:0;padding:.15em 0}.eg .eg-off+*{padding-inline-start:0}.eg .eg-off{padding:.3em .6em;border-radius:4px}.eg td:empty,.eg td:has(>:empty:only-child){display:none}.eg td::before{content:attr(data-label);display:block;font-size:.8em;opacity:.82}}`
 
 const inColumns = `.eg ol{display:grid;gap:${down} ${across};grid-template-columns:repeat(var(--eg-n),minmax(0,1fr))}`
 

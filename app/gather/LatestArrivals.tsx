@@ -22,7 +22,7 @@ export type Found = Pick<ListingIntake, 'publicId' | 'listing' | 'name' | 'store
   when: string
 }
 
-const MOST = 8
+const MOST = 10
 
 /** What came in last, whatever became of it; new ones come in by themselves. */
 export function LatestArrivals({
