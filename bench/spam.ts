@@ -1,38 +1,83 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { assessFile } from '../cli/assess'
+import { z } from 'zod'
+import { assessFile, type Assessed } from '../cli/assess'
+import { readJsonLines } from '../cli/jsonLines'
+import { HELD_FROM } from '../core/moderation/rules'
 import { OWN_DOMAIN, readLabelled } from './labelled/read'
+import { interval } from './share'
 
-/** Shares by kind over the labelled set: spam held back or marked, and honest reviews held back. */
-const HELD_FROM = 60
+/**
+ * Which share of spam is held back or marked, and which of honest reviews for spam. Spam counts as recognised if
+ * it's marked, or held back for anything but personal data. An honest review counts as stopped if it's marked, or
+ * held back for its points: a hold for a link, an address or personal data alone is the rule's, not the score's.
+ * With a file of reviews by others, that instead of the own set:
+ * `npm run bench:spam -- FILE.jsonl`, with `label` (spam or ham), `kind`, `language`, `contested` and `group`.
+ */
+const rowSchema = z.looseObject({
+  label: z.enum(['spam', 'ham', 'honest']),
+  kind: z.string(),
+  language: z.string(),
+  body: z.string(),
+  title: z.string().default(''),
+  contested: z.unknown().optional(),
+  group: z.union([z.string(), z.number()]).nullish(),
+})
+type Row = z.infer<typeof rowSchema>
+
+const [file] = process.argv.slice(2).filter((argument) => !argument.startsWith('--'))
+const rows: Row[] = file
+  ? readJsonLines(file, rowSchema)
+  : readLabelled().map((row) => ({ title: '', ...row }))
 const folder = mkdtempSync(path.join(tmpdir(), 'elogio-labelled-'))
 try {
-  const labelled = readLabelled()
-  const file = path.join(folder, 'reviews.jsonl')
-  writeFileSync(file, labelled.map((review, id) => JSON.stringify({ id, ...review })).join('\n'))
-  const assessed = assessFile(file, [OWN_DOMAIN], undefined)
-  const rows = labelled.map((review, i) => ({
-    ...review,
-    ...assessed[i]!,
-    caught: assessed[i]!.score >= HELD_FROM,
-  }))
-  for (const label of ['spam', 'honest'] as const) {
-    const own = rows.filter((row) => row.label === label)
-    const rate = (some: typeof own) => `${some.filter(({ caught }) => caught).length} of ${some.length}`
-    console.log(`${label}: held or marked as spam ${rate(own)} (${percent(own)} %)`)
-    for (const kind of [...new Set(own.map(({ kind }) => kind))])
-      console.log(`  ${kind.padEnd(14)} ${rate(own.filter((row) => row.kind === kind))}`)
-    if (!process.argv.includes('--missed')) continue
-    for (const row of own.filter(({ caught }) => caught !== (label === 'spam')))
-      console.log(
-        `    ${row.score} ${row.kind} ${row.language}: ${row.body.slice(0, 90)} [${row.reasons.map(({ signal, points }) => `${signal} ${points}`).join(', ')}]`,
-      )
-  }
+  const input = path.join(folder, 'reviews.jsonl')
+  // Answers must not be among the questions.
+  const asked = rows.map(({ label: _l, kind: _k, contested: _c, group: _g, ...row }, id) => ({ ...row, id }))
+  writeFileSync(input, asked.map((row) => JSON.stringify(row)).join('\n'))
+  const assessed = assessFile(input, file ? [] : [OWN_DOMAIN], undefined)
+  report(rows.map((row, i) => ({ ...row, ...assessed[i]! })).filter(counts()))
 } finally {
   rmSync(folder, { recursive: true })
 }
 
-function percent(rows: { caught: boolean }[]): string {
-  return ((100 * rows.filter(({ caught }) => caught).length) / rows.length).toFixed(1)
+/** The first of a group can't be known for a copy; what people disagree on is left out. */
+function counts(): (row: Row) => boolean {
+  const begun = new Set<string | number>()
+  return ({ contested, group }) => {
+    if (contested) return false
+    if (group === null || group === undefined || begun.has(group)) return true
+    begun.add(group)
+    return false
+  }
+}
+
+function isStopped({ label, state, score, reasons }: Row & Assessed): boolean {
+  if (state === 'spam' || score >= HELD_FROM) return true
+  return label === 'spam' && state === 'held' && reasons.some(({ signal }) => signal !== 'personal')
+}
+
+function report(all: (Row & Assessed)[]): void {
+  const length = ({ title, body }: Row) => {
+    const words = `${title} ${body}`.split(/\s+/).length
+    return words < 8 ? 'under 8 words' : words < 20 ? '8 to 19 words' : '20 words and more'
+  }
+  for (const isSpam of [true, false]) {
+    const own = all.filter(({ label }) => (label === 'spam') === isSpam)
+    const share = (some: typeof own) => interval(some.filter(isStopped).length, some.length)
+    console.log(`${isSpam ? 'spam held or marked' : 'honest reviews stopped'}: ${share(own)}`)
+    for (const groupOf of [({ kind }: Row) => kind, ({ language }: Row) => language, length])
+      console.log(
+        [...new Set(own.map(groupOf))]
+          .toSorted()
+          .map((name) => `  ${name.padEnd(20)} ${share(own.filter((row) => groupOf(row) === name))}`)
+          .join('\n'),
+      )
+    if (!process.argv.includes('--missed')) continue
+    for (const row of own.filter((one) => isStopped(one) !== isSpam))
+      console.log(
+        `    ${row.score} ${row.kind} ${row.language}: ${row.body.slice(0, 90)} [${row.reasons.map(({ signal, points }) => `${signal} ${points}`).join(', ')}]`,
+      )
+  }
 }

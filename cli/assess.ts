@@ -8,7 +8,8 @@ import { arrivalState, type ArrivalState } from '../core/moderation/rules'
 import { trustedSubmission } from '../core/moderation/submissionChecks'
 import { spamScore } from '../core/moderation/spamScore'
 import { weigh } from '../core/moderation/weigh'
-import { modelToTeach, startingModel } from '../core/moderation/wording/starting'
+import { startingModel } from '../core/moderation/wording/starting'
+import { taughtBy } from '../core/moderation/wording/train'
 import type { WordingModel } from '../core/moderation/wording/model'
 import { readJsonLines } from './jsonLines'
 
@@ -44,9 +45,6 @@ const reviewSchema = z.object({
 type Review = z.infer<typeof reviewSchema>
 const lessonSchema = reviewSchema.extend({ decision: z.enum(['approved', 'spam']) })
 
-/** One decision of the shop counts as many of the built-in texts. */
-const LESSON = 2
-
 export interface Assessed {
   id: string | number
   state: ArrivalState
@@ -68,9 +66,12 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
     const known = shops.get(name)
     if (known) return known
     const own = lessons.filter(({ shop }) => shop === '' || shop === name)
-    const model = own.length === 0 ? startingModel() : modelToTeach()
-    for (const lesson of own)
-      model.teach(readWords(lesson).words, lesson.decision === 'spam' ? 'spam' : 'honest', LESSON)
+    const shared = startingModel()
+    const taught = own.map((lesson) => ({
+      words: readWords(lesson).words,
+      verdict: lesson.decision === 'spam' ? ('spam' as const) : ('honest' as const),
+    }))
+    const model = own.length === 0 ? shared : shared.withTaught(taughtBy(shared, taught))
     const made = { memory: new ShopHistory(), model }
     shops.set(name, made)
     return made
@@ -91,7 +92,7 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
     const score = spamScore(signals)
     return {
       id: ids[i]!,
-      state: arrivalState({ score, kinds: signals.map(({ kind }) => kind) }),
+      state: arrivalState({ score, kinds: signals.map(({ kind }) => kind), verified: false }),
       score,
       reasons: signals.map(({ kind, points, headline, detail, places }) => ({
         signal: kind,

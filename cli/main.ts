@@ -44,7 +44,7 @@ program
   .action(() => {
     const file = trainWording()
     saveWording(file)
-    console.log(`${file.counts.length} words, pieces and pairs learnt`)
+    console.log(`${file.weights.length + file.words.length} bytes`)
   })
 
 program

@@ -52,6 +52,14 @@ export const startingRules: Rule[] = [
   { id: 'spam', when: [{ on: 'score', atLeast: SPAM_FROM }], then: 'spam' },
   { id: 'suspicious', when: [{ on: 'score', atLeast: HELD_FROM }], then: 'held' },
   {
+    id: 'links-of-strangers',
+    when: [
+      { on: 'signal', anyOf: ['link', 'contact'] },
+      { on: 'verified', is: false },
+    ],
+    then: 'held',
+  },
+  {
     id: 'needs-a-look',
     when: [{ on: 'signal', anyOf: ['burst', ...holdingKinds] }],
     then: 'held',

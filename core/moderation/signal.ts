@@ -25,6 +25,8 @@ export const scoredKinds = [
   'rival',
   'template',
   'contact',
+  'code',
+  'machine',
 ] as const
 export const holdingKinds = [
   'abuse',
@@ -54,7 +56,7 @@ export interface Signal {
 }
 
 /** Stored with each signal, to distinguish it from signals of later rules. */
-export const MODEL = 'signs-2'
+export const MODEL = 'signs-3'
 
 export function placesOf(words: Words, find: (text: string) => { start: number; end: number }[]): Place[] {
   const title = words.title === '' ? [] : find(words.title)

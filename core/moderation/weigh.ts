@@ -5,11 +5,13 @@ import type { SubmissionChecks } from './submissionChecks'
 import type { Signal } from './signal'
 import { abuseSignal } from './signals/abuse'
 import { burstSignal } from './signals/burst'
+import { codeSignal } from './signals/code'
 import { contactSignal } from './signals/contact'
 import { fillTimeSignal } from './signals/fillTime'
 import { gibberishSignal } from './signals/gibberish'
 import { linkSignal } from './signals/link'
 import { lookalikeSignal } from './signals/lookalike'
+import { machineSignal } from './signals/machine'
 import { mismatchSignal } from './signals/mismatch'
 import { nearCopySignal } from './signals/nearCopy'
 import { personalSignal } from './signals/personal'
@@ -42,7 +44,9 @@ const signals: ((weighing: SignalContext) => Signal | null)[] = [
   ({ arrival, model }) => gibberishSignal(arrival.reading, model),
   ({ arrival }) => rivalSignal(arrival.reading),
   ({ arrival }) => templateSignal(arrival.reading),
-  ({ arrival }) => contactSignal(arrival.reading),
+  ({ arrival }) => contactSignal(arrival),
+  ({ arrival }) => codeSignal(arrival.reading),
+  ({ arrival }) => machineSignal(arrival.reading),
   ({ arrival }) => abuseSignal(arrival.reading),
   ({ arrival, knownOrderKeys }) => personalSignal(arrival.reading, knownOrderKeys),
   ({ trapSprung }) => (trapSprung ? holding('trap') : null),
@@ -58,8 +62,7 @@ export function weigh(weighing: SignalContext): Signal[] {
     if (one) found.push(one)
   }
   // The wording model may subtract points, so it runs last.
-  const weighty = found.some(({ points }) => points > 0)
-  const wording = wordingSignal(weighing.arrival.reading, weighing.model, weighty)
+  const wording = wordingSignal(weighing.arrival.reading, weighing.model, found)
   if (wording) found.push(wording)
   return found.sort((a, b) => b.points - a.points)
 }

@@ -59,7 +59,7 @@ describe('a lane', () => {
     await send(services, 'wrenfield', {
       body: 'The bread keeps for five days in a cloth and the crust is worth the walk, see crumbs.example',
     })
-    const { lines } = await queueView(services, shop, everything, 10)
+    const { lines } = await queueView(services, shop, wholeLane('held'), 10)
     expect([lines[0]!.kinds, lines[0]!.score < 36]).toEqual([['link'], true])
   })
   test('holds nothing of another shop', async () => {

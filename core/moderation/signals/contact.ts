@@ -1,7 +1,8 @@
 import { messageCode } from '../../messages/code'
 import { findPhrases, phrasesOf } from '../phrases'
-import type { Reading } from '../reading'
-import { placesOf, quoted, stretches, withoutOverlaps, type Place, type Signal } from '../signal'
+import { emailKeyOf } from '../../proof/emailKey'
+import type { ReadArrival } from '../memory/arrival'
+import { placesOf, quoted, stretches, textAt, withoutOverlaps, type Place, type Signal } from '../signal'
 
 /** Points for asking readers to get in touch; with one other signal it reaches held (60). */
 export const CONTACT_POINTS = 30
@@ -52,17 +53,25 @@ const turns = new Set('a an old crazy picky fussy biased back when if about'.spl
 const reachable =
   /(?<![\p{L}\p{N}.])@[a-z0-9_.]{3,}|[\p{L}\p{N}._+-]+@[\p{L}\p{N}-]+\.\p{L}{2,}|\+\d[\d\s()/-]{7,}\d/giu
 
-/** The text asks readers to contact the writer. */
-export function contactSignal(reading: Reading): Signal | null {
+/** The text asks readers to contact the writer, or names an address of somebody else. */
+export function contactSignal({
+  reading,
+  emailKey,
+}: Pick<ReadArrival, 'reading' | 'emailKey'>): Signal | null {
   const asked: Place[] = findPhrases(reading, requests)
     .filter(({ before, after }) => !told.has(before?.plain ?? '') && !turns.has(after?.plain ?? ''))
     .map(({ field, start, end }) => ({ field, start, end }))
-  if (asked.length === 0) return null
   const ways = placesOf(reading, (text) => stretches(text, reachable))
-  const places = withoutOverlaps([...asked, ...ways])
+  const isOwn = (place: Place) => emailKey !== '' && emailKeyOf(textAt(reading, place)) === emailKey
+  const others = ways.filter((place) => !isOwn(place))
+  const isAddress = (place: Place) => /.@/.test(textAt(reading, place))
+  // Who leaves her own address wants the shop to answer; that is personal data.
+  if (ways.length > 0 && others.length === 0) return null
+  if (asked.length === 0 && !others.some(isAddress)) return null
+  const places = withoutOverlaps([...asked, ...others])
   return {
     kind: 'contact',
-    points: CONTACT_POINTS + (ways.length > 0 ? REACHABLE_POINTS : 0),
+    points: (asked.length > 0 ? CONTACT_POINTS : 0) + (others.length > 0 ? REACHABLE_POINTS : 0),
     headline: messageCode('signal.contact'),
     detail: quoted(reading, places),
     places,

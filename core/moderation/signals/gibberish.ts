@@ -18,7 +18,7 @@ export function gibberishSignal(reading: Reading, model: WordingModel): Signal |
   const { words } = reading
   const repeated = repeatedWords(words)
   if (repeated.length === 0 && !hasTag(reading, wordTags.gibberish)) return null
-  const odd = words.filter(({ plain, tags }) => tags & wordTags.gibberish && !model.knows(plain))
+  const odd = words.filter(({ hash, tags }) => tags & wordTags.gibberish && !model.knows(hash))
   const letters = (all: ReadWord[]) => all.reduce((sum, { plain }) => sum + plain.length, 0)
   const all = letters(words)
   const oddLetters = letters([...new Set([...odd, ...repeated])])

@@ -11,12 +11,12 @@ import { spelledOutEmails } from './spelledOutEmails'
 export const LINK_POINTS = 36
 /** Additional points for several links, and for a hidden one. */
 const SEVERAL_POINTS = 12
-const OFFER_POINTS = 38
+const OFFER_POINTS = 20
 export const HIDDEN_POINTS = 38
 
 const linkify = new LinkifyIt({ fuzzyLink: true, fuzzyEmail: true })
 linkify.tlds(
-  'example online store site xyz club top live vip app dev blog deals sale market buzz click link space website tech'.split(
+  'example test invalid online store site xyz club top live vip app dev blog deals sale market buzz click link space website tech'.split(
     ' ',
   ),
   true,
@@ -33,7 +33,7 @@ export interface FoundLink {
   hidden: boolean
 }
 
-const ENDINGS = 'com|net|org|example|shop|store|online|info|biz|site|xyz|club|top|app|io|eu'
+const ENDINGS = 'com|net|org|example|test|invalid|shop|store|online|info|biz|site|xyz|club|top|app|io|eu'
 /** "hivedeals dot example", "hivedeals (punkt) example" */
 const spoken = new RegExp(
   String.raw`\b([a-z0-9][a-z0-9-]{1,60})\s*(?:[([{]\s*(?:dot|punkt|point|punto|punt|kropka|ponto|\.)\s*[)\]}]|\s(?:dot|punkt|kropka)\s|\s(?:point|punto|ponto|punt)\s(?=(?:${ENDINGS})\b))\s*([a-z]{2,12})\b`,
@@ -51,14 +51,14 @@ const spelled = new RegExp(
 )
 /** "hxxp://", "h t t p : / /" */
 const disguisedScheme =
-  /\b(?:hxxps?|h\s+t\s+t\s+p\s*s?|http\s*s?)\s*:\s*\/\s*\/\s*(?<host>[a-z0-9-]+(?:\s*\.\s*[a-z0-9-]+)+)/giu
+  /\bh\s*[tx]\s*[tx]\s*p\s*s?\s*:\s*\/\s*\/\s*(?<host>[a-z0-9-]+(?:\s*(?:\.|[([{]\s*(?:\.|dot)\s*[)\]}])\s*[a-z0-9-]+)+)/giu
 /** Markup, which only programs write. */
 const coded =
   /<a\s[^>]{0,200}href\s*=\s*["']?(?<host>[^"'\s>]{3,200})|\[url[=\]]\s*(?<bb>[^\s\]]{3,200})|\[[^\]\n]{1,80}\]\((?<md>https?:[^\s)]{3,200})\)/giu
 
 /** What the linked site offers. */
 const offers =
-  /(?<![\p{L}\p{N}])(?:cheap\p{L}*|deals?|sale|discounts?|offers?|bonus\p{L}*|free|gratis|kostenlos\p{L}*|günstig\p{L}*|billig\p{L}*|rabatt\p{L}*|angebot\p{L}*|freispiel\p{L}*|gutschein\p{L}*|barat\p{L}*|ofertas?|descuento\p{L}*|regalos?|promo\p{L}*|remises?|gratuit\p{L}*|cadeaux?|moins cher|sconto|sconti|offert\p{L}*|costa meno|goedkop\p{L}*|korting\p{L}*|tani\p{L}*|zniżk\p{L}*|(?:lower|best|better) (?:prices?|cost)|lower cost|more info\p{L}*|mehr (?:infos?|auswahl)|click|earn|win|cash|money|geld|argent|dinero|soldi|without (?:any )?exam|i (?:sell|offer)|my (?:shop|store|page|site|blog))(?![\p{L}\p{N}])/iu
+  /(?<![\p{L}\p{N}])(?:cheap\p{L}*|deals?|sale|discounts?|offers?|bonus\p{L}*|free|gratis|kostenlos\p{L}*|günstig\p{L}*|billig\p{L}*|rabatt\p{L}*|angebot\p{L}*|freispiel\p{L}*|gutschein\p{L}*|barat\p{L}*|ofertas?|descuento\p{L}*|regalos?|promo\p{L}*|remises?|gratuit\p{L}*|cadeaux?|moins cher|sconto|sconti|offert\p{L}*|costa meno|goedkop\p{L}*|korting\p{L}*|tani\p{L}*|zniżk\p{L}*|(?:lower|best|better) (?:prices?|cost)|lower cost|more info\p{L}*|mehr (?:infos?|auswahl)|click|earn|win|cash|money|geld|argent|dinero|soldi|without (?:any )?exam|i (?:sell|offer)|my (?:shop|store))(?![\p{L}\p{N}])/iu
 
 /** Web addresses in a text, including bare and hidden domains. Email addresses are no links. */
 export function findLinks(given: string): FoundLink[] {
@@ -86,7 +86,9 @@ function linksIn(given: string, tags: number, signs: number): FoundLink[] {
       : []),
     ...(has(scheme)
       ? hiddenBy(disguisedScheme, text, ({ groups, 0: found }) =>
-          /^https?:\/\/\S+$/iu.test(found) ? '' : groups!.host!.replace(/\s/gu, ''),
+          /^https?:\/\/\S+$/iu.test(found)
+            ? ''
+            : groups!.host!.replace(/[\s()[\]{}]/gu, '').replace(/dot/iu, '.'),
         )
       : []),
     ...(has(lettered)
@@ -154,9 +156,12 @@ function withoutUnseen(given: string): { text: string; placeIn: (at: number) => 
   return { text, placeIn: (at) => places[at] ?? given.length }
 }
 
+/** Endings that no registry gives out; some write them on purpose. */
+const reserved = new Set(['example', 'test', 'invalid'])
+
 function isDomain(host: string): boolean {
   const { isIcann, publicSuffix, domain } = parse(host)
-  return domain !== null && (isIcann === true || publicSuffix === 'example')
+  return domain !== null && (isIcann === true || reserved.has(publicSuffix ?? ''))
 }
 
 function hostOf(url: string): string {

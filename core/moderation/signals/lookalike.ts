@@ -28,6 +28,6 @@ export function lookalikeSignal(reading: Reading, model: WordingModel): Signal |
   }
 }
 
-function isRespelt({ plain, spelt, tags }: ReadWord, model: WordingModel): boolean {
-  return (tags & wordTags.respelt) !== 0 && !model.knows(plain) && model.knows(spelt)
+function isRespelt({ hash, speltHash, tags }: ReadWord, model: WordingModel): boolean {
+  return (tags & wordTags.respelt) !== 0 && !model.knows(hash) && model.knows(speltHash)
 }

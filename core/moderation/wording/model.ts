@@ -1,144 +1,110 @@
-import { hashText } from '../plainWord'
 import type { ReadWord } from '../reading'
-
-/** The number of occurrences of words, parts of words and pairs of words in both kinds of texts. */
-export interface WordingCounts {
-  /** By feature: the counts in spam and in customers' texts. */
-  seen: Map<number, { spam: number; honest: number }>
-  spamTotal: number
-  honestTotal: number
-}
-
-/** The file of a model: features (see `featuresOf`) with both counts. */
-export interface WordingFile {
-  name: string
-  counts: [key: number, spam: number, honest: number][]
-}
+import { featuresOf, WEIGHTS } from './features'
 
 export type Verdict = 'spam' | 'honest'
 
-/** Smoothing (Lidstone): the count of unseen features. */
-const SMOOTHING = 0.4
-/** The maximum evidence of a word, in nats. */
-const MOST_PER_WORD = 3.2
-/** Evidence for spam may be higher, because its words are more specific. */
-const MOST_HONEST_PER_WORD = 1
-/** The minimum evidence of a word, in nats, so that many neutral words add up to nothing. */
-const LEAST_PER_WORD = 0.5
-const PIECE_LENGTH = 4
-/** A power of two, about twenty times the number of features of the built-in model. */
-const MAYBE_BITS = 1 << 20
-const PIECE_SHARE = 0.6
-const PAIR_SHARE = 0.8
+/** A model as it is stored: weights as bytes in base64, and the words that it has been made from. */
+export interface WordingFile {
+  name: string
+  bias: number
+  /** Multiplies each byte. */
+  scale: number
+  weights: string
+  /** Hashes of words, ascending, as 32-bit integers in base64. */
+  words: string
+}
+
+/** What a shop has taught: corrections of single weights. */
+export interface Taught {
+  bias: number
+  weights: Map<number, number>
+}
+
+export interface Spoken {
+  /** The logarithm of the odds that a text is spam. */
+  logOdds: number
+  /** The share of each word in it. */
+  ofWords: number[]
+}
 
 /**
- * A multinomial naive Bayes classifier on words, parts of words and pairs of words (McCallum and Nigam, "A
- * comparison of event models for naive Bayes text classification", 1998). Parts of words generalise to unseen
- * words and languages. Lessons can be added and removed.
+ * Logistic regression on words, pairs of words and pieces of words (Hosmer and Lemeshow, "Applied Logistic
+ * Regression", 2000). The corrections of a shop are added to the shared weights.
  */
 export class WordingModel {
-  private known = new Map<number, number>()
-  /** A bit for each seen feature, by the end of its key: most pairs of words are unseen. */
-  private maybe = new Int32Array(MAYBE_BITS >>> 5)
+  constructor(
+    private readonly bias: number,
+    private readonly weights: Float32Array,
+    private readonly vocabulary: Int32Array,
+    private readonly taught: Taught | null = null,
+  ) {}
 
-  constructor(readonly counts: WordingCounts) {
-    for (const feature of counts.seen.keys()) this.mark(feature)
+  withTaught(taught: Taught): WordingModel {
+    return new WordingModel(this.bias, this.weights, this.vocabulary, taught)
   }
 
-  /** @param weight 1 to learn a text, -1 to unlearn it */
-  teach(words: ReadWord[], verdict: Verdict, weight = 1): void {
-    const { counts } = this
-    for (const feature of featuresOf(words)) {
-      const seen = counts.seen.get(feature) ?? { spam: 0, honest: 0 }
-      seen[verdict] = Math.max(0, seen[verdict] + weight)
-      counts.seen.set(feature, seen)
-      this.mark(feature)
-      counts[`${verdict}Total`] += weight
+  speak(words: ReadWord[]): Spoken {
+    const { features, scale } = featuresOf(words)
+    const ofWords = new Array<number>(words.length).fill(0)
+    let logOdds = this.bias + (this.taught?.bias ?? 0)
+    for (const { key, value, first, last } of features) {
+      const weight = this.weights[key]! + (this.taught?.weights.get(key) ?? 0)
+      if (weight === 0) continue
+      const part = weight * value * scale
+      logOdds += part
+      ofWords[first]! += last === first ? part : part / 2
+      if (last !== first) ofWords[last]! += part / 2
     }
-    this.known.clear()
+    return { logOdds, ofWords }
   }
 
-  /** The evidence of each word for spam, in nats; negative for an honest review. */
-  weights(words: ReadWord[]): number[] {
-    const weights: number[] = new Array<number>(words.length)
-    for (let i = 0; i < words.length; i++) {
-      const word = words[i]!
-      let own = this.ofWord(word)
-      if (i + 1 < words.length) own += PAIR_SHARE * this.ratio(pairKey(word, words[i + 1]!))
-      const telling = Math.abs(own) <= LEAST_PER_WORD ? 0 : own - Math.sign(own) * LEAST_PER_WORD
-      weights[i] = Math.max(-MOST_HONEST_PER_WORD, Math.min(MOST_PER_WORD, telling))
+  /** Whether the model was made from a word, by the hash of its spelling. */
+  knows(hash: number): boolean {
+    let [low, high] = [0, this.vocabulary.length]
+    while (low < high) {
+      const middle = (low + high) >>> 1
+      if (this.vocabulary[middle]! < hash) low = middle + 1
+      else high = middle
     }
-    return weights
-  }
-
-  /** Whether the model knows a word in this spelling. */
-  knows(plain: string): boolean {
-    return this.counts.seen.has(hashText(plain))
-  }
-
-  private ofWord(word: ReadWord): number {
-    const key = word.speltHash
-    const earlier = this.known.get(key)
-    if (earlier !== undefined) return earlier
-    const pieces = piecesOf(word.spelt).map((piece) => this.ratio(piece))
-    const ofPieces = pieces.reduce((sum, ratio) => sum + ratio, 0) / Math.max(1, Math.sqrt(pieces.length))
-    const weight = this.ratio(key) + PIECE_SHARE * ofPieces
-    this.known.set(key, weight)
-    return weight
-  }
-
-  private mark(key: number): void {
-    this.maybe[(key & (MAYBE_BITS - 1)) >>> 5]! |= 1 << (key & 31)
-  }
-
-  private ratio(key: number): number {
-    if ((this.maybe[(key & (MAYBE_BITS - 1)) >>> 5]! & (1 << (key & 31))) === 0) return 0
-    const { seen, spamTotal, honestTotal } = this.counts
-    const of = seen.get(key)
-    if (of === undefined || of.spam + of.honest === 0) return 0
-    // Both kinds are equally likely in advance, so only the relative counts matter.
-    return Math.log(((of.spam + SMOOTHING) * (honestTotal + 1)) / ((of.honest + SMOOTHING) * (spamTotal + 1)))
+    return this.vocabulary[low] === hash
   }
 }
 
-const pairKey = (a: ReadWord, b: ReadWord) =>
-  (Math.imul(a.speltHash ^ (a.speltHash >>> 15), 0x85ebca6b) + b.speltHash) | 0
+/** A model straight from its training, without a vocabulary. */
+export const modelOf = ({ bias, weights }: { bias: number; weights: Float64Array }): WordingModel =>
+  new WordingModel(bias, Float32Array.from(weights), new Int32Array(0))
 
-function piecesOf(word: string): number[] {
-  const edged = `<${word}>`
-  const pieces: number[] = []
-  for (let i = 0; i + PIECE_LENGTH <= edged.length; i++)
-    pieces.push(hashText(`~${edged.slice(i, i + PIECE_LENGTH)}`))
-  return pieces
+export function readWording({ bias, scale, weights, words }: WordingFile): WordingModel {
+  const bytes = new Int8Array(bytesOf(weights).buffer)
+  return new WordingModel(
+    bias,
+    Float32Array.from(bytes, (byte) => byte * scale),
+    new Int32Array(bytesOf(words).buffer),
+  )
 }
 
-/** All features of a text. */
-function featuresOf(words: ReadWord[]): number[] {
-  return words.flatMap((word, i) => {
-    const next = words[i + 1]
-    return [word.speltHash, ...piecesOf(word.spelt), ...(next ? [pairKey(word, next)] : [])]
-  })
-}
-
-export const nothingLearnt = (): WordingCounts => ({
-  seen: new Map(),
-  spamTotal: 0,
-  honestTotal: 0,
-})
-
-/** Reads the counts anew each time, so that teaching one shop doesn't teach another. */
-export function readCounts({ counts }: WordingFile): WordingCounts {
-  const read = nothingLearnt()
-  for (const [key, spam, honest] of counts) {
-    read.seen.set(key, { spam, honest })
-    read.spamTotal += spam
-    read.honestTotal += honest
+/** @param weights as many as `WEIGHTS` */
+export function writeWording(
+  name: string,
+  { bias, weights, words }: { bias: number; weights: Float64Array; words: Set<number> },
+): WordingFile {
+  if (weights.length !== WEIGHTS) throw new RangeError(`a model has ${WEIGHTS} weights`)
+  const scale = weights.reduce((most, weight) => Math.max(most, Math.abs(weight)), 0) / 127 || 1
+  return {
+    name,
+    bias: Number(bias.toFixed(4)),
+    scale: Number(scale.toPrecision(6)),
+    weights: base64Of(new Uint8Array(Int8Array.from(weights, (weight) => Math.round(weight / scale)).buffer)),
+    words: base64Of(new Uint8Array(Int32Array.from(words).sort().buffer)),
   }
-  return read
 }
 
-/** The model as a file, sorted by feature. */
-export function writeCounts(name: string, { seen }: WordingCounts): WordingFile {
-  const keys = [...seen.keys()].sort((a, b) => a - b)
-  return { name, counts: keys.map((key) => [key, seen.get(key)!.spam, seen.get(key)!.honest]) }
+const bytesOf = (base64: string) => Uint8Array.from(atob(base64), (sign) => sign.charCodeAt(0))
+
+const CHUNK = 8192
+function base64Of(bytes: Uint8Array): string {
+  let text = ''
+  for (let at = 0; at < bytes.length; at += CHUNK)
+    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK))
+  return btoa(text)
 }

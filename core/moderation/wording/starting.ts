@@ -1,15 +1,10 @@
-import { readCounts, WordingModel, type WordingFile } from './model'
+import { readWording, type WordingFile, type WordingModel } from './model'
 import file from './starting.json' with { type: 'json' }
 
 let shared: WordingModel | undefined
 
-/** The built-in model, read-only. */
+/** The built-in model. */
 export function startingModel(): WordingModel {
-  shared ??= new WordingModel(readCounts(file as unknown as WordingFile))
+  shared ??= readWording(file as WordingFile)
   return shared
-}
-
-/** A copy of the built-in model for a shop's own decisions. */
-export function modelToTeach(): WordingModel {
-  return new WordingModel(readCounts(file as unknown as WordingFile))
 }

@@ -1,0 +1,107 @@
+import type { ReadWord } from '../reading'
+import { featuresOf, WEIGHTS } from './features'
+import type { Taught, Verdict, WordingModel } from './model'
+
+export interface Lesson {
+  words: ReadWord[]
+  verdict: Verdict
+}
+
+const EPOCHS = 20
+const RATE = 0.5
+/** Of the squared weights: what few texts say counts little. */
+const PENALTY = 0.003
+const SEED = 7
+
+interface Example {
+  keys: number[]
+  values: number[]
+  isSpam: boolean
+}
+
+function exampleOf({ words, verdict }: Lesson): Example {
+  const { features, scale } = featuresOf(words)
+  const sums = new Map<number, number>()
+  for (const { key, value } of features) sums.set(key, (sums.get(key) ?? 0) + value * scale)
+  return { keys: [...sums.keys()], values: [...sums.values()], isSpam: verdict === 'spam' }
+}
+
+/**
+ * Trains weights by stochastic gradient descent with a rate for each weight (Duchi, Hazan and Singer, "Adaptive
+ * Subgradient Methods", 2011). Both verdicts count the same, however many texts they have. The same lessons give
+ * the same weights.
+ */
+export function train(lessons: Lesson[]): { bias: number; weights: Float64Array } {
+  const examples = lessons.map(exampleOf)
+  const spam = examples.filter(({ isSpam }) => isSpam).length
+  const share = {
+    spam: examples.length / (2 * spam),
+    honest: examples.length / (2 * (examples.length - spam)),
+  }
+  const weights = new Float64Array(WEIGHTS)
+  const squares = new Float64Array(WEIGHTS).fill(1e-6)
+  let bias = 0
+  let biasSquares = 1e-6
+  const random = randomFrom(SEED)
+  for (let epoch = 0; epoch < EPOCHS; epoch++)
+    for (const { keys, values, isSpam } of shuffled(examples, random)) {
+      let logOdds = bias
+      for (let i = 0; i < keys.length; i++) logOdds += weights[keys[i]!]! * values[i]!
+      const error = (probability(logOdds) - (isSpam ? 1 : 0)) * (isSpam ? share.spam : share.honest)
+      for (let i = 0; i < keys.length; i++) {
+        const key = keys[i]!
+        const slope = error * values[i]! + PENALTY * weights[key]!
+        squares[key]! += slope * slope
+        weights[key]! -= (RATE / Math.sqrt(squares[key]!)) * slope
+      }
+      biasSquares += error * error
+      bias -= (RATE / Math.sqrt(biasSquares)) * error
+    }
+  return { bias, weights }
+}
+
+const OWN_EPOCHS = 6
+const OWN_RATE = 2.5
+
+/**
+ * What a shop's own decisions change in a model. It depends only on the lessons and their order, so that leaving
+ * one out unteaches exactly what it taught.
+ */
+export function taughtBy(model: WordingModel, lessons: Lesson[]): Taught {
+  const taught: Taught = { bias: 0, weights: new Map() }
+  const examples = lessons.map((lesson) => ({
+    ...exampleOf(lesson),
+    shared: model.speak(lesson.words).logOdds,
+  }))
+  for (let epoch = 0; epoch < OWN_EPOCHS; epoch++)
+    for (const { keys, values, isSpam, shared } of examples) {
+      let logOdds = shared
+      for (let i = 0; i < keys.length; i++) logOdds += (taught.weights.get(keys[i]!) ?? 0) * values[i]!
+      const error = probability(logOdds) - (isSpam ? 1 : 0)
+      for (let i = 0; i < keys.length; i++) {
+        const key = keys[i]!
+        taught.weights.set(key, (taught.weights.get(key) ?? 0) - OWN_RATE * error * values[i]!)
+      }
+    }
+  return taught
+}
+
+export const probability = (logOdds: number): number => 1 / (1 + Math.exp(-logOdds))
+
+/** A linear congruential generator (Knuth, "The Art of Computer Programming", volume 2). */
+export function randomFrom(seed: number): () => number {
+  let state = seed
+  return () => {
+    state = (Math.imul(state, 1664525) + 1013904223) | 0
+    return (state >>> 0) / 2 ** 32
+  }
+}
+
+function shuffled<T>(list: T[], random: () => number): T[] {
+  const copy = [...list]
+  for (let i = copy.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1))
+    ;[copy[i], copy[j]] = [copy[j]!, copy[i]!]
+  }
+  return copy
+}
