@@ -1,10 +1,20 @@
-import { HELD_FROM, SPAM_FROM, type ReviewState } from '../../core/moderation/rules'
+import { HELD_FROM, SPAM_FROM, strangersKinds, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
 import { translateCode, translateCodes } from '../../core/messages/code'
 import { say } from '../../core/messages/say/decide'
 
 /** The signals with their points, numbered like the marked places. */
-export function Why({ state, score, signals }: { state: ReviewState; score: number; signals: Signal[] }) {
+export function Why({
+  state,
+  score,
+  signals,
+  isVerified,
+}: {
+  state: ReviewState
+  score: number
+  signals: Signal[]
+  isVerified: boolean
+}) {
   const heading =
     state === 'held' ? 'decide.whyHeld' : state === 'spam' ? 'decide.whySpam' : 'decide.whyFound'
   if (signals.length === 0)
@@ -30,7 +40,9 @@ export function Why({ state, score, signals }: { state: ReviewState; score: numb
               {translateCode(say, signal.headline)}{' '}
               <span className="text-soft">{translateCodes(say, signal.detail)}</span>
             </p>
-            <b className={`shrink-0 font-semibold ${toneOf(signal.points)}`}>{counts(signal.points)}</b>
+            <b className={`shrink-0 font-semibold ${toneOf(signal.points)}`}>
+              {counts(signal, state === 'held' && !isVerified)}
+            </b>
           </li>
         ))}
       </ol>
@@ -82,10 +94,13 @@ const CLOSE = 9
 /** Percent of the scale that keeps a label within it. */
 const EDGE = 1
 
-const counts = (points: number) =>
-  points === 0
-    ? say('decide.holds')
-    : say(points > 0 ? 'decide.pointsFor' : 'decide.pointsAgainst', { points: Math.abs(points) })
+function counts({ kind, points }: Signal, isHeldStranger: boolean): string {
+  if (points === 0) return say('decide.holds')
+  if (points < 0) return say('decide.pointsAgainst', { points: -points })
+  return isHeldStranger && strangersKinds.includes(kind)
+    ? say('decide.pointsAndHolds', { points })
+    : say('decide.pointsFor', { points })
+}
 const toneOf = (points: number) => (points > 0 ? '' : points < 0 ? 'text-moss' : 'text-ochre')
 
 function Number({ number, signal }: { number: number; signal: Signal }) {

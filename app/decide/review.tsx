@@ -143,7 +143,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
               at={loaderData.at}
             />
           )}
-          <Why state={review.state} score={review.score} signals={signals} />
+          <Why state={review.state} score={review.score} signals={signals} isVerified={review.verified} />
           {review.state === 'held' &&
             sourcePolicies[review.source].typedBy === 'customer' &&
             signals.some(({ kind }) => kind === 'personal') && (

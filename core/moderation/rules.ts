@@ -47,6 +47,9 @@ export interface RuleFacts {
   verified?: boolean
 }
 
+/** From somebody who is no verified buyer, these hold a review back, whatever their points. */
+export const strangersKinds: SignalKind[] = ['link', 'contact']
+
 /** The rules that every shop starts with. */
 export const startingRules: Rule[] = [
   { id: 'spam', when: [{ on: 'score', atLeast: SPAM_FROM }], then: 'spam' },
@@ -54,7 +57,7 @@ export const startingRules: Rule[] = [
   {
     id: 'links-of-strangers',
     when: [
-      { on: 'signal', anyOf: ['link', 'contact'] },
+      { on: 'signal', anyOf: strangersKinds },
       { on: 'verified', is: false },
     ],
     then: 'held',

@@ -89,6 +89,7 @@ export const decideWords = {
     counts: 'counts towards spam',
     heldFrom: 'held from {{points}}',
     spamFrom: 'spam from {{points}}',
+    pointsAndHolds: '{{points}} for, and holds it: not a verified buyer',
     pointsFor: '{{points}} for',
     pointsAgainst: '{{points}} against',
     nothingFound: 'No warning signs.',
