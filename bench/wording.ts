@@ -17,7 +17,7 @@ interface Tried extends WordingText {
 
 function tried(isTest: (text: Text) => boolean): Tried[] {
   const model = modelOf(train(texts.filter((text) => !isTest(text))))
-  return texts.filter(isTest).map((text) => ({ ...text, logOdds: model.speak(text.words).logOdds }))
+  return texts.filter(isTest).map((text) => ({ ...text, logOdds: model.logOdds(text.words) }))
 }
 
 const kinds = [...new Set(texts.filter(({ verdict }) => verdict === 'spam').map(({ kind }) => kind))]

@@ -64,6 +64,7 @@ export const signalWords = {
     throwAway: 'disposable addresses',
     strangeMailbox: 'email addresses that don’t fit the names',
     network: 'the same network',
+    lowOnNetwork: 'low ratings from the same network',
     low: 'low ratings',
     high: 'top ratings',
     noProduct: 'no product named',

@@ -147,12 +147,12 @@ export class BurstWatch {
     if (all < (hard ? MIN_ATTACK_NATS : MIN_ATTACK_NATS_WITHOUT_HARD_TRAIT) + unsure) return null
     const shared = weighed.filter(({ weight }) => weight >= 1).map(({ trait }) => trait)
     const half = Math.ceil(shared.length / 2)
+    const like = members
+      .slice(0, -1)
+      .filter((member) => shared.filter((trait) => shows(member, trait, members)).length >= half)
+    if (comesLate(one, like)) return null
     return {
-      members: members
-        .slice(0, -1)
-        .filter((member) => shared.filter((trait) => shows(member, trait, members)).length >= half)
-        .map(({ id }) => id)
-        .reverse(),
+      members: like.map(({ id }) => id).reverse(),
       shared,
       hours: Math.round(span / HOUR_MS),
       count: end - from + 1,
@@ -176,6 +176,14 @@ export class BurstWatch {
   }
 }
 
+/** Whether an attack was over when a review came: nothing like it for six hours, and eight times its usual gap. */
+function comesLate({ at }: Remembered, members: Remembered[]): boolean {
+  const [first, last] = [members[0], members.at(-1)]
+  if (!first || !last) return false
+  const usualGap = (last.at - first.at) / members.length
+  return at - last.at > Math.max(6 * HOUR_MS, 8 * usualGap)
+}
+
 function remembered({ id, at, network, domain, traits }: Fingerprint): Remembered | null {
   return at === null ? null : { id, at, network, domain, traits: new Set(traits), sharedWith: {} }
 }
@@ -186,6 +194,15 @@ function linkNeighbours(one: Remembered, other: Remembered, trait: SharedTrait):
 }
 
 function shows(one: Remembered, trait: Trait, others: Remembered[]): boolean {
+  if (trait === 'lowOnNetwork')
+    return (
+      one.traits.has('low') &&
+      shows(
+        one,
+        'network',
+        others.filter(({ traits }) => traits.has('low')),
+      )
+    )
   if (trait !== 'words' && trait !== 'network') return one.traits.has(trait)
   const own = one.sharedWith[trait]
   if (!own) return false
@@ -196,13 +213,17 @@ function shows(one: Remembered, trait: Trait, others: Remembered[]): boolean {
   )
 }
 
+function hadBefore(one: Remembered, trait: Trait): boolean {
+  if (trait === 'words' || trait === 'network') return one.sharedWith[trait] !== undefined
+  if (trait === 'lowOnNetwork') return one.traits.has('low') && one.sharedWith.network !== undefined
+  return one.traits.has(trait)
+}
+
 /** Log-likelihood ratio of the group's share of a trait against the baseline, in nats; at least 0. */
 function evidence(trait: Trait, members: Remembered[], usual: Remembered[]): number {
   const n = members.length
   const share = members.filter((one) => shows(one, trait, members)).length / n
-  const before = usual.filter((one) =>
-    trait === 'words' || trait === 'network' ? one.sharedWith[trait] !== undefined : one.traits.has(trait),
-  ).length
+  const before = usual.filter((one) => hadBefore(one, trait)).length
   const habit = Math.min(0.95, (before + PRIOR_WEIGHT * traits[trait].usual) / (usual.length + PRIOR_WEIGHT))
   if (share <= habit) return 0
   const part = (p: number, q: number) => (p === 0 ? 0 : p * Math.log(p / q))

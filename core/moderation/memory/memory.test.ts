@@ -154,12 +154,28 @@ describe('an attack is found within its first ten', () => {
           ip: `198.51.100.${i}`,
         }),
     ],
+    [
+      'one star from two networks, in words of all kinds',
+      (at, i) =>
+        customer(at, {
+          rating: 100,
+          product: '',
+          body: `${pick(things)} ${words(4 + (i % 9)).join(' ')}`,
+          ip: `${i % 2 ? '203.0.113' : '198.51.100'}.${i}`,
+        }),
+    ],
   ]
   test.each(attacks)('%s', (_, make) => {
     const { memory, now } = shopOfMonths()
     const flagged = flags(memory, spread(30, 3 * 3_600_000, make, now))
     expect(flagged.slice(0, 10)).toContain(true)
     expect(flagged.filter(Boolean).length).toBeGreaterThan(20)
+  })
+  test('a low rating from the same network two days later is nobody’s accomplice', () => {
+    const { memory, now } = shopOfMonths()
+    const attack = (at: number, i: number) => customer(at, { rating: 100, product: '', ip: `203.0.113.${i}` })
+    expect(flags(memory, spread(25, 3 * 3_600_000, attack, now)).filter(Boolean).length).toBeGreaterThan(14)
+    expect(flags(memory, [attack(now + 2 * DAY, 99)])).toEqual([false])
   })
   test('customers who write meanwhile are not taken for its members', () => {
     const { memory, now } = shopOfMonths()

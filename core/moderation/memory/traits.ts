@@ -16,6 +16,8 @@ export const traits = {
   strangeMailbox: { most: 4, hard: true, usual: 0.35 },
   network: { most: 5, hard: false, usual: 0.15 },
   low: { most: 4, hard: false, usual: 0.15 },
+  // Guests on the shop's own network are pleased, and customers who are angry together sit in many places.
+  lowOnNetwork: { most: 8, hard: true, usual: 0.03 },
   high: { most: 2, hard: false, usual: 0.6 },
   noProduct: { most: 3, hard: false, usual: 0.5 },
   fewWords: { most: 3, hard: false, usual: 0.3 },

@@ -1,6 +1,7 @@
 import { messageCode } from '../../messages/code'
 import { findPhrases, phrasesOf } from '../phrases'
 import { emailKeyOf } from '../../proof/emailKey'
+import { seenSigns } from '../reading'
 import type { ReadArrival } from '../memory/arrival'
 import { placesOf, quoted, stretches, textAt, withoutOverlaps, type Place, type Signal } from '../signal'
 
@@ -61,6 +62,7 @@ export function contactSignal({
   const asked: Place[] = findPhrases(reading, requests)
     .filter(({ before, after }) => !told.has(before?.plain ?? '') && !turns.has(after?.plain ?? ''))
     .map(({ field, start, end }) => ({ field, start, end }))
+  if (asked.length === 0 && (reading.signs & seenSigns.at) === 0) return null
   const ways = placesOf(reading, (text) => stretches(text, reachable))
   const isOwn = (place: Place) => emailKey !== '' && emailKeyOf(textAt(reading, place)) === emailKey
   const others = ways.filter((place) => !isOwn(place))

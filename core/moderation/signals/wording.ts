@@ -9,10 +9,10 @@ export const MOST_WORDING_POINTS = 80
 /** The maximum that it subtracts from other signals. */
 export const MOST_WORDING_RELIEF = 12
 /**
- * Log-odds with their points; between them points grow evenly. At `held`, 1 to 2 of 100 honest texts of kinds that the
+ * Log-odds with their points; between them points grow evenly. At `held`, 1 of 100 honest texts of kinds that the
  * model has not met are held back (`npm run bench:wording`).
  */
-const scale = { from: 0.25, held: 0.8, most: 2.5 }
+const scale = { from: 0.2, held: 0.7, most: 2.5 }
 const HELD_POINTS = 60
 /** Fewer points are chance and would appear at every second review. */
 const LEAST_WORDING_POINTS = 20
@@ -20,6 +20,8 @@ const LEAST_WORDING_POINTS = 20
 const RELIEF_FROM = -0.4
 const RELIEF_PER_NAT = 10
 const FEWEST_WORDS = 3
+/** Shorter texts carry less evidence: "Great product, fast shipping" is harmless. */
+const FULL_FROM_WORDS = 7
 /** A word begins a phrase from this share of the log-odds on. */
 const SHOWN_FROM = 0.05
 const SHOWN_AT_MOST = 6
@@ -33,25 +35,25 @@ const LONGEST_PHRASE = 6
 export function wordingSignal(reading: Reading, model: WordingModel, others: Signal[]): Signal | null {
   const { words } = reading
   if (words.length < FEWEST_WORDS) return null
-  const { logOdds: whole, ofWords } = model.speak(words)
+  const whole = model.logOdds(words) * Math.min(1, words.length / FULL_FROM_WORDS)
   const counted = others.filter(({ points }) => points > 0)
-  const points =
-    whole > 0
-      ? pointsAgainst(whole - countedAlready(words, ofWords, counted))
-      : counted.length > 0
-        ? -pointsFor(whole)
-        : 0
-  if (points === 0 || (points > 0 && points < LEAST_WORDING_POINTS)) return null
-  // Evidence for a customer is everywhere in a text, so only evidence against is marked.
-  const places = points > 0 ? tellingPlaces(reading, ofWords) : []
-  return {
-    kind: 'wording',
-    points,
-    headline: messageCode(points > 0 ? 'signal.wording' : 'signal.wordingHonest'),
-    detail: points > 0 && places.length === 0 ? messageCode('signal.wordingWhole') : quoted(reading, places),
-    places,
+  if (pointsAgainst(whole) < LEAST_WORDING_POINTS) {
+    const relief = counted.length > 0 ? pointsFor(whole) : 0
+    return relief === 0 ? null : signal(-relief, reading, [])
   }
+  const ofWords = model.ofWords(words)
+  const points = pointsAgainst(whole - countedAlready(words, ofWords, counted))
+  if (points < LEAST_WORDING_POINTS) return null
+  return signal(points, reading, tellingPlaces(reading, ofWords))
 }
+
+const signal = (points: number, reading: Reading, places: Place[]): Signal => ({
+  kind: 'wording',
+  points,
+  headline: messageCode(points > 0 ? 'signal.wording' : 'signal.wordingHonest'),
+  detail: points > 0 && places.length === 0 ? messageCode('signal.wordingWhole') : quoted(reading, places),
+  places,
+})
 
 /** The evidence of words that other signals point at, of which theirs takes the place. */
 function countedAlready(words: Reading['words'], ofWords: number[], counted: Signal[]): number {

@@ -1,5 +1,5 @@
 import type { ReadWord } from '../reading'
-import { featuresOf, WEIGHTS } from './features'
+import { sumOfWord, WEIGHTS, withFeatures } from './features'
 
 export type Verdict = 'spam' | 'honest'
 
@@ -20,13 +20,6 @@ export interface Taught {
   weights: Map<number, number>
 }
 
-export interface Spoken {
-  /** The logarithm of the odds that a text is spam. */
-  logOdds: number
-  /** The share of each word in it. */
-  ofWords: number[]
-}
-
 /**
  * Logistic regression on words, pairs of words and pieces of words (Hosmer and Lemeshow, "Applied Logistic
  * Regression", 2000). The corrections of a shop are added to the shared weights.
@@ -43,20 +36,32 @@ export class WordingModel {
     return new WordingModel(this.bias, this.weights, this.vocabulary, taught)
   }
 
-  speak(words: ReadWord[]): Spoken {
-    const { features, scale } = featuresOf(words)
-    const ofWords = new Array<number>(words.length).fill(0)
-    let logOdds = this.bias + (this.taught?.bias ?? 0)
-    for (const { key, value, first, last } of features) {
-      const weight = this.weights[key]! + (this.taught?.weights.get(key) ?? 0)
-      if (weight === 0) continue
-      const part = weight * value * scale
-      logOdds += part
-      ofWords[first]! += last === first ? part : part / 2
-      if (last !== first) ofWords[last]! += part / 2
-    }
-    return { logOdds, ofWords }
+  /** The logarithm of the odds that a text is spam. */
+  logOdds(words: ReadWord[]): number {
+    const { weights, taught } = this
+    return withFeatures(words, (keys, values, scale) => {
+      let sum = 0
+      for (let i = 0; i < keys.length; i++) sum += weights[keys[i]!]! * values[keys[i]!]!
+      if (taught) for (const key of keys) sum += (taught.weights.get(key) ?? 0) * values[key]!
+      return this.bias + (taught?.bias ?? 0) + sum * scale
+    })
   }
+
+  /** The share of each word in the log-odds; the bias is nobody's. */
+  ofWords(words: ReadWord[]): number[] {
+    return withFeatures(words, (_keys, _values, scale) => {
+      const shares = new Array<number>(words.length).fill(0)
+      for (let i = 0; i < words.length; i++) {
+        const { alone, pair } = sumOfWord(words[i]!, words[i + 1], this.weightOf)
+        shares[i]! += (alone + pair / 2) * scale
+        if (i + 1 < words.length) shares[i + 1]! += (pair / 2) * scale
+      }
+      return shares
+    })
+  }
+
+  private readonly weightOf = (key: number): number =>
+    this.weights[key]! + (this.taught?.weights.get(key) ?? 0)
 
   /** Whether the model was made from a word, by the hash of its spelling. */
   knows(hash: number): boolean {

@@ -9,7 +9,7 @@ const lesson = (body: string, verdict: Verdict): Lesson => ({
   verdict,
 })
 const logOdds = (model: ReturnType<typeof startingModel>, body: string) =>
-  model.speak(readWords({ title: '', body }).words).logOdds
+  model.logOdds(readWords({ title: '', body }).words)
 
 const lessons = [
   lesson('Borrow money from our honest lender today', 'spam'),
@@ -23,15 +23,15 @@ test('the same lessons give the same model, which tells them apart', () => {
   expect(one.bias).toBe(other.bias)
   expect(one.weights).toEqual(other.weights)
   const model = modelOf(one)
-  for (const { words, verdict } of lessons) expect(model.speak(words).logOdds > 0).toBe(verdict === 'spam')
+  for (const { words, verdict } of lessons) expect(model.logOdds(words) > 0).toBe(verdict === 'spam')
 })
 
 test('what each word says adds up to what the text says', () => {
   const model = startingModel()
   const { words } = readWords({ title: '', body: 'Borrow money today, the soup was warm' })
-  const { ofWords, logOdds: whole } = model.speak(words)
-  const nothing = model.speak([]).logOdds
-  expect(ofWords.reduce((sum, one) => sum + one, nothing)).toBeCloseTo(whole, 6)
+  const whole = model.logOdds(words)
+  const nothing = model.logOdds([])
+  expect(model.ofWords(words).reduce((sum, one) => sum + one, nothing)).toBeCloseTo(whole, 5)
 })
 
 test('three decisions on a new kind teach the fourth, and leaving one out unteaches exactly what it taught', () => {

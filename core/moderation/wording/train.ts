@@ -1,5 +1,5 @@
 import type { ReadWord } from '../reading'
-import { featuresOf, WEIGHTS } from './features'
+import { WEIGHTS, withFeatures } from './features'
 import type { Taught, Verdict, WordingModel } from './model'
 
 export interface Lesson {
@@ -19,12 +19,12 @@ interface Example {
   isSpam: boolean
 }
 
-function exampleOf({ words, verdict }: Lesson): Example {
-  const { features, scale } = featuresOf(words)
-  const sums = new Map<number, number>()
-  for (const { key, value } of features) sums.set(key, (sums.get(key) ?? 0) + value * scale)
-  return { keys: [...sums.keys()], values: [...sums.values()], isSpam: verdict === 'spam' }
-}
+const exampleOf = ({ words, verdict }: Lesson): Example =>
+  withFeatures(words, (keys, values, scale) => ({
+    keys: [...keys],
+    values: keys.map((key) => values[key]! * scale),
+    isSpam: verdict === 'spam',
+  }))
 
 /**
  * Trains weights by stochastic gradient descent with a rate for each weight (Duchi, Hazan and Singer, "Adaptive
@@ -71,7 +71,7 @@ export function taughtBy(model: WordingModel, lessons: Lesson[]): Taught {
   const taught: Taught = { bias: 0, weights: new Map() }
   const examples = lessons.map((lesson) => ({
     ...exampleOf(lesson),
-    shared: model.speak(lesson.words).logOdds,
+    shared: model.logOdds(lesson.words),
   }))
   for (let epoch = 0; epoch < OWN_EPOCHS; epoch++)
     for (const { keys, values, isSpam, shared } of examples) {
