@@ -35,11 +35,11 @@ function add(key: number, value: number): void {
 /**
  * Words, pairs of words and pieces of words (three to five letters with the edges), as a vector of length 1. Pieces
  * generalise to unseen words and to languages that are alike.
- * @param use is called with the keys, the values by key, and what to multiply these by
+ * @param read is called with the keys, the values by key, and what to multiply these by
  */
 export function withFeatures<T>(
   words: ReadWord[],
-  use: (keys: readonly number[], values: Float32Array, scale: number) => T,
+  read: (keys: readonly number[], values: Float32Array, scale: number) => T,
 ): T {
   for (let i = 0; i < words.length; i++) {
     const { own, pieces, pieceValue } = wordFeatures(words[i]!)
@@ -54,7 +54,7 @@ export function withFeatures<T>(
     squares += value * value
   }
   try {
-    return use(touched, values, squares === 0 ? 1 : 1 / Math.sqrt(squares))
+    return read(touched, values, squares === 0 ? 1 : 1 / Math.sqrt(squares))
   } finally {
     for (const key of touched) sums[key] = 0
     touched.length = 0
