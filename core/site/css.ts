@@ -16,6 +16,11 @@ const MAX_DECLARATIONS = 20_000
 const MAX_SELECTORS_OF_RULE = 40
 const MAX_SELECTOR_LENGTH = 300
 const MAX_VALUE_LENGTH = 500
+/**
+ * The parser keeps its list of tokens from text to text, and for an unopened bracket it reads the entry at the length
+ * of the text, which can be left from an earlier one: then it may never end. No piece has so many tokens as this.
+ */
+const PADDED_LENGTH = 64_000
 /** The deepest chain of custom properties; circles end here. */
 const MAX_REFERENCES = 6
 
@@ -26,7 +31,11 @@ const MAX_REFERENCES = 6
  */
 export function declarationsOf(css: string): Declaration[] {
   const found: Declaration[] = []
-  const tree = parse(css, { parseValue: false, parseAtrulePrelude: false, parseRulePrelude: false })
+  const tree = parse(css.padEnd(PADDED_LENGTH), {
+    parseValue: false,
+    parseAtrulePrelude: false,
+    parseRulePrelude: false,
+  })
   const around: (Atrule | Rule)[] = []
   walk(tree, {
     enter(node: CssNode) {

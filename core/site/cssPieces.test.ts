@@ -28,6 +28,14 @@ test('a rule that nests too deeply is left out, and the others are read', () => 
   ])
 })
 
+test('what was read before does not matter', () => {
+  for (const opener of ['(', '[', '{', 'a(']) {
+    read(opener.repeat(25))
+    declarationsOf(opener.repeat(40))
+    expect(declarationsOf("[,]}(,@layer/*'(")).toEqual([])
+  }
+}, 5000)
+
 test('whatever stands in a sheet, reading it ends without an error', () => {
   const bits = fc.constantFrom(
     '@media x{',
