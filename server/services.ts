@@ -7,6 +7,7 @@ import { buildChanges, type Changes } from './changes'
 import { silentLog, type Log } from './log'
 import { buildOpenStreams, type OpenStreams } from './openStreams'
 import { buildPresence, type Presence } from './presence'
+import { buildWordingModels, type WordingModels } from './moderation/wordingModels'
 import { buildArrivalHistories, type ArrivalHistories } from './moderation/arrivalHistories'
 import type { Mailer } from './mail/mailer'
 import type { Published } from './publishing/published'
@@ -40,6 +41,7 @@ export interface Services {
   published: (display: Published) => void
   /** The arrival histories of all shops. */
   arrivalHistories: ArrivalHistories
+  wordingModels: WordingModels
   /** Addresses of the scripts of single layouts, by module. */
   behaviours: Partial<Record<Behaviour | 'page', string>>
   /** Null without a mail server. */
@@ -74,6 +76,7 @@ export function buildServices(
     origins: [],
     busyOrigins: new Set(),
     arrivalHistories: buildArrivalHistories(given.db, given.now ?? (() => new Date())),
+    wordingModels: buildWordingModels(given.db, given.now ?? (() => new Date())),
     published: () => undefined,
     behaviours: {},
     mailer: null,

@@ -99,7 +99,7 @@ export const saltmarsh: ShopStory = {
       name: 'Print4Less',
       email: 'sales@letterbox.example',
       took: 40,
-      body: 'good work but why pay this much, see printless.example',
+      body: 'good cards, cheaper ones at printless.example',
     },
   ],
   listings: [],

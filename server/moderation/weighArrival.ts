@@ -1,6 +1,5 @@
 import { ShopHistory } from '../../core/moderation/memory/shopHistory'
 import { weigh } from '../../core/moderation/weigh'
-import { startingModel } from '../../core/moderation/wording/starting'
 import { storedImprint } from '../data/fingerprints'
 import type { Services } from '../services'
 import type { ArrivalToWeigh, WeighedArrival } from './weighedArrival'
@@ -10,14 +9,15 @@ import type { ArrivalToWeigh, WeighedArrival } from './weighedArrival'
  * then joins. Runs in the history thread. An arrival that can't be stored has to be forgotten again.
  */
 export async function weighArrival(
-  { arrivalHistories }: Services,
+  { arrivalHistories, wordingModels }: Services,
   { shopId, alone, changed, arriving, circumstances }: ArrivalToWeigh,
 ): Promise<WeighedArrival> {
   if (changed && !alone) await arrivalHistories.forget(shopId, arriving.id)
   const { arrival, history, fingerprint } = alone
     ? new ShopHistory().compareAndRemember(arriving)
     : await arrivalHistories.compareAndRemember(shopId, arriving)
-  const signals = weigh({ arrival, history, model: startingModel(), ...circumstances })
+  const model = await wordingModels.of(shopId)
+  const signals = weigh({ arrival, history, model, ...circumstances })
   return { signals, history, imprint: alone ? null : storedImprint(fingerprint) }
 }
 

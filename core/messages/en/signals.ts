@@ -7,6 +7,7 @@ export const signalWords = {
     wording: 'Sounds like spam',
     wordingHonest: 'Sounds like a real customer',
     wordingWhole: 'the wording as a whole',
+    wordingOwn: '{{points}} of them because of what you have marked as spam',
     code: 'Markup or code in place of words',
     machine: 'Speaks to a program, or was written by one',
     lookalike: 'Disguised words: look-alike letters, or numbers for letters',

@@ -6,6 +6,8 @@ import type { WordingModel } from '../wording/model'
 
 /** The maximum of this signal: words alone hold a review back, but never mark it as spam. */
 export const MOST_WORDING_POINTS = 80
+/** What the shop's own decisions add is told from here on. */
+const LEAST_OWN_POINTS = 10
 /** The maximum that it subtracts from other signals. */
 export const MOST_WORDING_RELIEF = 12
 /**
@@ -35,7 +37,7 @@ const LONGEST_PHRASE = 6
 export function wordingSignal(reading: Reading, model: WordingModel, others: Signal[]): Signal | null {
   const { words } = reading
   if (words.length < FEWEST_WORDS) return null
-  const whole = model.logOdds(words) * Math.min(1, words.length / FULL_FROM_WORDS)
+  const whole = fullLogOdds(model, words)
   const counted = others.filter(({ points }) => points > 0)
   if (pointsAgainst(whole) < LEAST_WORDING_POINTS) {
     const relief = counted.length > 0 ? pointsFor(whole) : 0
@@ -44,7 +46,26 @@ export function wordingSignal(reading: Reading, model: WordingModel, others: Sig
   const ofWords = model.ofWords(words)
   const points = pointsAgainst(whole - countedAlready(words, ofWords, counted))
   if (points < LEAST_WORDING_POINTS) return null
-  return signal(points, reading, tellingPlaces(reading, ofWords))
+  return withOwnPart(
+    signal(points, reading, tellingPlaces(reading, ofWords)),
+    points - sharedPoints(words, model),
+  )
+}
+
+/** What the model would say without what the shop has taught. */
+function sharedPoints(words: Reading['words'], model: WordingModel): number {
+  const { untaught } = model
+  return untaught ? pointsAgainst(fullLogOdds(untaught, words)) : Infinity
+}
+
+const fullLogOdds = (model: WordingModel, words: Reading['words']) =>
+  model.logOdds(words) * Math.min(1, words.length / FULL_FROM_WORDS)
+
+/** Says how many of the points come from the shop's own decisions, if it is a good part of them. */
+function withOwnPart(found: Signal, own: number): Signal {
+  if (!Number.isFinite(own) || own < LEAST_OWN_POINTS) return found
+  const code = messageCode('signal.wordingOwn', { points: Math.min(own, found.points) })
+  return { ...found, detail: found.detail === '' ? code : `${found.detail}\n${code}` }
 }
 
 const signal = (points: number, reading: Reading, places: Place[]): Signal => ({

@@ -32,6 +32,11 @@ export class WordingModel {
     private readonly taught: Taught | null = null,
   ) {}
 
+  /** The model without what a shop has taught; null if it has taught nothing. */
+  get untaught(): WordingModel | null {
+    return this.taught && new WordingModel(this.bias, this.weights, this.vocabulary)
+  }
+
   withTaught(taught: Taught): WordingModel {
     return new WordingModel(this.bias, this.weights, this.vocabulary, taught)
   }
