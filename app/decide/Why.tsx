@@ -41,7 +41,7 @@ export function Why({
               <span className="text-soft">{translateCodes(say, signal.detail)}</span>
             </p>
             <b className={`shrink-0 font-semibold ${toneOf(signal.points)}`}>
-              {counts(signal, state === 'held' && !isVerified)}
+              {counts(signal, state === 'held' && score < HELD_FROM && !isVerified)}
             </b>
           </li>
         ))}
