@@ -12,6 +12,8 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
   const pickedFew = !whole && quotations.length > 0 && quotations.length < publishableCount
   const { average, count, write, all, button } = heading
   const origins = model.origins.filter(({ here }) => here > 0)
+  // A sheet of answers states neither average nor count.
+  const stating = origins.filter(({ average, scale }) => average !== null || scale === null)
   const onlyThere =
     publishableCount > 0 && origins.reduce((sum, { here }) => sum + here, 0) === publishableCount
   return (
@@ -30,7 +32,7 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
       )}
       {heading.siteNumbers &&
         !hasSamples &&
-        origins.map((one) => (
+        stating.map((one) => (
           <span key={one.origin} className="eg-site">
             <SiteIcon path={one.icon} /> {siteNumbers(model, one)}
           </span>

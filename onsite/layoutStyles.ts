@@ -95,7 +95,7 @@ const perLayout: Record<Layout, LayoutRules> = {
     `${line}
 .eg-badge{display:inline-block;container-type:normal}
 .eg-badge .eg-to{align-items:center;gap:.6em;padding:.35em .8em;border:1px solid color-mix(in srgb,currentColor 40%,transparent);border-radius:var(--eg-round)}
-.eg-badge b{font-size:1.7em;line-height:1}
+.eg-badge b{font-size:1.7em;line-height:1;white-space:nowrap}
 .eg-badge .eg-to>span{display:grid;font-size:.8em;line-height:1.3}`,
     false,
   ),

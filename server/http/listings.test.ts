@@ -84,6 +84,35 @@ test('scripts, long and turned names and a decimal comma are welcome, as text', 
   expect(page).not.toContain('<img src=x')
 })
 
+test('hostile columns of a sheet are refused, whatever the address', async () => {
+  const sheet = `${new URL(app.services.origins[0]!.home).origin}/sheets/tasting-day.csv`
+  const column = { heading: 'Your name', use: 'name', label: '', isShortened: false }
+  const good = { columns: [column], scale: 5, isDayFirst: true, timeZone: 'UTC' }
+  const statusOf = async (matching: string, id = sheet) =>
+    (await post(connect, { intent: 'connect', site: 'page', id, matching })).status
+  expect(await statusOf('not json')).toBe(400)
+  expect(await statusOf('['.repeat(50_000))).toBe(400)
+  expect(await statusOf(JSON.stringify({ ...good, columns: Array(61).fill(column) }))).toBe(400)
+  expect(await statusOf(JSON.stringify({ ...good, scale: 1e300 }))).toBe(400)
+  // Only a name: nothing would be shown.
+  expect(await statusOf(JSON.stringify(good))).toBe(400)
+  expect(await statusOf(JSON.stringify({ ...good, columns: [{ ...column, use: 'words', heading: '__proto__' }] }))).toBe(422) // prettier-ignore
+  for (const id of [
+    'javascript:alert(1)',
+    'file:///etc/passwd',
+    'http://127.0.0.1:1/',
+    'http://a:b@localhost/',
+    '%00',
+  ])
+    expect(await statusOf('', id), id).toBe(422)
+  for (const fault of ['huge', 'redirect', 'nonsense', 'half'] as const) {
+    sites.faultsOf('sheets').clear()
+    sites.faultsOf('sheets').add(fault)
+    expect(await statusOf('', `${sheet}?${fault}`), fault).toBe(422)
+  }
+  sites.faultsOf('sheets').clear()
+})
+
 test('no other shop reaches a listing, and an unknown one is not there', async () => {
   // A member of both shops, so that only the listing itself is refused.
   await addShop(app.services, 'saltmarsh', [app.member])

@@ -242,6 +242,7 @@ describe('a sheet', () => {
   test('is connected once, and cannot be connected before its columns are matched', async () => {
     const id = await connect(SURVEY, await guessed(SURVEY))
     expect(await connect(SURVEY, await guessed(SURVEY))).toBe(id)
+    expect(await connect(`${SURVEY}#row=3`, await guessed(SURVEY))).toBe(id)
     await expect(connect(`${SITES}/sheets/tasting-day`, null)).rejects.toThrow('columns')
   })
 })

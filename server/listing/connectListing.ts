@@ -10,7 +10,7 @@ import type { Services } from '../services'
 import { sealAccessKey } from './accessKey'
 import { askForCheck } from './checkListing'
 import { copyPicture } from './copyPortraits'
-import { describeListing, storedKey, type Described } from './understand'
+import { describeListing, storedId, storedKey, type Described } from './understand'
 
 const PICTURE_PX = 512
 
@@ -61,7 +61,8 @@ export async function connectListing(
   given: NewConnection,
 ): Promise<ConnectOutcome> {
   const { db, now, newId } = services
-  const { origin, kind, id } = given
+  const { origin, kind } = given
+  const id = storedId(origin, given.id)
   const matching = given.matching ? { ...given.matching, timeZone: shop.timeZone } : null
   const adapter = adapterFor(services.origins, { origin, externalId: id, matching })
   if (!adapter) return { outcome: 'refused', refusal: 'unknown' }

@@ -2,6 +2,8 @@ import type { Business, OriginAdapter, OriginReview, Suggestion } from '../../co
 import { OriginRefusal, type RefusalCode } from '../../core/listing/originRefusal'
 import { firstAddress, looksLikeName } from '../../core/listing/pasted'
 import { adapterFor, recogniseOrigin } from '../../core/listing/origins'
+import { PAGE } from '../../core/listing/sheet/page'
+import { pageAdapter } from '../../core/listing/sheet/pageAdapter'
 import { accessKeyOf, findListing } from '../data/listings'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -67,6 +69,10 @@ async function describeFound(
   }
 }
 
+/** The id of a sheet or page is its address, which can be written in several ways. */
+export const storedId = (origin: string, id: string): string =>
+  origin === PAGE ? (pageAdapter().recognise(id)?.id ?? id) : id
+
 /** A business or post by its site and id; null for an unknown site. */
 export async function describeOnSite(
   services: Services,
@@ -74,8 +80,9 @@ export async function describeOnSite(
   origin: string,
   found: { kind: 'listing' | 'post'; id: string },
 ): Promise<Understood | null> {
-  const adapter = adapterFor(services.origins, { origin, externalId: found.id, matching: null })
-  return adapter ? describeFound(services, shop, adapter, found) : null
+  const id = storedId(origin, found.id)
+  const adapter = adapterFor(services.origins, { origin, externalId: id, matching: null })
+  return adapter ? describeFound(services, shop, adapter, { ...found, id }) : null
 }
 
 /** What was typed for one site: an address or id of its own, else a name. Null for an unknown site. */

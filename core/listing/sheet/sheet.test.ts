@@ -312,6 +312,17 @@ describe('an answer of a page', () => {
     expect(business.sheet).toBe(undefined)
   })
 
+  test.each(['Infinity', '1e300', '-5', '0', 'ten', '2.5'])(
+    'a highest rating of %s is none',
+    (bestRating) => {
+      const odd = { ...review, reviewRating: { ratingValue: '4', bestRating } }
+      const { reviews } = pageAdapter()
+        .page(ADDRESS, null, '')
+        .read(answer(page(data(odd)), 'text/html'))
+      expect(reviews).toMatchObject([{ rating: 4, ratingScale: 5 }])
+    },
+  )
+
   test('with microdata reads each item once', () => {
     const body = `<div itemscope itemtype="https://schema.org/Thing"><div itemprop="review" itemscope
       itemtype="https://schema.org/Review"><p itemprop="reviewBody">Sweet <b>and</b> clear</p>

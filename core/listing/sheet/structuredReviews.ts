@@ -51,13 +51,13 @@ const isReview = (node: Node) => isOfType(node, 'Review')
 
 function reviewOf(address: string, node: Node, resolved: Resolved): Omit<OriginReview, 'key'> {
   const rating = resolved(first(node.reviewRating))
-  const scale = (isNode(rating) && Number(textOf(rating.bestRating))) || 5
+  const scale = isNode(rating) ? scaleOf(rating) : USUAL_SCALE
   const author = resolved(first(node.author))
   return {
     url: address,
     authorName: readLine(textOf(isNode(author) ? author.name : author)),
     portrait: null,
-    rating: isNode(rating) && scale > 0 ? readAverage(textOf(rating.ratingValue), scale) : null,
+    rating: isNode(rating) ? readAverage(textOf(rating.ratingValue), scale) : null,
     ratingScale: scale,
     title: readLine(textOf(node.name ?? node.headline)),
     body: readText(textOf(node.reviewBody) || textOf(node.description)),
@@ -68,9 +68,18 @@ function reviewOf(address: string, node: Node, resolved: Resolved): Omit<OriginR
   }
 }
 
+const USUAL_SCALE = 5
+const MAX_SCALE = 100
+
+/** Of a rating: what it names, if anybody could rate on that. */
+function scaleOf({ bestRating }: Node): number {
+  const named = Number(textOf(bestRating))
+  return Number.isInteger(named) && named >= 2 && named <= MAX_SCALE ? named : USUAL_SCALE
+}
+
 function averageOf(total: Node): number | null {
-  const scale = Number(textOf(total.bestRating)) || 5
-  const average = scale > 0 ? readAverage(textOf(total.ratingValue), scale) : null
+  const scale = scaleOf(total)
+  const average = readAverage(textOf(total.ratingValue), scale)
   return average === null ? null : (average / scale) * 5
 }
 
