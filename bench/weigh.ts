@@ -61,6 +61,7 @@ function arriving(i: number): Arriving {
     receivedAt: new Date(start + i * 3_000_000).toISOString(),
     product: `P${i % 40}`,
     fillSeconds: 20 + (i % 200),
+    verified: i % 3 === 0,
   }
 }
 

@@ -41,6 +41,7 @@ const reviewSchema = z.object({
   received_at: text,
   product: text,
   fill_seconds: number,
+  verified: z.boolean().nullish(),
 })
 type Review = z.infer<typeof reviewSchema>
 const lessonSchema = reviewSchema.extend({ decision: z.enum(['approved', 'spam']) })
@@ -92,7 +93,11 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
     const score = spamScore(signals)
     return {
       id: ids[i]!,
-      state: arrivalState({ score, kinds: signals.map(({ kind }) => kind), verified: false }),
+      state: arrivalState({
+        score,
+        kinds: signals.map(({ kind }) => kind),
+        verified: review.verified ?? false,
+      }),
       score,
       reasons: signals.map(({ kind, points, headline, detail, places }) => ({
         signal: kind,
@@ -119,5 +124,6 @@ function arriving(review: Review, id: string) {
     receivedAt: review.received_at || null,
     product: review.product,
     fillSeconds: review.fill_seconds,
+    verified: review.verified ?? null,
   }
 }

@@ -24,6 +24,7 @@ function weigh(words: { title: string; body: string }, { fillSeconds, ...circums
   const { arrival, history } = new ShopHistory().compareAndRemember({
     id: '1',
     ...words,
+    verified: null,
     rating: null,
     authorName: '',
     authorEmail: '',

@@ -63,6 +63,7 @@ export async function judge(
     ? null
     : await proveBuyer(db, shop, { ...candidate, provenEmail: '', writtenAt: receivedAt })
   const before = known && (await confirmationOf(db, shop.id, known.id))
+  const verified = proof ? proof.line !== null : before!.verified
   const {
     signals: found,
     history,
@@ -72,8 +73,8 @@ export async function judge(
     rating,
     receivedAt,
     changed: known !== null,
+    verified,
   })
-  const verified = proof ? proof.line !== null : before!.verified
   const checked = [
     ...found,
     ...writersSignals(candidate.writers, {
@@ -129,7 +130,13 @@ async function weighed(
   { db, workers }: Services,
   shop: Shop,
   candidate: Candidate,
-  arrived: { id: string; rating: number | null; receivedAt: string; changed: boolean },
+  arrived: {
+    id: string
+    rating: number | null
+    receivedAt: string
+    changed: boolean
+    verified: boolean
+  },
 ): Promise<WeighedArrival> {
   const answered = candidate.answers.map(({ value }) => value)
   const one = await workers.run(
@@ -153,6 +160,7 @@ async function weighed(
         receivedAt: arrived.changed ? null : arrived.receivedAt,
         product: candidate.productSku,
         fillSeconds: candidate.fillSeconds,
+        verified: arrived.verified,
       },
       circumstances: {
         ownDomains: shop.ownDomains,

@@ -31,6 +31,8 @@ export async function arrivalsOf(
         receivedAt: 'review.received_at',
         product: db.raw("ifnull(product.sku, '')"),
         fillSeconds: 'review.fill_seconds',
+        // What was known on arrival is not stored.
+        verified: db.raw('NULL'),
       })
   )
 }

@@ -7,7 +7,7 @@ import {
   type Fingerprint,
   type Imprint,
 } from '../../core/moderation/memory/fingerprint'
-import type { Trait } from '../../core/moderation/memory/traits'
+import type { OwnTrait } from '../../core/moderation/memory/traits'
 
 /** The stored part of a fingerprint. The rest is read from the review and its customer. */
 export interface StoredImprint {
@@ -21,7 +21,7 @@ export const storedImprint = ({ traits, triples }: Imprint): StoredImprint => ({
 })
 
 const readImprint = ({ traits, triples }: StoredImprint): Imprint => ({
-  traits: traits.split(' ').filter(Boolean) as Trait[],
+  traits: traits.split(' ').filter(Boolean) as OwnTrait[],
   // A typed array of 32-bit numbers needs aligned bytes; those of a row may not be.
   triples: new Int32Array(new Uint8Array(triples).buffer),
 })

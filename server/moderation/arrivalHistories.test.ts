@@ -1,4 +1,5 @@
 import { beforeEach, expect, test } from 'vitest'
+import { FINGERPRINT_MODEL } from '../../core/moderation/memory/fingerprint'
 import type { Arriving } from '../../core/moderation/memory/arrival'
 import { addShop, send, testServices } from '../../tests/support/shop'
 import { openForm } from '../collection/customerForm'
@@ -43,6 +44,7 @@ const arriving = (more: Partial<Arriving> = {}): Arriving => ({
   receivedAt: clock.now.toISOString(),
   product: '',
   fillSeconds: 60,
+  verified: null,
   ...more,
 })
 
@@ -58,7 +60,7 @@ test('what was stored by no model or an earlier one is made again, and stored', 
   await services.db('fingerprint').where({ review_id: 1 }).delete()
   await services.db('fingerprint').update({ model: 0, triples: Buffer.alloc(0) })
   expect((await readAnew().meet(arriving())).history.near).toHaveLength(2)
-  expect(await services.db('fingerprint').pluck('model')).toEqual([1, 1])
+  expect(await services.db('fingerprint').pluck('model')).toEqual([FINGERPRINT_MODEL, FINGERPRINT_MODEL])
 })
 
 test('what came more than a year ago is remembered no more', async () => {

@@ -34,6 +34,7 @@ export async function weighAlone(
       receivedAt: null,
       product: version.productSku ?? '',
       fillSeconds: null,
+      verified: null,
     },
     circumstances: {
       ownDomains: shop.ownDomains,

@@ -17,6 +17,8 @@ export interface Arriving {
   receivedAt: string | null
   product: string
   fillSeconds: number | null
+  /** Whether the writer is a verified buyer; null if nobody knows. */
+  verified: boolean | null
 }
 
 /** A review, parsed once for all signals. */

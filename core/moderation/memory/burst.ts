@@ -1,24 +1,26 @@
+import {
+  LONGEST_MS,
+  limitOf,
+  MAX_COMPARED_FOR_WORDS,
+  MIN_CROWD_SIZE,
+  strongestWindow,
+  type Finding,
+} from './attackEvidence'
+import { belongs, unbroken } from './attackMembers'
+import { ArrivalLine, remembered, type Remembered } from './arrivalLine'
 import type { Fingerprint } from './fingerprint'
-import { traitNames, traits, type Trait } from './traits'
-
-/* A sudden crowd, told from an attack by what its members share beyond the shop's own habit. */
+import { expected, habitOf, type Habit } from './habit'
+import { sharedBits } from './sharedBits'
+import { bitsOf, traitBit, traitNames, traits, type Trait } from './traits'
 
 const HOUR_MS = 3_600_000
-const TIME_WINDOWS_MS = [HOUR_MS, 6 * HOUR_MS, 24 * HOUR_MS, 72 * HOUR_MS]
-const BASELINE_MS = 60 * 24 * HOUR_MS
-// The baseline, the longest window, and a day for reviews that arrive out of order.
-const MAX_AGE_MS = BASELINE_MS + 4 * 24 * HOUR_MS
-const MIN_EXPIRED_TO_DROP = 1000
-const MIN_CROWD_SIZE = 6
-const MAX_CHANCE_OF_SUDDEN_CROWD = 0.001
-const MIN_ATTACK_NATS = 11
-const MIN_ATTACK_NATS_WITHOUT_HARD_TRAIT = 14
-const MIN_HARD_TRAIT_NATS = 3
-const MIN_HISTORY_FOR_CONFIDENCE = 20
-const EXTRA_NATS_WITH_SHORT_HISTORY = 3
-const MAX_NEIGHBOURS_COMPARED = 40
-const MAX_MEMBERS_COMPARED = 200
-const MAX_BASELINE_ARRIVALS = 400
+const DAY_MS = 24 * HOUR_MS
+const BASELINE_MS = 60 * DAY_MS
+// A day more for reviews that arrive out of order.
+const MAX_AGE_MS = BASELINE_MS + LONGEST_MS + DAY_MS
+const MAX_IN_WINDOW = 1500
+/** While an attack goes on, all of its kind belong to it if this many times as many come as usual. */
+const MIN_RATE_TO_JOIN = 10
 
 export interface Burst {
   /** Ids of earlier members, the latest first. */
@@ -27,224 +29,128 @@ export interface Burst {
   shared: Trait[]
   /** Length of the window. */
   hours: number
-  /** Reviews in the window, with this one. */
+  /** Members in the window, with this one. */
   count: number
 }
 
-interface Remembered {
-  id: string
-  at: number
-  network: string
-  domain: string
-  traits: Set<Trait>
-  /** Reviews of the last three days with the same phrases, or on the same network. */
-  sharedWith: { words?: Set<Remembered>; network?: Set<Remembered> }
+/** An attack that goes on. */
+interface Attack {
+  low: boolean
+  /** Traits that each member has, as bits. */
+  bits: number
+  shared: Trait[]
+  members: Remembered[]
 }
-type SharedTrait = keyof Remembered['sharedWith']
-// In a large group some always share wording or a network by chance.
-const MIN_SHARE_OF_NEIGHBOURS = 0.15
 
 /** Finds attacks among a shop's reviews. */
 export class BurstWatch {
-  private arrivals: Remembered[] = []
+  private line = new ArrivalLine(MAX_AGE_MS)
+  private attack: Attack | null = null
 
   /** @param akin ids of earlier reviews that share wording */
-  compareAndRemember(arrival: Fingerprint, akin: Set<string>): Burst | null {
+  compareAndRemember(arrival: Fingerprint, akin: Iterable<string>): Burst | null {
     const one = remembered(arrival)
     if (!one) return null
-    const end = this.firstAfter(one.at)
-    this.addNeighbourTraits(one, end, akin)
-    const burst = this.burstOf(one, end)
-    this.insert(one, end)
+    this.noteAkin(one, akin)
+    const burst = one.verified ? null : this.burstOf(one)
+    this.line.insert(one)
     return burst
   }
 
   remember(arrival: Fingerprint): void {
     const one = remembered(arrival)
-    if (one) this.insert(one, this.firstAfter(one.at))
-  }
-
-  private insert(one: Remembered, place: number): void {
-    if (place === this.arrivals.length) this.arrivals.push(one)
-    else this.arrivals.splice(place, 0, one)
-    this.dropOld()
+    if (one) this.line.insert(one)
   }
 
   forget(id: string): void {
-    const at = this.arrivals.findLastIndex((one) => one.id === id)
-    if (at < 0) return
-    const [one] = this.arrivals.splice(at, 1)
-    for (const trait of ['words', 'network'] as const)
-      for (const other of one!.sharedWith[trait] ?? []) {
-        other.sharedWith[trait]!.delete(one!)
-        if (other.sharedWith[trait]!.size === 0) delete other.sharedWith[trait]
-      }
+    this.line.forget(id)
+    if (this.attack) this.attack.members = this.attack.members.filter((member) => member.id !== id)
   }
 
-  private dropOld(): void {
-    const newest = this.arrivals.at(-1)!.at
-    const old = this.firstAfter(newest - MAX_AGE_MS)
-    if (old < MIN_EXPIRED_TO_DROP) return
-    // Otherwise the remaining reviews keep references to the dropped ones.
-    for (const one of this.arrivals.splice(0, old)) one.sharedWith = {}
-  }
-
-  private addNeighbourTraits(one: Remembered, end: number, akin: Set<string>): void {
-    const from = Math.max(this.firstAfter(one.at - TIME_WINDOWS_MS.at(-1)!), end - MAX_NEIGHBOURS_COMPARED)
-    let strangers = 0
-    for (let i = from; i < end; i++) {
-      const other = this.arrivals[i]!
-      if (one.network !== '' && other.network === one.network) linkNeighbours(one, other, 'network')
-      if (other.domain === one.domain) strangers++
-      if (akin.has(other.id)) linkNeighbours(one, other, 'words')
+  private noteAkin(one: Remembered, akin: Iterable<string>): void {
+    const compared = Math.min(this.line.all.length, MAX_COMPARED_FOR_WORDS)
+    let latest = 0
+    for (const id of akin) {
+      const other = this.line.find(id)
+      if (!other) continue
+      other.akinTo = one
+      if (this.line.all.indexOf(other, this.line.all.length - compared) >= 0) latest++
     }
-    if (one.domain === '' || strangers < 2) return
-    if (this.knowsDomain(one.domain, from)) return
-    for (const other of this.arrivals.slice(from, end))
-      if (other.domain === one.domain) {
-        one.traits.add('newDomain')
-        other.traits.add('newDomain')
-      }
+    if (compared >= MIN_CROWD_SIZE) one.akinShare = latest / compared
   }
 
-  private knowsDomain(domain: string, from: number): boolean {
-    for (let i = from - 1; i >= 0 && i >= from - MAX_BASELINE_ARRIVALS; i--)
-      if (this.arrivals[i]!.domain === domain) return true
-    return false
+  private burstOf(one: Remembered): Burst | null {
+    const { all } = this.line
+    const end = this.line.firstAfter(one.at)
+    const first = Math.max(this.line.firstAfter(one.at - LONGEST_MS), end - MAX_IN_WINDOW)
+    if (end - first < MIN_CROWD_SIZE - 1) return null
+    const habit = habitOf(one, all, this.line.firstAfter(one.at - LONGEST_MS - BASELINE_MS), first)
+    const found = strongestWindow(one, all, { first, end }, habit)
+    if (!found || found.evidence < limitOf(habit)) return this.joined(one, habit)
+    const shared = found.shared.map(({ trait }) => trait)
+    const members = unbroken(one, this.membersLike(one, shared, found, end, habit))
+    if (members.length < MIN_CROWD_SIZE - 1) return null
+    const bits = one.low ? 0 : bitsOf(shared.filter((trait) => isOwn(trait) && traits[trait].hard.length > 0))
+    return this.told({ low: one.low, bits, shared, members }, one)
   }
 
-  private burstOf(one: Remembered, end: number): Burst | null {
-    for (const span of TIME_WINDOWS_MS) {
-      const from = this.firstAfter(one.at - span)
-      const count = end - from + 1
-      if (count < MIN_CROWD_SIZE || !this.isSudden(count, from, span, one.at)) continue
-      const burst = this.attack(one, from, end, span)
-      if (burst) return burst
-    }
-    return null
-  }
-
-  /** Uses a Poisson distribution with the rate of the last sixty days. */
-  private isSudden(count: number, from: number, span: number, at: number): boolean {
-    const start = this.firstAfter(at - span - BASELINE_MS)
-    const days = from > start ? at - span - this.arrivals[start]!.at : 0
-    // Assumes one review a day where there is no baseline yet.
-    const perMs = (from - start + 2) / (days + 2 * 24 * HOUR_MS)
-    return tailOfPoisson(count, perMs * span) < MAX_CHANCE_OF_SUDDEN_CROWD
-  }
-
-  private attack(one: Remembered, from: number, end: number, span: number): Burst | null {
-    const members = [...this.arrivals.slice(Math.max(from, end - MAX_MEMBERS_COMPARED), end), one]
-    const usual = this.arrivals.slice(Math.max(0, from - MAX_BASELINE_ARRIVALS), from)
-    const weighed = traitNames
-      .filter((trait) => shows(one, trait, members))
-      .map((trait) => ({ trait, weight: Math.min(traits[trait].most, evidence(trait, members, usual)) }))
-      .filter(({ weight }) => weight > 0)
-      .sort((a, b) => b.weight - a.weight)
-    const all = weighed.reduce((sum, { weight }) => sum + weight, 0)
-    const hard = weighed.some(({ trait, weight }) => traits[trait].hard && weight >= MIN_HARD_TRAIT_NATS)
-    const unsure = usual.length < MIN_HISTORY_FOR_CONFIDENCE ? EXTRA_NATS_WITH_SHORT_HISTORY : 0
-    if (all < (hard ? MIN_ATTACK_NATS : MIN_ATTACK_NATS_WITHOUT_HARD_TRAIT) + unsure) return null
-    const shared = weighed.filter(({ weight }) => weight >= 1).map(({ trait }) => trait)
-    const half = Math.ceil(shared.length / 2)
-    const like = members
-      .slice(0, -1)
-      .filter((member) => shared.filter((trait) => shows(member, trait, members)).length >= half)
-    if (comesLate(one, like)) return null
+  private told(attack: Attack, one: Remembered): Burst {
+    const { members, shared } = attack
+    one.inAttack = true
+    for (const member of members) member.inAttack = true
+    this.attack = { ...attack, members: [...members, one].slice(-MAX_IN_WINDOW) }
     return {
-      members: like.map(({ id }) => id).reverse(),
+      members: members.map(({ id }) => id).reverse(),
       shared,
-      hours: Math.round(span / HOUR_MS),
-      count: end - from + 1,
+      hours: Math.max(1, Math.round((one.at - members[0]!.at) / HOUR_MS)),
+      count: members.length + 1,
     }
   }
 
-  // Searches from the end, because the result is usually there.
-  private firstAfter(moment: number): number {
-    let [back, high] = [1, this.arrivals.length]
-    while (back <= this.arrivals.length && this.arrivals[this.arrivals.length - back]!.at > moment) {
-      high = this.arrivals.length - back
-      back *= 2
-    }
-    let low = Math.max(0, this.arrivals.length - back)
-    while (low < high) {
-      const middle = (low + high) >>> 1
-      if (this.arrivals[middle]!.at > moment) high = middle
-      else low = middle + 1
-    }
-    return low
+  private membersLike(
+    one: Remembered,
+    shared: Trait[],
+    { from }: Finding,
+    end: number,
+    habit: Habit,
+  ): Remembered[] {
+    const ofClass = this.line.all.slice(from, end).filter((other) => other.low === one.low && !other.verified)
+    const isRush = ofClass.length >= MIN_RATE_TO_JOIN * expected(one.at - this.line.all[from]!.at, 1, habit)
+    if (one.low && isRush) return ofClass.filter((other) => belongs(other, ofClass))
+    const bits = bitsOf(shared)
+    const half = Math.ceil(shared.length / 2)
+    return ofClass.filter((other) => bitsIn(sharedBits(one, other) & bits) >= half)
   }
-}
 
-/** Whether an attack was over when a review came: nothing like it for six hours, and eight times its usual gap. */
-function comesLate({ at }: Remembered, members: Remembered[]): boolean {
-  const [first, last] = [members[0], members.at(-1)]
-  if (!first || !last) return false
-  const usualGap = (last.at - first.at) / members.length
-  return at - last.at > Math.max(6 * HOUR_MS, 8 * usualGap)
-}
-
-function remembered({ id, at, network, domain, traits }: Fingerprint): Remembered | null {
-  return at === null ? null : { id, at, network, domain, traits: new Set(traits), sharedWith: {} }
-}
-
-function linkNeighbours(one: Remembered, other: Remembered, trait: SharedTrait): void {
-  ;(one.sharedWith[trait] ??= new Set()).add(other)
-  ;(other.sharedWith[trait] ??= new Set()).add(one)
-}
-
-function shows(one: Remembered, trait: Trait, others: Remembered[]): boolean {
-  if (trait === 'lowOnNetwork')
-    return (
-      one.traits.has('low') &&
-      shows(
-        one,
-        'network',
-        others.filter(({ traits }) => traits.has('low')),
-      )
+  /** Whether it came while an attack of its kind goes on, and hardly any other of the kind would. */
+  private joined(one: Remembered, habit: Habit): Burst | null {
+    const { attack } = this
+    if (!attack || attack.low !== one.low) return null
+    const isAkin = attack.shared.includes('words') && attack.members.some(({ akinTo }) => akinTo === one)
+    const isAlike = one.low
+      ? belongs(one, attack.members)
+      : attack.bits !== 0 && (attack.bits & ~one.bits) === 0
+    if (!isAkin && !isAlike) return null
+    const members = unbroken(
+      one,
+      attack.members.filter(({ at }) => at > one.at - LONGEST_MS),
     )
-  if (trait !== 'words' && trait !== 'network') return one.traits.has(trait)
-  const own = one.sharedWith[trait]
-  if (!own) return false
-  const company =
-    others.length <= MAX_NEIGHBOURS_COMPARED ? others.filter((other) => own.has(other)).length : own.size
-  return (
-    company >= Math.max(1, MIN_SHARE_OF_NEIGHBOURS * (Math.min(others.length, MAX_NEIGHBOURS_COMPARED) - 1))
-  )
-}
-
-function hadBefore(one: Remembered, trait: Trait): boolean {
-  if (trait === 'words' || trait === 'network') return one.sharedWith[trait] !== undefined
-  if (trait === 'lowOnNetwork') return one.traits.has('low') && one.sharedWith.network !== undefined
-  return one.traits.has(trait)
-}
-
-/** Log-likelihood ratio of the group's share of a trait against the baseline, in nats; at least 0. */
-function evidence(trait: Trait, members: Remembered[], usual: Remembered[]): number {
-  const n = members.length
-  const share = members.filter((one) => shows(one, trait, members)).length / n
-  const before = usual.filter((one) => hadBefore(one, trait)).length
-  const habit = Math.min(0.95, (before + PRIOR_WEIGHT * traits[trait].usual) / (usual.length + PRIOR_WEIGHT))
-  if (share <= habit) return 0
-  const part = (p: number, q: number) => (p === 0 ? 0 : p * Math.log(p / q))
-  return n * (part(share, habit) + part(1 - share, 1 - habit))
-}
-// Reviews of the shop that the general baseline is worth.
-const PRIOR_WEIGHT = 8
-
-/**
- * The probability of `count` or more events in a Poisson distribution. The terms are computed as logarithms, because
- * `exp(-mean)` underflows above a mean of about 745.
- */
-export function tailOfPoisson(count: number, mean: number): number {
-  if (count <= mean) return 1
-  let logTerm = -mean
-  for (let k = 1; k <= count; k++) logTerm += Math.log(mean / k)
-  let term = Math.exp(logTerm)
-  let tail = 0
-  for (let k = count; term > tail * Number.EPSILON; k++) {
-    tail += term
-    term *= mean / (k + 1)
+    if (members.length < MIN_CROWD_SIZE - 1) return null
+    const span = Math.max(HOUR_MS, one.at - members[0]!.at)
+    const bits = isAkin ? traitBit('words') : attack.bits
+    const share = traitNames.reduce(
+      (all, trait, t) => ((bits & traitBit(trait)) === 0 ? all : all * habit.ofTraits[t]!),
+      1,
+    )
+    if (members.length < MIN_RATE_TO_JOIN * expected(span, share, habit)) return null
+    return this.told({ ...attack, members }, one)
   }
-  return Math.min(1, tail)
+}
+
+const isOwn = (trait: Trait) => !['words', 'network', 'address', 'newDomain'].includes(trait)
+
+function bitsIn(bits: number): number {
+  let count = 0
+  for (let left = bits; left !== 0; left &= left - 1) count++
+  return count
 }

@@ -1,8 +1,8 @@
 import { readSender, type Arriving, type ReadArrival } from './arrival'
-import { ownTraits, type Trait } from './traits'
+import { ownTraits, type OwnTrait } from './traits'
 
 /** Increment it when fingerprints change, so that stored ones are computed again. */
-export const FINGERPRINT_MODEL = 1
+export const FINGERPRINT_MODEL = 2
 
 /** What later reviews are compared with. It contains no text of the review. */
 export interface Fingerprint {
@@ -20,7 +20,7 @@ export interface Fingerprint {
   network: string
   ip: string
   product: string
-  traits: Trait[]
+  traits: OwnTrait[]
   /** Unique and ascending, see `tripleHashes`. */
   triples: Int32Array
 }

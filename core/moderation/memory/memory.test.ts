@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { readWords, tripleHashes } from '../reading'
 import type { Arriving } from './arrival'
-import { tailOfPoisson } from './burst'
 import { ShopHistory } from './shopHistory'
+import { binomialEvidence, unevenPoissonEvidence } from './tails'
 import { TripleIndex } from './tripleIndex'
 
 const triplesOf = (body: string) => tripleHashes(readWords({ title: '', body }))
@@ -59,14 +59,25 @@ test('hashes of triples are each once and rising, whatever the text', () => {
   )
 })
 
-test('Poisson’s tail is that of its law', () => {
-  expect(tailOfPoisson(1, 0.5)).toBeCloseTo(1 - Math.exp(-0.5), 10)
-  expect(tailOfPoisson(3, 1)).toBeCloseTo(1 - Math.exp(-1) * 2.5, 10)
-  expect(tailOfPoisson(2, 3)).toBe(1)
-  // A busy shop's mean, for which exp(-mean) is nothing: about as the normal law says for three deviations.
-  expect(tailOfPoisson(1095, 1000)).toBeGreaterThan(0.001)
-  expect(tailOfPoisson(1095, 1000)).toBeLessThan(0.002)
-  expect(tailOfPoisson(3000, 1000)).toBeLessThan(1e-100)
+describe('evidence of a count', () => {
+  test('is the tail of the binomial law', () => {
+    // Two or three heads of three throws.
+    expect(binomialEvidence(2, 3, 0.5)).toBeCloseTo(-Math.log(0.5), 6)
+    expect(binomialEvidence(3, 3, 0.1)).toBeCloseTo(-Math.log(0.001), 6)
+    expect(binomialEvidence(1, 10, 0.2)).toBe(0)
+  })
+  test('is the tail of a Poisson law whose mean varies', () => {
+    // Shape 1 is the geometric law.
+    expect(unevenPoissonEvidence(3, 1, 1)).toBeCloseTo(-Math.log(1 / 8), 6)
+    // The more even, the closer to Poisson's law.
+    expect(unevenPoissonEvidence(3, 1, 1e7)).toBeCloseTo(-Math.log(1 - Math.exp(-1) * 2.5), 4)
+    expect(unevenPoissonEvidence(2, 3, 3)).toBe(0)
+  })
+  test('is finite and grows with the count, in busy shops too', () => {
+    expect(unevenPoissonEvidence(6000, 1000, 3)).toBeGreaterThan(unevenPoissonEvidence(5000, 1000, 3))
+    expect(binomialEvidence(1500, 1500, 1e-9)).toBeLessThan(1e5)
+    expect(Number.isFinite(unevenPoissonEvidence(100_000, 0.001, 3))).toBe(true)
+  })
 })
 
 const DAY = 86_400_000
@@ -100,6 +111,7 @@ function customer(at: number, more: Partial<Arriving> = {}): Arriving {
     receivedAt: new Date(at).toISOString(),
     product: random() < 0.8 ? pick(things) : '',
     fillSeconds: 30 + Math.floor(random() * 150),
+    verified: null,
     ...more,
   }
 }

@@ -6,41 +6,56 @@ const HURRIED_SECONDS = 15
 const FEW_WORDS = 6
 
 /**
- * Traits that reviews of one attacker share. `most` is the maximum evidence in nats; traits that honest groups share too
- * have a low maximum. `usual` is the share of reviews with the trait, for shops without their own baseline.
+ * What the reviews of one attacker have in common. `most` is the maximum evidence in nats, for low ratings and for
+ * others; what honest crowds share too has a low maximum. An attack needs a trait that is `hard` for its ratings:
+ * guests on the shop's own network are pleased, and customers who are angry together sit in many places. `usual` is
+ * the share of reviews with the trait, for shops without their own habit.
  */
 export const traits = {
-  words: { most: 8, hard: true, usual: 0.1 },
-  hurried: { most: 6, hard: true, usual: 0.1 },
-  throwAway: { most: 6, hard: true, usual: 0.03 },
-  strangeMailbox: { most: 4, hard: true, usual: 0.35 },
-  network: { most: 5, hard: false, usual: 0.15 },
-  low: { most: 4, hard: false, usual: 0.15 },
-  // Guests on the shop's own network are pleased, and customers who are angry together sit in many places.
-  lowOnNetwork: { most: 8, hard: true, usual: 0.03 },
-  high: { most: 2, hard: false, usual: 0.6 },
-  noProduct: { most: 3, hard: false, usual: 0.5 },
-  fewWords: { most: 3, hard: false, usual: 0.3 },
-  newDomain: { most: 3, hard: false, usual: 0.2 },
-} as const
+  words: { most: { low: 20, other: 20 }, hard: ['low', 'other'], usual: 0.02 },
+  throwAway: { most: { low: 20, other: 20 }, hard: ['low', 'other'], usual: 0.02 },
+  hurried: { most: { low: 8, other: 8 }, hard: ['low', 'other'], usual: 0.05 },
+  strangeMailbox: { most: { low: 6, other: 5 }, hard: ['low', 'other'], usual: 0.3 },
+  numberedMailbox: { most: { low: 8, other: 5 }, hard: ['low', 'other'], usual: 0.25 },
+  address: { most: { low: 12, other: 2 }, hard: ['low'], usual: 0.02 },
+  network: { most: { low: 8, other: 2 }, hard: ['low'], usual: 0.08 },
+  newDomain: { most: { low: 4, other: 2 }, hard: [], usual: 0.02 },
+  lowest: { most: { low: 4, other: 0 }, hard: [], usual: 0.6 },
+  noProduct: { most: { low: 2, other: 2 }, hard: [], usual: 0.5 },
+  fewWords: { most: { low: 3, other: 2 }, hard: [], usual: 0.25 },
+  unverified: { most: { low: 3, other: 2 }, hard: [], usual: 0.7 },
+} as const satisfies Record<string, TraitFacts>
+interface TraitFacts {
+  most: Record<RatingClass, number>
+  hard: RatingClass[]
+  usual: number
+}
+export type RatingClass = 'low' | 'other'
 export type Trait = keyof typeof traits
 export const traitNames = Object.keys(traits) as Trait[]
+export const traitBit = (trait: Trait): number => 1 << traitNames.indexOf(trait)
+export const bitsOf = (some: Trait[]): number => some.reduce((bits, trait) => bits | traitBit(trait), 0)
 
-/** Traits of a single review. Shared wording and networks are found by comparing reviews. */
-export function ownTraits(arrival: ReadArrival): Trait[] {
+/** What one review shows alone; the other traits are found by comparing reviews. */
+export const ownTraitNames = ['hurried', 'throwAway', 'strangeMailbox', 'numberedMailbox', 'low', 'lowest', 'noProduct', 'fewWords', 'verified', 'unverified'] as const // prettier-ignore
+export type OwnTrait = (typeof ownTraitNames)[number]
+
+export function ownTraits(arrival: ReadArrival): OwnTrait[] {
   return ownTraitNames.filter((trait) => own[trait](arrival))
 }
 
-const own = {
-  hurried: ({ fillSeconds }: ReadArrival) => fillSeconds !== null && fillSeconds < HURRIED_SECONDS,
-  throwAway: ({ domain }: ReadArrival) => domain !== '' && isThrowAway(domain),
-  strangeMailbox: (arrival: ReadArrival) => isStrangeEmail(arrival),
-  low: ({ rating }: ReadArrival) => rating !== null && rating <= 200,
-  high: ({ rating }: ReadArrival) => rating !== null && rating >= 450,
-  noProduct: ({ product }: ReadArrival) => product === '',
-  fewWords: ({ reading }: ReadArrival) => reading.words.length <= FEW_WORDS,
+const own: Record<OwnTrait, (arrival: ReadArrival) => boolean> = {
+  hurried: ({ fillSeconds }) => fillSeconds !== null && fillSeconds < HURRIED_SECONDS,
+  throwAway: ({ domain }) => domain !== '' && isThrowAway(domain),
+  strangeMailbox: (arrival) => isStrangeEmail(arrival),
+  numberedMailbox: ({ emailKey }) => /\d.*@/u.test(emailKey),
+  low: ({ rating }) => rating !== null && rating <= 200,
+  lowest: ({ rating }) => rating !== null && rating <= 100,
+  noProduct: ({ product }) => product === '',
+  fewWords: ({ reading }) => reading.words.length <= FEW_WORDS,
+  verified: ({ verified }) => verified === true,
+  unverified: ({ verified }) => verified === false,
 }
-const ownTraitNames = Object.keys(own) as (keyof typeof own)[]
 
 /** An email address that contains nothing of its writer's name. */
 export function isStrangeEmail({

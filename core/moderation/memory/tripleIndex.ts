@@ -4,6 +4,8 @@
 export const NEAR_SHARE = 0.5
 /** Of the shorter text's triples. */
 const SHARED_WORDING_SHARE = 0.2
+// Many angry customers begin with "Where is my order", two triples.
+const MIN_SHARED_FOR_WORDING = 3
 // Short texts consist of common phrases.
 const MIN_TRIPLES = 8
 // Triples such as "I would recommend" are in many texts.
@@ -89,7 +91,8 @@ export class TripleIndex {
       if (this.forgotten.has(text)) continue
       const [start, end] = [this.starts[text]!, this.starts[text + 1]!]
       const shorter = Math.min(triples.length, end - start)
-      if (common >= 2 && common >= SHARED_WORDING_SHARE * shorter) sharedWording.push(text)
+      if (common >= MIN_SHARED_FOR_WORDING && common >= SHARED_WORDING_SHARE * shorter)
+        sharedWording.push(text)
       // The index may have dropped half of the triples, so the first filter is generous.
       if (common * 4 < shorter) continue
       const shared = countShared(triples, this.triples.subarray(start, end))

@@ -18,6 +18,7 @@ const nobody: Arriving = {
   receivedAt: null,
   product: '',
   fillSeconds: null,
+  verified: null,
 }
 
 function weighed(arriving: Partial<Arriving>, memory = new ShopHistory()) {
