@@ -165,9 +165,18 @@ export function tripleHashes({ words }: Pick<Reading, 'words'>): Int32Array {
     hash = Math.imul((hash ^ (hash >>> 16)) + words[i + 2]!.hash, 0x27d4eb2f)
     hashes[i] = hash ^ (hash >>> 15)
   }
-  hashes.sort()
+  return withoutRepeats(hashes)
+}
+
+/** Hashes of all words, unique and ascending. */
+export const wordHashes = ({ words }: Pick<Reading, 'words'>): Int32Array =>
+  withoutRepeats(Int32Array.from(words, ({ hash }) => hash))
+
+/** Sorts the numbers in place. */
+function withoutRepeats(numbers: Int32Array): Int32Array {
+  numbers.sort()
   let kept = 0
-  for (let i = 0; i < hashes.length; i++)
-    if (i === 0 || hashes[i] !== hashes[i - 1]) hashes[kept++] = hashes[i]!
-  return hashes.subarray(0, kept)
+  for (let i = 0; i < numbers.length; i++)
+    if (i === 0 || numbers[i] !== numbers[i - 1]) numbers[kept++] = numbers[i]!
+  return numbers.subarray(0, kept)
 }

@@ -13,18 +13,24 @@ import type { OwnTrait } from '../../core/moderation/memory/traits'
 export interface StoredImprint {
   traits: string
   triples: Uint8Array
+  words: Uint8Array
 }
 
-export const storedImprint = ({ traits, triples }: Imprint): StoredImprint => ({
+export const storedImprint = ({ traits, triples, words }: Imprint): StoredImprint => ({
   traits: traits.join(' '),
-  triples: new Uint8Array(triples.buffer, triples.byteOffset, triples.byteLength),
+  triples: bytesOf(triples),
+  words: bytesOf(words),
 })
+const bytesOf = ({ buffer, byteOffset, byteLength }: Int32Array) =>
+  new Uint8Array(buffer, byteOffset, byteLength)
 
-const readImprint = ({ traits, triples }: StoredImprint): Imprint => ({
+const readImprint = ({ traits, triples, words }: StoredImprint): Imprint => ({
   traits: traits.split(' ').filter(Boolean) as OwnTrait[],
-  // A typed array of 32-bit numbers needs aligned bytes; those of a row may not be.
-  triples: new Int32Array(new Uint8Array(triples).buffer),
+  triples: numbersOf(triples),
+  words: numbersOf(words),
 })
+// A typed array of 32-bit numbers needs aligned bytes; those of a row may not be.
+const numbersOf = (bytes: Uint8Array) => new Int32Array(new Uint8Array(bytes).buffer)
 
 export async function insertImprints(
   trx: Knex,
@@ -33,12 +39,13 @@ export async function insertImprints(
 ): Promise<void> {
   await trx('fingerprint')
     .insert(
-      rows.map(({ reviewId, traits, triples }) => ({
+      rows.map(({ reviewId, traits, triples, words }) => ({
         review_id: reviewId,
         shop_id: shopId,
         model: FINGERPRINT_MODEL,
         traits,
         triples: Buffer.from(triples),
+        words: Buffer.from(words),
       })),
     )
     .onConflict('review_id')
@@ -104,10 +111,11 @@ export async function rememberedArrivals(
       model: 'fingerprint.model',
       traits: 'fingerprint.traits',
       triples: 'fingerprint.triples',
+      words: 'fingerprint.words',
     })
-  return rows.map(({ reviewId, model, traits, triples, ...arriving }) => ({
+  return rows.map(({ reviewId, model, traits, triples, words, ...arriving }) => ({
     reviewId,
     fingerprint:
-      model === FINGERPRINT_MODEL ? fingerprintFrom(arriving, readImprint({ traits, triples })) : null,
+      model === FINGERPRINT_MODEL ? fingerprintFrom(arriving, readImprint({ traits, triples, words })) : null,
   }))
 }

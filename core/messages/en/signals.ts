@@ -16,6 +16,7 @@ export const signalWords = {
     nearcopyOwn_one: 'Nearly the same text as this person’s earlier review',
     nearcopyOwn_other: 'Nearly the same text as {{count}} earlier reviews by this person',
     nearcopyDetail: '{{percent}}% of the wording matches',
+    nearcopyReordered: '{{percent}}% of the words are the same, in another order',
     sender: 'Who sent it',
     burst_one: 'One of {{count}} within {{hours}} h that have too much in common',
     burst_other: 'One of {{count}} within {{hours}} h that have too much in common',

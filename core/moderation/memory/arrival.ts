@@ -1,6 +1,6 @@
-import { limitKeyOf, networkOf } from '../../formats/ipAddress'
+import { lineAndNetworkOf } from '../../formats/ipAddress'
 import { emailKeyOf, recipientKey } from '../../proof/emailKey'
-import { readWords, tripleHashes, type Reading } from '../reading'
+import { readWords, tripleHashes, wordHashes, type Reading } from '../reading'
 
 /** A new review. Unknown values are empty or null. */
 export interface Arriving {
@@ -25,6 +25,8 @@ export interface Arriving {
 export interface ReadArrival extends Arriving {
   reading: Reading
   triples: Int32Array
+  /** See `wordHashes`. */
+  wordSet: Int32Array
   /** Epoch milliseconds. */
   at: number | null
   emailKey: string
@@ -40,18 +42,25 @@ export type Sender = Pick<ReadArrival, 'at' | 'emailKey' | 'person' | 'domain' |
 export function readSender(arriving: Pick<Arriving, 'authorEmail' | 'ip' | 'receivedAt'>): Sender {
   const emailKey = arriving.authorEmail === '' ? '' : emailKeyOf(arriving.authorEmail)
   const cut = emailKey.lastIndexOf('@')
+  const { line, network } = lineAndNetworkOf(arriving.ip)
   const at = arriving.receivedAt === null ? NaN : Date.parse(arriving.receivedAt)
   return {
-    ip: limitKeyOf(arriving.ip),
+    ip: line,
     at: Number.isNaN(at) ? null : at,
     emailKey,
     person: emailKey && recipientKey(emailKey),
     domain: emailKey.slice(cut + 1),
-    network: networkOf(arriving.ip),
+    network,
   }
 }
 
 export function readArrival(arriving: Arriving): ReadArrival {
   const reading = readWords(arriving)
-  return { ...arriving, ...readSender(arriving), reading, triples: tripleHashes(reading) }
+  return {
+    ...arriving,
+    ...readSender(arriving),
+    reading,
+    triples: tripleHashes(reading),
+    wordSet: wordHashes(reading),
+  }
 }

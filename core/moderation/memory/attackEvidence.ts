@@ -37,6 +37,8 @@ const EVENNESS = 3
 const CHANCE_NATS = 1
 /** Customers of one crowd are somewhat alike (Kish, "Survey Sampling", 1965: the design effect). */
 const LIKENESS = 0.02
+/** Others that have to share a trait. */
+const MIN_SHARING = 3
 const MIN_HARD_NATS = 6
 const MIN_TOLD_NATS = 1
 /** A longer window takes in arrivals from before the attack. */
@@ -97,6 +99,23 @@ export function strongestWindow(
   }
 }
 
+/** Whether enough arrivals share enough with one for an attack, whatever is usual. Excludes most arrivals cheaply. */
+export function mayBeAttack(one: Remembered, line: Remembered[], first: number, end: number): boolean {
+  const kind: RatingClass = one.low ? 'low' : 'other'
+  const counts = new Uint16Array(traitNames.length)
+  for (let i = first; i < end; i++) {
+    const other = line[i]!
+    if (other.low !== one.low || other.verified) continue
+    for (let bits = sharedBits(one, other), t = 0; bits !== 0; bits >>>= 1, t++) counts[t]! += bits & 1
+  }
+  const most = traitNames.reduce(
+    (sum, trait, t) =>
+      counts[t]! >= MIN_SHARING && isHard(trait, kind) ? sum + traits[trait].most[kind] : sum,
+    0,
+  )
+  return most >= MIN_HARD_NATS
+}
+
 interface Counts {
   /** Of arrivals with the same kind of rating, by the position in `traitNames`. */
   counts: number[]
@@ -127,7 +146,7 @@ function evidenceIn(
       ? Math.max(habit.ofTraits[t]!, amongOthers(countsOfOthers[t]!, all - ofClass, habit.ofTraits[t]!))
       : habit.ofTraits[t]!
     const trials = t === WORDS ? Math.min(ofClass, MAX_COMPARED_FOR_WORDS) : ofClass
-    if (counts[t]! < 3 || counts[t]! <= share * trials) return
+    if (counts[t]! < MIN_SHARING || counts[t]! <= share * trials) return
     const mean = peak * expected(span, share, habit)
     // A group at one address whose ratings are as mixed as usual is no attack.
     const among = low
@@ -140,7 +159,7 @@ function evidenceIn(
   const machine = shared.filter(({ trait }) => trait === 'address' || trait === 'network')
   if (machine.length === 2)
     shared.splice(shared.indexOf(machine.reduce((a, b) => (a.weight < b.weight ? a : b))), 1)
-  const hard = shared.filter(({ trait }) => (traits[trait].hard as RatingClass[]).includes(kind))
+  const hard = shared.filter(({ trait }) => isHard(trait, kind))
   if (sumOf(hard) < MIN_HARD_NATS) return null
   const excess = low
     ? Math.min(mostForLow, beyondChance(ofClass, all, habit.ofClass, peak * expected(span, 1, habit)))
@@ -164,5 +183,8 @@ const amongOthers = (count: number, others: number, usual: number) =>
 const OTHERS_PRIOR = 8
 
 const sumOf = (shared: Finding['shared']) => shared.reduce((sum, { weight }) => sum + weight, 0)
+
+const isHard = (trait: Trait, kind: RatingClass) =>
+  (traits[trait].hard as readonly RatingClass[]).includes(kind)
 
 const WORDS = traitNames.indexOf('words')

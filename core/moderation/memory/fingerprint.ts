@@ -23,17 +23,23 @@ export interface Fingerprint {
   traits: OwnTrait[]
   /** Unique and ascending, see `tripleHashes`. */
   triples: Int32Array
+  /** Unique and ascending, see `wordHashes`. */
+  words: Int32Array
 }
 
 /** The stored part of a fingerprint; the rest is read from the review. */
-export type Imprint = Pick<Fingerprint, 'traits' | 'triples'>
+export type Imprint = Pick<Fingerprint, 'traits' | 'triples' | 'words'>
 
 export const fingerprintOf = (arrival: ReadArrival): Fingerprint =>
-  fingerprintFrom(arrival, { traits: ownTraits(arrival), triples: arrival.triples })
+  fingerprintFrom(arrival, {
+    traits: ownTraits(arrival),
+    triples: arrival.triples,
+    words: arrival.wordSet,
+  })
 
 export function fingerprintFrom(
   arriving: Pick<Arriving, 'id' | 'authorName' | 'authorEmail' | 'ip' | 'receivedAt' | 'product'>,
-  { traits, triples }: Imprint,
+  { traits, triples, words }: Imprint,
 ): Fingerprint {
   return {
     id: arriving.id,
@@ -43,5 +49,6 @@ export function fingerprintFrom(
     product: arriving.product,
     traits,
     triples,
+    words,
   }
 }

@@ -3,7 +3,7 @@ import { sharedBits } from './sharedBits'
 import { traitNames, traits } from './traits'
 
 const DAY_MS = 86_400_000
-const MAX_COMPARED = 400
+const MAX_COMPARED = 300
 /** Reviews of the shop that what is usual elsewhere is worth. */
 const PRIOR_WEIGHT = 8
 const USUALLY_LOW = 0.15

@@ -3,11 +3,14 @@ import { readArrival, type Arriving, type ReadArrival } from './arrival'
 import { fingerprintOf, type Fingerprint } from './fingerprint'
 import { SenderBook, type SenderHistory } from './senders'
 import { TripleIndex } from './tripleIndex'
+import { WordSetIndex } from './wordSetIndex'
 
 export interface NearReview {
   id: string
-  /** Dice's coefficient of their word triples, 0 to 1. */
+  /** Dice's coefficient of their word triples or, if these are in another order, of their words; 0 to 1. */
   share: number
+  /** Whether the words are alike, but not their order. */
+  reordered: boolean
   /** Its writer has the same email address or, without one, the same name. */
   sameSender: boolean
 }
@@ -43,6 +46,9 @@ const senderOf = ({ emailKey, name }: Fingerprint) => emailKey || name
 /** The earlier reviews of a shop, as spam detection needs them. */
 export class ShopHistory {
   private triples = new TripleIndex()
+  private wordSets = new WordSetIndex()
+  /** Positions of reviews in the indexes that count no more. */
+  private forgotten = new Set<number>()
   private senders = new SenderBook()
   private bursts = new BurstWatch()
   private arrivals: RememberedArrival[] = []
@@ -83,7 +89,7 @@ export class ShopHistory {
     const text = this.arrivals.findLastIndex((one) => one.id === id)
     if (text < 0) return
     const { person, ip } = this.arrivals[text]!
-    this.triples.forget(text)
+    this.forgotten.add(text)
     this.senders.forget({ id, person, ip })
     this.bursts.forget(id)
   }
@@ -91,10 +97,18 @@ export class ShopHistory {
   private compare(one: Fingerprint): ArrivalHistory {
     const sender = senderOf(one)
     const { near: copies, sharedWording } = this.triples.findSimilar(one.triples)
-    const near = copies.map(({ text, share }) => {
-      const { id, sender: other } = this.arrivals[text]!
-      return { id, share, sameSender: sender !== '' && other === sender }
-    })
+    const known = new Set(copies.map(({ text }) => text))
+    const reordered = this.wordSets.findAlike(one.words).filter(({ text }) => !known.has(text))
+    const near = [
+      ...copies.map((copy) => ({ ...copy, reordered: false })),
+      ...reordered.map((copy) => ({ ...copy, reordered: true })),
+    ]
+      .filter(({ text }) => !this.forgotten.has(text))
+      .sort((a, b) => b.share - a.share || b.text - a.text)
+      .map(({ text, ...copy }) => {
+        const { id, sender: other } = this.arrivals[text]!
+        return { id, ...copy, sameSender: sender !== '' && other === sender }
+      })
     const past: ArrivalHistory = {
       near,
       usualNearCopyShare: near.length === 0 ? 0 : this.usuallyNear(one.at),
@@ -113,6 +127,7 @@ export class ShopHistory {
 
   private remember(one: Fingerprint, copied: boolean): void {
     this.triples.add(one.triples)
+    this.wordSets.add(one.words)
     this.senders.remember(one)
     const { id, at, person, ip } = one
     this.arrivals.push({ id, sender: senderOf(one), at, copied, person, ip })
