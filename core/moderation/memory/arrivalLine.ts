@@ -1,6 +1,6 @@
 import { hashText } from '../plainWord'
 import type { Fingerprint } from './fingerprint'
-import { traitBit, type Trait } from './traits'
+import { traitBit, traitNames, type Trait } from './traits'
 
 /** An arrival as attacks are looked for: a few numbers. */
 export interface Remembered {
@@ -50,6 +50,8 @@ const MIN_EXPIRED_TO_DROP = 1000
 export class ArrivalLine {
   readonly all: Remembered[] = []
   private byId = new Map<string, Remembered>()
+  /** How many have each trait, by the position in `traitNames`. */
+  readonly traitCounts = new Uint32Array(traitNames.length)
 
   constructor(private maxAgeMs: number) {}
 
@@ -62,6 +64,7 @@ export class ArrivalLine {
     if (place === this.all.length) this.all.push(one)
     else this.all.splice(place, 0, one)
     this.byId.set(one.id, one)
+    this.count(one, 1)
     this.dropOld()
   }
 
@@ -70,12 +73,20 @@ export class ArrivalLine {
     if (!one) return
     this.byId.delete(id)
     this.all.splice(this.all.lastIndexOf(one), 1)
+    this.count(one, -1)
   }
 
   private dropOld(): void {
     const old = this.firstAfter(this.all.at(-1)!.at - this.maxAgeMs)
     if (old < MIN_EXPIRED_TO_DROP) return
-    for (const one of this.all.splice(0, old)) this.byId.delete(one.id)
+    for (const one of this.all.splice(0, old)) {
+      this.byId.delete(one.id)
+      this.count(one, -1)
+    }
+  }
+
+  private count({ bits: own }: Remembered, by: 1 | -1): void {
+    for (let bits = own, t = 0; bits !== 0; bits >>>= 1, t++) if (bits & 1) this.traitCounts[t]! += by
   }
 
   /** The position of the first arrival after a moment. Searches from the end, because it is usually there. */

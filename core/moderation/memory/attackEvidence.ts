@@ -1,4 +1,4 @@
-import type { Remembered } from './arrivalLine'
+import type { ArrivalLine, Remembered } from './arrivalLine'
 import { expected, type Habit } from './habit'
 import { sharedBits } from './sharedBits'
 import { binomialEvidence, unevenPoissonEvidence } from './tails'
@@ -100,21 +100,36 @@ export function strongestWindow(
 }
 
 /** Whether enough arrivals share enough with one for an attack, whatever is usual. Excludes most arrivals cheaply. */
-export function mayBeAttack(one: Remembered, line: Remembered[], first: number, end: number): boolean {
-  const kind: RatingClass = one.low ? 'low' : 'other'
-  const counts = new Uint16Array(traitNames.length)
+export function mayBeAttack(
+  one: Remembered,
+  { all: line, traitCounts }: ArrivalLine,
+  first: number,
+  end: number,
+): boolean {
+  ofClass.fill(0)
+  ofOthers.fill(0)
+  let members = 0
   for (let i = first; i < end; i++) {
     const other = line[i]!
-    if (other.low !== one.low || other.verified) continue
+    const isOfClass = other.low === one.low && !other.verified
+    if (isOfClass) members++
+    const counts = isOfClass ? ofClass : ofOthers
     for (let bits = sharedBits(one, other), t = 0; bits !== 0; bits >>>= 1, t++) counts[t]! += bits & 1
   }
-  const most = traitNames.reduce(
-    (sum, trait, t) =>
-      counts[t]! >= MIN_SHARING && isHard(trait, kind) ? sum + traits[trait].most[kind] : sum,
-    0,
-  )
+  const others = Math.max(1, end - first - members)
+  let most = 0
+  for (let t = 0; t < traitNames.length; t++) {
+    if (!(one.low ? hardForLow : hardForOthers)[t] || ofClass[t]! < MIN_SHARING) continue
+    const share = ofClass[t]! / members
+    // What is as frequent among the other ratings, or was at any time, is usual.
+    if (one.low && share <= ofOthers[t]! / others) continue
+    if (share <= (1.02 * traitCounts[t]!) / line.length) continue
+    most += traits[traitNames[t]!].most[one.low ? 'low' : 'other']
+  }
   return most >= MIN_HARD_NATS
 }
+const ofClass = new Uint16Array(traitNames.length)
+const ofOthers = new Uint16Array(traitNames.length)
 
 interface Counts {
   /** Of arrivals with the same kind of rating, by the position in `traitNames`. */
@@ -186,5 +201,8 @@ const sumOf = (shared: Finding['shared']) => shared.reduce((sum, { weight }) => 
 
 const isHard = (trait: Trait, kind: RatingClass) =>
   (traits[trait].hard as readonly RatingClass[]).includes(kind)
+
+const hardForLow = traitNames.map((trait) => isHard(trait, 'low'))
+const hardForOthers = traitNames.map((trait) => isHard(trait, 'other'))
 
 const WORDS = traitNames.indexOf('words')

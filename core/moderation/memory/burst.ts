@@ -85,7 +85,7 @@ export class BurstWatch {
     const end = this.line.firstAfter(one.at)
     const first = Math.max(this.line.firstAfter(one.at - LONGEST_MS), end - MAX_IN_WINDOW)
     if (end - first < MIN_CROWD_SIZE - 1) return null
-    if (!this.attack && !mayBeAttack(one, all, first, end)) return null
+    if (!this.attack && !mayBeAttack(one, this.line, first, end)) return null
     const habit = habitOf(one, all, this.line.firstAfter(one.at - LONGEST_MS - BASELINE_MS), first)
     const found = strongestWindow(one, all, { first, end }, habit)
     if (!found || found.evidence < limitOf(habit)) return this.joined(one, habit)

@@ -1,3 +1,5 @@
+import { longer } from '../longer'
+
 /** Common keys, such as the triple "I would recommend", are in many texts. */
 const MAX_TEXTS_PER_KEY = 15
 /** A count and the texts: one cache line. */
@@ -83,10 +85,4 @@ function placeOf(table: Int32Array, key: number): number {
   let at = (key << 1) & last
   while (table[at + 1] !== 0 && table[at] !== key) at = (at + 2) & last
   return at
-}
-
-function longer(array: Int32Array<ArrayBuffer>): Int32Array<ArrayBuffer> {
-  const grown = new Int32Array(array.length * 2)
-  grown.set(array)
-  return grown
 }

@@ -1,3 +1,5 @@
+import { longer } from '../longer'
+
 /** Sets of 32-bit numbers in sequence, about 4 bytes a number. */
 export class NumberSets {
   private numbers = new Int32Array(1 << 12)
@@ -34,10 +36,4 @@ export class NumberSets {
     }
     return shared
   }
-}
-
-function longer(array: Int32Array<ArrayBuffer>): Int32Array<ArrayBuffer> {
-  const grown = new Int32Array(array.length * 2)
-  grown.set(array)
-  return grown
 }

@@ -60,7 +60,8 @@ export class WordSetIndex {
   }
 }
 
-const seeds = Int32Array.from({ length: BANDS * ROWS }, (_, i) => Math.imul(2 * i + 1, 0x9e3779b1))
+/** Each mixes a word into two hashes of 16 bits. */
+const seeds = Int32Array.from({ length: (BANDS * ROWS) / 2 }, (_, i) => Math.imul(2 * i + 1, 0x9e3779b1))
 const minima = new Int32Array(BANDS * ROWS)
 
 /** Keys of which similar sets share some; null if there are too few words. */
@@ -68,15 +69,18 @@ function bandsOf(words: Int32Array): Int32Array | null {
   if (words.length < MIN_WORDS) return null
   const common = commonWords()
   let telling = 0
-  minima.fill(0x7fffffff)
+  minima.fill(0x10000)
   for (let i = 0; i < words.length; i++) {
     const word = words[i]!
     if (common.has(word)) continue
     telling++
     for (let k = 0; k < seeds.length; k++) {
       const mixed = Math.imul(word ^ seeds[k]!, 0x85ebca6b)
-      const hash = mixed ^ (mixed >>> 15)
-      if (hash < minima[k]!) minima[k] = hash
+      const hash = Math.imul(mixed ^ (mixed >>> 15), 0xc2b2ae35)
+      const high = hash >>> 16
+      const low = (hash ^ (hash >>> 13)) & 0xffff
+      if (high < minima[2 * k]!) minima[2 * k] = high
+      if (low < minima[2 * k + 1]!) minima[2 * k + 1] = low
     }
   }
   if (telling < MIN_TELLING_WORDS) return null

@@ -1,3 +1,4 @@
+import { longer } from '../longer'
 import { hashText } from '../plainWord'
 import type { ReadWord } from '../reading'
 
@@ -17,47 +18,57 @@ const MAX_VALUE = 2
 /** The features of one word: itself and its pieces, which all have the same value. */
 export interface WordFeatures {
   own: number
-  pieces: number[]
+  pieces: Int32Array
   pieceValue: number
 }
 
 /** The sums of values by key. They are in use between `addUp` and `clear` only, so that nothing is allocated. */
 const sums = new Float32Array(WEIGHTS)
-/** The sums, limited; only those of touched keys are valid. */
-const values = new Float32Array(WEIGHTS)
-const touched: number[] = []
+/** The limited sums of the touched keys, in their order. */
+let values = new Float32Array(1 << 13)
+let touched = new Int32Array(1 << 13)
+let touchedCount = 0
 
 function add(key: number, value: number): void {
-  if (sums[key] === 0) touched.push(key)
+  if (sums[key] === 0) {
+    if (touchedCount === touched.length) {
+      touched = longer(touched)
+      values = new Float32Array(touched.length)
+    }
+    touched[touchedCount++] = key
+  }
   sums[key]! += value
 }
 
 /**
  * Words, pairs of words and pieces of words (three to five letters with the edges), as a vector of length 1. Pieces
  * generalise to unseen words and to languages that are alike.
- * @param read is called with the keys, the values by key, and what to multiply these by
+ * @param read is called with the keys, their values, and what to multiply these by
  */
 export function withFeatures<T>(
   words: ReadWord[],
-  read: (keys: readonly number[], values: Float32Array, scale: number) => T,
+  read: (keys: Int32Array, values: Float32Array, scale: number) => T,
 ): T {
+  let before: WordFeatures | null = null
   for (let i = 0; i < words.length; i++) {
-    const { own, pieces, pieceValue } = wordFeatures(words[i]!)
-    add(own, WORD)
-    if (i + 1 < words.length) add(pairKey(words[i]!, words[i + 1]!), PAIR)
-    for (const piece of pieces) add(piece, pieceValue)
+    const features = wordFeatures(words[i]!)
+    add(features.own, WORD)
+    if (before) add(pairKey(before, features), PAIR)
+    const { pieces, pieceValue } = features
+    for (let k = 0; k < pieces.length; k++) add(pieces[k]!, pieceValue)
+    before = features
   }
   let squares = 0
-  for (let i = 0; i < touched.length; i++) {
+  for (let i = 0; i < touchedCount; i++) {
     const value = Math.min(MAX_VALUE, sums[touched[i]!]!)
-    values[touched[i]!] = value
+    values[i] = value
     squares += value * value
   }
   try {
-    return read(touched, values, squares === 0 ? 1 : 1 / Math.sqrt(squares))
+    return read(touched.subarray(0, touchedCount), values, squares === 0 ? 1 : 1 / Math.sqrt(squares))
   } finally {
-    for (const key of touched) sums[key] = 0
-    touched.length = 0
+    for (let i = 0; i < touchedCount; i++) sums[touched[i]!] = 0
+    touchedCount = 0
   }
 }
 
@@ -66,11 +77,12 @@ export function withFeatures<T>(
  * @param weightOf the weight of a key
  */
 export function sumOfWord(word: ReadWord, next: ReadWord | undefined, weightOf: (key: number) => number) {
-  const part = (key: number, of: number) => (weightOf(key) * of * values[key]!) / sums[key]!
-  const { own, pieces, pieceValue } = wordFeatures(word)
-  let alone = part(own, WORD)
-  for (const piece of pieces) alone += part(piece, pieceValue)
-  return { alone, pair: next ? part(pairKey(word, next), PAIR) : 0 }
+  const part = (key: number, of: number) =>
+    (weightOf(key) * of * Math.min(MAX_VALUE, sums[key]!)) / sums[key]!
+  const features = wordFeatures(word)
+  let alone = part(features.own, WORD)
+  for (const piece of features.pieces) alone += part(piece, features.pieceValue)
+  return { alone, pair: next ? part(pairKey(features, wordFeatures(next)), PAIR) : 0 }
 }
 
 const keyOf = (hash: number) => (hash ^ (hash >>> 15)) & (WEIGHTS - 1)
@@ -83,8 +95,8 @@ const hashOf = ({ spelt, plain, speltHash, hash }: ReadWord) =>
 /** The first character tells most words apart. */
 const isNumber = (text: string) => text.charCodeAt(0) < 58 && /^\d+$/.test(text)
 
-const pairKey = (a: ReadWord, b: ReadWord) =>
-  keyOf(Math.imul(wordFeatures(a).own + 1, 0x9e3779b1) ^ Math.imul(wordFeatures(b).own + 1, 0x85ebca6b))
+const pairKey = (a: WordFeatures, b: WordFeatures) =>
+  keyOf(Math.imul(a.own + 1, 0x9e3779b1) ^ Math.imul(b.own + 1, 0x85ebca6b))
 
 /** A few thousand words recur. */
 const known = new Map<number, WordFeatures>()
@@ -101,7 +113,7 @@ function wordFeatures(word: ReadWord): WordFeatures {
       pieces.push(keyOf(hashText(`3${edged.slice(at, at + length)}`)))
   const made = {
     own: keyOf(Math.imul(hash, 0xc2b2ae35)),
-    pieces,
+    pieces: Int32Array.from(pieces),
     pieceValue: PIECES / Math.sqrt(Math.max(1, pieces.length / PIECE_LENGTHS)),
   }
   if (known.size >= MAX_KNOWN) known.clear()

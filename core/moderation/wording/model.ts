@@ -27,27 +27,31 @@ export interface Taught {
 export class WordingModel {
   constructor(
     private readonly bias: number,
-    private readonly weights: Float32Array,
+    /** Each times `unit`. */
+    private readonly weights: Int8Array | Float32Array,
+    private readonly unit: number,
     private readonly vocabulary: Int32Array,
     private readonly taught: Taught | null = null,
   ) {}
 
   /** The model without what a shop has taught; null if it has taught nothing. */
   get untaught(): WordingModel | null {
-    return this.taught && new WordingModel(this.bias, this.weights, this.vocabulary)
+    return this.taught && new WordingModel(this.bias, this.weights, this.unit, this.vocabulary)
   }
 
   withTaught(taught: Taught): WordingModel {
-    return new WordingModel(this.bias, this.weights, this.vocabulary, taught)
+    return new WordingModel(this.bias, this.weights, this.unit, this.vocabulary, taught)
   }
 
   /** The logarithm of the odds that a text is spam. */
   logOdds(words: ReadWord[]): number {
-    const { weights, taught } = this
+    const { weights, unit, taught } = this
     return withFeatures(words, (keys, values, scale) => {
       let sum = 0
-      for (let i = 0; i < keys.length; i++) sum += weights[keys[i]!]! * values[keys[i]!]!
-      if (taught) for (const key of keys) sum += (taught.weights.get(key) ?? 0) * values[key]!
+      for (let i = 0; i < keys.length; i++) sum += weights[keys[i]!]! * values[i]!
+      sum *= unit
+      if (taught)
+        for (let i = 0; i < keys.length; i++) sum += (taught.weights.get(keys[i]!) ?? 0) * values[i]!
       return this.bias + (taught?.bias ?? 0) + sum * scale
     })
   }
@@ -66,7 +70,7 @@ export class WordingModel {
   }
 
   private readonly weightOf = (key: number): number =>
-    this.weights[key]! + (this.taught?.weights.get(key) ?? 0)
+    this.weights[key]! * this.unit + (this.taught?.weights.get(key) ?? 0)
 
   /** Whether the model was made from a word, by the hash of its spelling. */
   knows(hash: number): boolean {
@@ -82,13 +86,13 @@ export class WordingModel {
 
 /** A model straight from its training, without a vocabulary. */
 export const modelOf = ({ bias, weights }: { bias: number; weights: Float64Array }): WordingModel =>
-  new WordingModel(bias, Float32Array.from(weights), new Int32Array(0))
+  new WordingModel(bias, Float32Array.from(weights), 1, new Int32Array(0))
 
 export function readWording({ bias, scale, weights, words }: WordingFile): WordingModel {
-  const bytes = new Int8Array(bytesOf(weights).buffer)
   return new WordingModel(
     bias,
-    Float32Array.from(bytes, (byte) => byte * scale),
+    new Int8Array(bytesOf(weights).buffer),
+    scale,
     new Int32Array(bytesOf(words).buffer),
   )
 }

@@ -22,7 +22,7 @@ interface Example {
 const exampleOf = ({ words, verdict }: Lesson): Example =>
   withFeatures(words, (keys, values, scale) => ({
     keys: [...keys],
-    values: keys.map((key) => values[key]! * scale),
+    values: Array.from(keys, (_key, i) => values[i]! * scale),
     isSpam: verdict === 'spam',
   }))
 
