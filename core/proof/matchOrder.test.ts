@@ -74,6 +74,10 @@ describe('names', () => {
     ['Lotte Vermeer', 'Lotte Vermeer-Pohl'],
     ['Jan van Dijk', 'J. van Dijk'],
     ['Madonna', 'madonna'],
+    ['V. Peabody', 'Violet Peabody'],
+    ['Violet P.', 'Violet Peabody'],
+    ['Anne-Marie Brook', 'Annemarie Brook'],
+    ['Violet Rose Peabody', 'Violet Peabody'],
   ])('%s agrees with %s', (one, other) => {
     expect(namesAgree(one, other)).toBe(true)
     expect(namesAgree(other, one)).toBe(true)
@@ -88,6 +92,11 @@ describe('names', () => {
     ['P. L.', 'Piotr Lis'],
     ['Jan van Dijk', 'Joop van Houten'],
     ['', 'Piotr Lis'],
+    ['Violet Peabody', 'Violet Peasgood'],
+    ['Ruth Pemberley', 'Ruth Pemberly'],
+    ['Jon Smith', 'Jonathan Smith'],
+    ['Violet A. Peabody', 'Violet B. Peabody'],
+    ['Anna Rose Peabody', 'Anna Maria Peabody'],
   ])('%s does not agree with %s', (one, other) => {
     expect(namesAgree(one, other)).toBe(false)
     expect(namesAgree(other, one)).toBe(false)
@@ -95,6 +104,14 @@ describe('names', () => {
 })
 
 describe('matching an order', () => {
+  test('its digits alone are enough if no other order has them', () => {
+    expect(match({ orderNumber: '2091' })).toBe(1)
+    expect(match({ orderNumber: '2091' }, {}, { id: 2, orderNumber: 'XB-2091' })).toBe('unknownNumber')
+    expect(match({ orderNumber: '2091' }, {}, { id: 2, orderNumber: '2091', name: 'Anna Alm' })).toBe(
+      'otherName',
+    )
+    expect(match({ orderNumber: '209' })).toBe('unknownNumber')
+  })
   test('number, name, product and delivery together prove it', () => {
     expect(match({})).toBe(1)
     expect(match({ product: 'hive  kit, TWO boxes' })).toBe(1)

@@ -1,6 +1,6 @@
 import { dayIn } from '../formats/dates'
 import { emailKeyOf } from './emailKey'
-import { orderNumberKey } from './orderNumber'
+import { digitsAlone, orderNumberKey } from './orderNumber'
 import { namesAgree } from './personName'
 
 export const lineStatuses = ['delivered', 'refunded', 'returned', 'shipped', 'placed', 'cancelled'] as const
@@ -57,7 +57,7 @@ const dayOf = (timeZone: string, moment: string) =>
  * matches it returns the latest delivered. A failure names the first condition that no line meets.
  */
 export function matchOrder(claim: Claim, lines: OrderLine[], timeZone: string): OrderMatch {
-  const number = orderNumberKey(claim.orderNumber)
+  const number = numberAmong(lines, orderNumberKey(claim.orderNumber))
   const emailKey = emailKeyOf(claim.provenEmail)
   const own = lines.flatMap((line): { line: OrderLine; by: ProofMethod }[] => {
     if (emailKey && emailKeyOf(line.email) === emailKey) return [{ line, by: 'mailbox' }]
@@ -89,6 +89,14 @@ export function matchOrder(claim: Claim, lines: OrderLine[], timeZone: string): 
   }
   const delivered = ({ line }: { line: OrderLine }) => Date.parse(line.deliveredAt!)
   return fitting.reduce((best, one) => (delivered(one) > delivered(best) ? one : best))
+}
+
+/** The key of the order that a number means: the same one, or the only one with these digits. */
+function numberAmong(lines: OrderLine[], typed: string): string {
+  const keys = new Set(lines.map((line) => orderNumberKey(line.orderNumber)))
+  if (typed === '' || keys.has(typed)) return typed
+  const [only, ...others] = [...keys].filter((key) => digitsAlone(key) === typed)
+  return only !== undefined && others.length === 0 ? only : typed
 }
 
 function whyNobody(number: string, lines: OrderLine[]): ProofFailure {

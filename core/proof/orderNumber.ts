@@ -19,3 +19,9 @@ export function orderNumberKey(typed: string): string {
   }
   return rest.replace(/[^\p{L}\p{N}]/gu, '').toUpperCase()
 }
+
+/** Letters that `digitsAlone` leaves out. */
+export const LETTERS_AROUND = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
+
+/** A key without the letters before and after its digits: 20448 for GT20448. Customers often leave them out. */
+export const digitsAlone = (key: string): string => key.replace(/^[A-Z]+|[A-Z]+$/g, '')

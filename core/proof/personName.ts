@@ -24,27 +24,39 @@ const written: [RegExp, string][] = [
 /** A part of a name with its other spelling: "muller" and "mueller" for "Müller". */
 type Part = string[]
 
-interface Reading {
-  given: Part
-  families: Part[]
-}
-
 /**
- * Whether two names can belong to one person: family name and first initial agree, or first name and family
- * initial. Accents, titles, particles and the order of parts are ignored. A single part must be equal.
+ * Whether two names can belong to one person: what is written out on both sides is the same, an initial stands for a
+ * name where only the initial was given, and one name at least is written out on both sides. Further names on one
+ * side only, accents, titles, particles and the order of parts are ignored. A single part must be equal.
  */
 export function namesAgree(one: string, other: string): boolean {
-  const a = nameParts(one)
-  const b = nameParts(other)
-  if (a.length === 0 || b.length === 0) return false
-  if (a.length === 1 || b.length === 1)
-    return a.length === b.length && a[0]![0]!.length > 1 && same(a[0]!, b[0]!)
   return (
-    readAlike(inOrder(a), inOrder(b)) ||
-    // In reverse order, only the outer parts are certain.
-    readAlike(turned(a), outer(b)) ||
-    readAlike(outer(a), turned(b))
+    partsAgree(nameParts(one), nameParts(other)) ||
+    partsAgree(nameParts(joined(one)), nameParts(joined(other)))
   )
+}
+
+/** "Anne-Marie" as "Annemarie". */
+const joined = (name: string) => name.replace(/(?<=\p{L})[-\u2010\u2011](?=\p{L})/gu, '')
+
+function partsAgree(a: Part[], b: Part[]): boolean {
+  if (a.length < 2 || b.length < 2)
+    return a.length === 1 && b.length === 1 && isWhole(a[0]!) && same(a[0]!, b[0]!)
+  const left = b.map((part) => part)
+  const takeFrom = (some: Part[], fits: (part: Part) => boolean): boolean => {
+    const at = some.findIndex(fits)
+    if (at >= 0) some.splice(at, 1)
+    return at >= 0
+  }
+  const rest = a.filter(
+    (part) => !(isWhole(part) && takeFrom(left, (twin) => isWhole(twin) && same(part, twin))),
+  )
+  const whole = a.length - rest.length
+  const unmet = rest.filter((part) => !takeFrom(left, (twin) => standsFor(part, twin)))
+  const pairs = a.length - unmet.length
+  if (whole === 0 || pairs < 2) return false
+  // Names, or initials, that differ on both sides are of two people.
+  return unmet.length === 0 || left.length === 0
 }
 
 /** The essential parts of a name, first name first if a comma shows the order. */
@@ -73,20 +85,8 @@ function spellings(word: string): Part {
   return [...new Set([normalizeText(word), long])]
 }
 
-const inOrder = ([given, ...families]: Part[]): Reading => ({ given: given!, families })
-const outer = (parts: Part[]): Reading => ({ given: parts[0]!, families: [parts.at(-1)!] })
-const turned = (parts: Part[]): Reading => ({ given: parts.at(-1)!, families: [parts[0]!] })
-
-function readAlike(a: Reading, b: Reading): boolean {
-  return a.families.some((family) =>
-    b.families.some(
-      (twin) =>
-        (whole(family, twin) && initial(a.given, b.given)) ||
-        (whole(a.given, b.given) && initial(family, twin)),
-    ),
-  )
-}
-
 const same = (a: Part, b: Part): boolean => a.some((spelling) => b.includes(spelling))
-const whole = (a: Part, b: Part): boolean => a[0]!.length > 1 && same(a, b)
-const initial = (a: Part, b: Part): boolean => [...a[0]!][0] === [...b[0]!][0]
+const isWhole = (part: Part): boolean => part[0]!.length > 1
+const first = (part: Part) => [...part[0]!][0]
+/** Whether one of them is the initial of the other. */
+const standsFor = (a: Part, b: Part): boolean => (!isWhole(a) || !isWhole(b)) && first(a) === first(b)

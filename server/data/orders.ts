@@ -1,3 +1,4 @@
+import { LETTERS_AROUND } from '../../core/proof/orderNumber'
 import type { Knex } from 'knex'
 import type { OrderLine } from '../../core/proof/matchOrder'
 import { countRows } from './countRows'
@@ -37,8 +38,18 @@ async function purchasesOf(
 ): Promise<number[]> {
   const orders = () => db('purchase').where({ shop_id: shopId })
   const ids = new Set<number>()
-  if (numberKey !== '')
-    for (const id of await orders().where({ number_key: numberKey }).pluck('id')) ids.add(id)
+  if (numberKey !== '') {
+    const same: number[] = await orders().where({ number_key: numberKey }).pluck('id')
+    // The expression is that of the index. Two tell that the digits alone mean no order.
+    const found =
+      same.length > 0
+        ? same
+        : await orders()
+            .whereRaw(`trim(number_key, '${LETTERS_AROUND}') = ?`, [numberKey])
+            .limit(2)
+            .pluck('id')
+    for (const id of found) ids.add(id)
+  }
   if (emailKey !== '')
     for (const id of await orders().where({ email_key: emailKey }).where('email_key', '<>', '').pluck('id'))
       ids.add(id)
