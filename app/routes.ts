@@ -43,6 +43,7 @@ export default [
       route('languages', 'settings/languages.tsx'),
       route('email', 'settings/email.tsx'),
       route('account', 'settings/account.tsx'),
+      route('learning', 'settings/learning.tsx'),
       route('jobs', 'settings/jobs.tsx'),
     ]),
     route('show', 'show/displays.tsx'),

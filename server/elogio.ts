@@ -37,6 +37,7 @@ import {
 import { decide, decideMany } from './moderation/decide'
 import { allInLane, firstInLane, laneToOpen, neighbours, queueView } from './moderation/queue'
 import { readFilter } from './moderation/readFilter'
+import { lessonsView, teachAgain, unteach } from './moderation/lessons'
 import { readTogether, reviewView } from './moderation/reviewView'
 import { undo, undoFromLog } from './moderation/undo'
 import { shopPicture } from './media/picture'
@@ -157,6 +158,9 @@ export function buildElogio(services: Services, publication: Publication) {
     savePhotoDescription: bound(savePhotoDescription),
     readTogether: bound(readTogether),
     reviewView: bound(reviewView),
+    lessonsView: bound(lessonsView),
+    unteach: bound(unteach),
+    teachAgain: bound(teachAgain),
     neighbours: bound(neighbours),
     latestOwnAct: bound(latestOwnAct),
     canUndo: bound(canUndo),

@@ -1,7 +1,10 @@
+import { Link } from 'react-router'
 import { HELD_FROM, SPAM_FROM, strangersKinds, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
 import { translateCode, translateCodes } from '../../core/messages/code'
 import { say } from '../../core/messages/say/decide'
+import type { LessonLine } from '../../server/data/lessons'
+import { queuePath } from './address'
 
 /** The signals with their points, numbered like the marked places. */
 export function Why({
@@ -9,11 +12,16 @@ export function Why({
   score,
   signals,
   isVerified,
+  taughtBy,
+  shop,
 }: {
+  shop: string
   state: ReviewState
   score: number
   signals: Signal[]
   isVerified: boolean
+  /** What the shop marked as spam and taught the points for wording. */
+  taughtBy: LessonLine[]
 }) {
   const heading =
     state === 'held' ? 'decide.whyHeld' : state === 'spam' ? 'decide.whySpam' : 'decide.whyFound'
@@ -39,6 +47,7 @@ export function Why({
             <p className="min-w-0 flex-1 break-words">
               {translateCode(say, signal.headline)}{' '}
               <span className="text-soft">{translateCodes(say, signal.detail)}</span>
+              {signal.kind === 'wording' && taughtBy.length > 0 && <Taught shop={shop} lessons={taughtBy} />}
             </p>
             <b className={`shrink-0 font-semibold ${toneOf(signal.points)}`}>
               {counts(signal, state === 'held' && score < HELD_FROM && !isVerified)}
@@ -49,6 +58,31 @@ export function Why({
     </section>
   )
 }
+
+/** The decisions that the points come from. */
+function Taught({ shop, lessons }: { shop: string; lessons: LessonLine[] }) {
+  return (
+    <span className="mt-1 block text-[13px]">
+      {say('learning.taught')}{' '}
+      {lessons.map(({ publicId, authorName, title, body }) => (
+        <span key={publicId} className="block">
+          <Link to={queuePath(shop, publicId, { lane: 'spam' })} className="part">
+            {authorName}
+          </Link>{' '}
+          <span className="text-soft" dir="auto">
+            {shortened([title, body].filter(Boolean).join('. '))}
+          </span>
+        </span>
+      ))}
+      <Link to={`/s/${shop}/settings/learning`} className="part">
+        {say('learning.all')}
+      </Link>
+    </span>
+  )
+}
+
+const MAX_QUOTED = 90
+const shortened = (text: string) => (text.length > MAX_QUOTED ? `${text.slice(0, MAX_QUOTED)}…` : text)
 
 /** From 0 to 100, with the two thresholds. */
 function Scale({ score }: { score: number }) {

@@ -143,7 +143,14 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
               at={loaderData.at}
             />
           )}
-          <Why state={review.state} score={review.score} signals={signals} isVerified={review.verified} />
+          <Why
+            shop={params.shop}
+            state={review.state}
+            score={review.score}
+            signals={signals}
+            isVerified={review.verified}
+            taughtBy={loaderData.taughtBy}
+          />
           {review.state === 'held' &&
             sourcePolicies[review.source].typedBy === 'customer' &&
             signals.some(({ kind }) => kind === 'personal') && (

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { StoredState } from '../../core/moderation/rules'
 import type { Verdict } from '../../core/moderation/wording/model'
 
 /** A review that people of the shop have judged, by its id and version. */
@@ -6,6 +7,8 @@ export interface LessonKey {
   reviewId: number
   versionId: number
   verdict: Verdict
+  /** Reviews of one customer, or one group of copies, have the same. */
+  sender: string
 }
 
 /** Reviews of a list that are looked through for lessons, the latest first. */
@@ -17,7 +20,8 @@ const MAX_OF_ONE = 3
 
 /**
  * The latest reviews that people have marked as spam though nothing else had, and those that they have approved
- * though they were waiting or held back; oldest first. Declining says nothing about spam.
+ * though they were waiting or held back; oldest first. Declining says nothing about spam, and what was taken away
+ * counts no more.
  */
 export async function lessonsOf(db: Knex, shopId: number): Promise<LessonKey[]> {
   const lists = [
@@ -28,6 +32,7 @@ export async function lessonsOf(db: Knex, shopId: number): Promise<LessonKey[]> 
   for (const { state, verdict, other } of lists) {
     const rows: { id: number; versionId: number; arrival: string; by: string }[] = await db('review')
       .where({ shop_id: shopId, state })
+      .whereNotExists(db('untaught').whereRaw('untaught.review_id = review.id'))
       .orderBy('id', 'desc')
       .limit(LOOKED_THROUGH)
       .select({
@@ -46,7 +51,9 @@ export async function lessonsOf(db: Knex, shopId: number): Promise<LessonKey[]> 
       return before < MAX_OF_ONE
     })
     lessons.push(
-      ...taken.slice(0, MAX_LESSONS).map(({ id, versionId }) => ({ reviewId: id, versionId, verdict })),
+      ...taken
+        .slice(0, MAX_LESSONS)
+        .map(({ id, versionId, by }) => ({ reviewId: id, versionId, verdict, sender: by })),
     )
   }
   return lessons.toSorted((a, b) => a.reviewId - b.reviewId)
@@ -61,4 +68,53 @@ export async function wordsOfVersions(
     .whereIn('id', versionIds)
     .select('id', 'title', 'body')
   return new Map(rows.map((row) => [row.id, row]))
+}
+
+/** A lesson as people read it. */
+export interface LessonLine {
+  publicId: string
+  state: StoredState
+  authorName: string
+  title: string
+  body: string
+  /** When the review came in. */
+  receivedAt: string
+}
+
+/** Reviews as lines, by their ids. */
+export async function lessonLines(db: Knex, reviewIds: number[]): Promise<Map<number, LessonLine>> {
+  const rows: (LessonLine & { id: number })[] = await db('review')
+    .join('review_version', 'review_version.id', 'review.current_version_id')
+    .whereIn('review.id', reviewIds)
+    .select({
+      id: 'review.id',
+      publicId: 'review.public_id',
+      state: 'review.state',
+      authorName: 'review_version.author_name',
+      title: 'review_version.title',
+      body: 'review_version.body',
+      receivedAt: 'review.received_at',
+    })
+  return new Map(rows.map(({ id, ...line }) => [id, line]))
+}
+
+/** The latest reviews that were taken away from the lessons. */
+export const untaughtReviews = (db: Knex, shopId: number, limit: number): Promise<number[]> =>
+  db('untaught').where({ shop_id: shopId }).orderBy('at', 'desc').limit(limit).pluck('review_id')
+
+export async function takeLessonsAway(
+  trx: Knex,
+  shopId: number,
+  reviewIds: number[],
+  at: string,
+): Promise<void> {
+  if (reviewIds.length === 0) return
+  const rows = reviewIds.map((id) => ({ review_id: id, shop_id: shopId, at }))
+  await trx('untaught').insert(rows).onConflict('review_id').ignore()
+}
+
+/** @param reviewIds all of the shop if it is null */
+export async function giveLessonsBack(trx: Knex, shopId: number, reviewIds: number[] | null): Promise<void> {
+  const rows = trx('untaught').where({ shop_id: shopId })
+  await (reviewIds === null ? rows : rows.whereIn('review_id', reviewIds)).delete()
 }

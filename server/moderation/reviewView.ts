@@ -5,6 +5,7 @@ import { revertibleActs } from '../../core/moderation/reviewAct'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
 import { decisionsOfReview } from '../data/decisions'
+import type { LessonLine } from '../data/lessons'
 import type { Member } from '../data/members'
 import { approvedTally } from '../data/reviewCounts'
 import {
@@ -23,6 +24,7 @@ import { evidenceOfReview, type EvidenceFile } from '../data/evidenceFiles'
 import { displaysWithReview } from '../data/snapshots'
 import { tagsOfReviews } from '../data/tags'
 import type { Services } from '../services'
+import { taughtBy } from './lessons'
 import { groupView, type GroupView } from './reviewGroups'
 
 export interface HistoryEntry {
@@ -42,6 +44,8 @@ export interface HistoryEntry {
 export interface ReviewView {
   review: Omit<FullReview, 'salt'>
   signals: Signal[]
+  /** What the shop marked as spam and this review resembles, if that gave it points. */
+  taughtBy: LessonLine[]
   /** The published text, if it differs from the latest version. */
   published: VersionWords | null
   proof: ProofKept | null
@@ -58,23 +62,28 @@ export interface ReviewView {
 }
 
 export async function reviewView(
-  { db, origins }: Services,
+  services: Services,
   shop: Shop,
   publicId: string,
 ): Promise<ReviewView | null> {
+  const { db, origins } = services
   const found = await findReview(db, shop.id, { publicId })
   if (!found) return null
   const { salt: _salt, ...review } = found
   const posted = await postedReview(db, shop.id, review.id)
   const decisions = await decisionsOfReview(db, shop.id, review.id)
   const undone = new Set(decisions.map(({ undoesId }) => undoesId))
+  const signals = await signalsOfVersion(db, shop.id, review.versionId)
   return {
     review,
+    taughtBy: signals.some(({ detail }) => detail.includes('signal.wordingOwn'))
+      ? await taughtBy(services, shop, review)
+      : [],
     published:
       review.publishedVersionId !== null && review.publishedVersionId !== review.versionId
         ? await versionWords(db, review.publishedVersionId)
         : null,
-    signals: await signalsOfVersion(db, shop.id, review.versionId),
+    signals,
     photos: await photosOfVersion(db, shop.id, review.versionId),
     group: await groupView(db, shop.id, review),
     proof: (await proofOfReview(db, shop.id, review.id)) ?? null,

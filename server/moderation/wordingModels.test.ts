@@ -8,6 +8,8 @@ import { findReview, signalsOfVersion } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { decide } from './decide'
+import { lessonsView, teachAgain, unteach } from './lessons'
+import { reviewView } from './reviewView'
 import { undo } from './undo'
 
 let services: Services
@@ -72,4 +74,51 @@ test('declining teaches nothing about spam, and one sender’s mass no more than
     mass.push(await arrives(`This ${thing} was a present and we are quite pleased with it`, 'wrenfield', 'mass@post.example')) // prettier-ignore
   for (const { publicId } of mass) await judge(publicId, 'spam')
   expect((await lessonsOf(services.db, shop.id)).length).toBe(3)
+})
+
+/** Whether a new review gets points from what the shop taught. */
+async function ownPoints(body: string): Promise<boolean> {
+  const signals = await signalsOfVersion(services.db, shop.id, (await arrives(body)).versionId)
+  return signals.some(({ detail }) => detail.includes('wordingOwn'))
+}
+
+test('a lesson can be taken away and given back, alone, with all of its sender’s, and all together', async () => {
+  for (const body of guild) await judge((await arrives(body)).publicId, 'spam')
+  const { taught } = await lessonsView(services, shop)
+  expect(taught.map(({ body, verdict }) => [body, verdict])).toEqual(
+    guild.toReversed().map((body) => [body, 'spam']),
+  )
+  const caught = await arrives(fourth)
+  expect(caught.score).toBeGreaterThanOrEqual(HELD_FROM)
+  const told = (await reviewView(services, shop, caught.publicId))!.taughtBy
+  expect(told.map(({ body }) => body).sort()).toEqual(guild.toSorted())
+
+  await unteach(services, shop, { review: taught[0]!.publicId, whose: 'one' })
+  expect((await lessonsView(services, shop)).taught).toHaveLength(2)
+  await unteach(services, shop, 'all')
+  const without = await lessonsView(services, shop)
+  expect([without.taught.length, without.untaught.length]).toEqual([0, 3])
+  expect(await ownPoints(fourth.replace('whole', 'all'))).toBe(false)
+  // The decisions are as they were.
+  expect((await findReview(services.db, shop.id, { publicId: taught[0]!.publicId }))!.state).toBe('spam')
+
+  await teachAgain(services, shop, { review: taught[1]!.publicId })
+  expect((await lessonsView(services, shop)).taught).toHaveLength(1)
+  await teachAgain(services, shop, 'all')
+  expect(await ownPoints(fourth.replace('whole', 'old'))).toBe(true)
+})
+
+test('all lessons of one sender are taken away at once, and no other shop’s', async () => {
+  const other = await addShop(services, 'saltmarsh', [mara])
+  for (const body of guild)
+    await judge((await arrives(body, 'wrenfield', 'sid@post.example')).publicId, 'spam')
+  await judge((await arrives('Buy the green lamp of luck', 'wrenfield', 'tom@post.example')).publicId, 'spam')
+  const { taught } = await lessonsView(services, shop)
+  expect(taught.map(({ ofSender }) => ofSender)).toEqual([1, 3, 3, 3])
+  await unteach(services, other, { review: taught[1]!.publicId, whose: 'sender' })
+  expect((await lessonsView(services, shop)).taught).toHaveLength(4)
+  await unteach(services, shop, { review: taught[1]!.publicId, whose: 'sender' })
+  expect((await lessonsView(services, shop)).taught.map(({ body }) => body)).toEqual([
+    'Buy the green lamp of luck',
+  ])
 })

@@ -4,6 +4,7 @@ import { frameWords } from './frame'
 import { gatherWords } from './gather'
 import { groupWords } from './groups'
 import { jobWords } from './jobs'
+import { learningWords } from './learning'
 import { listingWords } from './listings'
 import { photoWords } from './photos'
 import { productWords } from './products'
@@ -25,6 +26,7 @@ export const ownerTexts = {
   ...showWords,
   ...groupWords,
   ...jobWords,
+  ...learningWords,
   ...listingWords,
   ...productWords,
   ...proofWords,

@@ -89,6 +89,7 @@ export const setUpWords = {
       email: 'Email',
       account: 'Your account',
       jobs: 'Background work',
+      learning: 'Learning',
     },
     look: 'How your reviews look with these settings',
     save: 'Save changes',

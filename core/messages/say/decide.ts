@@ -1,4 +1,5 @@
 import { frameWords } from '../en/frame'
+import { learningWords } from '../en/learning'
 import { reviewWords } from '../en/review'
 import { decideWords } from '../en/decide'
 import { signalWords } from '../en/signals'
@@ -10,6 +11,7 @@ import { sayOf } from './sayOf'
 
 export const say = sayOf(
   frameWords,
+  learningWords,
   reviewWords,
   decideWords,
   signalWords,

@@ -23,7 +23,7 @@ import * as rules from './0021_rules'
 import * as arrivalDays from './0022_arrival_days'
 import * as listings from './0023_listings'
 import * as sheets from './0024_sheets'
-import * as copiesAndDigits from './0025_copies_and_digits'
+import * as detection from './0025_detection'
 
 export interface Named {
   name: string
@@ -55,7 +55,7 @@ const all: Named[] = [
   { name: '0022_arrival_days', migration: arrivalDays },
   { name: '0023_listings', migration: listings },
   { name: '0024_sheets', migration: sheets },
-  { name: '0025_copies_and_digits', migration: copiesAndDigits },
+  { name: '0025_detection', migration: detection },
 ]
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */
