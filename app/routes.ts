@@ -30,6 +30,7 @@ export default [
       route(':review', 'decide/review.tsx'),
     ]),
     route('decide/undo', 'decide/undo.ts'),
+    route('decide/attack', 'decide/attack.ts'),
     route('decide/many', 'decide/bulkAction.ts'),
     route('decide/views', 'decide/saveFilter.ts'),
     route('decide/:review/correct', 'decide/correct.tsx'),

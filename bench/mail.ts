@@ -64,8 +64,9 @@ function f1(model: WordingModel, tried: Mail[]): string {
   let [hits, misses, falsely] = [0, 0, 0]
   for (const { verdict, words } of tried) {
     const isSpam = model.logOdds(words) > 0
-    if (verdict === 'spam') isSpam ? hits++ : misses++
-    else if (isSpam) falsely++
+    if (verdict === 'honest') falsely += isSpam ? 1 : 0
+    else if (isSpam) hits++
+    else misses++
   }
   const share = (value: number) => value.toFixed(3)
   return `F1 ${share((2 * hits) / (2 * hits + misses + falsely))} (${hits} spam found, ${misses} missed, ${falsely} of ${tried.length - hits - misses} honest ones wrong)`

@@ -37,6 +37,7 @@ import {
 import { decide, decideMany } from './moderation/decide'
 import { allInLane, firstInLane, laneToOpen, neighbours, queueView } from './moderation/queue'
 import { readFilter } from './moderation/readFilter'
+import { holdNewcomers, latestAttack } from './moderation/attacks'
 import { lessonsView, teachAgain, unteach } from './moderation/lessons'
 import { readTogether, reviewView } from './moderation/reviewView'
 import { undo, undoFromLog } from './moderation/undo'
@@ -159,6 +160,8 @@ export function buildElogio(services: Services, publication: Publication) {
     readTogether: bound(readTogether),
     reviewView: bound(reviewView),
     lessonsView: bound(lessonsView),
+    latestAttack: bound(latestAttack),
+    holdNewcomers: bound(holdNewcomers),
     unteach: bound(unteach),
     teachAgain: bound(teachAgain),
     neighbours: bound(neighbours),

@@ -6,6 +6,7 @@ import { countWordFirst } from '../../core/messages/countWord'
 import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
 import { queuePath, queueQuery } from './address'
+import { AttackBanner } from './AttackBanner'
 import { FilterSentence, type OpenStrip } from './FilterSentence'
 import { FilterStrip } from './FilterStrip'
 import { Keys } from './Keys'
@@ -26,7 +27,15 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { products } = await context.elogio.writeView(shop)
   const now = context.elogio.now()
   const spoken = { now, timeZone: shop.timeZone, locale: shop.locale, today: say('today') }
+  const attack = await context.elogio.latestAttack(shop)
   return {
+    attack: attack && {
+      ...attack,
+      hours: Math.max(1, Math.round((Date.parse(attack.last) - Date.parse(attack.first)) / HOUR_MS)),
+      lastWhen: spokenMoment(attack.last, spoken),
+      fromWhen: spokenMoment(attack.barsFrom, spoken),
+      toWhen: spokenMoment(attack.barsTo, spoken),
+    },
     ...view,
     ...(await context.elogio.queueNames(shop)),
     search,
@@ -37,6 +46,8 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     lines: lines.map((line) => ({ ...line, when: spokenMoment(line.receivedAt, spoken) })),
   }
 }
+
+const HOUR_MS = 3_600_000
 
 /** Shared with the open review. */
 export interface QueueContext {
@@ -80,6 +91,11 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
           </span>
         </span>
       </div>
+      {loaderData.attack && (
+        <div className={reviewIsOpen ? 'hidden lg:block' : ''}>
+          <AttackBanner shop={params.shop} attack={loaderData.attack} />
+        </div>
+      )}
       <div className={reviewIsOpen ? 'hidden lg:block' : ''}>
         <Lanes
           shop={params.shop}

@@ -15,6 +15,7 @@ import type { Place, Signal } from '../../core/moderation/signal'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { writersSignals } from '../../core/moderation/signals/writers'
 import { spamScore } from '../../core/moderation/spamScore'
+import { anyLetsThrough } from '../data/attacks'
 import { confirmationOf } from '../data/confirmations'
 import type { KnownReview } from '../data/knownReviews'
 import { knownOrderKeys } from '../data/orders'
@@ -25,6 +26,8 @@ import { proveBuyer, type BuyerProof } from '../proof/proveBuyer'
 import type { Services } from '../services'
 
 const MOST_WEIGHING_MS = 20_000
+/** Members of a sudden group that are looked up; they are in one group. */
+const MAX_MEMBERS = 10
 
 /** What the checks found out about a candidate. */
 export interface Judged extends Omit<WeighedArrival, 'signals'> {
@@ -65,8 +68,8 @@ export async function judge(
   const before = known && (await confirmationOf(db, shop.id, known.id))
   const verified = proof ? proof.line !== null : before!.verified
   const {
-    signals: found,
-    history,
+    signals: weighedSignals,
+    history: past,
     imprint,
   } = await weighed(services, shop, candidate, {
     id: publicId,
@@ -75,6 +78,10 @@ export async function judge(
     changed: known !== null,
     verified,
   })
+  const isWelcome =
+    past.burst !== null && (await anyLetsThrough(db, shop.id, past.burst.members.slice(0, MAX_MEMBERS)))
+  const history = isWelcome ? { ...past, burst: null } : past
+  const found = weighedSignals.filter(({ kind }) => kind !== 'burst' || !isWelcome)
   const checked = [
     ...found,
     ...writersSignals(candidate.writers, {

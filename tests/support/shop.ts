@@ -127,21 +127,31 @@ export async function addShop(services: Services, slug: string, members: Member[
 }
 
 /** Sends a review through a shop's form a minute after it was opened. */
-export async function send(services: Services, slug: string, given: Partial<Submission> = {}) {
+export async function send(
+  services: Services,
+  slug: string,
+  given: Partial<Submission> = {},
+  sent: { ip?: string } = {},
+) {
   const form = await openForm(services, slug)
   const opened = new Date(services.now().getTime() - 60_000)
-  return submitForm(services, form!, {
-    rating: 4,
-    title: '',
-    body: 'Cut true and easy to put together.',
-    author_name: 'Piotr Lis',
-    author_email: 'piotr@lis.example',
-    order_number: '',
-    product: '',
-    consent: true,
-    token: issueFormToken(services.signingKey, form!.form.publicId, services.newId(), opened),
-    website: '',
-    media: [],
-    ...given,
-  })
+  return submitForm(
+    services,
+    form!,
+    {
+      rating: 4,
+      title: '',
+      body: 'Cut true and easy to put together.',
+      author_name: 'Piotr Lis',
+      author_email: 'piotr@lis.example',
+      order_number: '',
+      product: '',
+      consent: true,
+      token: issueFormToken(services.signingKey, form!.form.publicId, services.newId(), opened),
+      website: '',
+      media: [],
+      ...given,
+    },
+    sent,
+  )
 }
