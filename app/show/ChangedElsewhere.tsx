@@ -1,7 +1,13 @@
 import { say } from '../../core/messages/say/show'
 
 /** Another tab has changed the draft; nothing is overwritten before the owner chooses. */
-export function ChangedElsewhere({ takeTheirs, keepOwn }: { takeTheirs: () => void; keepOwn: () => void }) {
+export default function ChangedElsewhere({
+  takeTheirs,
+  keepOwn,
+}: {
+  takeTheirs: () => void
+  keepOwn: () => void
+}) {
   return (
     <div role="alert" className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
       <b className="font-semibold text-ochre">{say('show.elsewhere')}</b>

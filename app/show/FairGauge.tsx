@@ -1,11 +1,11 @@
-import { max } from 'd3-array'
-import { scaleLinear } from 'd3-scale'
+import { lazy, Suspense } from 'react'
 import { FAIR_WITHIN, oneIn, type Fairness } from '../../core/curation/fairness'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'
 import { say } from '../../core/messages/say/show'
 
-const TALLEST = 26
+// The charts load while they are still closed.
+const RatingBars = lazy(() => import('./RatingBars'))
 
 /** Whether the selection represents all reviews: one line, which opens to both distributions and their distance. */
 export function FairGauge({
@@ -43,10 +43,10 @@ export function FairGauge({
       </summary>
       <div className="flex flex-wrap items-center gap-x-8 gap-y-2 pb-3">
         {all.count > 0 && (
-          <>
-            <Bars tally={all} words={say('show.all')} tone="fill-[#6b8d95]" />
-            <Bars tally={chosen} words={say('show.these')} tone="fill-petrol" />
-          </>
+          <Suspense fallback={<div className="h-[52px] w-40" />}>
+            <RatingBars tally={all} words={say('show.all')} tone="fill-[#6b8d95]" />
+            <RatingBars tally={chosen} words={say('show.these')} tone="fill-petrol" />
+          </Suspense>
         )}
         {fairness.distance !== null && (
           <p className="max-w-96 flex-1 basis-64 text-[13px] text-soft">
@@ -76,30 +76,4 @@ function lowWords(chosen: RatingTally, all: RatingTally): string {
     return one === null ? say('show.noneLow') : say('show.oneIn', { count: one })
   }
   return say('show.lowShare', { here: words(chosen), all: words(all) })
-}
-
-function Bars({ tally, words, tone }: { tally: RatingTally; words: string; tone: string }) {
-  const height = scaleLinear([0, Math.max(1, max(tally.byMark) ?? 1)], [0, TALLEST])
-  const spoken = tally.byMark.map((count, i) => `${i + 1}: ${count}`).join(', ')
-  return (
-    <div className="flex items-center gap-2">
-      <svg viewBox="0 0 160 52" className="h-[52px] w-40" role="img" aria-label={`${words}, ${spoken}`}>
-        {tally.byMark.map((count, i) => (
-          <g key={i} transform={`translate(${i * 32}, 0)`} textAnchor="middle" className="text-[11px]">
-            <rect x="4" y={39 - height(count)} width="22" height={height(count)} rx="1.5" className={tone} />
-            <path d="M4 39.5h22" className="stroke-edge" />
-            <text x="15" y={36 - height(count)} className="fill-ink">
-              {count}
-            </text>
-            <text x="15" y="51" className="fill-soft">
-              {i + 1}
-            </text>
-          </g>
-        ))}
-      </svg>
-      <span className="text-[13px] text-soft" aria-hidden="true">
-        {words}
-      </span>
-    </div>
-  )
 }

@@ -13,7 +13,6 @@ import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
-import { ChangedElsewhere } from './ChangedElsewhere'
 import { FairGauge } from './FairGauge'
 import { PublishPanel } from './PublishPanel'
 import { measureBeside } from './measure'
@@ -108,6 +107,7 @@ const loadStrip = () => import('./strips/Strip')
 const Strip = lazy(loadStrip)
 const PlaceCode = lazy(() => import('./PlaceCode'))
 const Versions = lazy(() => import('./Versions'))
+const ChangedElsewhere = lazy(() => import('./ChangedElsewhere'))
 
 type PanelName = 'live' | 'code' | 'versions'
 
@@ -175,7 +175,11 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
             firstPublished={showCode}
           />
         </div>
-        {elsewhere && <ChangedElsewhere {...elsewhere} />}
+        {elsewhere && (
+          <Suspense>
+            <ChangedElsewhere {...elsewhere} />
+          </Suspense>
+        )}
         <div onPointerEnter={() => void loadStrip()} onFocus={() => void loadStrip()}>
           <Sentence configuration={draft} names={names} open={open} setOpen={setOpen} />
         </div>
