@@ -2,7 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server'
 import { createRoutesStub } from 'react-router'
 import { expect, test } from 'vitest'
 import type { GroupView } from '../../server/moderation/reviewGroups'
-import { GroupCard } from './GroupCard'
+import GroupCard from './GroupCard'
 
 type Member = GroupView['open'][number]
 const member = (publicId: string, odd: Member['odd'] = []): Member => ({

@@ -13,7 +13,7 @@ import { queuePath, type QueueSearch } from './address'
 type Member = GroupView['open'][number]
 
 /** The other reviews of a group, decided together. The ones that differ are shown and left out at first. */
-export function GroupCard({
+export default function GroupCard({
   shop,
   review,
   group: { open, approved, spam, sameWords },

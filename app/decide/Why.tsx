@@ -63,7 +63,7 @@ export function Why({
 function Taught({ shop, lessons }: { shop: string; lessons: LessonLine[] }) {
   return (
     <span className="mt-1 block text-[13px]">
-      {say('learning.taught')}{' '}
+      {say('signal.taught')}{' '}
       {lessons.map(({ publicId, authorName, title, body }) => (
         <span key={publicId} className="block">
           <Link to={queuePath(shop, publicId, { lane: 'spam' })} className="part">
@@ -75,7 +75,7 @@ function Taught({ shop, lessons }: { shop: string; lessons: LessonLine[] }) {
         </span>
       ))}
       <Link to={`/s/${shop}/settings/learning`} className="part">
-        {say('learning.all')}
+        {say('signal.allTaught')}
       </Link>
     </span>
   )

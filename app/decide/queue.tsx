@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link, Outlet } from 'react-router'
 import { spokenMoment, wholeDays } from '../../core/formats/dates'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
@@ -6,7 +6,6 @@ import { countWordFirst } from '../../core/messages/countWord'
 import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
 import { queuePath, queueQuery } from './address'
-import { AttackBanner } from './AttackBanner'
 import { FilterSentence, type OpenStrip } from './FilterSentence'
 import { FilterStrip } from './FilterStrip'
 import { Keys } from './Keys'
@@ -48,6 +47,8 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 }
 
 const HOUR_MS = 3_600_000
+// Hardly any day has an attack.
+const AttackBanner = lazy(() => import('./AttackBanner'))
 
 /** Shared with the open review. */
 export interface QueueContext {
@@ -93,7 +94,9 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
       </div>
       {loaderData.attack && (
         <div className={reviewIsOpen ? 'hidden lg:block' : ''}>
-          <AttackBanner shop={params.shop} attack={loaderData.attack} />
+          <Suspense>
+            <AttackBanner shop={params.shop} attack={loaderData.attack} />
+          </Suspense>
         </div>
       )}
       <div className={reviewIsOpen ? 'hidden lg:block' : ''}>

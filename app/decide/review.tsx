@@ -1,5 +1,5 @@
 import { ArrowLeft } from 'lucide-react'
-import { useRef } from 'react'
+import { lazy, Suspense, useRef } from 'react'
 import { data, Link, redirect, useFetcher } from 'react-router'
 import { z } from 'zod'
 import { spokenMoment } from '../../core/formats/dates'
@@ -14,7 +14,6 @@ import { jsonText, readForm } from '../readForm'
 import { ActBar } from './ActBar'
 import { listPath, queuePath } from './address'
 import { Filing } from './Filing'
-import { GroupCard } from './GroupCard'
 import { History } from './History'
 import { openLane } from './openLane'
 import { ReplyBox } from './ReplyBox'
@@ -84,6 +83,9 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline(serverAction)
 }
 
+// Most reviews came alone.
+const GroupCard = lazy(() => import('./GroupCard'))
+
 export default function Review(props: Route.ComponentProps) {
   return <OpenReview key={props.loaderData.review.publicId} {...props} />
 }
@@ -134,14 +136,16 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
         <ReviewPhotos address={address} photos={loaderData.photos} act={act} writer={review.authorName} />
         <div className="mt-4 flex flex-col gap-4">
           {loaderData.group && (
-            <GroupCard
-              shop={params.shop}
-              review={review.publicId}
-              group={loaderData.group}
-              search={search}
-              after={loaderData.neighbours.after?.publicId ?? null}
-              at={loaderData.at}
-            />
+            <Suspense fallback={<div className="panel h-32" />}>
+              <GroupCard
+                shop={params.shop}
+                review={review.publicId}
+                group={loaderData.group}
+                search={search}
+                after={loaderData.neighbours.after?.publicId ?? null}
+                at={loaderData.at}
+              />
+            </Suspense>
           )}
           <Why
             shop={params.shop}

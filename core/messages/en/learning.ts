@@ -12,7 +12,5 @@ export const learningWords = {
     away: 'Not learnt from',
     again: 'Learn from it again',
     allAgain: 'Learn from all of them again',
-    taught: 'What taught this:',
-    all: 'Everything learnt',
   },
 } as const

@@ -8,6 +8,8 @@ export const signalWords = {
     wordingHonest: 'Sounds like a real customer',
     wordingWhole: 'the wording as a whole',
     wordingOwn: '{{points}} of them because of what you have marked as spam',
+    taught: 'What taught this:',
+    allTaught: 'Everything learnt',
     code: 'Markup or code in place of words',
     machine: 'Speaks to a program, or was written by one',
     lookalike: 'Disguised words: look-alike letters, or numbers for letters',

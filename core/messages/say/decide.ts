@@ -1,5 +1,4 @@
 import { frameWords } from '../en/frame'
-import { learningWords } from '../en/learning'
 import { reviewWords } from '../en/review'
 import { decideWords } from '../en/decide'
 import { signalWords } from '../en/signals'
@@ -11,7 +10,6 @@ import { sayOf } from './sayOf'
 
 export const say = sayOf(
   frameWords,
-  learningWords,
   reviewWords,
   decideWords,
   signalWords,
