@@ -2,7 +2,7 @@ import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/decide'
 import type { HistoryEntry } from '../../server/moderation/reviewView'
 
-export function History({
+export default function History({
   shop,
   review,
   entries,

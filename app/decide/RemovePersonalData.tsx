@@ -3,7 +3,7 @@ import { say } from '../../core/messages/say/decide'
 import type { action } from './askToRemove'
 
 /** For a review that is held back for personal data: approving would publish it, declining would silence the writer. */
-export function RemovePersonalData({ address }: { address: string }) {
+export default function RemovePersonalData({ address }: { address: string }) {
   const fetcher = useFetcher<typeof action>()
   const asked = fetcher.data?.outcome === 'asked'
   return (

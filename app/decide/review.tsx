@@ -14,10 +14,8 @@ import { jsonText, readForm } from '../readForm'
 import { ActBar } from './ActBar'
 import { listPath, queuePath } from './address'
 import { Filing } from './Filing'
-import { History } from './History'
 import { openLane } from './openLane'
 import { ReplyBox } from './ReplyBox'
-import { RemovePersonalData } from './RemovePersonalData'
 import { ReviewFacts } from './ReviewFacts'
 import { ReviewPhotos } from './ReviewPhotos'
 import { ReviewWords } from './ReviewWords'
@@ -83,8 +81,11 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline(serverAction)
 }
 
-// Most reviews came alone.
+// Most reviews came alone and hold nothing private.
 const GroupCard = lazy(() => import('./GroupCard'))
+const RemovePersonalData = lazy(() => import('./RemovePersonalData'))
+// It is at the end of the page.
+const History = lazy(() => import('./History'))
 
 export default function Review(props: Route.ComponentProps) {
   return <OpenReview key={props.loaderData.review.publicId} {...props} />
@@ -158,7 +159,9 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
           {review.state === 'held' &&
             sourcePolicies[review.source].typedBy === 'customer' &&
             signals.some(({ kind }) => kind === 'personal') && (
-              <RemovePersonalData address={`/s/${params.shop}/decide/${review.publicId}/remove`} />
+              <Suspense>
+                <RemovePersonalData address={`/s/${params.shop}/decide/${review.publicId}/remove`} />
+              </Suspense>
             )}
           {review.state === 'declined' && <Reason reason={review.declineReason} act={act} />}
           <ReviewFacts
@@ -185,7 +188,9 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
             known={loaderData.known}
             act={act}
           />
-          <History shop={params.shop} review={review.publicId} entries={history} />
+          <Suspense>
+            <History shop={params.shop} review={review.publicId} entries={history} />
+          </Suspense>
         </div>
       </div>
       <ActBar
