@@ -31,11 +31,17 @@ export function habitOf(one: Remembered, line: Remembered[], from: number, end: 
   const counts = new Array<number>(traitNames.length).fill(0)
   const countsOfClass = new Array<number>(traitNames.length).fill(0)
   let [all, ofClass, akin, compared] = [0, 0, 0, 0]
+  // Network addresses are deleted after some weeks.
+  let [placed, placedOfClass] = [0, 0]
   for (let i = end - 1; i >= from && all < MAX_COMPARED; i--) {
     const other = line[i]!
     if (other.inAttack) continue
     all++
     if (other.low === one.low) ofClass++
+    if (other.network !== 0) {
+      placed++
+      if (other.low === one.low) placedOfClass++
+    }
     if (other.akinShare !== null) {
       akin += other.akinShare
       compared++
@@ -52,8 +58,10 @@ export function habitOf(one: Remembered, line: Remembered[], from: number, end: 
     Math.min(0.95, share + Math.sqrt((share * (1 - share)) / (of + PRIOR_WEIGHT)))
   const ofTraits = traitNames.map((trait, t) => {
     if (trait === 'words') return cautious(smoothed(akin, compared, traits.words.usual), compared)
-    const share = smoothed(counts[t]!, all, traits[trait].usual)
-    return cautious(smoothed(countsOfClass[t]!, ofClass, share), ofClass)
+    const isPlace = trait === 'network' || trait === 'address'
+    const share = smoothed(counts[t]!, isPlace ? placed : all, traits[trait].usual)
+    const known = isPlace ? placedOfClass : ofClass
+    return cautious(smoothed(countsOfClass[t]!, known, share), known)
   })
   const days = end > from ? line[end - 1]!.at - line[from]!.at : 0
   return {
