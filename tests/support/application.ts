@@ -24,8 +24,12 @@ export interface Running {
 }
 
 /** Starts the demo on free ports with a data folder of its own, a copy of one that is filled once. */
-export async function startDemo(): Promise<Running> {
-  const env = { ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`, ELOGIO_THROTTLE: 'off' }
+export async function startDemo(more: Record<string, string> = {}): Promise<Running> {
+  const env = {
+    ELOGIO_DEMO_SIGN_IN: `${owner.email}:${owner.password}`,
+    ELOGIO_THROTTLE: 'off',
+    ...more,
+  }
   return start(copyFilled, env, true)
 }
 
