@@ -20,11 +20,13 @@ const BASELINE_MS = 60 * DAY_MS
 // A day more for reviews that arrive out of order.
 const MAX_AGE_MS = BASELINE_MS + LONGEST_MS + DAY_MS
 const MAX_IN_WINDOW = 1500
-/** While an attack goes on, all of its kind belong to it if this many times as many come as usual. */
+/** A job holds these back if nobody has decided on them; those before were told to earlier jobs. */
+const MAX_MEMBERS_TOLD = 200
+/** While an attack goes on, others of its kind may join if this many times as many come as usual. */
 const MIN_RATE_TO_JOIN = 10
 
 export interface Burst {
-  /** Ids of earlier members, the latest first. */
+  /** Ids of the latest earlier members, the latest first. */
   members: string[]
   /** The strongest first. */
   shared: Trait[]
@@ -41,6 +43,7 @@ interface Attack {
   bits: number
   shared: Trait[]
   members: Remembered[]
+  lastAt: number
 }
 
 /** Finds attacks among a shop's reviews. */
@@ -85,6 +88,8 @@ export class BurstWatch {
     const end = this.line.firstAfter(one.at)
     const first = Math.max(this.line.firstAfter(one.at - LONGEST_MS), end - MAX_IN_WINDOW)
     if (end - first < MIN_CROWD_SIZE - 1) return null
+    // Nobody can join it any more.
+    if (this.attack && one.at - this.attack.lastAt > LONGEST_MS) this.attack = null
     if (!this.attack && !mayBeAttack(one, this.line, first, end)) return null
     const habit = habitOf(one, all, this.line.firstAfter(one.at - LONGEST_MS - BASELINE_MS), first)
     const found = strongestWindow(one, all, { first, end }, habit)
@@ -96,13 +101,16 @@ export class BurstWatch {
     return this.told({ low: one.low, bits, shared, members }, one)
   }
 
-  private told(attack: Attack, one: Remembered): Burst {
+  private told(attack: Omit<Attack, 'lastAt'>, one: Remembered): Burst {
     const { members, shared } = attack
     one.inAttack = true
     for (const member of members) member.inAttack = true
-    this.attack = { ...attack, members: [...members, one].slice(-MAX_IN_WINDOW) }
+    this.attack = { ...attack, members: [...members, one].slice(-MAX_IN_WINDOW), lastAt: one.at }
     return {
-      members: members.map(({ id }) => id).reverse(),
+      members: members
+        .slice(-MAX_MEMBERS_TOLD)
+        .map(({ id }) => id)
+        .reverse(),
       shared,
       hours: Math.max(1, Math.round((one.at - members[0]!.at) / HOUR_MS)),
       count: members.length + 1,
