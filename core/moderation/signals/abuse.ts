@@ -1,7 +1,8 @@
 import { messageCode } from '../../messages/code'
 import { listTag } from '../plainWord'
+import { findPhrases, phrasesOf } from '../phrases'
 import { placeOf, type Reading } from '../reading'
-import { quoted, type Signal } from '../signal'
+import { quoted, withoutOverlaps, type Signal } from '../signal'
 
 const set = (words: string) => words.trim().split(/\s+/u)
 
@@ -35,6 +36,28 @@ const anywhere = new Set(
     encule gilipollas hijoputa vaffanculo stronzo stronzi klootzak kurwa skurwysyn bullshit nigger niggers faggot faggots cunt`),
 )
 
+/** Wishes of harm to people, whatever the words around them. */
+const harm = phrasesOf(
+  'kys',
+  'kill yourself/yourselves',
+  'go hang yourself/yourselves',
+  'hope/hoping/wish you/he/she/they die/rot',
+  'burn in hell',
+  'hope your family/kids/children *2 die/dies',
+  'deserve/deserves to die',
+  'you should be dead/shot/hanged',
+  'bring dich/euch um',
+  'verreck/verrecke/verreckt',
+  'verdient den tod',
+  'creve/crevez charogne/ordure/ordures',
+  'va te pendre/crever',
+  'ojala te/se mueras/mueran/muera',
+  'matate/matense',
+  'ammazzati/ammazzatevi',
+  'devi/dovete morire',
+  'zdechnij/zdychaj',
+)
+
 /** Common words that identify a language. */
 const everyday: Record<string, string[]> = {
   en: set('the and is was are this that with for you your they it of to my we not have'),
@@ -48,20 +71,22 @@ const everyday: Record<string, string[]> = {
   sv: set('och det ar var inte en ett med jag som pa for att de'),
 }
 
-/** Insults hold a review back without points, because they aren't spam. */
+/** Insults and wishes of harm hold a review back without points, because they aren't spam. */
 export function abuseSignal(reading: Reading): Signal | null {
   const { words } = reading
   const suspects = words.filter(
     ({ plain, spelt, tags }) => tags & listedTag || (spelt !== plain && listed.has(spelt)),
   )
-  if (suspects.length === 0) return null
+  const wishes = findPhrases(reading, harm).map(placeOf)
+  if (suspects.length + wishes.length === 0) return null
   const language = languageOf(reading)
   const own = language === null ? null : new Set(abusive[language])
-  const places = suspects
+  const insults = suspects
     .filter(({ plain, spelt }) =>
       [plain, spelt].some((word) => anywhere.has(word) || (own?.has(word) ?? true)),
     )
     .map(placeOf)
+  const places = withoutOverlaps([...insults, ...wishes])
   if (places.length === 0) return null
   return {
     kind: 'abuse',

@@ -271,12 +271,18 @@ describe('the sender', () => {
 })
 
 describe('abuse', () => {
-  test.each(['You fucking thieves', 'Ihr Arschlöcher', 'quelle bande de connards', 'sois unos gilipollas'])(
-    'holds without points: %s',
-    (body) => {
-      expect(signalOf('abuse', { body })!.points).toBe(0)
-    },
-  )
+  test.each([
+    'You fucking thieves',
+    'Ihr Arschlöcher',
+    'quelle bande de connards',
+    'sois unos gilipollas',
+    'kys nobody likes you',
+    'I hope they die of their own soup',
+    'Verreckt doch alle',
+    'ojalá te mueras',
+  ])('holds without points: %s', (body) => {
+    expect(signalOf('abuse', { body })!.points).toBe(0)
+  })
   test.each([
     'Schluss, aus und Ende, das war slut',
     'Der dicke Käse und der Dick Turpin',
@@ -284,6 +290,8 @@ describe('abuse', () => {
     'Det är slut i lager och det var inte bra',
     'Absolute crap, total rubbish, I am furious',
     'Scunthorpe, Essex, cockpit, assessment',
+    'I hope you burn these candles as slowly as I do not',
+    'My plants die in winter, hope they live this time',
   ])('none in: %s', (body) => {
     expect(signalOf('abuse', { body })).toBeUndefined()
   })
