@@ -40,7 +40,7 @@ test('an attack is shown, decided on at once, and what it taught can be taken aw
     await page.sees('reviews in the last 30 days')
     await page.go(`${demo.url}/s/wrenfield/decide`)
     await page.sees('look like an attack', '[aria-label="Possible attack"]')
-    await page.sees('Hold newcomers like these', '[aria-label="Possible attack"]')
+    await page.sees('Hold back new ones like these', '[aria-label="Possible attack"]')
     await page.accessible()
 
     await page.click('[aria-label="Possible attack"] a')

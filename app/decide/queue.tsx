@@ -168,12 +168,14 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
 /** The most useful next action. */
 function Sentence({
   shop,
-  loaderData: { counts, unconfirmed, oldest, ready, largest },
+  loaderData: { counts, unconfirmed, oldest, ready, attack, ...loaderData },
 }: {
   shop: string
   loaderData: Route.ComponentProps['loaderData']
 }) {
   const undecided = counts.waiting + counts.held - unconfirmed
+  // The banner of an attack already leads to its group.
+  const largest = attack ? null : loaderData.largest
   if (undecided === 0 || !oldest)
     return (
       <>

@@ -4,7 +4,6 @@ import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/messages/say/setUp'
 import type { LessonLine } from '../../server/data/lessons'
 import { requireShop } from '../account/session'
-import { StateMark } from '../components/StateMark'
 import { queuePath } from '../decide/address'
 import { orOffline } from '../offline'
 import { readForm } from '../readForm'
@@ -122,7 +121,6 @@ function Lesson({
         <Link to={queuePath(shop, publicId, { lane: state ?? 'waiting' })} className="part font-semibold">
           {authorName}
         </Link>
-        {state && <StateMark state={state} />}
         <span className="text-[13px] text-soft">
           {spokenMoment(receivedAt, { now, locale, timeZone, today: say('today') })}
         </span>

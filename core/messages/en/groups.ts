@@ -41,7 +41,7 @@ export const groupWords = {
     decide_one: 'Decide on the last one',
     decide_other: 'Decide on all {{count}}',
     look: 'Look at them',
-    holds: 'Hold newcomers like these',
+    holds: 'Hold back new ones like these',
     graph: '{{members}} of the {{all}} reviews between {{from}} and {{to}} belong to it.',
     members: 'of the attack',
     others: 'others',
