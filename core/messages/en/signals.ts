@@ -49,6 +49,21 @@ export const signalWords = {
     rule: 'Your rule “{{name}}”',
     approvingRule: 'Your rule “{{name}}”',
   },
+  /** What spam offers or wants, as a headline. */
+  pitch: {
+    loan: 'Sounds like an offer of loans',
+    crypto: 'Sounds like an investment scam',
+    recovery: 'Sounds like an offer to win back lost money',
+    casino: 'Sounds like an ad for gambling',
+    pills: 'Sounds like an ad for pills or miracle cures',
+    service: 'Tries to sell a service to your shop',
+    job: 'Sounds like an offer of easy work',
+    adult: 'Sounds like an ad for dates or sex',
+    occult: 'Sounds like an ad for spells or fortune-telling',
+    phishing: 'Asks for card or account details',
+    threat: 'Sounds like a threat',
+    campaign: 'Calls for a boycott, a petition or votes',
+  },
   sender: {
     throwAway: 'a disposable address',
     alias: 'another spelling of an address that wrote under another name',

@@ -3,6 +3,7 @@ import type { Reading } from '../reading'
 import { placeOf } from '../reading'
 import { quoted, type Place, type Signal, type SignalKind } from '../signal'
 import type { WordingModel } from '../wording/model'
+import { pitchOf } from '../wording/pitch'
 
 /** The maximum of this signal: words alone hold a review back, but never mark it as spam. */
 export const MOST_WORDING_POINTS = 80
@@ -71,10 +72,15 @@ function withOwnPart(found: Signal, own: number): Signal {
 const signal = (points: number, reading: Reading, places: Place[]): Signal => ({
   kind: 'wording',
   points,
-  headline: messageCode(points > 0 ? 'signal.wording' : 'signal.wordingHonest'),
+  headline: points > 0 ? headlineOf(reading) : messageCode('signal.wordingHonest'),
   detail: points > 0 && places.length === 0 ? messageCode('signal.wordingWhole') : quoted(reading, places),
   places,
 })
+
+function headlineOf(reading: Reading): string {
+  const pitch = pitchOf(reading)
+  return messageCode(pitch ? `pitch.${pitch}` : 'signal.wording')
+}
 
 /** The evidence of words that other signals point at, of which theirs takes the place. */
 function countedAlready(words: Reading['words'], ofWords: number[], counted: Signal[]): number {
