@@ -1,17 +1,11 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
 import { z } from 'zod'
-import { assessFile, type Assessed } from '../cli/assess'
 import { readJsonLines } from '../cli/jsonLines'
-import { HELD_FROM } from '../core/moderation/rules'
+import { assessRows, isStopped } from './assessRows'
 import { OWN_DOMAIN, readLabelled } from './labelled/read'
 import { interval } from './share'
 
 /**
- * Which share of spam is held back or marked, and which of honest reviews for spam. Spam counts as recognised if
- * it's marked, or held back for anything but personal data. An honest review counts as stopped if it's marked, or
- * held back for its points: a hold for a link, an address or personal data alone is the rule's, not the score's.
+ * Which share of spam is held back or marked, and which of honest reviews are stopped (`assessRows`).
  * With a file of reviews by others, that instead of the own set:
  * `npm run bench:spam -- FILE.jsonl`, with `label` (spam or ham), `kind`, `language`, `contested` and `group`.
  */
@@ -30,17 +24,7 @@ const [file] = process.argv.slice(2).filter((argument) => !argument.startsWith('
 const rows: Row[] = file
   ? readJsonLines(file, rowSchema)
   : readLabelled().map((row) => ({ title: '', ...row }))
-const folder = mkdtempSync(path.join(tmpdir(), 'elogio-labelled-'))
-try {
-  const input = path.join(folder, 'reviews.jsonl')
-  // Answers must not be among the questions.
-  const asked = rows.map(({ label: _l, kind: _k, contested: _c, group: _g, ...row }, id) => ({ ...row, id }))
-  writeFileSync(input, asked.map((row) => JSON.stringify(row)).join('\n'))
-  const assessed = assessFile(input, file ? [] : [OWN_DOMAIN], undefined)
-  report(rows.map((row, i) => ({ ...row, ...assessed[i]! })).filter(counts()))
-} finally {
-  rmSync(folder, { recursive: true })
-}
+report(assessRows(rows, file ? [] : [OWN_DOMAIN]).filter(counts()))
 
 /** The first of a group can't be known for a copy; what people disagree on is left out. */
 function counts(): (row: Row) => boolean {
@@ -53,12 +37,7 @@ function counts(): (row: Row) => boolean {
   }
 }
 
-function isStopped({ label, state, score, reasons }: Row & Assessed): boolean {
-  if (state === 'spam' || score >= HELD_FROM) return true
-  return label === 'spam' && state === 'held' && reasons.some(({ signal }) => signal !== 'personal')
-}
-
-function report(all: (Row & Assessed)[]): void {
+function report(all: ReturnType<typeof assessRows<Row>>): void {
   const length = ({ title, body }: Row) => {
     const words = `${title} ${body}`.split(/\s+/).length
     return words < 8 ? 'under 8 words' : words < 20 ? '8 to 19 words' : '20 words and more'

@@ -2,10 +2,12 @@ import { wordingTexts, type WordingText } from '../cli/trainWording'
 import { modelOf } from '../core/moderation/wording/model'
 import { interval } from './share'
 import { randomFrom, train } from '../core/moderation/wording/train'
+import { naiveBayes } from './naiveBayes'
 
 /**
  * How the text model does on what it has not met: made without a kind of spam and a tenth of the honest texts, it
- * is tried on these; then without a language. Everything is in the shares of the texts themselves.
+ * is tried on these; then without a language. Naive Bayes is tried in the same way. Everything is in the shares of
+ * the texts themselves.
  */
 const FOLDS = 10
 const random = randomFrom(3)
@@ -15,19 +17,31 @@ interface Tried extends WordingText {
   logOdds: number
 }
 
-function tried(isTest: (text: Text) => boolean): Tried[] {
-  const model = modelOf(train(texts.filter((text) => !isTest(text))))
+type Made = (lessons: Text[]) => { logOdds(words: WordingText['words']): number }
+
+const regression: Made = (lessons) => modelOf(train(lessons))
+
+function tried(isTest: (text: Text) => boolean, made = regression): Tried[] {
+  const model = made(texts.filter((text) => !isTest(text)))
   return texts.filter(isTest).map((text) => ({ ...text, logOdds: model.logOdds(text.words) }))
 }
 
 const kinds = [...new Set(texts.filter(({ verdict }) => verdict === 'spam').map(({ kind }) => kind))]
 const ofKind = ({ kind, verdict, fold }: Text) =>
   verdict === 'honest' || kind === 'mixed' ? fold : kinds.indexOf(kind) % FOLDS
-const byKind = Array.from({ length: FOLDS }, (_, fold) => tried((text) => ofKind(text) === fold)).flat()
-const honest = byKind.filter(({ verdict }) => verdict === 'honest').map(({ logOdds }) => logOdds)
-const limits = [0.01, 0.02, 0.04].map((share) => quantile(honest, 1 - share))
+const withoutKinds = (made: Made) =>
+  Array.from({ length: FOLDS }, (_, fold) => tried((text) => ofKind(text) === fold, made)).flat()
+const byKind = withoutKinds(regression)
+const limits = limitsOf(byKind)
+const bayes = withoutKinds(naiveBayes)
 console.log(
   `log-odds above which 1, 2 and 4 of 100 honest texts are: ${limits.map((one) => one.toFixed(2)).join(', ')}`,
+)
+report(
+  'naive Bayes, without its kind',
+  bayes,
+  ({ language }) => (language === 'en' ? 'en' : 'others'),
+  limitsOf(bayes)[1],
 )
 report('without its kind', byKind, ({ kind }) => kind)
 report('by language', byKind, ({ language }) => language)
@@ -41,8 +55,7 @@ report(
   ({ language }) => language,
 )
 
-function report(what: string, rows: Tried[], groupOf: (row: Tried) => string): void {
-  const held = limits[1]!
+function report(what: string, rows: Tried[], groupOf: (row: Tried) => string, held = limits[1]!): void {
   console.log(`\n${what} (held at ${held.toFixed(2)})`)
   const line = (name: string, some: Tried[]) => {
     const share = (verdict: 'spam' | 'honest') => {
@@ -54,6 +67,12 @@ function report(what: string, rows: Tried[], groupOf: (row: Tried) => string): v
   line('all', rows)
   for (const name of [...new Set(rows.map(groupOf))].toSorted())
     line(name, rows.filter((row) => groupOf(row) === name)) // prettier-ignore
+}
+
+/** The log-odds above which 1, 2 and 4 of 100 honest texts are. */
+function limitsOf(rows: Tried[]): number[] {
+  const honest = rows.filter(({ verdict }) => verdict === 'honest').map(({ logOdds }) => logOdds)
+  return [0.01, 0.02, 0.04].map((share) => quantile(honest, 1 - share))
 }
 
 function quantile(values: number[], at: number): number {

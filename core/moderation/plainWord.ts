@@ -58,6 +58,39 @@ const figures: Record<string, string> = {
 /** Invisible characters. */
 export const UNSEEN = /[\u00ad\u200b-\u200f\u2060-\u2064\ufeff]/gu
 
+/** Latin letters in circles, squares and brackets. */
+export const enclosedLetters = /[\u249c-\u24e9\u{1f110}-\u{1f189}]/u
+/** Those that have no compatibility form, each with the code point of its "a". */
+const solid = [0x1f150, 0x1f170]
+const smallCapitals: Record<string, string> = {
+  ᴀ: 'a',
+  ʙ: 'b',
+  ᴄ: 'c',
+  ᴅ: 'd',
+  ᴇ: 'e',
+  ꜰ: 'f',
+  ɢ: 'g',
+  ʜ: 'h',
+  ɪ: 'i',
+  ᴊ: 'j',
+  ᴋ: 'k',
+  ʟ: 'l',
+  ᴍ: 'm',
+  ɴ: 'n',
+  ᴏ: 'o',
+  ᴘ: 'p',
+  ʀ: 'r',
+  ꜱ: 's',
+  ᴛ: 't',
+  ᴜ: 'u',
+  ᴠ: 'v',
+  ᴡ: 'w',
+  ʏ: 'y',
+  ᴢ: 'z',
+}
+const styledLetters =
+  /[\uff21-\uff5a\u{1d400}-\u{1d7ff}\u249c-\u24e9\u{1f110}-\u{1f189}\u1d00-\u1d22\u0299\u0262\u026a\u0274\u0280\u028f\u029c\u029f\ua730\ua731]/u
+
 const otherScript = /[\u0370-\u03ff\u0400-\u052f\u0251\u0261\u217c\ua793]/u
 const latin = /[a-z\u00c0-\u024f]/iu
 
@@ -121,11 +154,11 @@ export function plainWord(word: string): PlainWord {
 function make(word: string): PlainWord {
   const seen = word.replace(UNSEEN, '')
   const mixed = latin.test(seen) && otherScript.test(seen)
-  const folded = normalizeText(seen)
+  const styled = styledLetters.test(seen)
+  const folded = normalizeText(styled ? unstyled(seen) : seen)
   const plain = mixed ? [...folded].map((letter) => alike[letter] ?? letter).join('') : folded
   const bare = plain.replace(/[^\p{L}\p{N}]/gu, '')
   const spelt = spell(plain).replace(/[^\p{L}\p{N}]/gu, '')
-  const styled = /[\uff21-\uff5a\u{1d400}-\u{1d7ff}\u24b6-\u24e9]/u.test(seen)
   const is: Record<keyof typeof wordTags, boolean> = {
     disguised: mixed || styled || (seen !== word && seen.length > 1),
     respelt: spelt !== bare && spelt.length >= SHORTEST_RESPELT && /^[a-z]+$/u.test(spelt),
@@ -144,6 +177,16 @@ function make(word: string): PlainWord {
     hash: hashText(bare),
     speltHash: hashText(spelt),
   }
+}
+
+function unstyled(word: string): string {
+  return [...word]
+    .map((letter) => {
+      const code = letter.codePointAt(0)!
+      const from = solid.find((first) => code >= first && code < first + 26)
+      return from === undefined ? (smallCapitals[letter] ?? letter) : String.fromCharCode(97 + code - from)
+    })
+    .join('')
 }
 
 /** Shorter words with a digit are measures and models ("4k", "b2b"). */

@@ -1,4 +1,4 @@
-import { plainWord, wordTags, type PlainWord } from './plainWord'
+import { enclosedLetters, plainWord, wordTags, type PlainWord } from './plainWord'
 import type { Place, Words } from './signal'
 
 /** A word of a review with its place in UTF-16 units of the given text. */
@@ -36,6 +36,7 @@ export function readWords({ title, body }: Words): Reading {
   const reading: Reading = { title, body, words: [], tags: 0, signs: 0, figures: 0 }
   if (title !== '') readField(reading, title, 'title')
   readField(reading, body, 'body')
+  if (reading.signs & seenSigns.lettered) reading.words = withLettersJoined(reading)
   return reading
 }
 
@@ -147,12 +148,46 @@ function kindAt(text: string, at: number): number {
 function kindOf(sign: string): number {
   if (/[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]/u.test(sign)) return ALONE
   if (/\p{N}/u.test(sign)) return FIGURE
-  if (/\p{L}/u.test(sign)) return LETTER
+  if (/\p{L}/u.test(sign) || enclosedLetters.test(sign)) return LETTER
   if (/[\u00ad\u200b-\u200f\u2060-\u2064\ufeff]/u.test(sign)) return INSIDE | UNSEEN | MARK
   if (/[\p{M}’']/u.test(sign)) return INSIDE
   if (/[@$!€]/u.test(sign)) return STAND_IN | MARK
   if (/[([{<]/u.test(sign)) return MARK | BRACKET
   return /[.,:;?\n]/u.test(sign) ? MARK : 0
+}
+
+/** From so many letters on. */
+const SHORTEST_SPACED = 4
+const WIDEST_GAP = 3
+
+/** Joins words that are written letter by letter: "l o a n", "l.o.a.n". The gaps between the letters are all alike. */
+function withLettersJoined(reading: Reading): ReadWord[] {
+  const { words } = reading
+  const joined: ReadWord[] = []
+  const textOf = ({ field }: Place) => reading[field]
+  const isLetter = (word: ReadWord) =>
+    (word.tags & wordTags.single) !== 0 && (kindAt(textOf(word), word.start) & LETTER) !== 0
+  const gap = (a: ReadWord, b: ReadWord | undefined) =>
+    b?.field === a.field && isLetter(b) ? textOf(a).slice(a.end, b.start) : null
+  for (let i = 0; i < words.length;) {
+    const first = words[i]!
+    let last = i
+    if (isLetter(first)) {
+      const between = gap(first, words[i + 1])
+      if (between !== null && between.length <= WIDEST_GAP)
+        while (gap(words[last]!, words[last + 1]) === between) last++
+    }
+    if (last - i + 1 >= SHORTEST_SPACED) {
+      const end = words[last]!.end
+      const letters = words.slice(i, last + 1).map(({ plain }) => plain)
+      const word = plainWord(letters.join(''))
+      const tags = word.tags | wordTags.disguised
+      joined.push({ ...word, tags, field: first.field, start: first.start, end, opens: first.opens })
+      reading.tags |= tags
+    } else joined.push(...words.slice(i, last + 1))
+    i = last + 1
+  }
+  return joined
 }
 
 /** Hashes of all word triples, unique and ascending. */
