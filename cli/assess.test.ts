@@ -5,6 +5,7 @@ import { afterAll, expect, test } from 'vitest'
 import { OWN_DOMAIN, readLabelled } from '../bench/labelled/read'
 import { HELD_FROM } from '../core/moderation/rules'
 import { assessFile } from './assess'
+import { lettersAreCurrent } from './trainLetters'
 import { startingFile, trainWording } from './trainWording'
 
 const folder = mkdtempSync(path.join(tmpdir(), 'elogio-assess-'))
@@ -114,6 +115,7 @@ test('no text that the model is made of is in the labelled set', () => {
   expect(shared).toEqual([])
 })
 
-test('the model that ships is the one that its texts give', () => {
+test('what ships is what its texts give', () => {
   expect(JSON.parse(readFileSync(startingFile, 'utf8'))).toEqual(trainWording())
+  expect(lettersAreCurrent()).toBe(true)
 })

@@ -1,3 +1,5 @@
+import { letterSurprise } from './letters/surprise'
+
 const rows = [
   'qwertzuiop',
   'qwertyuiop',
@@ -17,13 +19,32 @@ const runsOfKeys = new Set(
 const wordRuns = new Set(['wert', 'rewq', 'tion', 'poiu', 'oiuy', 'uiop', 'erty', 'rtyu', 'trew'])
 
 const LONG = 10
+/** Longer ones are other signals' matter. */
+const LONGEST = 200
 
 /**
- * Whether a normalized word is unpronounceable: neighbouring keys, many consonants in a row, or one part
- * repeated.
+ * The letter surprise, in nats, from which on a word is of no language. Of words that the tables were not made of, 1
+ * in 500 has as much (names, words of other languages).
+ */
+const SURPRISING = 4
+/** Four letters may be an abbreviation. */
+const SURPRISING_FOUR = 4.8
+/** The scripts whose letters are counted. */
+const counted = /^[\p{Script=Latin}\p{Script=Cyrillic}\p{Script=Greek}]+$/u
+
+/**
+ * Whether a normalized word is of no language: letters that hardly follow each other, neighbouring keys, many
+ * consonants in a row, or one part repeated.
  */
 export function isGibberish(plain: string): boolean {
-  if (plain.length < 4 || !/^[a-z]+$/u.test(plain)) return false
+  if (plain.length < 4 || plain.length > LONGEST || !counted.test(plain)) return false
+  // "Pfffft" and "sooo" are words with a long letter.
+  if (plain.replace(/(.)\1{2,}/gu, '$1').length < 4) return isRepeated(plain)
+  if (letterSurprise(plain) >= (plain.length === 4 ? SURPRISING_FOUR : SURPRISING)) return true
+  return /^[a-z]+$/u.test(plain) && isUnpronounceable(plain)
+}
+
+function isUnpronounceable(plain: string): boolean {
   const keys = Array.from({ length: plain.length - 3 }, (_, i) => plain.slice(i, i + 4)).filter(
     (run) => runsOfKeys.has(run) && !wordRuns.has(run),
   )
@@ -39,6 +60,8 @@ export function isGibberish(plain: string): boolean {
     (plain.length >= 5 && vowels === 0) ||
     // German and Polish have five or six in a row, but between vowels and in long words.
     (consonants >= 5 && plain.length < LONG && vowels / plain.length < 0.2) ||
-    /^(.{1,3})\1{3,}$/u.test(plain)
+    isRepeated(plain)
   )
 }
+
+const isRepeated = (plain: string) => /^(.{1,3})\1{3,}$/u.test(plain)

@@ -160,7 +160,7 @@ function make(word: string): PlainWord {
   const bare = plain.replace(/[^\p{L}\p{N}]/gu, '')
   const spelt = spell(plain).replace(/[^\p{L}\p{N}]/gu, '')
   const is: Record<keyof typeof wordTags, boolean> = {
-    disguised: mixed || styled || (seen !== word && seen.length > 1),
+    disguised: mixed || (styled && bare.length > 1) || (seen !== word && seen.length > 1),
     respelt: spelt !== bare && spelt.length >= SHORTEST_RESPELT && /^[a-z]+$/u.test(spelt),
     gibberish: isGibberish(bare),
     dot: dots.has(bare),

@@ -156,8 +156,8 @@ function kindOf(sign: string): number {
   return /[.,:;?\n]/u.test(sign) ? MARK : 0
 }
 
-/** From so many letters on. */
-const SHORTEST_SPACED = 4
+/** Four single letters may be a list: "a b c d". */
+const SHORTEST_SPACED = 5
 const WIDEST_GAP = 3
 
 /** Joins words that are written letter by letter: "l o a n", "l.o.a.n". The gaps between the letters are all alike. */

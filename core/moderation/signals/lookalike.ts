@@ -61,7 +61,7 @@ function backwards({ words }: Reading, model: WordingModel): Place[] {
 }
 
 /** Longer than the compounds of any language that parts its words by spaces. */
-const SHORTEST_RUN = 36
+const SHORTEST_RUN = 45
 const RUN_SHARE = 0.5
 const spacedScripts = /^[\p{Script=Latin}\p{Script=Cyrillic}\p{Script=Greek}]+$/u
 

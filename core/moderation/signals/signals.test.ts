@@ -75,6 +75,13 @@ describe('words in disguise', () => {
     ['order b1tcoin and cas1no', ['b1tcoin', 'cas1no']],
     ['a fr\u200bee gift', ['fr\u200bee']],
     ['𝗕𝗲𝘀𝘁 loans', ['𝗕𝗲𝘀𝘁']],
+    ['ⓑⓔⓢⓣ 🅱🅴🆂🆃 ʙᴇsᴛ loans', ['ⓑⓔⓢⓣ', '🅱🅴🆂🆃', 'ʙᴇsᴛ']],
+    ['good l o a n s and c.a.s.i.n.o', ['l o a n s', 'c.a.s.i.n.o']],
+    ['ruo tsenoh rednel sevorppa yreve naol yadot', ['tsenoh', 'rednel', 'yreve', 'naol', 'yadot']],
+    [
+      'Borrowmoneyfromourhonestlendertodaywithoutcollateral',
+      ['Borrowmoneyfromourhonestlendertodaywithoutcollateral'],
+    ],
   ])('%s', (body, at) => {
     expect(signalOf('lookalike', { body })!.at).toEqual(at)
   })
@@ -84,6 +91,11 @@ describe('words in disguise', () => {
     'Πολύ καλός καφές',
     'Dinner for 2at8 on the 3rd, 100% fine',
     'Café Żółw, naïve, straße',
+    'Options A, B, C and D were all there, J. R. R. too',
+    'ＬＩＮＥで聞いたらすぐ返事をくれました',
+    'Shop™ at 20℃, blood type 🅰',
+    'Donaudampfschifffahrtsgesellschaftskapitän, fine',
+    'He was not live on stage, now or ever',
   ])('none in: %s', (body) => {
     expect(signalOf('lookalike', { body })).toBeUndefined()
   })
@@ -149,6 +161,8 @@ describe('gibberish', () => {
     'sdfsdf sdfsdfsdf',
     'xkcdq wvvtr pqzzt',
     'good good good good good good',
+    'sdfkjh wpoeir kjhsdf xcvbnw',
+    'ывпрлд йцукенг щшзхъ',
   ])('%s', (body) => {
     expect(signalOf('gibberish', { body })!.points).toBeGreaterThanOrEqual(60)
   })
@@ -159,6 +173,12 @@ describe('gibberish', () => {
     'my nefew lovs the skatebord he sleps with it',
     'Rhythm, my gym, Brynmawr',
     'hahaha so good, mmmm',
+    'Pffft, hmmmm: brrrr',
+    'Nguyen, Krzysztof, Mkhitaryan, Llanfair, Xochitl',
+    'Ljubljana, Vrchlabi, Mtskheta, Oaxaca',
+    'Gschamster Diener, des is a Wahnsinn, Chuchichäschtli',
+    'it wos reli gud mi like dem shoos',
+    'Rasal XG-200B, ZTRK44, HDMI, WLAN',
   ])('none in: %s', (body) => {
     expect(signalOf('gibberish', { body })).toBeUndefined()
   })
