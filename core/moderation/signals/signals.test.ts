@@ -300,6 +300,12 @@ describe('abuse', () => {
     'I hope they die of their own soup',
     'Verreckt doch alle',
     'ojalá te mueras',
+    'Вы мудаки и воры, это не магазин',
+    'Хуй вам, а не деньги',
+    'Te faszfej, hol van a pénzem',
+    'Orospu çocukları, param nerede',
+    'Jste zmrdi a zloději',
+    'Vitun huijarit, se oli viimeinen kerta',
   ])('holds without points: %s', (body) => {
     expect(signalOf('abuse', { body })!.points).toBe(0)
   })
@@ -312,6 +318,11 @@ describe('abuse', () => {
     'Scunthorpe, Essex, cockpit, assessment',
     'I hope you burn these candles as slowly as I do not',
     'My plants die in winter, hope they live this time',
+    'Marha finom marha, és a barom jól van',
+    'Bu koltuk çok rahat',
+    'Mi perro y mi gato, el pic nic y la curva',
+    'طعام الكلب وصل بسرعة والكلب سعيد',
+    'Собака довольна, сушки свежие',
   ])('none in: %s', (body) => {
     expect(signalOf('abuse', { body })).toBeUndefined()
   })
