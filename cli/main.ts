@@ -13,7 +13,7 @@ import { buildServices } from '../server/services'
 import { assessFile } from './assess'
 import { matchFiles } from './match'
 import { readFile } from './readFile'
-import { saveLetters, trainLetters } from './trainLetters'
+import { saveVocabulary, trainVocabulary } from './trainVocabulary'
 import { saveWording, trainWording } from './trainWording'
 
 const program = new Command('elogio').description('The use cases without a screen, on the data folder.')
@@ -41,12 +41,12 @@ program
 
 program
   .command('train-wording')
-  .description('makes the wording model and the letter tables that ship from the texts written for them')
+  .description('makes the text model and the vocabulary that ship, from the texts written for them')
   .action(() => {
     const file = trainWording()
     saveWording(file)
-    saveLetters(trainLetters())
-    console.log(`${file.weights.length + file.words.length} bytes`)
+    saveVocabulary(trainVocabulary())
+    console.log(`${file.weights.length} bytes`)
   })
 
 program

@@ -15,9 +15,7 @@ export interface WordingText extends Lesson {
 
 /** Builds the model from the texts written for it. */
 export function trainWording(): WordingFile {
-  const texts = wordingTexts()
-  const words = new Set(texts.flatMap((text) => text.words.map(({ hash }) => hash)))
-  return writeWording('wording-2', { ...train(texts), words })
+  return writeWording('wording-3', train(wordingTexts()))
 }
 
 export function saveWording(file: WordingFile): void {

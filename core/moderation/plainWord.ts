@@ -1,6 +1,7 @@
 import { normalizeText } from '../formats/normalizeText'
-import { isGibberish } from './gibberishWord'
 import { isStreetWord } from './streetWord'
+import { isGibberish } from './vocabulary/gibberishWord'
+import { isKnownWord } from './vocabulary/knownWords'
 
 /** Letters of other scripts that look like Latin ones. */
 const alike: Record<string, string> = {
@@ -98,15 +99,17 @@ const latin = /[a-z\u00c0-\u024f]/iu
 export const wordTags = {
   /** Mixes scripts or contains invisible characters. */
   disguised: 1,
-  /** Contains digits or symbols in place of letters. */
+  /** Contains digits or symbols in place of the letters of a known word. */
   respelt: 2,
-  /** Contains no possible word. */
+  /** Of no language. */
   gibberish: 4,
   /** A dot, spelled out. */
   dot: 8,
   single: 16,
   /** Part of a street address. */
   street: 32,
+  /** A known word, from its end. */
+  backwards: 64,
 } as const
 
 export interface PlainWord {
@@ -123,8 +126,8 @@ export interface PlainWord {
 
 const lists: Set<string>[] = []
 /** The lower bits belong to `wordTags`; no more than these fit. */
-const FIRST_LIST_BIT = 6
-const LISTS_AT_MOST = 24
+const FIRST_LIST_BIT = 7
+const LISTS_AT_MOST = 23
 
 /**
  * A list of words as a tag, which words carry from their first use on, so that one test finds reviews without
@@ -159,13 +162,22 @@ function make(word: string): PlainWord {
   const plain = mixed ? [...folded].map((letter) => alike[letter] ?? letter).join('') : folded
   const bare = plain.replace(/[^\p{L}\p{N}]/gu, '')
   const spelt = spell(plain).replace(/[^\p{L}\p{N}]/gu, '')
+  const [hash, speltHash] = [hashText(bare), hashText(spelt)]
+  const isNew = !isKnownWord(hash)
   const is: Record<keyof typeof wordTags, boolean> = {
     disguised: mixed || (styled && bare.length > 1) || (seen !== word && seen.length > 1),
-    respelt: spelt !== bare && spelt.length >= SHORTEST_RESPELT && /^[a-z]+$/u.test(spelt),
-    gibberish: isGibberish(bare),
+    respelt:
+      isNew &&
+      spelt !== bare &&
+      spelt.length >= SHORTEST_RESPELT &&
+      /^[a-z]+$/u.test(spelt) &&
+      isKnownWord(speltHash),
+    gibberish: isNew && isGibberish(bare),
     dot: dots.has(bare),
     single: bare.length === 1,
     street: isStreetWord(bare),
+    backwards:
+      isNew && bare.length >= SHORTEST_BACKWARDS && isKnownWord(hashText([...bare].toReversed().join(''))),
   }
   const tags = Object.keys(is) as (keyof typeof wordTags)[]
   return {
@@ -174,8 +186,8 @@ function make(word: string): PlainWord {
     tags:
       tags.reduce((sum, tag) => sum | (is[tag] ? wordTags[tag] : 0), 0) |
       lists.reduce((sum, list, i) => sum | (list.has(bare) ? 1 << (FIRST_LIST_BIT + i) : 0), 0),
-    hash: hashText(bare),
-    speltHash: hashText(spelt),
+    hash,
+    speltHash,
   }
 }
 
@@ -191,6 +203,8 @@ function unstyled(word: string): string {
 
 /** Shorter words with a digit are measures and models ("4k", "b2b"). */
 const SHORTEST_RESPELT = 5
+/** Shorter words are words backwards too often: "now", "was". */
+const SHORTEST_BACKWARDS = 4
 const dots = new Set(['dot', 'punkt', 'kropka', 'point', 'punto', 'ponto', 'punt'])
 
 function spell(plain: string): string {

@@ -35,13 +35,13 @@ export interface SignalContext extends Circumstances {
 
 const signals: ((weighing: SignalContext) => Signal | null)[] = [
   ({ arrival, ownDomains }) => linkSignal(arrival.reading, ownDomains),
-  ({ arrival, model }) => lookalikeSignal(arrival.reading, model),
+  ({ arrival }) => lookalikeSignal(arrival.reading),
   ({ arrival, history }) => nearCopySignal(arrival.reading, history.near, history.usualNearCopyShare),
   ({ arrival, history }) => senderSignal(arrival, history.sender),
   ({ arrival }) => fillTimeSignal(arrival.fillSeconds),
   ({ history }) => burstSignal(history.burst),
   ({ arrival }) => mismatchSignal(arrival.reading, arrival.rating),
-  ({ arrival, model }) => gibberishSignal(arrival.reading, model),
+  ({ arrival }) => gibberishSignal(arrival.reading),
   ({ arrival }) => rivalSignal(arrival.reading),
   ({ arrival }) => templateSignal(arrival.reading),
   ({ arrival }) => contactSignal(arrival),

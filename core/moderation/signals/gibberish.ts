@@ -2,7 +2,6 @@ import { messageCode } from '../../messages/code'
 import { wordTags } from '../plainWord'
 import { hasTag, placeOf, type Reading, type ReadWord } from '../reading'
 import { quoted, withoutOverlaps, type Signal } from '../signal'
-import type { WordingModel } from '../wording/model'
 
 const ALL_GIBBERISH = 76
 const SOME_GIBBERISH = 24
@@ -14,11 +13,11 @@ const FEWEST_LETTERS = 7
 const REPEATED_FROM = 5
 
 /** Words of no language: neighbouring keys, unpronounceable letters, repeated parts. */
-export function gibberishSignal(reading: Reading, model: WordingModel): Signal | null {
+export function gibberishSignal(reading: Reading): Signal | null {
   const { words } = reading
   const repeated = repeatedWords(words)
   if (repeated.length === 0 && !hasTag(reading, wordTags.gibberish)) return null
-  const odd = words.filter(({ hash, tags }) => tags & wordTags.gibberish && !model.knows(hash))
+  const odd = words.filter(({ tags }) => tags & wordTags.gibberish)
   const letters = (all: ReadWord[]) => all.reduce((sum, { plain }) => sum + plain.length, 0)
   const all = letters(words)
   const oddLetters = letters([...new Set([...odd, ...repeated])])

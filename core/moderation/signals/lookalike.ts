@@ -1,8 +1,7 @@
 import { messageCode } from '../../messages/code'
-import { hashText, wordTags } from '../plainWord'
+import { wordTags } from '../plainWord'
 import { hasTag, placeOf, type Reading, type ReadWord } from '../reading'
 import { quoted, textAt, type Place, type Signal } from '../signal'
-import type { WordingModel } from '../wording/model'
 
 /** Points for one disguised word, and for each further one. */
 const FIRST = 36
@@ -14,15 +13,14 @@ const WHOLE = 66
 
 /**
  * Disguised words: look-alike letters of another script, invisible characters, letters apart, digits in place of
- * letters, words backwards or run together. Digits and words backwards count only if the model knows the resulting
- * word.
+ * letters, words backwards or run together. Digits and words backwards count only if the resulting word is known.
  */
-export function lookalikeSignal(reading: Reading, model: WordingModel): Signal | null {
-  const whole = [...backwards(reading, model), ...runTogether(reading)]
+export function lookalikeSignal(reading: Reading): Signal | null {
+  const whole = [...backwards(reading), ...runTogether(reading)]
   if (whole.length > 0) return signal(reading, whole, WHOLE)
   if (!hasTag(reading, wordTags.disguised | wordTags.respelt)) return null
   const places = reading.words
-    .filter((word) => isDisguised(word, reading) || isRespelt(word, model))
+    .filter((word) => word.tags & wordTags.respelt || isDisguised(word, reading))
     .map(placeOf)
   return places.length === 0
     ? null
@@ -42,21 +40,17 @@ const isDisguised = (word: ReadWord, reading: Reading) =>
   (word.tags & wordTags.disguised) !== 0 &&
   !(fullWidth.test(textAt(reading, word)) && eastAsian.test(reading.body))
 
-function isRespelt({ hash, speltHash, tags }: ReadWord, model: WordingModel): boolean {
-  return (tags & wordTags.respelt) !== 0 && !model.knows(hash) && model.knows(speltHash)
-}
-
-/** Shorter words are words backwards too often: "now", "live". */
-const SHORTEST_BACKWARDS = 4
+/** Of so many letters on, a word counts. */
+const LONG = 4
 const FEWEST_BACKWARDS = 3
 const BACKWARDS_SHARE = 0.4
 
-/** Words that the model knows from their end only, if they are a good part of the text. */
-function backwards({ words }: Reading, model: WordingModel): Place[] {
-  const unknown = words.filter(({ plain, hash }) => plain.length >= SHORTEST_BACKWARDS && !model.knows(hash))
-  if (unknown.length < FEWEST_BACKWARDS) return []
-  const found = unknown.filter(({ plain }) => model.knows(hashText([...plain].toReversed().join(''))))
-  const long = words.filter(({ plain }) => plain.length >= SHORTEST_BACKWARDS).length
+/** Words that are known from their end only, if they are a good part of the text. */
+function backwards(reading: Reading): Place[] {
+  if (!hasTag(reading, wordTags.backwards)) return []
+  const { words } = reading
+  const found = words.filter(({ tags }) => tags & wordTags.backwards)
+  const long = words.filter(({ plain }) => plain.length >= LONG).length
   return found.length >= FEWEST_BACKWARDS && found.length >= BACKWARDS_SHARE * long ? found.map(placeOf) : []
 }
 

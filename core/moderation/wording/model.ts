@@ -3,15 +3,13 @@ import { sumOfWord, WEIGHTS, withFeatures } from './features'
 
 export type Verdict = 'spam' | 'honest'
 
-/** A model as it is stored: weights as bytes in base64, and the words that it has been made from. */
+/** A model as it is stored: weights as bytes in base64. */
 export interface WordingFile {
   name: string
   bias: number
   /** Multiplies each byte. */
   scale: number
   weights: string
-  /** Hashes of words, ascending, as 32-bit integers in base64. */
-  words: string
 }
 
 /** What a shop has taught: corrections of single weights. */
@@ -30,17 +28,16 @@ export class WordingModel {
     /** Each times `unit`. */
     private readonly weights: Int8Array | Float32Array,
     private readonly unit: number,
-    private readonly vocabulary: Int32Array,
     private readonly taught: Taught | null = null,
   ) {}
 
   /** The model without what a shop has taught; null if it has taught nothing. */
   get untaught(): WordingModel | null {
-    return this.taught && new WordingModel(this.bias, this.weights, this.unit, this.vocabulary)
+    return this.taught && new WordingModel(this.bias, this.weights, this.unit)
   }
 
   withTaught(taught: Taught): WordingModel {
-    return new WordingModel(this.bias, this.weights, this.unit, this.vocabulary, taught)
+    return new WordingModel(this.bias, this.weights, this.unit, taught)
   }
 
   /** The logarithm of the odds that a text is spam. */
@@ -71,36 +68,20 @@ export class WordingModel {
 
   private readonly weightOf = (key: number): number =>
     this.weights[key]! * this.unit + (this.taught?.weights.get(key) ?? 0)
-
-  /** Whether the model was made from a word, by the hash of its spelling. */
-  knows(hash: number): boolean {
-    let [low, high] = [0, this.vocabulary.length]
-    while (low < high) {
-      const middle = (low + high) >>> 1
-      if (this.vocabulary[middle]! < hash) low = middle + 1
-      else high = middle
-    }
-    return this.vocabulary[low] === hash
-  }
 }
 
-/** A model straight from its training, without a vocabulary. */
+/** A model straight from its training. */
 export const modelOf = ({ bias, weights }: { bias: number; weights: Float64Array }): WordingModel =>
-  new WordingModel(bias, Float32Array.from(weights), 1, new Int32Array(0))
+  new WordingModel(bias, Float32Array.from(weights), 1)
 
-export function readWording({ bias, scale, weights, words }: WordingFile): WordingModel {
-  return new WordingModel(
-    bias,
-    new Int8Array(bytesOf(weights).buffer),
-    scale,
-    new Int32Array(bytesOf(words).buffer),
-  )
+export function readWording({ bias, scale, weights }: WordingFile): WordingModel {
+  return new WordingModel(bias, new Int8Array(bytesOf(weights).buffer), scale)
 }
 
 /** @param weights as many as `WEIGHTS` */
 export function writeWording(
   name: string,
-  { bias, weights, words }: { bias: number; weights: Float64Array; words: Set<number> },
+  { bias, weights }: { bias: number; weights: Float64Array },
 ): WordingFile {
   if (weights.length !== WEIGHTS) throw new RangeError(`a model has ${WEIGHTS} weights`)
   const scale = weights.reduce((most, weight) => Math.max(most, Math.abs(weight)), 0) / 127 || 1
@@ -109,7 +90,6 @@ export function writeWording(
     bias: Number(bias.toFixed(4)),
     scale: Number(scale.toPrecision(6)),
     weights: base64Of(new Uint8Array(Int8Array.from(weights, (weight) => Math.round(weight / scale)).buffer)),
-    words: base64Of(new Uint8Array(Int32Array.from(words).sort().buffer)),
   }
 }
 

@@ -1,4 +1,4 @@
-import { letterSurprise } from './letters/surprise'
+import { letterSurprise } from './letterSurprise'
 
 const rows = [
   'qwertzuiop',

@@ -1,4 +1,4 @@
-import file from './letters.json' with { type: 'json' }
+import { vocabularyFile, type Vocabulary } from './vocabularyFile'
 
 /** Slots of the tables; letters whose hashes end alike share one. */
 export const THREES = 1 << 16
@@ -11,10 +11,7 @@ const BACKOFF = Math.log(0.4)
 const NEVER = 5
 
 /** Bytes: 0 for letters that were never seen together, otherwise 1 and the negative log-share in steps. */
-export interface LetterTables {
-  threes: Uint8Array
-  twos: Uint8Array
-}
+export type LetterTables = Pick<Vocabulary, 'threes' | 'twos'>
 
 /** FNV-1a, over the last `length` letters before `end`. */
 export function letterKey(text: string, end: number, length: 2 | 3): number {
@@ -31,7 +28,7 @@ export const edged = (word: string): string => `<<${word}>`
  * How unlikely the letters of a word follow each other, as the mean negative log-share in nats for each letter. Words
  * of the languages that the tables are made of have 2 to 4, letters at random 5 to 7.
  */
-export function letterSurprise(word: string, { threes, twos } = shipped()): number {
+export function letterSurprise(word: string, { threes, twos }: LetterTables = vocabularyFile()): number {
   const text = edged(word)
   let sum = 0
   for (let end = 3; end <= text.length; end++) {
@@ -45,11 +42,3 @@ export function letterSurprise(word: string, { threes, twos } = shipped()): numb
   }
   return sum / (text.length - 2)
 }
-
-let tables: LetterTables | undefined
-function shipped(): LetterTables {
-  tables ??= { threes: bytesOf(file.threes), twos: bytesOf(file.twos) }
-  return tables
-}
-
-const bytesOf = (base64: string) => Uint8Array.from(atob(base64), (sign) => sign.charCodeAt(0))

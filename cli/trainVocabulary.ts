@@ -1,10 +1,18 @@
-import { readFileSync, writeFileSync } from 'node:fs'
+import { writeFileSync } from 'node:fs'
 import stopwords from 'stopwords-iso'
 import { normalizeText } from '../core/formats/normalizeText'
-import { edged, letterKey, STEP, THREES, TWOS, type LetterTables } from '../core/moderation/letters/surprise'
+import {
+  edged,
+  letterKey,
+  STEP,
+  THREES,
+  TWOS,
+  type LetterTables,
+} from '../core/moderation/vocabulary/letterSurprise'
+import type { Vocabulary } from '../core/moderation/vocabulary/vocabularyFile'
 import { wordingTexts } from './trainWording'
 
-const file = new URL('../core/moderation/letters/letters.json', import.meta.url)
+export const vocabularyPath = new URL('../core/moderation/vocabulary/vocabulary.json', import.meta.url)
 /** Scripts with letters for single sounds and enough words to count. */
 const counted = /^[\p{Script=Latin}\p{Script=Cyrillic}\p{Script=Greek}]+$/u
 
@@ -19,8 +27,14 @@ function countedWords(): Map<string, number> {
   return words
 }
 
+/** The words of the texts for the text model, and how often letters follow each other. */
+export function trainVocabulary(): Vocabulary {
+  const hashes = wordingTexts().flatMap((text) => text.words.map(({ hash }) => hash))
+  return { words: Int32Array.from(new Set(hashes)).sort(), ...countLetters(countedWords()) }
+}
+
 /** How often letters follow each other. A word counts by the logarithm of its number. */
-export function trainLetters(words = countedWords()): LetterTables {
+function countLetters(words: Map<string, number>): LetterTables {
   const sums = { 3: new Float64Array(THREES), 2: new Float64Array(TWOS) }
   const befores = { 3: new Map<string, number>(), 2: new Map<string, number>() }
   const each = (visit: (length: 2 | 3, key: number, before: string, weight: number) => void) => {
@@ -43,10 +57,12 @@ export function trainLetters(words = countedWords()): LetterTables {
   return { threes: tables[3], twos: tables[2] }
 }
 
-const written = ({ threes, twos }: LetterTables) =>
-  `${JSON.stringify({ threes: Buffer.from(threes).toString('base64'), twos: Buffer.from(twos).toString('base64') })}\n`
+/** As it is stored: bytes in base64. */
+export function writeVocabulary({ words, threes, twos }: Vocabulary): Record<keyof Vocabulary, string> {
+  const base64 = (bytes: Uint8Array) => Buffer.from(bytes).toString('base64')
+  return { words: base64(new Uint8Array(words.buffer)), threes: base64(threes), twos: base64(twos) }
+}
 
-export const saveLetters = (tables: LetterTables): void => writeFileSync(file, written(tables))
-
-/** Whether the shipped tables are those that the texts give. */
-export const lettersAreCurrent = (): boolean => readFileSync(file, 'utf8') === written(trainLetters())
+export function saveVocabulary(vocabulary: Vocabulary): void {
+  writeFileSync(vocabularyPath, `${JSON.stringify(writeVocabulary(vocabulary))}\n`)
+}
