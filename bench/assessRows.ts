@@ -9,10 +9,14 @@ export interface LabelledRow {
   body: string
 }
 
-/** Assesses reviews in their order, as `elogio assess` does. */
+/**
+ * Assesses reviews in their order, as `elogio assess` does.
+ * @param teach a file of decisions learnt before
+ */
 export function assessRows<Row extends LabelledRow>(
   rows: Row[],
   ownDomains: string[],
+  teach?: string,
 ): (Row & Omit<Assessed, 'id'>)[] {
   const folder = mkdtempSync(path.join(tmpdir(), 'elogio-labelled-'))
   try {
@@ -20,7 +24,7 @@ export function assessRows<Row extends LabelledRow>(
     // Answers must not be among the questions.
     const asked = rows.map((row, id) => ({ ...row, label: undefined, kind: undefined, id }))
     writeFileSync(input, asked.map((row) => JSON.stringify(row)).join('\n'))
-    const assessed = assessFile(input, ownDomains, undefined)
+    const assessed = assessFile(input, ownDomains, teach)
     return rows.map((row, i) => ({ ...row, ...assessed[i]! }))
   } finally {
     rmSync(folder, { recursive: true })

@@ -3,6 +3,7 @@ import { createRequire } from 'node:module'
 import path from 'node:path'
 import { TripleIndex } from '../core/moderation/memory/tripleIndex'
 import { readWords, tripleHashes, type ReadWord } from '../core/moderation/reading'
+import { HELD_LOG_ODDS } from '../core/moderation/signals/wording'
 import { modelOf, type Verdict, type WordingModel } from '../core/moderation/wording/model'
 import { startingModel } from '../core/moderation/wording/starting'
 import { randomFrom, taughtBy, train } from '../core/moderation/wording/train'
@@ -60,10 +61,10 @@ function halves(all: Mail[]): [Mail[], Mail[]] {
 }
 
 /** F1 of spam: the harmonic mean of precision and recall. */
-function f1(model: WordingModel, tried: Mail[]): string {
+function f1(model: WordingModel, tried: Mail[], limit: number): string {
   let [hits, misses, falsely] = [0, 0, 0]
   for (const { verdict, words } of tried) {
-    const isSpam = model.logOdds(words) > 0
+    const isSpam = model.logOdds(words) > limit
     if (verdict === 'honest') falsely += isSpam ? 1 : 0
     else if (isSpam) hits++
     else misses++
@@ -81,7 +82,7 @@ const parts: [string, Mail[], Mail[]][] = [
   [`their first ${FIRST_WORDS} words`, beginnings(first), beginnings(second)],
 ]
 for (const [what, trained, tried] of parts) {
-  console.log(`${what}, a model made of them: ${f1(modelOf(train(trained)), tried)}`)
+  console.log(`${what}, a model made of them: ${f1(modelOf(train(trained)), tried, 0)}`)
   const taught = startingModel().withTaught(taughtBy(startingModel(), trained))
-  console.log(`${what}, taught to a shop: ${f1(taught, tried)}`)
+  console.log(`${what}, taught to a shop: ${f1(taught, tried, HELD_LOG_ODDS)}`)
 }

@@ -57,12 +57,16 @@ test('earlier lines count, those of another shop do not, and none is revised', (
 })
 
 test('what is taught is learnt first', () => {
-  const lesson = 'Our guild of dowsers finds your water vein, ask for the blue pendulum'
-  const asked = [{ body: 'The guild of dowsers found my vein with a blue pendulum' }]
+  const lessons = [
+    'Our guild of dowsers finds your water vein, ask for the blue pendulum',
+    'The blue pendulum of the dowsers guild frees your bed of water veins',
+    'Ask the guild of dowsers: water veins in your house, found by pendulum',
+  ]
+  const asked = [{ body: 'Dowsers guild: water veins under your house, ask for our blue pendulum' }]
   const [before] = assess(asked)
   const [after] = assess(
     asked,
-    Array.from({ length: 4 }, () => ({ body: lesson, decision: 'spam' })),
+    lessons.map((body) => ({ body, decision: 'spam' })),
   )
   expect(after!.score).toBeGreaterThan(before!.score + 20)
 })

@@ -15,7 +15,8 @@ export const MOST_WORDING_RELIEF = 12
  * Log-odds with their points; between them points grow evenly. At `held`, 1 of 100 honest texts of kinds that the
  * model has not met are held back (`npm run bench:wording`).
  */
-const scale = { from: 0.2, held: 0.7, most: 2.5 }
+export const HELD_LOG_ODDS = 0.7
+const scale = { from: 0.2, held: HELD_LOG_ODDS, most: 2.5 }
 const HELD_POINTS = 60
 /** Fewer points are chance and would appear at every second review. */
 const LEAST_WORDING_POINTS = 20

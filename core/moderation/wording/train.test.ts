@@ -50,3 +50,20 @@ test('three decisions on a new kind teach the fourth, and leaving one out unteac
   const without = taughtBy(model, [...guild, lesson('Spin and win', 'spam')].slice(0, 3))
   expect(without).toEqual(taughtBy(model, guild))
 })
+
+test('hundreds of approved reviews do not make the model blind', () => {
+  const model = startingModel()
+  const things = ['bread', 'soap', 'bicycle', 'lamp', 'kettle', 'jacket', 'honey', 'table', 'coat', 'knife']
+  const approved = Array.from({ length: 200 }, (_, i) =>
+    lesson(
+      `I bought the ${things[i % 10]} for my ${i} year old and it is the best of all, write to us any day`,
+      'honest',
+    ),
+  )
+  const taught = model.withTaught(taughtBy(model, approved))
+  for (const spam of [
+    'Our agency brings your shop to the top of every search engine, ask for backlinks and traffic',
+    'We lend money to anybody at two percent, no collateral, write to us today',
+  ])
+    expect(logOdds(taught, spam)).toBeGreaterThan(0.7)
+})
