@@ -46,6 +46,7 @@ export default [
       route('account', 'settings/account.tsx'),
       route('learning', 'settings/learning.tsx'),
       route('jobs', 'settings/jobs.tsx'),
+      route('problems', 'settings/problems.tsx'),
     ]),
     route('show', 'show/displays.tsx'),
     route('show/new', 'show/new.tsx'),

@@ -5,9 +5,11 @@ import path from 'node:path'
 import { translateCode } from '../core/messages/code'
 import { say } from '../core/messages/say/everything'
 import { resetPassword } from '../server/account/settings'
+import { openData } from '../server/backup/openData'
+import { restoreBackup } from '../server/backup/restoreBackup'
+import { writeBackup } from '../server/backup/writeBackup'
 import { readConfig, type Config } from '../server/config'
 import { mediaFolder } from '../server/dataFolder'
-import { openDatabase } from '../server/data/database'
 import { verifyLogs } from '../server/moderation/verifyLogs'
 import { buildServices } from '../server/services'
 import { assessFile } from './assess'
@@ -61,6 +63,25 @@ program
   })
 
 program
+  .command('backup <file>')
+  .description('writes database, pictures and secret into one file; Elogio may run meanwhile')
+  .action(async (file: string) => {
+    const dataFolder = dataIn(readConfig(process.env))
+    const given = { dataFolder, file, now: new Date(Date.now()), withMedia: true }
+    const { mediaFiles } = await writeBackup(given)
+    console.log(`${file} contains the database and ${mediaFiles} pictures.`)
+  })
+
+program
+  .command('restore <file>')
+  .description('puts a backup in the place of the data; Elogio has to be stopped')
+  .action(async (file: string) => {
+    const { manifest, replaced } = await restoreBackup(readConfig(process.env).dataFolder, file)
+    console.log(`The data is that of ${manifest.madeAt}, made by version ${manifest.version}.`)
+    if (replaced) console.log(`What was there before is in ${replaced}; delete it when all is well.`)
+  })
+
+program
   .command('log')
   .description('the log of decisions')
   .command('verify')
@@ -102,12 +123,16 @@ function printLines(records: object[]): void {
   process.stdout.write(records.map((record) => `${JSON.stringify(record)}\n`).join(''))
 }
 
+/** The data folder, if there is data in it. */
+function dataIn({ dataFolder }: Config): string {
+  if (!existsSync(path.join(dataFolder, 'elogio.db')))
+    throw new Error(`There is no data in ${dataFolder}. Set ELOGIO_DATA to the data folder.`)
+  return dataFolder
+}
+
 async function onData(work: (db: Knex, config: Config) => Promise<void>): Promise<void> {
   const config = readConfig(process.env)
-  const file = path.join(config.dataFolder, 'elogio.db')
-  if (!existsSync(file))
-    throw new Error(`There is no data in ${config.dataFolder}. Set ELOGIO_DATA to the data folder.`)
-  const db = await openDatabase(file)
+  const db = await openData(dataIn(config), new Date(Date.now()))
   try {
     await work(db, config)
   } finally {

@@ -8,9 +8,9 @@ import packageJson from '../package.json' with { type: 'json' }
 import { originsAt } from '../core/listing/origins'
 import type { Config } from './config'
 import { databaseFile, mediaFolder, protectFolder, signingKey } from './dataFolder'
-import { openDatabase } from './data/database'
 import { Turns } from './data/turns'
 import { buildElogio } from './elogio'
+import { openData } from './backup/openData'
 import { buildFaults } from './faults'
 import { watchLoopDelay } from './loopDelay'
 import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
@@ -36,7 +36,7 @@ import { smtpMailer } from './mail/mailer'
 import { rememberLatestShops } from './moderation/rememberLatestShops'
 import { buildSeen } from './publishing/seen'
 import { markInstallationStale } from './publishing/staleDisplays'
-import { buildServices, type Services } from './services'
+import { buildServices, systemClock, type Services } from './services'
 import { buildStorageCheck } from './storageCheck'
 import { buildThreads, type ThreadsGiven } from './workers/threads'
 import type { Workers } from './workers/workers'
@@ -73,7 +73,7 @@ export async function startApplication(
   { patience = usualPatience, turns = new Turns(), workersFor, ...overrides }: Overrides = {},
 ): Promise<Application> {
   const file = databaseFile(config.dataFolder)
-  const db = await openDatabase(file, turns)
+  const db = await openData(config.dataFolder, (overrides.now ?? systemClock)(), turns)
   protectFolder(config.dataFolder)
   const threads: ThreadsGiven = {
     databaseFile: file,

@@ -20,6 +20,7 @@ import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/co
 import { actOnListing, renewAccessKey, setListingArrivals } from './listing/changeListing'
 import { connectListing, tryAccessKey } from './listing/connectListing'
 import { matchSheet, sheetView } from './listing/matchSheet'
+import { checksOf } from './health/checks'
 import { listingView, siteViews } from './listing/listingViews'
 import { showListing } from './listing/showListing'
 import { describeOnSite, suggestOnSite, understand } from './listing/understand'
@@ -96,6 +97,7 @@ export function buildElogio(services: Services, publication: Publication) {
     jobsView: bound(jobsView),
     cancelJob: bound(cancelJob),
     retryJob: bound(retryJob),
+    checks: bound(checksOf),
     saveTelling: bound(saveNotifications),
     tryMail: bound(tryMail),
     changePassword: bound(changePassword),

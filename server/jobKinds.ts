@@ -1,3 +1,4 @@
+import path from 'node:path'
 import { cleanUp } from './cleanUp/cleanUp'
 import { runCheckListing } from './listing/checkListing'
 import { CHECK_LISTING } from './listing/checkListingJob'
@@ -22,6 +23,7 @@ const HOUR_MS = 60 * MINUTE_MS
 
 /** The handler of each kind of job. */
 export function jobKinds(services: Services, publication: Publication): JobKinds {
+  const startedAt = services.now().getTime()
   return {
     [REBUILD]: {
       atOnce: 1,
@@ -80,6 +82,18 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       quietMs: 10 * MINUTE_MS,
       everyMs: HOUR_MS,
       run: () => cleanUp(services),
+    },
+    // Not while the application starts.
+    backup: {
+      atOnce: 1,
+      tries: 12,
+      quietMs: 2 * HOUR_MS,
+      everyMs: HOUR_MS,
+      run: async () => {
+        if (services.now().getTime() - startedAt < 10 * MINUTE_MS) return
+        const dataFolder = path.dirname(services.mediaFolder)
+        await services.workers.run('backUp', { dataFolder, at: services.now().toISOString() })
+      },
     },
     sweepMedia: {
       atOnce: 1,

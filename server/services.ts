@@ -62,21 +62,23 @@ export interface Services {
   stopJob: (id: number) => void
 }
 
+export const systemClock = (): Date => new Date()
+
 const alphabet = '23456789abcdefghjkmnpqrstuvwxyz'
 
 export function buildServices(
   given: Pick<Services, 'db' | 'signingKey' | 'publicUrl' | 'mediaFolder'> & Partial<Services>,
 ): Services {
   return {
-    now: () => new Date(),
+    now: systemClock,
     newId: customAlphabet(alphabet, 16),
     newSecret: () => randomBytes(32).toString('base64url'),
     fetchOutside,
     allowedHosts: [],
     origins: [],
     busyOrigins: new Set(),
-    arrivalHistories: buildArrivalHistories(given.db, given.now ?? (() => new Date())),
-    wordingModels: buildWordingModels(given.db, given.now ?? (() => new Date())),
+    arrivalHistories: buildArrivalHistories(given.db, given.now ?? systemClock),
+    wordingModels: buildWordingModels(given.db, given.now ?? systemClock),
     published: () => undefined,
     behaviours: {},
     mailer: null,

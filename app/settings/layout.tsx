@@ -3,7 +3,7 @@ import { say } from '../../core/messages/say/setUp'
 import { requireShop } from '../account/session'
 import type { Route } from './+types/layout'
 
-const sections = ['', 'style', 'languages', 'email', 'account', 'learning', 'jobs'] as const
+const sections = ['', 'style', 'languages', 'email', 'account', 'learning', 'jobs', 'problems'] as const
 /** Sections about herself. */
 const ownSections: (typeof sections)[number][] = ['email', 'account']
 

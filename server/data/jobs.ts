@@ -54,6 +54,12 @@ export async function jobsOfShop(db: Knex, shopId: number, limit: number): Promi
   return [...(await some(shopId)), ...(await some(null))].map(read)
 }
 
+/** Why a recurring job failed the last time; null if it did not. */
+export async function jobError(db: Knex, kind: string): Promise<string | null> {
+  const row = await db('job').where({ unique_key: kind }).first<{ error: string | null } | undefined>('error')
+  return row?.error ?? null
+}
+
 /** Cancels a waiting job, or asks a running one to stop. Returns which. */
 export async function askToCancel(
   db: Knex,

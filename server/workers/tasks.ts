@@ -23,5 +23,6 @@ export const loadTask: { [N in TaskName]: () => Promise<Task<N>> } = {
   takeInFound: async () => (await import('../listing/takeInFound')).takeInFound,
   weighArrival: async () => (await import('../moderation/weighArrival')).weighArrival,
   forgetArrival: async () => (await import('../moderation/weighArrival')).forgetArrival,
+  backUp: async () => (await import('../backup/dailyBackup')).backUp,
   rememberShops: async () => (await import('../moderation/weighArrival')).rememberShops,
 }

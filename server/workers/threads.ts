@@ -30,6 +30,8 @@ export function buildThreads(given: ThreadsGiven): Workers {
   const pools = {
     long: buildPool(given, {}),
     history: buildPool(given, { stays: true, memoryMb: 400 }),
+    // Copying takes minutes in a large shop.
+    backup: buildPool(given, {}),
     render: buildPool(given, { memoryMb: 2000, isPatient: false, idleMs: 10 * IDLE_MS }),
   }
   return {
@@ -49,7 +51,7 @@ function threadFile(): string {
 }
 
 /** A new review never waits for an import, and the histories of reviews stay in one thread. */
-const poolOf: Record<TaskName, 'long' | 'history' | 'render'> = {
+const poolOf: Record<TaskName, 'long' | 'history' | 'render' | 'backup'> = {
   importOrders: 'long',
   undoIntake: 'long',
   moveReviews: 'long',
@@ -63,6 +65,7 @@ const poolOf: Record<TaskName, 'long' | 'history' | 'render'> = {
   weighArrival: 'history',
   forgetArrival: 'history',
   rememberShops: 'history',
+  backUp: 'backup',
 }
 
 interface PoolSettings {

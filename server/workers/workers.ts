@@ -34,6 +34,7 @@ export interface Tasks {
   readPage: { input: { html: string; url: string }; output: Page }
   readStyles: { input: { styles: string[] }; output: Declaration[] }
   stillPage: { input: { html: string; url: string }; output: string }
+  backUp: { input: { dataFolder: string; at: string }; output: boolean }
   rememberShops: { input: { shopIds: number[] }; output: void }
 }
 export type TaskName = keyof Tasks

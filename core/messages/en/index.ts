@@ -8,6 +8,7 @@ import { learningWords } from './learning'
 import { listingWords } from './listings'
 import { photoWords } from './photos'
 import { productWords } from './products'
+import { problemWords } from './problems'
 import { proofWords } from './proof'
 import { reviewWords } from './review'
 import { setUpWords } from './setUp'
@@ -29,6 +30,7 @@ export const ownerTexts = {
   ...learningWords,
   ...listingWords,
   ...productWords,
+  ...problemWords,
   ...proofWords,
   ...photoWords,
   ...setUpWords,

@@ -29,6 +29,7 @@ export const jobWords = {
       undoIntake: 'Undoing an import, or restoring it',
       checkListing: 'Checking a listing on another site',
       cleanUp: 'Deleting data that is no longer needed',
+      backup: 'The daily backup',
       sweepMedia: 'Deleting files that are no longer used',
     },
     keeps: { importOrders: 'Orders imported so far stay.' },

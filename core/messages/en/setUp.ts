@@ -90,6 +90,7 @@ export const setUpWords = {
       account: 'Your account',
       jobs: 'Background work',
       learning: 'Learning',
+      problems: 'What’s wrong',
     },
     look: 'How your reviews look with these settings',
     save: 'Save changes',

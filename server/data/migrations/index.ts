@@ -58,6 +58,8 @@ const all: Named[] = [
   { name: '0025_detection', migration: detection },
 ]
 
+export const migrationNames = all.map(({ name }) => name)
+
 /** Listed here, so that the source, the build and the tests find the same migrations. */
 export const migrationSource: Knex.MigrationSource<Named> = {
   getMigrations: async () => all,
