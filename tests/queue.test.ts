@@ -128,7 +128,7 @@ test('a customer without consent, one for a fixed product, and one who rates by 
     expect(
       await driver.executeScript('return document.querySelector("input[name=rating]:checked").value'),
     ).toBe('5')
-    await page.type('[name=body]', 'Spins like a top. Please keep this to yourselves.')
+    await page.type('[name=body]', 'Spins like a top. Only for you, please.')
     await page.type('[name=author_name]', 'Felix Brandl')
     await page.type('[name=author_email]', 'felix@brandl.example')
     await page.press('Send my review')

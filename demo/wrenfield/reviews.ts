@@ -291,6 +291,6 @@ export const reviews: ReviewStory[] = [
     email: 'tess.b@letterbox.example',
     product: 'SM-L',
     took: 64,
-    body: 'best smoker ever!!! i get mine at hivedeals.example/deal77 tho, message me for more',
+    body: 'best smoker ever!!! mine came from hivedeals.example/deal77 tho, message me for more',
   },
 ]

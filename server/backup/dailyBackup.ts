@@ -2,7 +2,6 @@ import { existsSync } from 'node:fs'
 import { statfs } from 'node:fs/promises'
 import path from 'node:path'
 import { messageCode } from '../../core/messages/code'
-import type { Task } from '../workers/tasks'
 import { names } from './manifest'
 import { backupsFolder, backupsIn, prune, stampOf } from './backupsFolder'
 import { spaceFor, writeBackup } from './writeBackup'
@@ -10,10 +9,6 @@ import { spaceFor, writeBackup } from './writeBackup'
 const HOUR_MS = 3_600_000
 /** Checked once an hour, so that a backup is never much older than a day. */
 const EVERY_MS = 23.5 * HOUR_MS
-/** The task of the job that makes daily backups. */
-export const backUp: Task<'backUp'> = (_services, { dataFolder, at }) =>
-  makeDailyBackup(dataFolder, new Date(at))
-
 export const DAILY = 'daily-'
 /** A week of them. */
 const MAX_DAILY = 7

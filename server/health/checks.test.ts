@@ -32,18 +32,16 @@ test('what is wrong comes first and says what to do; what is mended is fine', as
     expect(await found()).toContain(
       'backup wrong: The latest is 4 days old. Ask whoever installed Elogio to look at its log.',
     )
-    await services
-      .db('job')
-      .insert({
-        kind: 'importOrders',
-        unique_key: 'x',
-        payload: '{}',
-        shop_id: shop.id,
-        state: 'failed',
-        error: 'no',
-        due_at: '',
-        created_at: '',
-      })
+    await services.db('job').insert({
+      kind: 'importOrders',
+      unique_key: 'x',
+      payload: '{}',
+      shop_id: shop.id,
+      state: 'failed',
+      error: 'no',
+      due_at: '',
+      created_at: '',
+    })
     expect(await found()).toContain('jobs wrong: One job failed.')
   } finally {
     await services.db.destroy()

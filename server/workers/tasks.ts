@@ -23,6 +23,9 @@ export const loadTask: { [N in TaskName]: () => Promise<Task<N>> } = {
   takeInFound: async () => (await import('../listing/takeInFound')).takeInFound,
   weighArrival: async () => (await import('../moderation/weighArrival')).weighArrival,
   forgetArrival: async () => (await import('../moderation/weighArrival')).forgetArrival,
-  backUp: async () => (await import('../backup/dailyBackup')).backUp,
+  backUp: async () => {
+    const { makeDailyBackup } = await import('../backup/dailyBackup')
+    return (_services, { dataFolder, at }) => makeDailyBackup(dataFolder, new Date(at))
+  },
   rememberShops: async () => (await import('../moderation/weighArrival')).rememberShops,
 }
