@@ -41,7 +41,7 @@ export interface PageLook {
 }
 
 const pageStyles = ({ background, textColour, fonts }: PageLook) =>
-  `@font-face{font-family:"Literata Variable";src:url(/fonts/literata.woff2) format("woff2");font-weight:200 900}
+  `@font-face{font-family:"Literata Variable";src:url(/fonts/literata.woff2) format("woff2");font-weight:200 900;font-display:optional}
 body{margin:0;background:${background};color:${textColour};font:17px/1.5 ${fonts || '"Literata Variable",Georgia,serif'}}
 main{max-width:1080px;margin:0 auto;padding:32px 24px 64px}
 header{font-weight:700;font-size:1.1em;margin-bottom:2em}
@@ -75,7 +75,7 @@ export function renderPage(
     style: pageStyles(look) + displayStyles(model),
     head: (
       <>
-        {description && <meta name="description" content={description} />}
+        <meta name="description" content={description || title} />
         <meta property="og:title" content={title} />
         {description && <meta property="og:description" content={description} />}
         <meta property="og:url" content={url} />

@@ -7,11 +7,14 @@ import { TranslateContext } from './speech'
 export function ShopSheet({
   shop: { name, logo, shades },
   title,
+  description = title,
   translate,
   children,
 }: {
   shop: { name: string; logo: string | null; shades: BrandShades }
   title: string
+  /** For search engines and link previews. */
+  description?: string
   translate: CustomerTranslate
   children: ReactNode
 }) {
@@ -23,8 +26,9 @@ export function ShopSheet({
     background: shades.background,
   } as CSSProperties
   return (
-    <div className="min-h-dvh sm:py-6" style={style}>
+    <div className="sheet min-h-dvh sm:py-6" style={style}>
       <title>{`${title} · ${name}`}</title>
+      <meta name="description" content={`${name}: ${description}`} />
       <main className="min-h-dvh bg-paper px-6 py-6 sm:mx-auto sm:min-h-0 sm:max-w-[640px] sm:rounded-[18px] sm:border sm:border-line sm:px-10 sm:pb-9">
         <header className="mb-5 flex items-center gap-2.5 text-[15px] font-semibold">
           {logo && <img src={logo} alt="" className="size-7" />}

@@ -96,7 +96,7 @@ export default function CustomerForm({ loaderData, actionData, params }: Route.C
   const translate = useSpeech(speech)
   const heading = loaderData.heading || translate('form.heading')
   return (
-    <ShopSheet shop={shop} title={heading} translate={translate}>
+    <ShopSheet shop={shop} title={heading} description={intro || heading} translate={translate}>
       {open ? (
         <>
           <h1 className="text-[26px] leading-tight">{heading}</h1>

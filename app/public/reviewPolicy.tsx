@@ -21,7 +21,12 @@ export default function How({ loaderData: how }: Route.ComponentProps) {
   const { shop, averaged } = how
   const names = { shop: shop.shortName }
   return (
-    <ShopSheet shop={shop} title={translate('policy.title')} translate={translate}>
+    <ShopSheet
+      shop={shop}
+      title={translate('policy.title')}
+      description={translate('policy.read', names)}
+      translate={translate}
+    >
       <h1 className="text-[26px] leading-tight font-semibold">{translate('policy.title')}</h1>
       <div className="mt-5 flex flex-col gap-5 text-[15.5px] leading-relaxed">
         <Part title={translate('policy.who')}>

@@ -10,7 +10,8 @@ export interface Prepared {
   brotli: Buffer | null
 }
 
-const WORTH_COMPRESSING = 600
+/** Shorter answers fit into one packet anyway. In bytes. */
+export const WORTH_COMPRESSING = 600
 
 /** The effort of compression; files of a release may take long. */
 const levels = { quickly: { gzip: 6, brotli: 5 }, thoroughly: { gzip: 9, brotli: 11 } }

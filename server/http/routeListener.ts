@@ -1,6 +1,7 @@
 import { createRequestListener } from '@mjackson/node-fetch-server'
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import { createRequestHandler, type AppLoadContext, type ServerBuild } from 'react-router'
+import { compressed } from './compressed'
 import type { PublicSite } from './publicSite'
 import { setSecurityHeaders } from './securityHeaders'
 import type { SentBody } from './sentBody'
@@ -24,7 +25,10 @@ export function buildRouteListener(build: Build, mode: string, site: PublicSite)
   const secure = site.protocol === 'https:'
   return async (req, res, sent, context) => {
     const listener = createRequestListener(
-      async (request) => withOwnHeaders(await handle(asRouted(request, sent, site), context), secure),
+      async (request) => {
+        const answer = withOwnHeaders(await handle(asRouted(request, sent, site), context), secure)
+        return compressed(answer, request.headers.get('Accept-Encoding'))
+      },
       { host: site.host, protocol: site.protocol, onError: () => new Response(null, { status: 500 }) },
     )
     // Typed as a listener of events, which answers nothing; in truth it says when the answer has been written.

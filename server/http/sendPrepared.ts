@@ -1,4 +1,5 @@
 import type { IncomingMessage, ServerResponse } from 'node:http'
+import { takenEncodings } from './encodings'
 import type { Prepared } from './prepared'
 
 /** Answers with the best encoding for the client, or 304. */
@@ -35,17 +36,13 @@ function hasIt(ifNoneMatch: string | undefined, etag: string): boolean {
   return ifNoneMatch === '*' || ifNoneMatch.split(',').some((tag) => tag.trim().replace(/^W\//, '') === etag)
 }
 
-/** A quality of 0 means that the client refuses the encoding. */
-const takes = (coding: string) =>
-  new RegExp(`(?:^|[\\s,])${coding}(?!\\s*;\\s*q=0(?:\\.0*)?\\s*(?:,|$))`, 'i')
-const [takesBrotli, takesGzip] = [takes('br'), takes('gzip')]
-
 function encoded(
   accept: string | undefined,
   { plain, gzip, brotli }: Prepared,
 ): { body: Buffer; encoding?: string } {
   if (accept === undefined) return { body: plain }
-  if (brotli && takesBrotli.test(accept)) return { body: brotli, encoding: 'br' }
-  if (gzip && takesGzip.test(accept)) return { body: gzip, encoding: 'gzip' }
+  const taken = takenEncodings(accept)
+  if (brotli && taken.brotli) return { body: brotli, encoding: 'br' }
+  if (gzip && taken.gzip) return { body: gzip, encoding: 'gzip' }
   return { body: plain }
 }
