@@ -12,6 +12,7 @@ const SLOWEST_SHOWN = 10
 
 installPackages()
 ensureBrowser()
+tryNginx()
 
 const started = performance.now()
 const coresAtStart = coreTime()
@@ -130,9 +131,19 @@ function ensureBrowser() {
   const missing = ['/usr/bin/chromium', '/usr/bin/chromedriver'].filter((file) => !existsSync(file))
   if (missing.length === 0) return
   console.log('Installing Chromium and its driver for the browser tests.')
-  const env = { DEBIAN_FRONTEND: 'noninteractive' }
-  const [command, ...before] = process.getuid?.() === 0 ? ['apt-get'] : ['sudo', '-n', 'apt-get']
-  const apt = (...args) => run(command, [...before, ...args], env)
   if (!apt('update', '-qq') || !apt('install', '-y', '-qq', 'chromium', 'chromium-driver'))
     fail(`The browser tests need ${missing.join(' and ')}, and they could not be installed.`)
+}
+
+/** Debian's nginx; without it the journey behind TLS uses a proxy of the tests. */
+function tryNginx() {
+  if (existsSync('/usr/sbin/nginx')) return
+  console.log('Installing nginx for the journey behind TLS.')
+  if (!apt('update', '-qq') || !apt('install', '-y', '-qq', '--no-install-recommends', 'nginx-light'))
+    console.log('nginx could not be installed; the journey behind TLS runs without it.')
+}
+
+function apt(...args) {
+  const [command, ...before] = process.getuid?.() === 0 ? ['apt-get'] : ['sudo', '-n', 'apt-get']
+  return run(command, [...before, ...args], { DEBIAN_FRONTEND: 'noninteractive' })
 }

@@ -6,19 +6,29 @@ import { startSmall, type Running } from './support/application'
 import { desk, openTab, withBrowser } from './support/browser'
 import { confirmLinkFor } from './support/letters'
 import { pageOf } from './support/page'
+import { hasNginx, startNginx } from './support/nginx'
+import { startOtherSite, type OtherSite } from './support/otherSite'
 import { startTlsProxy, type TlsProxy } from './support/tlsProxy'
 
 const HOST = 'reviews.wrenfield.example'
 const PUBLIC = `https://${HOST}`
 
+const SHOP_HOST = 'shop.wrenfield.example'
+
 let running: Running
+let shop: OtherSite
 let proxy: TlsProxy
 beforeAll(async () => {
   running = await startSmall({ PUBLIC_URL: PUBLIC, TRUST_PROXY: '1' }, true)
-  proxy = await startTlsProxy(HOST, running.url)
+  shop = await startOtherSite()
+  const others = { [SHOP_HOST]: shop.show('') }
+  proxy = hasNginx()
+    ? await startNginx(HOST, running.url, others)
+    : await startTlsProxy(HOST, running.url, others)
 })
 afterAll(async () => {
   proxy.stop()
+  shop.stop()
   await running.stop()
 })
 
@@ -32,7 +42,10 @@ test('behind a proxy that ends TLS an owner signs in and sees live what a custom
   )
   const window = {
     ...desk,
-    args: ['--ignore-certificate-errors', `--host-resolver-rules=MAP ${HOST}:443 127.0.0.1:${proxy.port}`],
+    args: [
+      '--ignore-certificate-errors',
+      `--host-resolver-rules=MAP ${HOST}:443 127.0.0.1:${proxy.port},MAP ${SHOP_HOST}:443 127.0.0.1:${proxy.port}`,
+    ],
   }
   await withBrowser(window, async (driver) => {
     const page = pageOf(driver)
@@ -73,7 +86,16 @@ test('behind a proxy that ends TLS an owner signs in and sees live what a custom
     await driver.switchTo().window(owner)
     // Nobody has loaded this page again: the stream has told it.
     await page.counts({ waiting: 1, held: 1 })
+    await page.go(`${PUBLIC}/s/wrenfield/decide?lane=held`)
+    await page.sees('It came through the tunnel whole.', 'article')
+    await page.keys('1')
+    await page.counts({ approved: 1, held: 0 })
     const display = await fetch(`${running.url}/d/wrenfield-page.json`)
     expect(JSON.stringify(await display.json())).not.toContain('http://')
+
+    shop.show(`<div data-elogio="wrenfield-page"><a href="${PUBLIC}/d/wrenfield-page">Reviews</a></div>
+      <script async src="${PUBLIC}/embed.js"></script>`)
+    await page.go(`https://${SHOP_HOST}/`)
+    await page.displaySees(/It came through the tunnel whole/)
   })
 })

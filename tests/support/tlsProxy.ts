@@ -10,13 +10,19 @@ export interface TlsProxy {
 
 /**
  * @param host the public name, which its self-made certificate is for
- * @param to where the application listens
+ * @param application where the application listens
+ * @param others addresses of other sites by their public names
  */
-export async function startTlsProxy(host: string, to: string): Promise<TlsProxy> {
+export async function startTlsProxy(
+  host: string,
+  application: string,
+  others: Record<string, string> = {},
+): Promise<TlsProxy> {
   const { private: key, cert } = await generate([{ name: 'commonName', value: host }], { keySize: 2048 })
   const server = createServer({ key, cert }, (req, res) => {
+    const to = others[(req.headers.host ?? '').split(':')[0]!] ?? application
     const passed = request(
-      to + req.url!,
+      new URL(req.url!, to),
       {
         method: req.method,
         headers: {
