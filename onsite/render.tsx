@@ -40,9 +40,13 @@ export interface PageLook {
   fonts: string
 }
 
+/** Until the font has arrived, fonts of the device are used with its metrics (`app/fallbackFonts.css`). */
 const pageStyles = ({ background, textColour, fonts }: PageLook) =>
   `@font-face{font-family:"Literata Variable";src:url(/fonts/literata.woff2) format("woff2");font-weight:200 900;font-display:optional}
-body{margin:0;background:${background};color:${textColour};font:17px/1.5 ${fonts || '"Literata Variable",Georgia,serif'}}
+@font-face{font-family:"Like Georgia";src:local("Georgia");ascent-override:109.3141%;descent-override:28.6056%;line-gap-override:0%;size-adjust:107.6714%}
+@font-face{font-family:"Like Noto";src:local("Noto Serif Regular"),local("NotoSerif-Regular");ascent-override:117.9452%;descent-override:30.8642%;line-gap-override:0%;size-adjust:99.7921%}
+@font-face{font-family:"Like DejaVu";src:local("DejaVu Serif"),local("DejaVuSerif");ascent-override:126.675%;descent-override:33.1486%;line-gap-override:0%;size-adjust:92.9149%}
+body{margin:0;background:${background};color:${textColour};font:17px/1.5 ${fonts || '"Literata Variable","Like Georgia","Like Noto","Like DejaVu",serif'}}
 main{max-width:1080px;margin:0 auto;padding:32px 24px 64px}
 header{font-weight:700;font-size:1.1em;margin-bottom:2em}
 h1{font-size:1.2em;margin:0}`.replace(/\n/g, '')
@@ -82,7 +86,14 @@ export function renderPage(
         {picture && <meta property="og:image" content={picture} />}
         <link rel="canonical" href={url} />
         {jsonLd && <script type="application/ld+json" dangerouslySetInnerHTML={{ __html: jsonLd }} />}
-        {script && <script type="module" src={script} />}
+        {/* A module that moves reviews runs before they are painted, where browsers can wait for it. */}
+        {script && (
+          <script
+            type="module"
+            src={script}
+            {...(layoutTraits[model.layout.kind].module === 'pack' && { blocking: 'render' })}
+          />
+        )}
       </>
     ),
     children: (

@@ -37,7 +37,7 @@ const mailbox = startMailbox(smtpPort, (message) => {
 const listings = buildListingSites(`http://localhost:${port}`, () => new Date())
 
 const server = createServer((req, res) => {
-  const { pathname, searchParams } = new URL(req.url ?? '/', 'http://standin.example')
+  const { pathname, searchParams } = new URL(`http://standin.example${req.url ?? '/'}`)
   const listed = listings.answer({
     method: req.method ?? 'GET',
     path: pathname,

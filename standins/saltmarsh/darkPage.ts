@@ -1,3 +1,5 @@
+import { pasted } from '../pasted'
+
 /**
  * A dark site with an unusual reset: everything inherits, headings have no style, and the text is coloured
  * element by element, so that text that inherits only from the body would be dark on dark.
@@ -26,7 +28,7 @@ p { color: #cdbfc8; max-width: 38em }
 <h1>Set by hand, letter by letter, since nobody told us to stop.</h1>
 <p>Visiting cards, wedding suites and days at the press, printed on cotton in a shed by the water.</p>
 <div class="wall">
-<div data-elogio="workshop-wall"><a href="${elogioUrl}/d/workshop-wall">Reviews of Saltmarsh Lane Letterpress</a></div>
+${pasted(elogioUrl, 'workshop-wall', 'Saltmarsh Lane Letterpress')}
 </div>
 </main>
 <script async src="${elogioUrl}/embed.js"></script>

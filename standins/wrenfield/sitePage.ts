@@ -1,7 +1,8 @@
-/** The embed code of a display, with attributes that the owner added. */
-export function pasted(elogioUrl: string, key: string, attributes = ''): string {
-  return `<div data-elogio="${key}"${attributes && ` ${attributes}`}><a href="${elogioUrl}/d/${key}">Reviews of Wrenfield Bee Supply</a></div>`
-}
+import { pasted as pastedCode } from '../pasted'
+
+/** The embed code of one of Wrenfield's displays. */
+export const pasted = (elogioUrl: string, key: string, attributes = ''): string =>
+  pastedCode(elogioUrl, key, 'Wrenfield Bee Supply', attributes)
 
 export function sitePage(elogioUrl: string, title: string, main: string): string {
   return `<!doctype html>
@@ -13,6 +14,7 @@ export function sitePage(elogioUrl: string, title: string, main: string): string
 <meta property="og:site_name" content="Wrenfield Bee Supply">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>${title}</title>
+<link rel="preload" href="/serif.woff2" as="font" type="font/woff2" crossorigin>
 <style>${styles}</style>
 </head>
 <body>
@@ -39,7 +41,7 @@ export const icon =
  * and would break reviews that aren't isolated.
  */
 const styles = `
-@font-face { font-family: Shopserif; src: url(/serif.woff2) format("woff2"); font-weight: 200 900 }
+@font-face { font-family: Shopserif; src: url(/serif.woff2) format("woff2"); font-weight: 200 900; font-display: optional }
 * { box-sizing: content-box; letter-spacing: .02em }
 body { margin: 0; background: #fcf7eb; color: #2a241a; font: 17px/1.5 Shopserif, Georgia, serif }
 header { display: flex; gap: 30px; align-items: center; background: #e9b949; padding: 18px 64px }

@@ -58,14 +58,14 @@ export function PhotoField({
               name={awake ? undefined : 'media'}
               multiple
               accept={TAKEN}
-              className={awake ? 'sr-only' : 'w-56'}
+              className="sr-only noscript:not-sr-only noscript:w-56"
               onChange={() => {
                 photos.add([...(chooser.current?.files ?? [])])
                 chooser.current!.value = ''
               }}
             />
           </label>
-          {awake && <span className="hidden text-soft sm:inline">{translate('photo.drop')}</span>}
+          <span className="hidden text-soft sm:inline noscript:hidden">{translate('photo.drop')}</span>
           <span className="text-[12.5px] text-soft">
             {translate('form.optional')}; {translate('photo.hint', { most: MOST_PHOTOS })}
           </span>
