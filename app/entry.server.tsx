@@ -1,5 +1,6 @@
 import { createReadableStreamFromReadable } from '@react-router/node'
 import { PassThrough } from 'node:stream'
+import { text } from 'node:stream/consumers'
 import { renderToPipeableStream } from 'react-dom/server'
 import {
   isRouteErrorResponse,
@@ -8,6 +9,7 @@ import {
   type EntryContext,
   type HandleErrorFunction,
 } from 'react-router'
+import { loadsScriptsLater, withLaterScripts } from './laterScripts'
 import { storageFaultIn } from './storageProblem'
 
 const GIVE_UP_MS = 10_000
@@ -32,7 +34,12 @@ export default function handleRequest(
         nonce,
         onAllReady() {
           const body = new PassThrough()
-          resolve(new Response(createReadableStreamFromReadable(body), { headers, status }))
+          if (nonce && loadsScriptsLater(request.url))
+            text(body).then(
+              (html) => resolve(new Response(withLaterScripts(html, nonce), { headers, status })),
+              reject,
+            )
+          else resolve(new Response(createReadableStreamFromReadable(body), { headers, status }))
           pipe(body)
         },
         onShellError: reject,

@@ -1,30 +1,18 @@
-import { useRef } from 'react'
+import { lazy, Suspense, useRef, useState } from 'react'
 import { useCharacter } from '../components/useShortcut'
-import { setShortcutsOn, useShortcutsOn } from '../components/shortcutPreference'
 import { say } from '../../core/messages/say/decide'
 
-const keys = [
-  ['1', 'approve'],
-  ['2', 'decline'],
-  ['Shift 2', 'declineWhy'],
-  ['3', 'spam'],
-  ['4', 'reply'],
-  ['5', 'move'],
-  ['6', 'tag'],
-  ['7', 'note'],
-  ['↓', 'next'],
-  ['↑', 'before'],
-  ['Space', 'select'],
-  ['Shift ↓', 'selectMove'],
-  ['Ctrl Z', 'undo'],
-  ['/', 'search'],
-  ['Esc', 'leave'],
-] as const
+/** Loaded when it is opened. */
+const KeyList = lazy(() => import('./KeyList'))
 
 export function Keys() {
-  const on = useShortcutsOn()
+  const [opened, setOpened] = useState(false)
   const dialog = useRef<HTMLDialogElement>(null)
-  useCharacter('?', () => dialog.current?.showModal())
+  const open = () => {
+    setOpened(true)
+    dialog.current?.showModal()
+  }
+  useCharacter('?', open)
   return (
     <>
       <button
@@ -32,7 +20,7 @@ export function Keys() {
         className="btn btn-quiet h-9"
         aria-keyshortcuts="?"
         aria-label={say('decide.keys.open')}
-        onClick={() => dialog.current?.showModal()}
+        onClick={open}
       >
         ?
       </button>
@@ -50,27 +38,7 @@ export function Keys() {
             {say('decide.keys.close')}
           </button>
         </div>
-        <dl className="mt-4 grid grid-cols-1 gap-x-8 gap-y-2 sm:grid-cols-2">
-          {keys.map(([key, what]) => (
-            <div key={key} className="flex items-baseline gap-3">
-              <dt className="w-16 shrink-0 text-right">
-                <kbd className="rounded-[5px] border border-edge px-1.5 font-sans text-[12px] font-semibold">
-                  {key}
-                </kbd>
-              </dt>
-              <dd>{say(`decide.keys.${what}`)}</dd>
-            </div>
-          ))}
-        </dl>
-        <label className="mt-5 flex min-h-7 items-center gap-2.5 border-t border-line pt-4">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm border-edge"
-            checked={on}
-            onChange={(event) => setShortcutsOn(event.currentTarget.checked)}
-          />
-          {say('decide.keys.on')}
-        </label>
+        <Suspense>{opened && <KeyList />}</Suspense>
       </dialog>
     </>
   )

@@ -2,7 +2,6 @@ import { getFormProps, getInputProps, getSelectProps, useForm } from '@conform-t
 import { parseWithZod } from '@conform-to/zod/v4'
 import { useRef, useState } from 'react'
 import { data, Form, redirect } from 'react-router'
-import { z } from 'zod'
 import { publicName } from '../../core/display/publicName'
 import { brandShades } from '../../core/display/brand'
 import { submissionFieldNames, submissionSchema, TRAP_FIELD } from '../../core/intake/submission'
@@ -19,6 +18,7 @@ import { speechFor, withLanguage } from './speechFor'
 import { PhotoField } from './photos/PhotoField'
 import { mediaErrors, takePhotos } from './photos/takePhotos'
 import { usePhotos } from './photos/usePhotos'
+import { useTakeOver } from './useTakeOver'
 import { useSendWhenReady } from './photos/useSendWhenReady'
 import { WordsFields } from './WordsFields'
 import { useWork } from './work/useWork'
@@ -26,9 +26,6 @@ import { AskConsent } from './AskConsent'
 import { ConsentField } from './ConsentField'
 import { Summary } from './Summary'
 import type { Route } from './+types/form'
-
-// Our Content-Security-Policy forbids compiling schemas at run time.
-if (typeof document !== 'undefined') z.config({ jitless: true })
 
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await context.elogio.openForm(params.slug)
@@ -179,6 +176,7 @@ function Fields({
   const [consent, setConsent] = useState<'unasked' | 'asking' | 'asked'>('unasked')
   const box = useRef<HTMLInputElement>(null)
   const button = useRef<HTMLButtonElement>(null)
+  useTakeOver(button)
   const isComplete = () => {
     const sent = button.current?.form
     return sent && parseWithZod(new FormData(sent), { schema }).status === 'success'

@@ -1,5 +1,5 @@
 import { ImagePlus, X } from 'lucide-react'
-import { useRef, useState, type DragEvent } from 'react'
+import { useEffect, useRef, useState, type DragEvent } from 'react'
 import { ALT_LIMIT, MOST_PHOTOS, writeRef } from '../../../core/intake/photos'
 import type { CustomerTranslate } from '../../../core/messages/customers/customerMessages'
 import { useCodes, useTranslate } from '../speech'
@@ -24,6 +24,14 @@ export function PhotoField({
   const [over, setOver] = useState(false)
   const chooser = useRef<HTMLInputElement>(null)
   const { items } = photos
+  const add = useRef(photos.add)
+  useEffect(() => {
+    // Chosen before the scripts were there.
+    if (chooser.current?.files?.length) {
+      add.current([...chooser.current.files])
+      chooser.current.value = ''
+    }
+  }, [])
   const drop = (event: DragEvent) => {
     event.preventDefault()
     setOver(false)

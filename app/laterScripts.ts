@@ -1,0 +1,44 @@
+/** Pages that can be read and filled in without scripts: these load when somebody first touches the page. */
+const laterPages = /^\/f\/[^/]+\/?$/
+
+export const loadsScriptsLater = (url: string): boolean => laterPages.test(new URL(url).pathname)
+
+/** What counts as a touch. A form that is sent before the scripts are there waits for them. */
+const loader = `(() => {
+  let begun, sent;
+  const begin = () => {
+    if (begun) return;
+    begun = true;
+    for (const waiting of document.querySelectorAll('script[type=later]')) {
+      const script = document.createElement('script');
+      script.type = 'module';
+      script.nonce = waiting.nonce;
+      script.textContent = waiting.textContent;
+      document.head.append(script);
+    }
+  };
+  const events = ['pointerdown', 'pointermove', 'keydown', 'focusin', 'input', 'scroll'];
+  const hold = (event) => {
+    event.preventDefault();
+    sent = event;
+    begin();
+  };
+  for (const name of events) addEventListener(name, begin, { capture: true, passive: true });
+  addEventListener('submit', hold, true);
+  addEventListener('awake', () => {
+    for (const name of events) removeEventListener(name, begin, true);
+    removeEventListener('submit', hold, true);
+    if (sent) sent.target.requestSubmit(sent.submitter);
+  });
+})()`.replace(/\n\s*/g, '')
+
+/**
+ * The HTML of a page whose module scripts are started by a small script of its own, instead of while it loads. Scripts
+ * without a module stay: they only store what these read.
+ */
+export function withLaterScripts(html: string, nonce: string): string {
+  return html
+    .replace(/<link rel="modulepreload"[^>]*>/g, '')
+    .replace(/(<script nonce="[^"]*") type="module" async="">/g, '$1 type="later">')
+    .replace('</body>', `<script nonce="${nonce}">${loader}</script></body>`)
+}
