@@ -3,7 +3,10 @@ const laterPages = /^\/f\/[^/]+\/?$/
 
 export const loadsScriptsLater = (url: string): boolean => laterPages.test(new URL(url).pathname)
 
-/** What counts as a touch. A form that is sent before the scripts are there waits for them. */
+/**
+ * What counts as a touch. Meanwhile a rating can be typed as in `RatingChoice`, and a form that is sent waits for the
+ * scripts.
+ */
 const loader = `(() => {
   let begun, sent;
   const begin = () => {
@@ -23,11 +26,16 @@ const loader = `(() => {
     sent = event;
     begin();
   };
+  const rate = ({ target, key }) => {
+    if (target.type === 'radio' && /^[1-5]$/.test(key)) target.form.querySelector('[name=rating][value="' + key + '"]').click();
+  };
   for (const name of events) addEventListener(name, begin, { capture: true, passive: true });
+  addEventListener('keydown', rate);
   addEventListener('submit', hold, true);
   addEventListener('awake', () => {
     for (const name of events) removeEventListener(name, begin, true);
     removeEventListener('submit', hold, true);
+    removeEventListener('keydown', rate);
     if (sent) sent.target.requestSubmit(sent.submitter);
   });
 })()`.replace(/\n\s*/g, '')
