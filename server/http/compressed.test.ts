@@ -27,6 +27,7 @@ test('what a client or a kind forbids stays as it is', async () => {
     ['text/html', null],
     ['text/html', 'identity'],
     ['image/png', 'br'],
+    ['text/x-script', 'br'],
   ] as const) {
     const plain = await compressed(answer(type), accept)
     expect(plain.headers.get('Content-Encoding')).toBeNull()

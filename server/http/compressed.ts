@@ -3,8 +3,12 @@ import { brotliCompress, constants, gzip } from 'node:zlib'
 import { takenEncodings } from './encodings'
 import { WORTH_COMPRESSING } from './prepared'
 
+/**
+ * Not streams of events, which are passed on as they come, nor the router's own answers (`text/x-script`): compressed,
+ * the answer to a decision came after the event that tells open pages of it, and a key pressed in between was lost.
+ */
 const compressible =
-  /^(?:text\/(?!event-stream)|application\/(?:json|xml|atom\+xml|manifest\+json)|image\/svg)/i
+  /^(?:text\/(?!event-stream|x-script)|application\/(?:json|xml|atom\+xml|manifest\+json)|image\/svg)/i
 const [brotliOf, gzipOf] = [promisify(brotliCompress), promisify(gzip)]
 /** Pages are compressed for each request, so with little effort. */
 const EFFORT = { brotli: 4, gzip: 6 }
