@@ -5,7 +5,7 @@ export const loadsScriptsLater = (url: string): boolean => laterPages.test(new U
 
 /**
  * What counts as a touch. Meanwhile a rating can be typed as in `RatingChoice`, and a form that is sent waits for the
- * scripts.
+ * scripts. If they do not come, it is sent without them.
  */
 const loader = `(() => {
   let begun, sent;
@@ -17,6 +17,7 @@ const loader = `(() => {
       script.type = 'module';
       script.nonce = waiting.nonce;
       script.textContent = waiting.textContent;
+      script.onerror = letGo;
       document.head.append(script);
     }
   };
@@ -25,6 +26,7 @@ const loader = `(() => {
     event.preventDefault();
     sent = event;
     begin();
+    setTimeout(letGo, 20000);
   };
   const rate = ({ target, key }) => {
     if (target.type === 'radio' && /^[1-5]$/.test(key)) target.form.querySelector('[name=rating][value="' + key + '"]').click();
@@ -32,12 +34,14 @@ const loader = `(() => {
   for (const name of events) addEventListener(name, begin, { capture: true, passive: true });
   addEventListener('keydown', rate);
   addEventListener('submit', hold, true);
-  addEventListener('awake', () => {
+  const letGo = () => {
     for (const name of events) removeEventListener(name, begin, true);
     removeEventListener('submit', hold, true);
     removeEventListener('keydown', rate);
     if (sent) sent.target.requestSubmit(sent.submitter);
-  });
+    sent = undefined;
+  };
+  addEventListener('awake', letGo);
 })()`.replace(/\n\s*/g, '')
 
 /**
