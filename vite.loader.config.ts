@@ -15,6 +15,7 @@ export default defineConfig(({ mode }) =>
           modulePreload: false,
           rollupOptions: {
             input: {
+              fonts: 'onsite/behaviour/fonts.ts',
               pack: 'onsite/behaviour/pack.ts',
               slide: 'onsite/behaviour/slide.ts',
               lead: 'onsite/behaviour/lead.ts',

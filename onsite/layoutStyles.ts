@@ -74,10 +74,7 @@ const perLayout: Record<Layout, LayoutRules> = {
     true,
   ),
   carousel: reviewsWith(moving, true),
-  single: reviewsWith(
-    `${moving}.eg ol{--eg-n:1}.eg-single figure{border-top-width:0;border-inline-start:3px solid var(--eg-accent);padding:0;padding-inline-start:1em}`,
-    false,
-  ),
+  single: reviewsWith(`${moving}.eg ol{--eg-n:1}`, false),
   aggregate: without(
     `
 .eg-whole{display:grid;gap:1em 2.2em;align-items:center;max-width:44em;margin-bottom:1em}

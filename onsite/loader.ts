@@ -25,10 +25,12 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     const behaviours = await Promise.all(
       parts.map((part) => import(/* @vite-ignore */ origin + part) as Promise<Behaviour>),
     )
+    const reserved = reservedHeight(box)
     show(box, html, css)
     for (const behaviour of behaviours) behaviour.default(box.shadowRoot!)
     if (jsonLd) tellSearchEngines(box, jsonLd)
-    navigator.sendBeacon?.(`${display}/seen`, location.origin + location.pathname)
+    const page = location.origin + location.pathname
+    navigator.sendBeacon?.(`${display}/seen`, page + missingHeight(box, reserved))
   } catch {
     // The link in the box stays.
   }
@@ -36,6 +38,24 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
 
 interface Behaviour {
   default: (root: ParentNode) => void
+}
+
+/** The height that the embed code reserves, in CSS pixels; 0 without its style, or for another selection than the copied. */
+function reservedHeight(box: HTMLElement): number {
+  const link = box.firstElementChild
+  const isOther = box.dataset.product || box.dataset.limit
+  return link && !isOther ? parseFloat(getComputedStyle(link).minHeight) || 0 : 0
+}
+
+/** For the report: by how much the display is taller than reserved; nothing if nothing was. */
+function missingHeight(box: HTMLElement, reserved: number): string {
+  const display = box.shadowRoot?.querySelector<HTMLElement>('.eg')
+  if (!reserved || !display) return ''
+  const held = display.style.minHeight
+  display.style.minHeight = ''
+  const height = display.offsetHeight
+  display.style.minHeight = held
+  return `\n${height - Math.round(reserved)}`
 }
 
 function show(box: HTMLElement, html: string, css: string): void {

@@ -59,6 +59,7 @@ function modelOf(changed: Changed = {}, some = reviews, asked: Asked = {}) {
       scopeOf(selection, asked),
     ),
     links: { write: null, all: 'https://r.example/d/x/all', how: 'https://r.example/how/x' },
+    fontsUrl: '',
     mediaUrl: 'https://r.example/media/',
     now: '2026-11-25T00:00:00Z',
     asked,

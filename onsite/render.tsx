@@ -3,6 +3,7 @@ import { renderToStaticMarkup } from 'react-dom/server'
 import type { DisplayModel } from '../core/display/displayModel'
 import { isTable, layoutTraits, type Behaviour } from '../core/display/layoutTraits'
 import { DisplayView, Items } from './DisplayView'
+import { fontsOf } from '../core/display/theme'
 import { displayStyles, shadowStyles } from './styles'
 
 export interface RenderedDisplay {
@@ -22,12 +23,13 @@ export function renderDisplay(
   return { html, css: shadowStyles(model), behaviours: html ? behaviours : [] }
 }
 
-function behavioursOf({ layout, quotations, heading, origins }: DisplayModel): Behaviour[] {
+function behavioursOf({ layout, quotations, heading, origins, theme }: DisplayModel): Behaviour[] {
   const { module: own } = layoutTraits[layout.kind]
   // The rows of a table belong to its columns, so its choices stay links.
   const reads = heading.byOrigin && !isTable(layout.kind) && origins.some(({ here }) => here > 0)
   const photos = quotations.some((quotation) => quotation.photos.length > 0)
   return [
+    ...(fontsOf(theme).length > 0 ? ['fonts' as const] : []),
     ...(own ? [own] : []),
     ...(photos ? ['photos' as const] : []),
     ...(reads ? ['origins' as const] : []),

@@ -1,8 +1,8 @@
 import type { DisplayModel } from '../core/display/displayModel'
-import { isDark, type ResolvedTheme } from '../core/display/theme'
 import { isTable } from '../core/display/layoutTraits'
 import { tableColumns } from '../core/display/tableColumns'
 import { columnStyles, layoutRules, tableStyles } from './layoutStyles'
+import { themeStyles } from './themeStyles'
 
 // The page's rules reach the host of a shadow root and inherited properties. Only font and text colour are inherited.
 const host = `:host{all:initial!important;display:block!important;font-family:inherit!important;font-size:inherit!important;color:inherit!important;direction:inherit!important}
@@ -31,7 +31,6 @@ const heading = `
 .eg-write:hover,.eg-button:hover{text-decoration:underline}`
 
 const quotation = `
-.eg figure{padding-top:.8em;border-top:2px solid currentColor}
 .eg-stars{display:flex;gap:.5em;align-items:baseline}
 .eg-head{font-weight:650;margin-top:.3em!important}
 .eg-words p{margin-top:.3em;line-height:1.45;white-space:pre-line}
@@ -74,42 +73,16 @@ const photos = `
 
 const squeeze = (css: string) => css.replace(/\n/g, '')
 
-function themeStyles({
-  backgroundColour: background,
-  text,
-  accent,
-  corners,
-  density,
-  inside,
-  around,
-  frame,
-}: ResolvedTheme): string {
-  const dark = `--eg-accent:${accent.dark}`
-  const light = `--eg-accent:${accent.light}`
-  const fixed = background ? `background:${background};color:${text};` : ''
-  const edges = [
-    around > 0 && `margin:${around}px`,
-    `padding:${background ? Math.max(inside, 20) : inside}px`,
-    background && `border-radius:${corners}px`,
-  ]
-  const framed =
-    frame === 'box'
-      ? `.eg figure{border:1px solid color-mix(in srgb,currentColor 26%,transparent);border-radius:${corners}px;padding:1em 1.1em;height:100%}`
-      : frame === 'none'
-        ? '.eg figure{border:0;padding-top:0}'
-        : ''
-  return (
-    `.eg{${background && isDark(background) ? dark : light};--eg-round:${corners}px;--eg-gap:${density};${fixed}${edges.filter(Boolean).join(';')}}` +
-    (background
-      ? ''
-      : `.eg-dark{${dark}}.eg-light{${light}}.eg-unreadable{color:#1b1a17}.eg-dark.eg-unreadable{color:#eef1ec}`) +
-    framed
-  )
-}
+type Styled = Pick<DisplayModel, 'layout' | 'theme' | 'quotations' | 'origins' | 'business' | 'fontsUrl'>
 
-type Styled = Pick<DisplayModel, 'layout' | 'theme' | 'quotations' | 'origins' | 'business'>
-
-export function displayStyles({ layout, theme, quotations, origins: sites, business }: Styled): string {
+export function displayStyles({
+  layout,
+  theme,
+  quotations,
+  origins: sites,
+  business,
+  fontsUrl,
+}: Styled): string {
   const rules = layoutRules(layout.kind)
   return squeeze(
     common +
@@ -117,10 +90,10 @@ export function displayStyles({ layout, theme, quotations, origins: sites, busin
       (rules.reviews ? quotation : '') +
       (quotations.some((shown) => shown.photos.length > 0) ? photos : '') +
       (business || sites.some(({ here }) => here > 0) ? origins : '') +
-      themeStyles(theme) +
       rules.css +
       (rules.columns ? columnStyles(layout) : '') +
-      (isTable(layout.kind) ? tableStyles(shownColumns(layout, quotations)) : ''),
+      (isTable(layout.kind) ? tableStyles(shownColumns(layout, quotations)) : '') +
+      themeStyles(theme, layout.kind, fontsUrl),
   )
 }
 

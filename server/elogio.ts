@@ -60,6 +60,7 @@ import {
   takeDown,
 } from './publishing/manage'
 import { reviewPolicy } from './publishing/reviewPolicy'
+import { removeLook, restoreLook, saveLook, startDisplaysLike } from './publishing/looks'
 import { looksToStartFrom, startDisplay } from './publishing/newDisplay'
 import type { Publication } from './publishing/published'
 import { samplePreview } from './publishing/samplePreview'
@@ -193,6 +194,10 @@ export function buildElogio(services: Services, publication: Publication) {
     removeDisplay: (shop: Shop, member: Member, key: string) =>
       remove(services, publication, shop, member, key),
     restoreDisplay: bound(restoreDisplay),
+    saveLook: bound(saveLook),
+    removeLook: bound(removeLook),
+    restoreLook: bound(restoreLook),
+    startDisplaysLike: bound(startDisplaysLike),
   }
 }
 export type Elogio = ReturnType<typeof buildElogio>

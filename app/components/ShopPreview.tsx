@@ -35,6 +35,7 @@ function stylesOf({ background, textColour, brand, corners }: TypedStyle): strin
       quotations: [],
       origins: [],
       business: null,
+      fontsUrl: '',
       theme: resolveTheme(theme, site),
     })
   } catch {
@@ -43,6 +44,7 @@ function stylesOf({ background, textColour, brand, corners }: TypedStyle): strin
       quotations: [],
       origins: [],
       business: null,
+      fontsUrl: '',
       theme: resolveTheme(theme, plain),
     })
   }

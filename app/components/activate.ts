@@ -1,9 +1,14 @@
+import fonts from '../../onsite/behaviour/fonts'
 import pack from '../../onsite/behaviour/pack'
 import slide from '../../onsite/behaviour/slide'
 import type { Behaviour } from '../../core/display/layoutTraits'
 
 /** In the editor a click on a photo opens its settings instead. */
-const behaviours: Partial<Record<Behaviour, (root: ParentNode) => () => void>> = { pack, slide }
+const behaviours: Partial<Record<Behaviour, (root: ParentNode) => void | (() => void)>> = {
+  fonts,
+  pack,
+  slide,
+}
 
 /** Runs the scripts of a display. Returns a function that stops them. */
 export function activate(root: ParentNode, names: Behaviour[]): () => void {

@@ -16,7 +16,7 @@ import {
 } from '../settings/ProfileFields'
 
 /** The recognised data of the shop with samples, to correct and save. */
-export function KeepShop({
+export default function KeepShop({
   found,
   errors,
   problem,

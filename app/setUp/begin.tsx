@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react'
 import { data, Form, redirect, useNavigation } from 'react-router'
 import { newAccountSchema, shopProfileSchema } from '../../core/account/shopProfile'
 import type { FetchFailure } from '../../server/outside/fetchOutside'
@@ -8,8 +9,10 @@ import { Wordmark } from '../components/Wordmark'
 import { formFields } from '../readForm'
 import { storageWords } from '../storageProblem'
 import { waitWords } from '../waitWords'
-import { KeepShop } from './KeepShop'
 import type { Route } from './+types/begin'
+
+// It draws a display, which the first step does without.
+const KeepShop = lazy(() => import('./KeepShop'))
 
 /** Anyone can set up the first shop; later only members. */
 async function whoSetsUp(request: Request, context: Route.LoaderArgs['context']) {
@@ -144,12 +147,14 @@ export async function action({ request, context }: Route.ActionArgs) {
 export default function Begin({ loaderData, actionData }: Route.ComponentProps) {
   if (loaderData.step === 'correct')
     return (
-      <KeepShop
-        key={loaderData.site}
-        found={loaderData}
-        errors={actionData?.errors ?? {}}
-        problem={actionData?.problem ?? null}
-      />
+      <Suspense>
+        <KeepShop
+          key={loaderData.site}
+          found={loaderData}
+          errors={actionData?.errors ?? {}}
+          problem={actionData?.problem ?? null}
+        />
+      </Suspense>
     )
   return <AskForSite {...loaderData} />
 }

@@ -27,7 +27,7 @@ export default function PlaceCode({
   const [bare, setBare] = useState(false)
   const [whole, setWhole] = useState(false)
   const reserved = measures.length > 0 && !bare
-  const code = reserved ? `${reserveStyle(view.key, measures)}\n${view.code}` : view.code
+  const code = reserved ? `${reserveStyle(view.key, view.draft.layout, measures)}\n${view.code}` : view.code
   const outdated = view.copied.length > 0 && isOutOfDate(view.copied, measures)
   return (
     <Panel title={say('show.code')} close={close}>

@@ -5,6 +5,7 @@ import { z } from 'zod'
 import { configurationSchema } from '../../core/display/configuration'
 import { measuresSchema, type Measure } from '../../core/display/measures'
 import { showsReviews } from '../../core/display/layoutTraits'
+import { themeSchema } from '../../core/display/themeSchema'
 import { trials } from '../../core/display/tryOut'
 import { spokenMoment } from '../../core/formats/dates'
 import { pictureAddress } from '../../core/formats/picture'
@@ -64,6 +65,13 @@ const asked = z.discriminatedUnion('intent', [
     picture: pictureAddress,
     tab: z.string().max(40).default(''),
   }),
+  z.object({
+    intent: z.literal('saveLook'),
+    name: z.string().trim().min(1).max(60),
+    theme: jsonText(themeSchema),
+  }),
+  z.object({ intent: z.enum(['removeLook', 'restoreLook']), look: z.string().max(40) }),
+  z.object({ intent: z.literal('startLike'), theme: jsonText(themeSchema) }),
   z.object({ intent: z.literal('copied'), measures: jsonText(measuresSchema) }),
 ])
 
@@ -92,6 +100,15 @@ export async function action({ request, context, params: { shop: slug, key } }: 
       return elogio.setDisplayAddress(shop, key, wish.address && slugOf(wish.address))
     case 'picture':
       return found(await elogio.setSharingPicture(shop, key, wish.picture, wish.tab))
+    case 'saveLook':
+      return { look: await elogio.saveLook(shop, wish.name, wish.theme) }
+    case 'removeLook':
+    case 'restoreLook':
+      await elogio[wish.intent](shop, wish.look)
+      return null
+    case 'startLike':
+      await elogio.startDisplaysLike(shop, wish.theme)
+      return null
     case 'copied':
       return found(await elogio.keepMeasured(shop, key, wish.measures))
   }
@@ -127,6 +144,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   const names = Object.fromEntries([
     ...view.products.map(({ sku, title }) => [sku, title]),
     ...view.listings.map(({ publicId, words }) => [publicId, words]),
+    ...view.ownLooks.map(({ publicId, name }) => [publicId, name]),
   ]) as Record<string, string>
   const page = draft.placement.url || view.siteUrl
   const ownPage = draft.placement.place === 'own'

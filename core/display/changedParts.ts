@@ -18,7 +18,7 @@ function valuesOf(configuration: Configuration): Record<SentencePart | Setting, 
     ...settingValues(configuration),
     sources: [selection.sources, selection.listings],
     layout: layout.kind,
-    theme: theme.background === 'colour' ? theme.colour : theme.background,
+    theme: [theme.look, theme.background === 'colour' ? theme.colour : theme.background],
     placement: placement.place,
     title: title.trim(),
   }

@@ -27,7 +27,51 @@ export const businessForms = ['none', 'business', 'logo'] as const
 export const ratingForms = ['glyphs', 'numeral', 'both', 'hidden'] as const
 export const glyphs = ['star', 'disc', 'heart'] as const
 export const backgrounds = ['page', 'light', 'dark', 'colour'] as const
-export const frames = ['rule', 'box', 'none'] as const
+/** Where a line is drawn at each review; `box` is all around. */
+export const frames = ['rule', 'below', 'side', 'box', 'none'] as const
+export const lineKinds = ['solid', 'dashed', 'dotted', 'double'] as const
+export const cardFills = ['none', 'tint', 'accent', 'colour'] as const
+export const cardShadows = ['none', 'soft', 'deep', 'offset'] as const
+/** Where the writer stands: below the words, above them, beside them, or beside and the rating on the other side. */
+export const cardArrangements = ['below', 'above', 'beside', 'ledger', 'centred'] as const
+export const quoteMarks = ['none', 'above', 'behind'] as const
+export const sizes = ['compact', 'normal', 'roomy'] as const
+export const alignments = ['start', 'center', 'end'] as const
+export const buttonForms = ['outline', 'filled', 'text'] as const
+export const fonts = [
+  'page',
+  'literata',
+  'fraunces',
+  'bitter',
+  'commissioner',
+  'karla',
+  'oswald',
+  'caveat',
+  'jetbrains',
+] as const
+/** The texts of a display that can be styled alone. */
+export const textParts = [
+  'title',
+  'line',
+  'average',
+  'symbols',
+  'headline',
+  'words',
+  'name',
+  'about',
+  'date',
+  'proof',
+  'reply',
+  'links',
+] as const
+export type TextPart = (typeof textParts)[number]
+export const THICKEST_LINE = 12
+export const WIDEST_DISPLAY = 1600
+export const NARROWEST_DISPLAY = 200
+export const SMALLEST_TEXT = 60
+export const LARGEST_TEXT = 300
+export const WIDEST_TEXT_SPACE = 48
+export const textWeights = [300, 400, 500, 600, 700, 800] as const
 export const WIDEST_SPACE = 96
 export const ROUNDEST = 32
 export const places = ['front', 'product', 'products', 'side', 'footer', 'own', 'elsewhere'] as const

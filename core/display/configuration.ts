@@ -15,15 +15,9 @@ import {
   originForms,
   businessForms,
   glyphs,
-  backgrounds,
-  frames,
-  WIDEST_SPACE,
-  ROUNDEST,
   places,
 } from './choices'
-
-const colour = z.string().regex(/^#[0-9a-f]{6}$/i)
-const colourOrNone = z.union([colour, z.literal('')])
+import { themeSchema } from './themeSchema'
 
 /** A column of a table; one that is not named is shown under its own heading. */
 const columnSchema = z.object({
@@ -100,22 +94,6 @@ const headingSchema = z.object({
   button: z.object({ words: z.string().max(40), url: address }),
 })
 export type Heading = z.infer<typeof headingSchema>
-
-/** Colours are hex, or empty for the shop's; spaces are CSS pixels. */
-const themeSchema = z.object({
-  background: z.enum(backgrounds),
-  colour: colourOrNone,
-  text: colourOrNone,
-  accent: colourOrNone,
-  frame: z.enum(frames),
-  /** null uses the corners of the shop's buttons. */
-  corners: z.number().int().min(0).max(ROUNDEST).nullable(),
-  /** Percent of the normal space between reviews. */
-  density: z.number().int().min(40).max(200),
-  inside: z.number().int().min(0).max(WIDEST_SPACE),
-  around: z.number().int().min(0).max(WIDEST_SPACE),
-})
-export type Theme = z.infer<typeof themeSchema>
 
 const placementSchema = z.object({
   place: z.enum(places),

@@ -55,6 +55,8 @@ export interface DisplayModel {
   origins: OriginSummary[]
   /** The business on another site, for the heading. */
   business: { name: string; picture: string | null } | null
+  /** The address of the folder of shipped fonts. */
+  fontsUrl: string
   /** The site that the visitor reads by; empty for all. */
   readBy: string
   whenEmpty: Configuration['whenEmpty']
@@ -68,6 +70,7 @@ export function displayModel({
   totals,
   links,
   mediaUrl,
+  fontsUrl,
   now,
   asked = {},
   samples = [],
@@ -81,6 +84,7 @@ export function displayModel({
   links: DisplayLinks
   /** The address of the folder of pictures. */
   mediaUrl: string
+  fontsUrl: string
   now: string
   asked?: Asked
   /** Shown to the owner of a shop without publishable reviews; visitors never get them. */
@@ -119,6 +123,7 @@ export function displayModel({
     links,
     origins: originSummaries(listings, byListing),
     business: businessOf(listings, configuration.heading.business, shop.logo, mediaUrl),
+    fontsUrl,
     readBy: asked.origin ?? '',
     whenEmpty: configuration.whenEmpty,
   }

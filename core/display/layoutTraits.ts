@@ -1,7 +1,7 @@
 import type { Layout, places } from './choices'
 
 /** The modules that run in a visitor's browser, in `onsite/behaviour/`. */
-export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos' | 'origins'
+export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos' | 'origins' | 'fonts'
 
 export interface LayoutTraits {
   /**

@@ -14,15 +14,18 @@ export function widthsToMeasure({ marks, columns }: Arrangement): number[] {
   return [...new Set([...steps, ...marks.slice(0, columns - 1), WIDEST])].toSorted((a, b) => a - b)
 }
 
-/** Whether space is reserved for a layout; a small rating within text needs none. */
-export const isReserved = ({ kind }: Arrangement): boolean => !isSmall(kind)
-
 /**
  * The style element of the embed code, which reserves the display's height for each width of its box. A
- * height is valid up to the next width, because a wider box needs less.
+ * height is valid up to the next width, because a wider box needs less. A small rating within text has the same size
+ * at every width.
  */
-export function reserveStyle(key: string, measures: Measure[]): string {
+export function reserveStyle(key: string, { kind }: Arrangement, measures: Measure[]): string {
   const box = `[data-elogio="${key}"]`
+  const [first] = measures
+  if (first && isSmall(kind)) {
+    const size = `width:${Math.ceil(first.width)}px;height:${Math.ceil(first.height)}px`
+    return `<style>${box}{display:inline-block;line-height:1.5}${box}>a{display:inline-flex;${size};overflow:clip;white-space:nowrap}</style>`
+  }
   const rules = measures
     .toSorted((a, b) => a.width - b.width)
     .map(({ width, height }) => ({ width, height: Math.ceil(height) }))

@@ -1,4 +1,6 @@
+import { textParts } from './choices'
 import type { Configuration, Parts } from './configuration'
+import { sortedStyle } from './lookChanges'
 
 /** Settings outside the sentence, in the order of the list of changes. */
 export const settings = [
@@ -19,6 +21,8 @@ export const settings = [
   'accent',
   'frame',
   'spaces',
+  'cards',
+  'texts',
   'whenEmpty',
   'description',
   'picture',
@@ -72,7 +76,12 @@ export function settingValues({
     button: heading.button,
     accent: theme.accent,
     frame: [theme.frame, theme.corners, theme.background === 'colour' ? theme.text : ''],
-    spaces: [theme.density, theme.inside, theme.around],
+    spaces: [
+      ...[theme.density, theme.inside, theme.around, theme.maxWidth],
+      ...[theme.font, theme.size, theme.align],
+    ],
+    cards: [theme.card, theme.buttons],
+    texts: textParts.map((part) => sortedStyle(theme.texts[part])),
     whenEmpty,
     description: description.trim(),
     picture,

@@ -33,6 +33,8 @@ export interface DisplayShop {
   products: Record<string, string>
   /** By public id. */
   listings: Record<string, ShownListing>
+  /** Names of the shop's looks by public id. */
+  looks: Record<string, string>
   /** A data URL; null without one. */
   logo: string | null
   site: SiteStyle

@@ -1,5 +1,6 @@
 import { everything } from '../curation/selection'
 import type { Configuration } from './configuration'
+import { startingTheme } from './startingTheme'
 
 /** The settings of a new display. */
 export const startingConfiguration: Configuration = {
@@ -47,17 +48,7 @@ export const startingConfiguration: Configuration = {
     business: 'none',
     button: { words: '', url: '' },
   },
-  theme: {
-    background: 'page',
-    colour: '',
-    text: '',
-    accent: '',
-    frame: 'rule',
-    corners: null,
-    density: 100,
-    inside: 0,
-    around: 0,
-  },
+  theme: startingTheme,
   placement: { place: 'front', url: '', spot: '' },
   whenEmpty: 'invitation',
   description: '',

@@ -1,5 +1,7 @@
 import { clampChroma, converter, formatHex, parse, wcagContrast, type Oklch } from 'culori'
-import type { Theme } from './configuration'
+import type { TextPart } from './choices'
+import { isShipped, type Font, type ShippedFont } from './fonts'
+import type { Card, Theme } from './themeSchema'
 
 /** The style of the shop's site. Colours are hex, corners are CSS pixels. */
 export interface SiteStyle {
@@ -26,6 +28,19 @@ export interface ResolvedTheme {
   density: number
   inside: number
   around: number
+  font: Font
+  size: Theme['size']
+  maxWidth: number
+  align: Theme['align']
+  card: ResolvedCard
+  buttons: { form: Theme['buttons']['form']; corners: number }
+  texts: Theme['texts']
+}
+
+/** The surface around one review; a colour of its own has a text colour and an accent that can be read on it. */
+export interface ResolvedCard extends Omit<Card, 'colour' | 'corners'> {
+  own: { background: string; text: string; accent: string } | null
+  corners: number
 }
 
 export const LIGHT_BACKGROUND = '#ffffff'
@@ -91,6 +106,9 @@ export function resolveTheme(
   }[background]
   const accentOn = (on: string) => theme.accent || legibleOn(site.brand, on, GRAPHIC_RATIO + 0.4)
   const pageIsDark = isDark(site.background)
+  const corners = theme.corners ?? site.corners
+  const { colour, ...card } = theme.card
+  const cardColour = card.fill === 'colour' ? colour || site.brand : null
   return {
     background,
     backgroundColour,
@@ -102,38 +120,68 @@ export function resolveTheme(
           dark: accentOn(pageIsDark ? site.background : DARK_BACKGROUND),
         },
     frame: theme.frame,
-    corners: theme.corners ?? site.corners,
+    corners,
     density: theme.density / 100,
     inside: theme.inside,
     around: theme.around,
+    font: theme.font,
+    size: theme.size,
+    maxWidth: theme.maxWidth,
+    align: theme.align,
+    card: {
+      ...card,
+      corners: card.corners ?? corners,
+      own:
+        cardColour === null
+          ? null
+          : { background: cardColour, text: textOn(cardColour), accent: accentOn(cardColour) },
+    },
+    buttons: { ...theme.buttons, corners: theme.buttons.corners ?? corners },
+    texts: theme.texts,
   }
+}
+
+/** The shipped fonts that a theme uses, each once. */
+export function fontsOf({ font, texts }: Pick<ResolvedTheme, 'font' | 'texts'>): ShippedFont[] {
+  return [...new Set([font, ...Object.values(texts).map((text) => text?.font)])].filter(isShipped)
 }
 
 /** Two colours with too little contrast, and a replacement. */
 export interface ContrastFault {
-  what: 'text' | 'accent'
+  what: 'text' | 'accent' | TextPart
   ratio: number
   needed: number
   legible: string
 }
 
+/** Texts that stand on the background of the whole, not on a review's. */
+const aboveReviews: TextPart[] = ['title', 'line', 'average', 'links']
+
 export function contrastFaults(theme: Theme, site: SiteStyle): ContrastFault[] {
-  const { backgroundColour, text, accent } = resolveTheme(theme, site)
+  const { backgroundColour, text, accent, texts, card } = resolveTheme(theme, site)
   const background = backgroundColour ?? site.background
-  const pairs = [
-    { what: 'text' as const, colour: text ?? site.textColour, needed: TEXT_RATIO },
+  const { own } = card
+  const pairs: { what: ContrastFault['what']; colour: string; on: string; needed: number }[] = [
+    { what: 'text' as const, colour: text ?? site.textColour, on: background, needed: TEXT_RATIO },
     {
       what: 'accent' as const,
       colour: isDark(background) ? accent.dark : accent.light,
+      on: background,
       needed: GRAPHIC_RATIO,
     },
+    ...Object.entries(texts).flatMap(([name, style]) => {
+      const part = name as TextPart
+      const on = own && !aboveReviews.includes(part) ? own.background : background
+      const needed = part === 'symbols' ? GRAPHIC_RATIO : TEXT_RATIO
+      return style?.colour ? [{ what: part, colour: style.colour, on, needed }] : []
+    }),
   ]
   return pairs
-    .map(({ what, colour, needed }) => ({
+    .map(({ what, colour, on, needed }) => ({
       what,
       needed,
-      ratio: wcagContrast(colour, background),
-      legible: legibleOn(colour, background, needed),
+      ratio: wcagContrast(colour, on),
+      legible: legibleOn(colour, on, needed),
     }))
     .filter(({ ratio, needed }) => ratio < needed)
 }

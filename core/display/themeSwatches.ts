@@ -1,4 +1,4 @@
-import type { Theme } from './configuration'
+import type { Theme } from './themeSchema'
 import { resolveTheme, DARK_BACKGROUND, isDark, LIGHT_BACKGROUND, textOn, type SiteStyle } from './theme'
 
 const DARK_PAGE = '#101a1d'

@@ -184,7 +184,7 @@ test('before an update the database is copied, and the copy brings it back', asy
   const db = new Database(inData('elogio.db'))
   db.prepare('DELETE FROM knex_migrations WHERE name = ?').run(migrationNames.at(-1))
   db.exec(
-    'DROP TABLE untaught; ALTER TABLE review_group DROP COLUMN holds; ALTER TABLE fingerprint DROP COLUMN words; DROP INDEX purchase_by_digits',
+    'DROP TABLE look; ALTER TABLE shop DROP COLUMN starting_theme',
   )
   db.close()
   const updated = await openData(data, now)

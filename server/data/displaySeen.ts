@@ -6,21 +6,32 @@ export interface PageSeen {
   lastAt: string
 }
 
+/** Of reports in a row, this many more that do not fit than fit make an embed code out of date. */
+const MIN_MISFITS = 3
+const MAX_MISFITS = 6
+
 /** Anybody can report a page, so pages of other sites have a small limit of their own. */
 const MAX_PAGES = { own: 200, other: 20 }
 
 /**
- * Notes that a page showed a display. If there is no room, the page seen longest ago is removed.
+ * Notes that a page showed a display, and whether the height that its code reserves fits, if it reserves any. If there is no room, the page seen longest ago is removed.
  * @param isOwn whether the page is on the shop's own site
  * @returns whether the page is new
  */
 export async function noteSeen(
   trx: Knex.Transaction,
-  seen: { shopId: number; displayId: number; page: string; at: string },
+  seen: { shopId: number; displayId: number; page: string; at: string; fits: boolean | null },
   isOwn: (page: string) => boolean,
 ): Promise<boolean> {
   const where = { display_id: seen.displayId, page: seen.page }
-  const known = await trx('display_seen').where(where).update({ last_at: seen.at })
+  const known = await trx('display_seen')
+    .where(where)
+    .update({
+      last_at: seen.at,
+      ...(seen.fits !== null && {
+        misfits: seen.fits ? trx.raw('max(misfits - 1, 0)') : trx.raw('min(misfits + 1, ?)', [MAX_MISFITS]),
+      }),
+    })
   if (known > 0) return false
   const own = isOwn(seen.page)
   const pages: string[] = await trx('display_seen')
@@ -34,6 +45,7 @@ export async function noteSeen(
     shop_id: seen.shopId,
     first_at: seen.at,
     last_at: seen.at,
+    misfits: seen.fits === false ? 1 : 0,
   })
   return true
 }
@@ -48,4 +60,15 @@ export async function pagesSeen(db: Knex, shopId: number, displayId: number): Pr
     .where({ shop_id: shopId, display_id: displayId })
     .orderBy('last_at', 'desc')
     .select({ page: 'page', lastAt: 'last_at' })
+}
+
+/** Pages of published displays whose embed code reserves another height than the display has, latest first. */
+export async function pagesThatMisfit(db: Knex, shopId: number): Promise<{ page: string; key: string }[]> {
+  return db('display')
+    .join('display_seen', 'display_seen.display_id', 'display.id')
+    .where({ 'display.shop_id': shopId, 'display.removed_at': null })
+    .where('misfits', '>=', MIN_MISFITS)
+    .whereNotNull('display.live_version_id')
+    .orderBy('display_seen.last_at', 'desc')
+    .select({ page: 'display_seen.page', key: 'display.key' })
 }

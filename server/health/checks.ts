@@ -7,11 +7,12 @@ import { jobError, jobsOfShop } from '../data/jobs'
 import { mailCounts, troubledMails } from '../data/mails'
 import type { Shop } from '../data/shops'
 import { listingsView } from '../listing/listingViews'
+import { outdatedPages } from '../publishing/seen'
 import type { Services } from '../services'
 
 /** A part of the installation or the shop that can fail without anybody noticing. */
 export interface Check {
-  about: 'email' | 'disk' | 'backup' | 'jobs' | 'listings' | 'address'
+  about: 'email' | 'disk' | 'backup' | 'jobs' | 'listings' | 'code' | 'address'
   state: 'good' | 'wrong'
   /** A message code: what is so, or what is wrong and what to do. */
   text: string
@@ -35,6 +36,7 @@ export async function checksOf(services: Services, shop: Shop): Promise<Check[]>
     checkEmail(services, shop),
     checkJobs(services, shop),
     checkListings(services, shop),
+    checkCode(services, shop),
   ])
   return [...checks, checkAddress(services)].toSorted(
     (a, b) => Number(a.state === 'good') - Number(b.state === 'good'),
@@ -110,6 +112,14 @@ async function checkListings(services: Services, shop: Shop): Promise<Check> {
     }
   }
   return { ...about, state: 'good', text: messageCode('problems.listingsGood', { count: listings.length }) }
+}
+
+async function checkCode(services: Services, shop: Shop): Promise<Check> {
+  const outdated = await outdatedPages(services, shop)
+  const [first] = outdated
+  if (!first) return { about: 'code', state: 'good', text: messageCode('problems.codeGood'), link: 'show' }
+  const text = messageCode('problems.codeOutdated', { count: outdated.length, page: first.page })
+  return { about: 'code', state: 'wrong', text, link: `show/${first.key}` }
 }
 
 function checkAddress({ publicUrl }: Services): Check {

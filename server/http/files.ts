@@ -1,6 +1,8 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import path from 'node:path'
+import { fonts } from '../../core/display/choices'
+import { isShipped, shippedFonts, type ShippedFont } from '../../core/display/fonts'
 import type { Services } from '../services'
 import { prepare, type Prepared } from './prepared'
 
@@ -20,11 +22,23 @@ const PARTS = 'build/onsite/parts'
 const FOREVER = 'public, max-age=31536000, immutable'
 const ALWAYS_ASK = 'no-cache, s-maxage=1'
 
-const serif = createRequire(import.meta.url).resolve(
-  '@fontsource-variable/literata/files/literata-latin-wght-normal.woff2',
-)
+/** A font for pages of other sites, by its address. */
+function fontFile(font: ShippedFont, name: string, subset: string): [string, Prepared] {
+  const family = shippedFonts[font].name.toLowerCase().replace(' ', '-')
+  const path = createRequire(import.meta.url).resolve(
+    `@fontsource-variable/${family}/files/${family}-${subset}-wght-normal.woff2`,
+  )
+  return [
+    `/fonts/${name}.woff2`,
+    file(path, {
+      'Cache-Control': 'public, max-age=604800',
+      'Access-Control-Allow-Origin': '*',
+      'Cross-Origin-Resource-Policy': 'cross-origin',
+    }),
+  ]
+}
 
-/** The embed script and the font of display pages, by address. */
+/** The embed script, its modules and the fonts of displays, by address. */
 export function onsiteFiles(): Map<string, Prepared> {
   return new Map([
     [
@@ -35,7 +49,9 @@ export function onsiteFiles(): Map<string, Prepared> {
         'Cross-Origin-Resource-Policy': 'cross-origin',
       }),
     ],
-    ['/fonts/literata.woff2', file(serif, { 'Cache-Control': 'public, max-age=604800' })],
+    ...fonts
+      .filter(isShipped)
+      .flatMap((font) => [fontFile(font, font, 'latin'), fontFile(font, `${font}-ext`, 'latin-ext')]),
     ...readdirSync(PARTS).map((name): [string, Prepared] => [
       `/parts/${name}`,
       file(path.join(PARTS, name), {

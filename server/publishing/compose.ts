@@ -11,6 +11,7 @@ import type { OriginAdapter } from '../../core/listing/originAdapter'
 import { listingsOf, type ShownListing } from '../../core/display/origins'
 import { formsOfShop } from '../data/forms'
 import { listingsOfShop, type Listing } from '../data/listings'
+import { looksOfShop } from '../data/looks'
 import { productsBySku, productsOfShop, skuKey } from '../data/products'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -34,6 +35,7 @@ export async function displayShop(
         shownListing(origins, listing),
       ]),
     ),
+    looks: Object.fromEntries((await looksOfShop(db, shop.id)).map(({ publicId, name }) => [publicId, name])),
     logo: shop.logo,
     site: {
       background: shop.background,
@@ -62,9 +64,10 @@ function shownListing(origins: OriginAdapter[], listing: Listing): ShownListing 
   }
 }
 
-/** The titles of products by SKU and the names of listings by public id, for sentences. */
-export const namesIn = ({ products, listings }: DisplayShop): Record<string, string> => ({
+/** The titles of products by SKU, and the names of listings and looks by public id, for sentences. */
+export const namesIn = ({ products, listings, looks }: DisplayShop): Record<string, string> => ({
   ...products,
+  ...looks,
   ...Object.fromEntries(
     Object.values(listings).map(({ publicId, site, name }) => [
       publicId,
@@ -127,6 +130,7 @@ export async function composer(services: Services, shop: Shop) {
           all: `${publicUrl}/d/${key}/all${asked.product ? `?product=${encodeURIComponent(asked.product)}` : ''}`,
         },
         mediaUrl: `${publicUrl}/media/`,
+        fontsUrl: `${publicUrl}/fonts/`,
         now: now().toISOString(),
         asked,
         samples: samples && publishable.size === 0 ? sampleQuotations() : [],

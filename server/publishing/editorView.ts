@@ -9,6 +9,9 @@ import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
 import type { ShowableReview } from '../../core/display/showableReview'
 import { contrastFaults, type ContrastFault } from '../../core/display/theme'
+import type { OwnLook } from '../../core/display/lookChanges'
+import { startingTheme } from '../../core/display/startingTheme'
+import type { Theme } from '../../core/display/themeSchema'
 import { themeSwatches, type ThemeSwatches } from '../../core/display/themeSwatches'
 import type { SiteStyle } from '../../core/display/theme'
 import type { Measure } from '../../core/display/measures'
@@ -20,6 +23,7 @@ import { MANY, triedWith, type Trial } from '../../core/display/tryOut'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
 import { headingOf } from '../../onsite/ReviewTable'
 import { findDisplay, publishedVersions } from '../data/displays'
+import { looksOfShop, startingThemeOf } from '../data/looks'
 import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -56,7 +60,13 @@ export interface EditorView {
   /** Whether samples replace missing reviews. */
   samples: boolean
   look: PageLook
+  /** The address of the folder of shipped fonts. */
+  fontsUrl: string
   site: SiteStyle
+  /** The looks that the shop has saved. */
+  ownLooks: OwnLook[]
+  /** Whether new displays start with the theme of this one. */
+  isStart: boolean
   faults: ContrastFault[]
   /** The resulting colours of the theme, and plain pages for the preview. */
   colours: ThemeSwatches
@@ -89,6 +99,9 @@ export interface EditorView {
   seen: PageSeen[]
   versions: { number: number; at: string; by: string | null; sentence: string; live: boolean }[]
 }
+
+const isSameTheme = (theme: Theme, other: Theme | null) =>
+  JSON.stringify(theme) === JSON.stringify(other ?? startingTheme)
 
 /** The data of the editor. */
 export async function editorView(
@@ -128,8 +141,11 @@ export async function editorView(
     preview: await previewOf(composing, configuration, key, asked, looking.trial),
     samples: publishable.size === 0,
     look: pageLook(shop),
+    fontsUrl: `${publicUrl}/fonts/`,
     site: composing.shop.site,
     colours: themeSwatches(configuration.theme, composing.shop.site),
+    ownLooks: await looksOfShop(db, shop.id),
+    isStart: isSameTheme(configuration.theme, await startingThemeOf(db, shop.id)),
     faults: contrastFaults(configuration.theme, composing.shop.site),
     miniatures: await miniatures(composing, configuration, key, asked),
     picked: picked.map(pickedLine),

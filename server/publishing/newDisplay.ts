@@ -4,6 +4,7 @@ import { isTable, layoutTraits } from '../../core/display/layoutTraits'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { say } from '../../core/messages/say/everything'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
+import { startingThemeOf } from '../data/looks'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { composer } from './compose'
@@ -30,9 +31,11 @@ export async function looksToStartFrom(
   shop: Shop,
 ): Promise<{ looks: Record<Layout, RenderedDisplay>; look: PageLook; samples: boolean }> {
   const { compose, publishable } = await composer(services, shop)
+  const theme = await startingThemeOf(services.db, shop.id)
   const looks = await Promise.all(
     layouts.map(async (layout) => {
-      const { model } = await compose(startOf(layout), { key: '', samples: true })
+      const start = startOf(layout)
+      const { model } = await compose({ ...start, theme: theme ?? start.theme }, { key: '', samples: true })
       return [layout, renderDisplay(model)]
     }),
   )
@@ -43,7 +46,12 @@ export async function looksToStartFrom(
   }
 }
 
-/** Creates a display with a layout. Returns its key. */
-export function startDisplay(services: Services, shop: Shop, layout: Layout): Promise<string> {
-  return addDisplay(services, shop, say(`show.look.${layout}.name`), startOf(layout))
+/** Creates a display with a layout, in the style that the shop's new displays start with. Returns its key. */
+export async function startDisplay(services: Services, shop: Shop, layout: Layout): Promise<string> {
+  const theme = await startingThemeOf(services.db, shop.id)
+  const start = startOf(layout)
+  return addDisplay(services, shop, say(`show.look.${layout}.name`), {
+    ...start,
+    theme: theme ?? start.theme,
+  })
 }

@@ -20,7 +20,7 @@ import { embedCode } from './embedCode'
 import { reviewPolicy } from './reviewPolicy'
 import { copyDisplay, restoreDisplay, remove, rename, setAddress, takeDown } from './manage'
 import { startDisplay } from './newDisplay'
-import { buildSeen } from './seen'
+import { buildSeen, outdatedPages } from './seen'
 import { markInstallationStale } from './staleDisplays'
 import { displayVariants } from '../http/displayVariants'
 import { loadLiveDisplays, type LiveDisplays } from '../http/liveDisplays'
@@ -424,6 +424,24 @@ test('made-up pages never crowd out those of the shop’s own site', async () =>
   expect(seen).toHaveLength(20)
   const rows = await services.db('display_seen').select('page')
   expect(rows).toHaveLength(21)
+})
+
+test('a page whose code reserves another height than its display has is told, until it fits again', async () => {
+  await makeLive(services, shop, mara, KEY)
+  const hear = buildSeen(services)
+  const page = 'https://wrenfield.example/hives'
+  const tell = async (report: string, address = page) => {
+    clock.now = new Date(clock.now.getTime() + 60_000)
+    await hear(KEY, `${address}\n${report}`, async () => true)
+  }
+  await tell('12')
+  for (const report of ['-90', '310', '310', 'x', '1e9', '']) await tell(report)
+  await tell('310', 'https://elsewhere.example/')
+  expect(await outdatedPages(services, shop)).toEqual([])
+  await tell('-900')
+  expect(await outdatedPages(services, shop)).toEqual([{ page, key: KEY }])
+  await tell('0')
+  expect(await outdatedPages(services, shop)).toEqual([])
 })
 
 test('how reviews are handled is told from what is counted and set', async () => {

@@ -16,11 +16,12 @@ export function samplePreview(
 ): string {
   const model = displayModel({
     configuration: startingConfiguration,
-    shop: { ...shop, products: {}, listings: {}, logo: null, site: plainStyle },
+    shop: { ...shop, products: {}, listings: {}, looks: {}, logo: null, site: plainStyle },
     picked: [],
     totals: { tally: tallyOf([]), publishableCount: 0, byListing: {} },
     links: { write: null, all: '', how: '' },
     mediaUrl: '',
+    fontsUrl: '',
     now: now().toISOString(),
     samples: sampleQuotations(),
   })

@@ -51,6 +51,7 @@ export const beeShop: DisplayShop = {
   locale: 'en-GB',
   timeZone: 'Europe/London',
   listings: {},
+  looks: {},
   logo: null,
   products: { 'HK-2': 'Hive kit', 'SM-L': 'Smoker' },
   site: { background: '#fcf7eb', textColour: '#2a241a', brand: '#e9b949', corners: 6 },
@@ -78,11 +79,16 @@ export function configured(
 }
 
 /** What a display of the bee shop shows of some reviews. */
-export function shownOf(reviews: ShowableReview[], configuration = configured(), asked: Asked = {}) {
+export function shownOf(
+  reviews: ShowableReview[],
+  configuration = configured(),
+  asked: Asked = {},
+  site = beeShop.site,
+) {
   const { selection } = configuration
   return displayModel({
     configuration,
-    shop: beeShop,
+    shop: { ...beeShop, site },
     picked: pick(reviews, selection, asked),
     totals: scopeTotals(
       reviews.map((review) => ({ ...review, count: 1 })),
@@ -94,6 +100,7 @@ export function shownOf(reviews: ShowableReview[], configuration = configured(),
       how: 'https://reviews.example/how/wrenfield',
     },
     mediaUrl: 'https://reviews.example/media/',
+    fontsUrl: 'https://reviews.example/fonts/',
     now: '2026-11-25T00:00:00Z',
     asked,
   })

@@ -1,10 +1,21 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, type CSSProperties } from 'react'
 import { Link } from 'react-router'
-import { dateForms, glyphs, nameForms, originForms, ratingForms } from '../../../core/display/choices'
+import {
+  type TextPart,
+  dateForms,
+  glyphs,
+  nameForms,
+  originForms,
+  ratingForms,
+} from '../../../core/display/choices'
 import type { Configuration } from '../../../core/display/configuration'
 import { switchedParts, type SwitchedPart } from '../../../core/display/settings'
 import { say } from '../../../core/messages/say/show'
 import type { EditorView } from '../../../server/publishing/editorView'
+import { ButtonFields } from '../style/ButtonFields'
+import { CardFields } from '../style/CardFields'
+import { Faults } from '../style/Faults'
+import { TextStyleFields } from '../style/TextStyleFields'
 import { Choices } from '../Choices'
 import { Slider } from '../Slider'
 import { ColumnFields } from './ColumnFields'
@@ -19,7 +30,10 @@ interface Given {
   change: (changed: Configuration) => void
 }
 
-const WIDTH = 340
+const WIDTH = 400
+const WIDER = 560
+const WIDEST = 760
+const MIN_PANEL_HEIGHT = 230
 
 const switched: Partial<Record<PreviewPart, SwitchedPart>> = {
   headline: 'title',
@@ -31,6 +45,26 @@ const switched: Partial<Record<PreviewPart, SwitchedPart>> = {
   proof: 'proof',
   photos: 'photos',
   reply: 'reply',
+}
+
+/** The text whose style is set beside each part. */
+const textOf: Partial<Record<PreviewPart, TextPart>> = {
+  title: 'title',
+  line: 'line',
+  summary: 'average',
+  rating: 'symbols',
+  headline: 'headline',
+  words: 'words',
+  name: 'name',
+  role: 'about',
+  company: 'about',
+  product: 'about',
+  date: 'date',
+  proof: 'proof',
+  own: 'proof',
+  origin: 'proof',
+  reply: 'reply',
+  links: 'links',
 }
 
 /** The settings of a clicked part, beside it. */
@@ -46,24 +80,16 @@ export default function PartChoices({
     panel.current?.querySelector<HTMLElement>('input:checked, input, button')?.focus({ preventScroll: true })
   }, [clicked])
   const { part, review, column, box } = clicked
-  const width = part === 'title' || part === 'summary' ? Math.min(760, around.width - 16) : WIDTH
-  const left = Math.max(8, Math.min(box.left - around.left, around.width - width - 8))
-  const below = box.bottom - around.top + 8
-  const fitsBelow = below + 190 < around.height
+  const width = Math.min(part === 'summary' ? WIDEST : part === 'card' ? WIDER : WIDTH, around.width - 16)
+  const text = textOf[part]
+  const place = placeBeside(box, around, width)
   return (
     <div
       ref={panel}
       role="dialog"
       aria-label={say(`show.part.${part}`)}
       className="panel absolute z-20 flex flex-col gap-2.5 overflow-y-auto p-3.5 font-sans shadow-lg"
-      style={{
-        left,
-        width,
-        maxHeight: around.height - 16,
-        ...(fitsBelow
-          ? { top: Math.max(8, below) }
-          : { bottom: Math.max(8, around.height - (box.top - around.top) + 8) }),
-      }}
+      style={{ width, maxHeight: around.height - 16, ...place }}
       onKeyDown={(event) => event.key === 'Escape' && close()}
     >
       <div className="flex items-baseline justify-between gap-3">
@@ -73,6 +99,8 @@ export default function PartChoices({
         </button>
       </div>
       {column === null ? <PartFields part={part} {...given} /> : <ColumnFields column={column} {...given} />}
+      {text && <TextStyleFields part={text} {...given} />}
+      <Faults {...given} />
       {review && (
         <>
           {part !== 'own' && <HiddenParts {...given} />}
@@ -85,10 +113,28 @@ export default function PartChoices({
   )
 }
 
+/** Below the part, else above it, else beside it; in CSS pixels of the preview. */
+function placeBeside(box: DOMRect, around: DOMRect, width: number): CSSProperties {
+  const within = (left: number) => Math.max(8, Math.min(left, around.width - width - 8))
+  const left = within(box.left - around.left)
+  const below = box.bottom - around.top + 8
+  if (below + MIN_PANEL_HEIGHT < around.height) return { left, top: Math.max(8, below) }
+  if (box.top - around.top > MIN_PANEL_HEIGHT) return { left, bottom: around.bottom - box.top + 8 }
+  const right = box.right - around.left + 8
+  return {
+    left: right + width + 8 < around.width ? right : within(box.left - around.left - width - 8),
+    top: 8,
+  }
+}
+
 function PartFields({ part, ...given }: Given & { part: PreviewPart }) {
   const { draft, view } = given
   const set = changing(given, 'parts')
-  if (part === 'title' || part === 'summary') return <TitleStrip {...given} setOpen={() => undefined} />
+  if (part === 'card') return <CardFields {...given} />
+  if (part === 'button') return <ButtonFields {...given} />
+  if (part === 'links') return null
+  if (part === 'title' || part === 'line' || part === 'summary')
+    return <TitleStrip {...given} setOpen={() => undefined} />
   if (part === 'own') return <p className="text-soft">{say('show.ownAlways')}</p>
   if (part === 'name')
     return (

@@ -2,7 +2,11 @@
 const partOfClass = {
   'eg-column': 'column',
   'eg-title': 'title',
-  'eg-line': 'title',
+  'eg-line': 'line',
+  'eg-write': 'button',
+  'eg-button': 'button',
+  'eg-how': 'links',
+  'eg-all': 'links',
   'eg-sum': 'summary',
   'eg-whole': 'summary',
   'eg-stars': 'rating',
@@ -22,7 +26,7 @@ const partOfClass = {
   'eg-photos': 'photos',
   'eg-reply': 'reply',
 } as const
-export type PreviewPart = (typeof partOfClass)[keyof typeof partOfClass]
+export type PreviewPart = (typeof partOfClass)[keyof typeof partOfClass] | 'card'
 
 export interface Clicked {
   part: PreviewPart
@@ -43,6 +47,7 @@ export function clickedIn(event: Event): Clicked | null {
     if (!element.classList) continue
     for (const [name, part] of Object.entries(partOfClass))
       if (!found && element.classList.contains(name)) found = { part, element }
+    if (!found && element.tagName === 'FIGURE') found = { part: 'card', element }
     review ??= element.getAttribute('data-review')
   }
   return (

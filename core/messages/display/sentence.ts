@@ -1,11 +1,13 @@
 import { showsReviews } from '../../display/layoutTraits'
 import type { Configuration } from '../../display/configuration'
+import { isReadyLook, themeOfLook } from '../../display/looks'
+import type { Theme } from '../../display/themeSchema'
 import type { SentencePart } from '../../display/sentenceParts'
 import { languageName } from '../languageName'
 import { say } from '../say/show'
 import { listed, ratingText } from './listed'
 
-/** Titles of products by SKU, and names of listings by public id. */
+/** Titles of products by SKU, and names of listings and of the shop's looks by public id. */
 export type ProductNames = Record<string, string>
 
 /** The text of each part of the sentence. */
@@ -42,13 +44,20 @@ export function partTexts(
     withWords: withWords ? say('display.withWords') : '',
     order: say(`display.order.${order}`),
     layout: say(`display.layout.${layout.kind}`),
-    theme:
-      theme.background === 'colour'
-        ? say('display.inColour', { colour: theme.colour })
-        : say(`display.background.${theme.background}`),
+    theme: themeText(theme, names),
     placement: say(`display.place.${placement.place}`),
     title: title.trim() ? say('display.title', { title: title.trim() }) : '',
   }
+}
+
+function themeText({ look, background, colour }: Theme, names: ProductNames): string {
+  const painted =
+    background === 'colour' ? say('display.inColour', { colour }) : say(`display.background.${background}`)
+  if (look === 'page') return painted
+  const name = isReadyLook(look) ? say(`display.look.${look}`) : (names[look] ?? say('display.goneLook'))
+  const asLook = say('display.inLook', { look: name })
+  const before = isReadyLook(look) ? themeOfLook(look).background : background
+  return background === before ? asLook : `${asLook}, ${painted}`
 }
 
 /** The sentence as a sequence of plain text and parts. */

@@ -1,6 +1,8 @@
 import type { Configuration, ConfiguredColumn } from '../../display/configuration'
 import { fixedColumns } from '../../display/choices'
 import { otherSiteParts, summaryParts, switchedParts, type Setting } from '../../display/settings'
+import { changedTexts, differsFromLook } from '../../display/lookChanges'
+import { startingTheme } from '../../display/startingTheme'
 import { say } from '../say/show'
 import { listed } from './listed'
 
@@ -56,6 +58,8 @@ export function settingTexts({
       theme.corners === null ? say('display.pageCorners') : say('display.corners', { count: theme.corners })
     }${theme.background === 'colour' && theme.text ? `, ${say('display.textColour', { colour: theme.text })}` : ''}`,
     spaces: say('display.spaces', theme),
+    cards: unless(!differsFromLook(theme, startingTheme, 'cards'), say('display.ownStyle')),
+    texts: listed(changedTexts(theme, startingTheme).map((part) => say(`display.textPart.${part}`))),
     whenEmpty: say(`display.whenEmpty.${whenEmpty}`),
     description: description.trim(),
     picture: unless(picture === '', say('display.picture')),

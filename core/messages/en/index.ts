@@ -14,6 +14,7 @@ import { reviewWords } from './review'
 import { setUpWords } from './setUp'
 import { showWords } from './show'
 import { signalWords } from './signals'
+import { styleWords } from './style'
 import { writeWords } from './write'
 
 /** All texts for members. Plurals end in `_one` and `_other`. */
@@ -25,6 +26,7 @@ export const ownerTexts = {
   ...gatherWords,
   ...writeWords,
   ...showWords,
+  ...styleWords,
   ...groupWords,
   ...jobWords,
   ...learningWords,

@@ -15,6 +15,7 @@ export const problemWords = {
       backup: 'Backups',
       jobs: 'Background work',
       listings: 'Listings on other sites',
+      code: 'Embed code on your site',
       address: 'The address of Elogio',
     },
     diskGood: '{{gigabytes}} GB are free.',
@@ -42,6 +43,11 @@ export const problemWords = {
     listingsGood_other: '{{count}} listings are checked for new reviews.',
     listingsFailing_one: '{{name}} can’t be checked for new reviews.',
     listingsFailing_other: '{{name}} and others, {{count}} in all, can’t be checked for new reviews.',
+    codeGood: 'The code on your pages reserves the right height.',
+    codeOutdated_one:
+      'The code on {{page}} reserves another height than the display has now, so the page moves while it loads. Copy the code again, and replace the old one.',
+    codeOutdated_other:
+      'The code on {{page}} and others, {{count}} pages in all, reserves another height than the display has now, so the pages move while they load. Copy the code again, and replace the old one.',
     addressGood: 'Customers and visitors reach it at {{address}}.',
     addressLocal:
       'It’s {{address}}, which nobody outside this computer can open. For whoever installed Elogio: set PUBLIC_URL.',

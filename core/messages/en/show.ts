@@ -231,7 +231,11 @@ export const showWords = {
     part: {
       column: 'Column',
       title: 'Title',
+      line: 'Line below the title',
       summary: 'Above the reviews',
+      button: 'Button',
+      links: 'Links',
+      card: 'Each review',
       rating: 'Rating',
       headline: 'Headline',
       words: 'Text',

@@ -24,6 +24,8 @@ import * as arrivalDays from './0022_arrival_days'
 import * as listings from './0023_listings'
 import * as sheets from './0024_sheets'
 import * as detection from './0025_detection'
+import * as misfits from './0026_misfits'
+import * as looks from './0027_looks'
 
 export interface Named {
   name: string
@@ -56,6 +58,8 @@ const all: Named[] = [
   { name: '0023_listings', migration: listings },
   { name: '0024_sheets', migration: sheets },
   { name: '0025_detection', migration: detection },
+  { name: '0026_misfits', migration: misfits },
+  { name: '0027_looks', migration: looks },
 ]
 
 export const migrationNames = all.map(({ name }) => name)

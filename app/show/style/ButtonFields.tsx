@@ -1,0 +1,32 @@
+import { buttonForms, ROUNDEST } from '../../../core/display/choices'
+import { say } from '../../../core/messages/say/style'
+import { SelectLine } from '../SelectLine'
+import { Slider } from '../Slider'
+import { BackToLook } from './BackToLook'
+import { groupOf, type StyleProps } from './styleProps'
+
+export function ButtonFields(props: StyleProps) {
+  const { theme, set, goBack } = groupOf(props, 'buttons')
+  const { buttons } = theme
+  return (
+    <div className="flex flex-wrap items-center gap-x-5 gap-y-1.5">
+      <SelectLine
+        label={say('style.buttonForm')}
+        value={buttons.form}
+        choices={buttonForms.map((one) => [one, say(`style.buttonForms.${one}`)])}
+        choose={(form) => set({ buttons: { ...buttons, form } })}
+      />
+      {buttons.form !== 'text' && (
+        <Slider
+          label={say('show.corners')}
+          value={buttons.corners ?? theme.corners ?? props.view.site.corners}
+          words={buttons.corners === null ? say('style.normal') : `${buttons.corners} px`}
+          min={0}
+          max={ROUNDEST}
+          set={(corners) => set({ buttons: { ...buttons, corners } })}
+        />
+      )}
+      <BackToLook goBack={goBack} />
+    </div>
+  )
+}
