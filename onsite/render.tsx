@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
 import type { DisplayModel } from '../core/display/displayModel'
-import { isTable, layoutTraits, type Behaviour } from '../core/display/layoutTraits'
+import { isTable, layoutTraits, showsReviews, type Behaviour } from '../core/display/layoutTraits'
 import { DisplayView, Items } from './DisplayView'
 import { fontsOf } from '../core/display/theme'
 import { displayStyles, shadowStyles } from './styles'
@@ -27,7 +27,7 @@ function behavioursOf({ layout, quotations, heading, origins, theme }: DisplayMo
   const { module: own } = layoutTraits[layout.kind]
   // The rows of a table belong to its columns, so its choices stay links.
   const reads = heading.byOrigin && !isTable(layout.kind) && origins.some(({ here }) => here > 0)
-  const photos = quotations.some((quotation) => quotation.photos.length > 0)
+  const photos = showsReviews(layout.kind) && quotations.some((quotation) => quotation.photos.length > 0)
   return [
     ...(fontsOf(theme).length > 0 ? ['fonts' as const] : []),
     ...(own ? [own] : []),
@@ -48,6 +48,7 @@ const pageStyles = ({ background, textColour, fonts }: PageLook) =>
 @font-face{font-family:"Like Georgia";src:local("Georgia");ascent-override:109.3141%;descent-override:28.6056%;line-gap-override:0%;size-adjust:107.6714%}
 @font-face{font-family:"Like Noto";src:local("Noto Serif Regular"),local("NotoSerif-Regular");ascent-override:117.9452%;descent-override:30.8642%;line-gap-override:0%;size-adjust:99.7921%}
 @font-face{font-family:"Like DejaVu";src:local("DejaVu Serif"),local("DejaVuSerif");ascent-override:126.675%;descent-override:33.1486%;line-gap-override:0%;size-adjust:92.9149%}
+html{scrollbar-gutter:stable}
 body{margin:0;background:${background};color:${textColour};font:17px/1.5 ${fonts || '"Literata Variable","Like Georgia","Like Noto","Like DejaVu",serif'}}
 main{max-width:1080px;margin:0 auto;padding:32px 24px 64px}
 header{font-weight:700;font-size:1.1em;margin-bottom:2em}

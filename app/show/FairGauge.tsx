@@ -2,7 +2,9 @@ import { lazy, Suspense } from 'react'
 import { FAIR_WITHIN, oneIn, type Fairness } from '../../core/curation/fairness'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'
+import { listed } from '../../core/messages/display/listed'
 import { say } from '../../core/messages/say/show'
+import type { EditorView } from '../../server/publishing/editorView'
 
 // The charts load while they are still closed.
 const RatingBars = lazy(() => import('./RatingBars'))
@@ -14,6 +16,8 @@ export function FairGauge({
   fairness,
   publishableCount,
   locale,
+  fairer,
+  swap,
 }: {
   fairness: Fairness
   chosen: RatingTally
@@ -21,6 +25,9 @@ export function FairGauge({
   /** All publishable reviews, including those that don't count in averages. */
   publishableCount: number
   locale: string
+  fairer: EditorView['fairer']
+  /** Applies the smallest change that makes the selection fair. */
+  swap: () => void
 }) {
   return (
     <details className="group shrink-0 border-t border-line bg-paper px-6">
@@ -41,6 +48,26 @@ export function FairGauge({
         <span className="part ml-auto text-[13px] group-open:hidden">{say('show.gaugeMore')}</span>
         <span className="part ml-auto hidden text-[13px] group-open:inline">{say('show.gaugeLess')}</span>
       </summary>
+      {fairer.length > 0 && (
+        <p className="flex flex-wrap items-baseline gap-x-3 pb-2 text-[13px]" data-fairer>
+          {say('show.fairer', {
+            count: fairer.length,
+            swaps: listed(
+              fairer.map((one) =>
+                say('show.fairerSwap', {
+                  in: one.in.name,
+                  inRating: (one.in.rating ?? 0) / 100,
+                  out: one.out.name,
+                  outRating: (one.out.rating ?? 0) / 100,
+                }),
+              ),
+            ),
+          })}
+          <button type="button" className="part min-h-6" onClick={swap}>
+            {say('show.fairerDo')}
+          </button>
+        </p>
+      )}
       <div className="flex flex-wrap items-center gap-x-8 gap-y-2 pb-3">
         {all.count > 0 && (
           <Suspense fallback={<div className="h-[52px] w-40" />}>

@@ -16,12 +16,13 @@ import {
 import { GripVertical } from 'lucide-react'
 import { Link } from 'react-router'
 import type { Configuration } from '../../core/display/configuration'
+import { languageName } from '../../core/messages/languageName'
 import { countWordFirst } from '../../core/messages/countWord'
 import { say } from '../../core/messages/say/show'
 import type { EditorView } from '../../server/publishing/editorView'
 import type { PickedLine } from '../../server/publishing/pickedLine'
 import { RatingMark } from '../components/RatingMark'
-import { leaveOut, movedTo, pullIn, takeBackIn, unpin } from './byHand'
+import { leaveOut, movedTo, pullIn, takeBackIn, unpin } from '../../core/curation/byHand'
 
 interface Given {
   shop: string
@@ -52,6 +53,9 @@ export default function PickedList({ shop, view, draft, change }: Given) {
         )}
       </h2>
       <div className="min-h-0 flex-1 overflow-y-auto">
+        {draft.selection.order === 'balanced' && picked.length > 0 && (
+          <p className="border-b border-line px-4 py-2 text-[12.5px] text-soft">{say('show.balancedHow')}</p>
+        )}
         <DndContext
           id="picked-reviews"
           sensors={sensors}
@@ -116,7 +120,7 @@ function spokenMoves(picked: PickedLine[]) {
 
 function PickedRow({
   shop,
-  line: { publicId, name, rating, words },
+  line: { publicId, name, rating, words, reason },
   place,
   pinned,
   pin,
@@ -162,6 +166,11 @@ function PickedRow({
             <span className="customer-words block truncate text-[14.5px]" dir="auto">
               {words}
             </span>
+            {reason && (
+              <span className="block text-[12.5px] text-soft" data-reason>
+                {reasonText(reason)}
+              </span>
+            )}
           </Link>
           <span className="flex gap-3 text-[13px]">
             {pinned ? (
@@ -178,6 +187,17 @@ function PickedRow({
       </div>
     </li>
   )
+}
+
+function reasonText(reason: NonNullable<PickedLine['reason']>): string {
+  switch (reason.kind) {
+    case 'theme':
+      return say('show.reason.theme', { theme: reason.theme })
+    case 'language':
+      return say('show.reason.language', { language: languageName(reason.language) })
+    default:
+      return say(`show.reason.${reason.kind}`)
+  }
 }
 
 function RowAct({ words, name, act }: { words: string; name: string; act: () => void }) {

@@ -14,6 +14,7 @@ import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
+import { swapIn } from '../../core/curation/byHand'
 import { FairGauge } from './FairGauge'
 import { PublishPanel } from './PublishPanel'
 import { measureBeside } from './measure'
@@ -233,6 +234,17 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
               all={view.all}
               publishableCount={view.publishableCount}
               locale={view.locale}
+              fairer={view.fairer}
+              swap={() =>
+                change({
+                  ...draft,
+                  selection: swapIn(
+                    draft.selection,
+                    view.picked.map(({ publicId }) => publicId),
+                    view.fairer.map((one) => ({ out: one.out.publicId, in: one.in.publicId })),
+                  ),
+                })
+              }
             />
           )}
         </div>

@@ -26,7 +26,8 @@ export function fairnessOf(picked: RatingTally, all: RatingTally): Fairness {
   return { verdict: shift > 0 ? 'rosier' : 'harsher', distance }
 }
 
-function spreadDistance(a: RatingTally, b: RatingTally): number {
+/** Earth mover’s distance of two mixes of ratings in stars, 0 to 4 (Vallender 1974). */
+export function spreadDistance(a: RatingTally, b: RatingTally): number {
   let [sumA, sumB, distance] = [0, 0, 0]
   for (let mark = 0; mark < 4; mark++) {
     sumA += a.byMark[mark]! / a.count

@@ -1,6 +1,6 @@
 import { litMarks } from '../formats/rating'
 import type { Facets } from './facets'
-import type { SelectionOrder } from './selectionOrders'
+import type { PlainOrder } from './selectionOrders'
 import type { Selection } from './selectionSchema'
 
 export type { Selection }
@@ -82,13 +82,19 @@ export const hasTagOf = ({ tags }: Pick<Pickable, 'tags'>, selection: Pick<Selec
 
 type Comparable = Pick<Pickable, 'rating' | 'verified' | 'writtenAt' | 'id'>
 
-export const comparing: Record<Exclude<SelectionOrder, 'hand'>, (a: Comparable, b: Comparable) => number> = {
+/** Above the highest rating, in hundredths of five stars. */
+const UNRATED_LAST = 600
+
+export const comparing: Record<PlainOrder, (a: Comparable, b: Comparable) => number> = {
   newest: newestFirst,
   highest: (a, b) => (b.rating ?? 0) - (a.rating ?? 0) || newestFirst(a, b),
+  lowest: (a, b) => (a.rating ?? UNRATED_LAST) - (b.rating ?? UNRATED_LAST) || newestFirst(a, b),
   verified: (a, b) => Number(b.verified) - Number(a.verified) || newestFirst(a, b),
 }
 
+/** A balanced order is given as one by hand, since it depends on more than single reviews (`balance.ts`). */
 function inOrder<R extends Pickable>(reviews: R[], { order, hand }: Selection): R[] {
+  if (order === 'balanced') throw new RangeError('a balanced order is resolved before')
   if (order !== 'hand') return reviews.toSorted(comparing[order])
   const place = new Map(hand.map((id, i) => [id, i]))
   const placeOf = ({ publicId }: R) => place.get(publicId) ?? hand.length

@@ -1,5 +1,5 @@
 import type { RatingTally } from '../curation/ratingTally'
-import { asksForRatings, scopeOf, type Page } from '../curation/selection'
+import { asksForRatings, ratedAmong, scopeOf, type Page } from '../curation/selection'
 import { customerTranslate } from '../messages/customers'
 import { customerLanguage } from '../messages/customers/languages'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
@@ -45,7 +45,7 @@ export interface DisplayModel {
   tally: RatingTally
   /** All publishable reviews in its scope. */
   publishableCount: number
-  /** The selected ratings; null for any. */
+  /** The ratings that all selected reviews have; null for any. */
   ratings: number[] | null
   quotations: Quotation[]
   /** Whether the quotations are samples, which only the editor shows. */
@@ -112,7 +112,11 @@ export function displayModel({
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
     tally,
     publishableCount,
-    ratings: asksForRatings(selection.ratings) ? selection.ratings : null,
+    // Pinned reviews can have other ratings.
+    ratings:
+      asksForRatings(selection.ratings) && picked.every(({ rating }) => ratedAmong(rating, selection.ratings))
+        ? selection.ratings
+        : null,
     quotations:
       samples.length > 0
         ? samples

@@ -1,4 +1,5 @@
 import { asksForRatings } from '../curation/selection'
+import type { SelectionOrder } from '../curation/selectionOrders'
 import type { Configuration } from './configuration'
 
 /** A criterion of a selection or order, other than number and date. */
@@ -6,7 +7,8 @@ export type SelectionFact =
   | { by: 'ratings'; ratings: number[] }
   | { by: 'tags'; tags: string[] }
   | { by: 'languages'; languages: string[] }
-  | { by: 'sources' | 'verifiedOnly' | 'withWords' | 'leftOut' | 'pins' | 'highest' | 'verified' | 'hand' }
+  | { by: 'sources' | 'verifiedOnly' | 'withWords' | 'leftOut' | 'pins' }
+  | { by: Exclude<SelectionOrder, 'newest'> }
 
 /** The criteria that visitors are told; empty for a display of the newest reviews. */
 export function selectionFacts({ selection }: Pick<Configuration, 'selection'>): SelectionFact[] {

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { FacetCount } from '../../core/curation/facets'
-import type { SelectionOrder } from '../../core/curation/selectionOrders'
+import type { PlainOrder } from '../../core/curation/selectionOrders'
 import type { Source } from '../../core/intake/sourcePolicy'
 
 /** The narrow rows of publishable reviews: approved, with consent. They hold what selections depend on. */
@@ -122,7 +122,10 @@ export interface Position {
   id: number
 }
 
-const leading: Record<Exclude<SelectionOrder, 'hand'>, 'rating' | 'verified' | null> = {
+/** The lowest first has no index: those are looked up by their facets. */
+export type IndexedOrder = Exclude<PlainOrder, 'lowest'>
+
+const leading: Record<IndexedOrder, 'rating' | 'verified' | null> = {
   newest: null,
   highest: 'rating',
   verified: 'verified',
@@ -132,7 +135,7 @@ const leading: Record<Exclude<SelectionOrder, 'hand'>, 'rating' | 'verified' | n
 export async function rowsInOrder(
   db: Knex,
   shopId: number,
-  order: Exclude<SelectionOrder, 'hand'>,
+  order: IndexedOrder,
   after: Position | null,
   limit: number,
 ): Promise<PublishableRow[]> {

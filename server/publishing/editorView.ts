@@ -31,7 +31,8 @@ import { composer, namesIn, type Composer } from './compose'
 import type { Publishable } from './publishable'
 import { codeAttributes, embedCode } from './embedCode'
 import { pagesOfDisplay } from './seen'
-import { pickedLine, type PickedLine } from './pickedLine'
+import { fairerSwaps } from './fairerSwaps'
+import { pickedLine, withReasons, type PickedLine } from './pickedLine'
 
 const FIRST_FEW = 3
 /** The number of listed matches that are not shown. */
@@ -87,6 +88,8 @@ export interface EditorView {
   chosen: RatingTally
   all: RatingTally
   fairness: Fairness
+  /** The smallest change that makes a misleading selection fair; empty if it is fair, or cannot be. */
+  fairer: { out: PickedLine; in: PickedLine }[]
   /** The number of selected reviews without a date. */
   undated: number
   code: string
@@ -148,7 +151,8 @@ export async function editorView(
     isStart: isSameTheme(configuration.theme, await startingThemeOf(db, shop.id)),
     faults: contrastFaults(configuration.theme, composing.shop.site),
     miniatures: await miniatures(composing, configuration, key, asked),
-    picked: picked.map(pickedLine),
+    picked: await withReasons(picked.map(pickedLine), publishable, selection, asked),
+    fairer: await fairerSwaps(publishable, selection, asked, picked, model.tally),
     next: without(following, picked).slice(0, NEXT_FEW).map(pickedLine),
     leftOut: (await publishable.named(selection.leftOut)).toSorted(newestFirst).map(pickedLine),
     firstByOrder: await firstByOrder(publishable, selection, asked),

@@ -1,7 +1,11 @@
 import { beforeAll, describe, expect, test } from 'vitest'
 import { pickFacets } from '../../core/curation/pickFacets'
 import { everything, fitting, pick, type Page, type Selection } from '../../core/curation/selection'
+import { fairnessOf } from '../../core/curation/fairness'
+import { tallyOf } from '../../core/curation/ratingTally'
 import { selectionOrders } from '../../core/curation/selectionOrders'
+import { swapIn } from '../../core/curation/byHand'
+import { fairerSwaps } from './fairerSwaps'
 import type { ShowableReview } from '../../core/display/showableReview'
 import { filledShop, type FilledShop } from '../../bench/filledShop'
 import { seededRandom } from '../../tests/fuzz/random'
@@ -33,6 +37,9 @@ beforeAll(async () => {
 
 const names = (reviews: ShowableReview[]) => reviews.map(({ publicId }) => publicId)
 
+/** A balanced order chooses from a pool, so it is tested apart. */
+const plainOrders = selectionOrders.filter((order) => order !== 'balanced')
+
 /** Selections with any number of criteria, drawn from the reviews themselves. */
 function drawn(chance: (below: number) => number): { selection: Selection; page: Page } {
   const one = () => all[chance(all.length)]!
@@ -49,7 +56,7 @@ function drawn(chance: (below: number) => number): { selection: Selection; page:
       languages: chance(3) ? [] : [['pl', 'de', 'en'][chance(3)]!],
       verifiedOnly: chance(4) === 0,
       withWords: chance(4) === 0,
-      order: selectionOrders[chance(4)]!,
+      order: plainOrders[chance(plainOrders.length)]!,
       pins: some(2, () => ({ review: one().publicId, at: chance(6) })),
       leftOut: some(30, () => names(all.slice(-40))[chance(40)]!),
       hand: some(5, () => one().publicId),
@@ -57,6 +64,50 @@ function drawn(chance: (below: number) => number): { selection: Selection; page:
     page: chance(4) ? {} : { product: one().productSku ?? 'SKU-2', limit: 1 + chance(50) },
   }
 }
+
+describe('a balanced order', () => {
+  const balanced: Selection = { ...everything, order: 'balanced', limit: 20 }
+  test('shows what fits the filters, with about the mix of all ratings, each with a reason', async () => {
+    const selection = { ...balanced, languages: ['de', 'pl'] }
+    const picked = await publishable.pick(selection)
+    expect(picked).toHaveLength(20)
+    for (const { language } of picked) expect(['de', 'pl']).toContain(language)
+    const fitting = all.filter(({ language }) => selection.languages.includes(language ?? ''))
+    expect(fairnessOf(tallyOf(picked), tallyOf(fitting)).verdict).toBe('fair')
+    const order = await publishable.balanced(selection)
+    expect(names(picked)).toEqual(order.slice(0, 20).map(({ publicId }) => publicId))
+    expect(new Set(order.slice(0, 20).map(({ reason }) => reason.kind)).size).toBeGreaterThan(1)
+  })
+  test('is the same each time, keeps to what is left out and pinned, and to the number of a pool', async () => {
+    const again = await readPublishable(filled.services.db, filled.shop.id)
+    const first = names(await again.pick(balanced))
+    expect(first).toEqual(names(await publishable.pick(balanced)))
+    const changed = { ...balanced, leftOut: [first[0]!], pins: [{ review: first[7]!, at: 0 }] }
+    const after = names(await again.pick(changed))
+    expect(after[0]).toBe(first[7])
+    expect(after).not.toContain(first[0])
+    expect((await again.balanced(balanced)).length).toBeLessThanOrEqual(300)
+  })
+})
+
+test('a rosy selection is told the fewest swaps that make it fair', async () => {
+  const rosy: Selection = { ...everything, ratings: [5], limit: 10 }
+  const picked = await publishable.pick(rosy)
+  const { tally } = publishable.totals(null)
+  const swaps = await fairerSwaps(publishable, rosy, {}, picked, tally)
+  expect(swaps.length).toBeGreaterThan(0)
+  const shown = names(picked)
+  const fairer = await publishable.pick(
+    swapIn(
+      rosy,
+      shown,
+      swaps.map((swap) => ({ out: swap.out.publicId, in: swap.in.publicId })),
+    ),
+  )
+  expect(fairer).toHaveLength(10)
+  expect(fairnessOf(tallyOf(fairer), tally).verdict).toBe('fair')
+  expect(await fairerSwaps(publishable, { ...everything, order: 'balanced' }, {}, fairer, tally)).toEqual([])
+})
 
 describe('selecting from the database', () => {
   test('chooses what the definition chooses from all reviews, whatever is asked', async () => {

@@ -1,5 +1,7 @@
 import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
+import { balancedOrder, type Balanced } from '../../core/curation/balance'
+import { inAverages } from '../../core/curation/facets'
 import type { CountsToPickFrom } from '../../core/curation/pickFacets'
 import { scopeTotals } from '../../core/curation/scopeTotals'
 import {
@@ -12,6 +14,7 @@ import {
   type Page,
   type Selection,
 } from '../../core/curation/selection'
+import { tallyOf } from '../../core/curation/ratingTally'
 import type { ShowableReview } from '../../core/display/showableReview'
 import {
   countsByTag,
@@ -26,6 +29,7 @@ import {
   type PublishableRow,
 } from '../data/publishable'
 import { showableReviews } from '../data/showableReviews'
+import { balanceable, MOST_POOLED, poolOf } from './balancedPool'
 
 /** The publishable reviews of a shop. Only those that a display shows are read, and each once. */
 export interface Publishable {
@@ -39,6 +43,8 @@ export interface Publishable {
   /** Some by their public ids, in no order. */
   named: (publicIds: string[]) => Promise<ShowableReview[]>
   countsToPickFrom: (selection: Selection) => Promise<CountsToPickFrom>
+  /** The reviews that a balanced order chooses from, in that order and with their reasons. */
+  balanced: (selection: Selection, page?: Page) => Promise<Balanced[]>
 }
 
 /** Rows that are read in order before looking them up by their facets instead. */
@@ -51,6 +57,7 @@ const MOST_SHARED = 2000
 export async function readPublishable(db: Knex, shopId: number): Promise<Publishable> {
   const counts = await publishableCounts(db, shopId)
   const shared = new LRUCache<number, ShowableReview>({ max: MOST_SHARED })
+  const orders = new LRUCache<string, Promise<Balanced[]>>({ max: 10 })
   const taggedRows = new LRUCache<string, Promise<PublishableRow[]>>({ max: 10 })
 
   async function read(ids: number[]): Promise<ShowableReview[]> {
@@ -71,7 +78,7 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     const leftOut = new Set(selection.leftOut.flatMap((publicId) => byName.get(publicId) ?? []))
     const scope = scopeOf(selection, page)
     const matching = counts.filter((one) => inScope(one, scope) && hasFacetsOf(one, selection))
-    const order = selection.order === 'hand' ? 'newest' : selection.order
+    const order = selection.order === 'hand' || selection.order === 'balanced' ? 'newest' : selection.order
     // Those shown at places of their own don't count.
     const wanted = most + selection.pins.length + (selection.order === 'hand' ? selection.hand.length : 0)
     const rows =
@@ -81,6 +88,37 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     const first = rows.filter(({ id }) => !leftOut.has(id)).slice(0, wanted)
     const named = [...byName.values()].filter((id) => !leftOut.has(id))
     return read([...new Set([...named, ...first.map(({ id }) => id)])])
+  }
+
+  /** A selection with its balanced order as one by hand. */
+  async function resolved(selection: Selection, page: Page): Promise<Selection> {
+    if (selection.order !== 'balanced') return selection
+    const order = await balanced(selection, page)
+    return { ...selection, order: 'hand', hand: order.map(({ publicId }) => publicId) }
+  }
+
+  function balanced(selection: Selection, page: Page = {}): Promise<Balanced[]> {
+    const { limit: _, pins: __, hand: ___, order: ____, ...filters } = selection
+    const key = JSON.stringify([filters, page.product])
+    const known = orders.get(key) ?? balancedNow(selection, page)
+    orders.set(key, known)
+    return known
+  }
+
+  /** From a pool that does not grow with the shop: the newest with each of its commonest facets. */
+  async function balancedNow(selection: Selection, page: Page): Promise<Balanced[]> {
+    const scope = scopeOf(selection, page)
+    const matching = counts.filter((one) => inScope(one, scope) && hasFacetsOf(one, selection))
+    const leftOut = new Set((await publishableIds(db, shopId, selection.leftOut)).values())
+    const { facets, ofEach } = poolOf(matching)
+    const rows =
+      selection.tags.length > 0
+        ? (await rowsWithTags(selection.tags)).filter(rowsOf(matching)).toSorted(comparingRows('newest'))
+        : (await newestOfEach(db, shopId, facets, ofEach)).toSorted(comparingRows('newest'))
+    const pool = rows.filter(({ id }) => !leftOut.has(id)).slice(0, MOST_POOLED)
+    const reviews = await read(pool.map(({ id }) => id))
+    const tally = tallyOf(matching.filter(inAverages).map(({ rating, count }) => ({ rating, times: count })))
+    return balancedOrder(balanceable(reviews), tally)
   }
 
   function rowsWithTags(tags: string[]): Promise<PublishableRow[]> {
@@ -102,7 +140,7 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     const found: PublishableRow[] = []
     let leading: CountRow[] | undefined
     let after: Position | null = null
-    for (let [scanned, limit] = [0, 2 * ofEach]; scanned < MOST_SCANNED; limit *= 2) {
+    for (let [scanned, limit] = [0, 2 * ofEach]; order !== 'lowest' && scanned < MOST_SCANNED; limit *= 2) {
       const rows: PublishableRow[] = await rowsInOrder(db, shopId, order, after, limit)
       found.push(...rows.filter(isMatch))
       if (found.length >= ofEach || rows.length < limit) return found
@@ -118,10 +156,15 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
   return {
     size: counts.reduce((sum, { count }) => sum + count, 0),
     totals: (scope) => scopeTotals(counts, scope),
-    pick: async (selection, page = {}) =>
-      pick(await candidates(selection, page.limit ?? selection.limit, page), selection, page),
-    firstFitting: async (selection, most, page = {}) =>
-      fitting(await candidates({ ...selection, pins: [] }, most, page), selection, page).slice(0, most),
+    pick: async (asked, page = {}) => {
+      const selection = await resolved(asked, page)
+      return pick(await candidates(selection, page.limit ?? selection.limit, page), selection, page)
+    },
+    firstFitting: async (asked, most, page = {}) => {
+      const selection = await resolved(asked, page)
+      return fitting(await candidates({ ...selection, pins: [] }, most, page), selection, page).slice(0, most)
+    },
+    balanced,
     named: async (publicIds) => read([...(await publishableIds(db, shopId, publicIds)).values()]),
     countsToPickFrom: async ({ tags, leftOut }) => {
       const out = await read([...(await publishableIds(db, shopId, leftOut)).values()])
@@ -148,7 +191,11 @@ const comparingRows = (order: Order) => {
   const compare = comparing[order]
   return (a: PublishableRow, b: PublishableRow) => compare(comparable(a), comparable(b))
 }
-const comparable = (row: PublishableRow) => ({ ...row, verified: row.verified === 1 })
+const comparable = (row: PublishableRow) => ({
+  ...row,
+  rating: row.rating || null,
+  verified: row.verified === 1,
+})
 
 const rowsToLookUp = (counts: CountRow[], ofEach: number) =>
   counts.reduce((sum, { count }) => sum + Math.min(count, ofEach), 0)
@@ -162,10 +209,15 @@ function rowsOf(counts: CountRow[]): (row: PublishableRow) => boolean {
   return (row) => keys.has(keyOf(row))
 }
 
-/** The counters that can contain the first so many rows in an order: the highest ratings are enough. */
+/** The counters that can contain the first so many rows in an order: the first ratings are enough. */
 function leadingCounts(counts: CountRow[], order: Order, most: number): CountRow[] {
   if (order === 'newest') return counts
-  const rank = order === 'highest' ? ({ row }: CountRow) => row.rating : ({ row }: CountRow) => row.verified
+  const ranks = {
+    highest: ({ row }: CountRow) => row.rating,
+    lowest: ({ row }: CountRow) => (row.rating === 0 ? -Infinity : -row.rating),
+    verified: ({ row }: CountRow) => row.verified,
+  }
+  const rank = ranks[order]
   const leading: CountRow[] = []
   let rows = 0
   for (const one of counts.toSorted((a, b) => rank(b) - rank(a))) {

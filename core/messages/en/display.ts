@@ -36,8 +36,10 @@ export const displayWords = {
     goneListing: 'a listing that is gone',
     source: { form: 'through the form', manualEntry: 'added by you', listing: 'posted on other sites' },
     order: {
+      balanced: 'in a balanced selection',
       newest: 'newest first',
       highest: 'highest first',
+      lowest: 'lowest first',
       verified: 'verified first',
       hand: 'in your own order',
     },

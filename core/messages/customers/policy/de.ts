@@ -54,6 +54,9 @@ export const policy: CustomerMessages['policy'] = {
     withWords: 'nur Bewertungen mit Text',
     leftOut: 'einzelne von Hand weggelassen',
     pins: 'einzelne von Hand nach vorn gesetzt',
+    balanced:
+      'eine ausgewogene Auswahl: jede Note nach ihrem Anteil, dazu verschiedene Produkte, Themen, Längen und Zeiten',
+    lowest: 'schlechteste Bewertungen zuerst',
     highest: 'beste Bewertungen zuerst',
     verified: 'bestätigte Käufe zuerst',
     hand: 'einer Reihenfolge von Hand',

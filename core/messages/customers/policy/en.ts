@@ -51,6 +51,9 @@ export const policy = {
     withWords: 'reviews with text only',
     leftOut: 'single reviews left out by hand',
     pins: 'single reviews placed first by hand',
+    balanced:
+      'a balanced selection: each rating by its share, and different products, themes, lengths and dates',
+    lowest: 'lowest ratings first',
     highest: 'highest ratings first',
     verified: 'verified buyers first',
     hand: 'an order made by hand',

@@ -52,6 +52,9 @@ export const policy: CustomerMessages['policy'] = {
     withWords: 'solo reseñas con texto',
     leftOut: 'algunas descartadas a mano',
     pins: 'algunas puestas delante a mano',
+    balanced:
+      'una selección equilibrada: cada nota según su proporción, con distintos productos, temas, extensiones y fechas',
+    lowest: 'primero las peores valoraciones',
     highest: 'primero las mejores valoraciones',
     verified: 'primero las compras verificadas',
     hand: 'un orden hecho a mano',

@@ -53,6 +53,9 @@ export const policy: CustomerMessages['policy'] = {
     withWords: 'les avis avec du texte seulement',
     leftOut: 'certains avis écartés à la main',
     pins: 'certains avis placés en tête à la main',
+    balanced:
+      'une sélection équilibrée : chaque note selon sa part, avec des produits, des thèmes, des longueurs et des dates variés',
+    lowest: 'les moins bonnes notes d’abord',
     highest: 'les meilleures notes d’abord',
     verified: 'les achats vérifiés d’abord',
     hand: 'un ordre établi à la main',

@@ -53,6 +53,9 @@ export const policy: CustomerMessages['policy'] = {
     withWords: 'solo recensioni con testo',
     leftOut: 'alcune escluse a mano',
     pins: 'alcune messe in testa a mano',
+    balanced:
+      'una selezione equilibrata: ogni voto secondo la sua quota, con prodotti, temi, lunghezze e date diversi',
+    lowest: 'prima i voti più bassi',
     highest: 'prima i voti più alti',
     verified: 'prima gli acquisti verificati',
     hand: 'un ordine fatto a mano',

@@ -1,8 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { pick } from '../../core/curation/selection'
+import { pick } from './selection'
 import { configured, showable } from '../../tests/support/display'
-import { leaveOut, movedTo, pullIn, takeBackIn, unpin } from './byHand'
-import { changedKeys } from './changedKeys'
+import { leaveOut, movedTo, pullIn, swapIn, takeBackIn, unpin } from './byHand'
 
 const reviews = [1, 2, 3, 4, 5, 6].map((id) => showable(id, 500))
 const { selection } = configured({ selection: { limit: 4 } })
@@ -34,12 +33,14 @@ describe('by hand', () => {
   })
 })
 
-test('two changes of one setting are alike, of two they are not', () => {
-  const start = configured()
-  const keys = (changed: Parameters<typeof configured>[0]) => changedKeys(start, configured(changed))
-  expect(keys({ title: 'A' })).toBe(keys({ title: 'AB' }))
-  expect(keys({ selection: { limit: 3 } })).toBe('selection.limit')
-  expect(keys({ selection: { limit: 3 }, theme: { density: 120 } })).toBe('selection.limit,theme.density')
-  expect(keys({ heading: { button: { words: 'Go', url: '' } } })).toBe('heading.button')
-  expect(keys({})).toBe('')
+test('reviews swapped in take the places of those that go, whatever the order', () => {
+  const swaps = [
+    { out: 'r6', in: 'r1' },
+    { out: 'r4', in: 'r2' },
+  ]
+  const swapped = swapIn(selection, ids(selection), swaps)
+  expect(ids(swapped)).toEqual(['r1', 'r5', 'r2', 'r3'])
+  expect(swapped.leftOut).toEqual(['r6', 'r4'])
+  const hand = { ...selection, order: 'hand' as const, hand: ids(selection) }
+  expect(ids(swapIn(hand, ids(hand), swaps))).toEqual(['r1', 'r5', 'r2', 'r3'])
 })

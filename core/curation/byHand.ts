@@ -1,4 +1,4 @@
-import type { Selection } from '../../core/curation/selection'
+import type { Selection } from './selection'
 
 /**
  * Moves a review to a position. A manual order changes itself. In any other order the review is pinned there,
@@ -35,4 +35,22 @@ export function takeBackIn(selection: Selection, review: string): Selection {
 export function pullIn(selection: Selection, shown: string[], review: string): Selection {
   const place = Math.min(shown.length, selection.limit - 1)
   return movedTo(takeBackIn(selection, review), shown, review, place)
+}
+
+/** Shows reviews instead of others, each at the place of the one that goes. */
+export function swapIn(
+  selection: Selection,
+  shown: string[],
+  swaps: { out: string; in: string }[],
+): Selection {
+  const instead = new Map(swaps.map((swap) => [swap.out, swap.in]))
+  const order = shown.map((id) => instead.get(id) ?? id)
+  const into = new Set(instead.values())
+  const others = {
+    ...selection,
+    leftOut: [...selection.leftOut.filter((id) => !into.has(id)), ...instead.keys()],
+  }
+  if (selection.order === 'hand') return { ...others, hand: order, pins: [] }
+  const pinned = new Set([...selection.pins.map(({ review }) => review), ...into])
+  return { ...others, pins: pinsAt(order, pinned) }
 }
