@@ -50,11 +50,11 @@ export function FairGauge({
       </summary>
       {fairer.length > 0 && (
         <p className="flex flex-wrap items-baseline gap-x-3 pb-2 text-[13px]" data-fairer>
-          {say('show.fairer', {
+          {say('fair.swaps', {
             count: fairer.length,
             swaps: listed(
               fairer.map((one) =>
-                say('show.fairerSwap', {
+                say('fair.swap', {
                   in: one.in.name,
                   inRating: (one.in.rating ?? 0) / 100,
                   out: one.out.name,
@@ -64,7 +64,7 @@ export function FairGauge({
             ),
           })}
           <button type="button" className="part min-h-6" onClick={swap}>
-            {say('show.fairerDo')}
+            {say('fair.do')}
           </button>
         </p>
       )}

@@ -54,7 +54,7 @@ export default function PickedList({ shop, view, draft, change }: Given) {
       </h2>
       <div className="min-h-0 flex-1 overflow-y-auto">
         {draft.selection.order === 'balanced' && picked.length > 0 && (
-          <p className="border-b border-line px-4 py-2 text-[12.5px] text-soft">{say('show.balancedHow')}</p>
+          <p className="border-b border-line px-4 py-2 text-[12.5px] text-soft">{say('fair.balancedHow')}</p>
         )}
         <DndContext
           id="picked-reviews"
@@ -192,11 +192,11 @@ function PickedRow({
 function reasonText(reason: NonNullable<PickedLine['reason']>): string {
   switch (reason.kind) {
     case 'theme':
-      return say('show.reason.theme', { theme: reason.theme })
+      return say('fair.reason.theme', { theme: reason.theme })
     case 'language':
-      return say('show.reason.language', { language: languageName(reason.language) })
+      return say('fair.reason.language', { language: languageName(reason.language) })
     default:
-      return say(`show.reason.${reason.kind}`)
+      return say(`fair.reason.${reason.kind}`)
   }
 }
 

@@ -1,5 +1,6 @@
 import { decideWords } from './decide'
 import { displayWords } from './display'
+import { fairWords } from './fair'
 import { frameWords } from './frame'
 import { gatherWords } from './gather'
 import { groupWords } from './groups'
@@ -26,6 +27,7 @@ export const ownerTexts = {
   ...gatherWords,
   ...writeWords,
   ...showWords,
+  ...fairWords,
   ...styleWords,
   ...groupWords,
   ...jobWords,
