@@ -15,11 +15,13 @@ export default defineConfig(({ mode }) =>
           modulePreload: false,
           rollupOptions: {
             input: {
+              edge: 'onsite/behaviour/edge.ts',
               fonts: 'onsite/behaviour/fonts.ts',
               pack: 'onsite/behaviour/pack.ts',
               slide: 'onsite/behaviour/slide.ts',
               lead: 'onsite/behaviour/lead.ts',
               origins: 'onsite/behaviour/origins.ts',
+              pages: 'onsite/behaviour/pages.ts',
               photos: 'onsite/behaviour/photos.ts',
               page: 'onsite/behaviour/page.ts',
             },

@@ -9,7 +9,8 @@ import { SiteIcon } from './SiteIcon'
 export function DisplayHeader({ model }: { model: DisplayModel }) {
   const { tally, heading, publishableCount, quotations, hasSamples, locale, translate, layout, links } = model
   const whole = layoutTraits[layout.kind].shows === 'summary'
-  const pickedFew = !whole && quotations.length > 0 && quotations.length < publishableCount
+  const reachable = model.paging?.total ?? quotations.length
+  const pickedFew = !whole && quotations.length > 0 && reachable < publishableCount
   const { average, count, write, all, button } = heading
   const origins = model.origins.filter(({ here }) => here > 0)
   // A sheet of answers states neither average nor count.
@@ -78,13 +79,14 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
 
 function pickedWords({
   quotations,
+  paging,
   publishableCount,
   shortName,
   ratings,
   translate,
   language,
 }: DisplayModel): string {
-  const values = { count: quotations.length, shop: shortName, stock: publishableCount }
+  const values = { count: paging?.total ?? quotations.length, shop: shortName, stock: publishableCount }
   if (ratings === null) return translate('visitor.picked', values)
   const list = new Intl.ListFormat(language, { type: 'disjunction' }).format(ratings.map(String))
   return translate('visitor.pickedRated', { ...values, ratings: list })

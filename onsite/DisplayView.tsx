@@ -1,6 +1,8 @@
-import { isSmall, isTable, layoutTraits, showsReviews } from '../core/display/layoutTraits'
+import { isAtEdge, isSmall, isTable, layoutTraits, showsReviews } from '../core/display/layoutTraits'
 import type { DisplayModel } from '../core/display/displayModel'
 import { regionName } from './regionName'
+import { EdgeView } from './EdgeView'
+import { Pages } from './Pages'
 import { QuotationView } from './QuotationView'
 import { Slides } from './Slides'
 import { DisplayHeader } from './DisplayHeader'
@@ -16,7 +18,7 @@ export function DisplayView({
   /** Addresses of its modules, separated by spaces. */
   modules?: string
 }) {
-  const { layout, title, heading, business, quotations, whenEmpty, theme, scheme } = model
+  const { layout, title, quotations, whenEmpty, theme, scheme } = model
   const empty = quotations.length === 0 && (model.publishableCount === 0 || showsReviews(layout.kind))
   if (empty && whenEmpty === 'nothing') return null
   const classes = ['eg', `eg-${layout.kind}`, `eg-on-${theme.background}`, scheme && `eg-${scheme}`]
@@ -26,6 +28,7 @@ export function DisplayView({
         <RatingSummary model={model} />
       </div>
     )
+  const content = <Content model={model} empty={empty} />
   return (
     <section
       className={classes.filter(Boolean).join(' ')}
@@ -33,6 +36,16 @@ export function DisplayView({
       aria-label={title || regionName(model)}
       data-modules={modules}
     >
+      {isAtEdge(layout.kind) ? <EdgeView model={model}>{content}</EdgeView> : content}
+    </section>
+  )
+}
+
+/** The heading and the reviews. */
+function Content({ model, empty }: { model: DisplayModel; empty: boolean }) {
+  const { layout, title, heading, business } = model
+  return (
+    <>
       {business && (
         <p className="eg-business" dir="auto">
           {business.picture && <img src={business.picture} alt="" height="40" loading="lazy" />}
@@ -53,7 +66,8 @@ export function DisplayView({
       <DisplayHeader model={model} />
       {heading.byOrigin && showsReviews(layout.kind) && <OriginFilter model={model} />}
       {showsReviews(layout.kind) && !empty && <Reviews model={model} />}
-    </section>
+      <Pages model={model} />
+    </>
   )
 }
 

@@ -107,6 +107,24 @@ const perLayout: Record<Layout, LayoutRules> = {
 .eg .eg-off{padding-inline-start:.7em;background:color-mix(in srgb,var(--eg-accent) 11%,transparent)}`,
     false,
   ),
+  edge: reviewsWith(
+    `.eg ol{display:grid;gap:${down}}
+.eg-edge.eg-awake{padding:0!important;background:none!important;margin:0!important;max-width:none!important}
+.eg .eg-mark{display:inline-flex;gap:.4em;align-items:center;min-height:36px;padding:.35em .9em;border:1px solid;border-radius:var(--eg-round);font-weight:650}
+.eg-awake .eg-mark{position:fixed;inset:auto;margin:0;top:var(--eg-at,50%);writing-mode:vertical-rl;padding:.9em .35em;background:var(--eg-sheet,#fff);color:var(--eg-ink,#1b1a17);font-size:15px;line-height:1.3;z-index:2147483000}
+.eg-awake .eg-mark-right{right:0;border-right:0;border-radius:var(--eg-round) 0 0 var(--eg-round)}
+.eg-awake .eg-mark-left{left:0;border-left:0;border-radius:0 var(--eg-round) var(--eg-round) 0}
+.eg-sheet{display:block;position:static;width:auto;max-width:none;border:0;padding:1em 0;background:none;color:inherit}
+.eg-awake .eg-sheet{display:none}
+.eg-awake .eg-sheet[open]{display:block;position:fixed;inset:0 0 0 auto;width:min(460px,100vw);height:100dvh;max-height:none;margin:0;padding:1.2em 1.4em 2em;overflow:auto;overscroll-behavior:contain;background:var(--eg-sheet,#fff);color:var(--eg-ink,#1b1a17);container-type:inline-size}
+.eg-awake .eg-sheet-left[open]{inset:0 auto 0 0}
+.eg-sheet::backdrop{background:#0006}
+.eg .eg-sheet .eg-shut{display:none;float:inline-end;min-width:36px;min-height:36px;font-size:22px;line-height:1}
+.eg-awake .eg-sheet .eg-shut{display:block}
+@media (max-width:600px){.eg-awake .eg-mark span+span{position:absolute;clip-path:inset(50%)}}
+@media print{.eg-awake .eg-mark{display:none}}`,
+    false,
+  ),
   ratingLine: without(`${line}.eg-ratingLine{display:inline-block;container-type:normal}`, false),
 }
 

@@ -72,7 +72,7 @@ function show(box: HTMLElement, html: string, css: string): void {
   applyColorScheme(display, background)
   if (!display) return
   if (display.matches('.eg-badge,.eg-ratingLine')) box.dataset.inline = ''
-  else hold(box, display, reserved, width)
+  else if (!display.matches('.eg-edge')) hold(box, display, reserved, width)
 }
 
 /** Keeps the reserved height until the width of the box changes, so that the page does not move. */

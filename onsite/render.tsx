@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
 import type { DisplayModel } from '../core/display/displayModel'
 import { isTable, layoutTraits, showsReviews, type Behaviour } from '../core/display/layoutTraits'
+import { Pages } from './Pages'
 import { DisplayView, Items } from './DisplayView'
 import { fontsOf } from '../core/display/theme'
 import { displayStyles, shadowStyles } from './styles'
@@ -23,7 +24,7 @@ export function renderDisplay(
   return { html, css: shadowStyles(model), behaviours: html ? behaviours : [] }
 }
 
-function behavioursOf({ layout, quotations, heading, origins, theme }: DisplayModel): Behaviour[] {
+function behavioursOf({ layout, quotations, heading, origins, theme, paging }: DisplayModel): Behaviour[] {
   const { module: own } = layoutTraits[layout.kind]
   // The rows of a table belong to its columns, so its choices stay links.
   const reads = heading.byOrigin && !isTable(layout.kind) && origins.some(({ here }) => here > 0)
@@ -33,6 +34,7 @@ function behavioursOf({ layout, quotations, heading, origins, theme }: DisplayMo
     ...(own ? [own] : []),
     ...(photos ? ['photos' as const] : []),
     ...(reads ? ['origins' as const] : []),
+    ...(paging && paging.pages > 1 ? ['pages' as const] : []),
   ]
 }
 
@@ -113,6 +115,11 @@ export function renderPage(
 /** The items of further reviews, for the list of a display that is there. */
 export function renderItems(model: DisplayModel): string {
   return renderToStaticMarkup(<Items model={model} />)
+}
+
+/** A further page of a display: its items, and the way to the others. */
+export function renderPart(model: DisplayModel): string {
+  return renderItems(model) + renderToStaticMarkup(<Pages model={model} />)
 }
 
 /** A page with one message. */

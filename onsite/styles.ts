@@ -58,6 +58,13 @@ const origins = `
 .eg-origins a{text-decoration:none;min-height:24px;border-bottom:2px solid transparent}
 .eg-origins a:hover,.eg-origins [aria-current]{border-bottom-color:currentColor}`
 
+const pages = `
+.eg-pages{display:flex;flex-wrap:wrap;gap:.3em;align-items:center;margin-top:1.3em;font-size:.95em}
+.eg-pages a{min-width:36px;min-height:36px;display:grid;place-items:center;padding:0 .7em;border:1px solid transparent;border-radius:var(--eg-round);text-decoration:none}
+.eg-pages a:hover,.eg-pages .eg-next{border-color:currentColor}
+.eg-pages [aria-current]{border-color:currentColor;font-weight:700}
+.eg-pages[aria-busy]{opacity:.5}`
+
 const photos = `
 .eg-photos{display:flex;flex-wrap:wrap;gap:6px;margin-top:.6em}
 .eg-photos a,.eg-photos img{display:block;border-radius:min(var(--eg-round),12px)}
@@ -73,7 +80,10 @@ const photos = `
 
 const squeeze = (css: string) => css.replace(/\n/g, '')
 
-type Styled = Pick<DisplayModel, 'layout' | 'theme' | 'quotations' | 'origins' | 'business' | 'fontsUrl'>
+type Styled = Pick<
+  DisplayModel,
+  'layout' | 'theme' | 'quotations' | 'origins' | 'business' | 'fontsUrl' | 'paging'
+>
 
 export function displayStyles({
   layout,
@@ -82,12 +92,14 @@ export function displayStyles({
   origins: sites,
   business,
   fontsUrl,
+  paging,
 }: Styled): string {
   const rules = layoutRules(layout.kind)
   return squeeze(
     common +
       (rules.heading ? heading : '') +
       (rules.reviews ? quotation : '') +
+      (paging && paging.pages > 1 ? pages : '') +
       (quotations.some((shown) => shown.photos.length > 0) ? photos : '') +
       (business || sites.some(({ here }) => here > 0) ? origins : '') +
       rules.css +

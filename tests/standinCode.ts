@@ -9,7 +9,16 @@ import { removePrepared } from './support/prepared'
  * the height, by display. Run it again when a display of the demo looks different: `npm run standin-code`.
  */
 const displays = {
-  wrenfield: ['front-page', 'beside-names', 'product-page', 'side-column', 'on-the-map', 'tasting-day'],
+  wrenfield: [
+    'front-page',
+    'beside-names',
+    'product-page',
+    'side-column',
+    'on-the-map',
+    'tasting-day',
+    'at-the-edge',
+    'all-in-numbers',
+  ],
   saltmarsh: ['workshop-wall'],
 }
 

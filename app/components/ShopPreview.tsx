@@ -35,6 +35,7 @@ function stylesOf({ background, textColour, brand, corners }: TypedStyle): strin
       quotations: [],
       origins: [],
       business: null,
+      paging: null,
       fontsUrl: '',
       theme: resolveTheme(theme, site),
     })
@@ -44,6 +45,7 @@ function stylesOf({ background, textColour, brand, corners }: TypedStyle): strin
       quotations: [],
       origins: [],
       business: null,
+      paging: null,
       fontsUrl: '',
       theme: resolveTheme(theme, plain),
     })

@@ -1,4 +1,4 @@
-import { isSmall } from '../../core/display/layoutTraits'
+import { isAtEdge, isSmall } from '../../core/display/layoutTraits'
 import { widthsToMeasure } from '../../core/display/reserve'
 import type { Measure } from '../../core/display/measures'
 import type { Arrangement } from '../../core/display/configuration'
@@ -8,6 +8,7 @@ import { fillBox } from './preview/fillBox'
 /** Measures the height of a display at many widths, or the size of a small one, invisibly beside its box, in the font of the page. */
 export function measureBeside(box: HTMLElement, display: RenderedDisplay, layout: Arrangement): Measure[] {
   if (!box.isConnected) return []
+  if (isAtEdge(layout.kind)) return [{ width: 1, height: 0 }]
   const probe = box.ownerDocument.createElement('div')
   probe.style.cssText = 'position:absolute;visibility:hidden;inset-inline-start:0;top:0;padding:0;border:0'
   const inner = box.ownerDocument.createElement('div')

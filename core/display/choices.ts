@@ -9,6 +9,7 @@ export const layouts = [
   'aggregate',
   'badge',
   'ratingLine',
+  'edge',
   'table',
 ] as const
 export type Layout = (typeof layouts)[number]
@@ -20,6 +21,10 @@ export const MOST_COLUMNS = 4
 export const LONGEST_AUTOPLAY = 60
 export const NARROWEST_MARK = 200
 export const WIDEST_MARK = 2000
+/** The edge of the page at which a mark stands. */
+export const edgeSides = ['left', 'right'] as const
+/** Whether there is more than the first reviews: by numbered pages, by a button, or as one scrolls. */
+export const pagings = ['none', 'pages', 'more', 'scroll'] as const
 export const nameForms = ['full', 'firstInitial', 'first', 'initials', 'hidden'] as const
 export const dateForms = ['hidden', 'month', 'day'] as const
 export const originForms = ['link', 'newTab', 'name', 'hidden'] as const

@@ -9,6 +9,8 @@ import {
   LONGEST_AUTOPLAY,
   NARROWEST_MARK,
   WIDEST_MARK,
+  edgeSides,
+  pagings,
   nameForms,
   dateForms,
   ratingForms,
@@ -44,6 +46,8 @@ const arrangementSchema = z.object({
   step: z.number().int().min(0).max(MOST_COLUMNS),
   arrows: z.boolean(),
   dots: z.boolean(),
+  paging: z.enum(pagings).default('none'),
+  edgeSide: z.enum(edgeSides).default('right'),
   /** Of a table, in order. */
   tableColumns: z.array(columnSchema).max(80).default([]),
 })

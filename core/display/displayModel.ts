@@ -5,6 +5,7 @@ import { customerLanguage } from '../messages/customers/languages'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
 import { resolveTheme, type ColourScheme, type ResolvedTheme } from './theme'
+import type { Paging } from './paging'
 import { listingsOf, originSummaries, type OriginSummary, type ShownListing } from './origins'
 import type { Quotation } from './quotation'
 import { type DisplayShop, type ShowableReview } from './showableReview'
@@ -22,6 +23,8 @@ export interface Asked extends Page {
   /** The site that a visitor reads by; `own` for the reviews that came to the shop. */
   origin?: string
   language?: string
+  /** Counted from 1, for displays that are shown by pages. */
+  page?: number
   scheme?: ColourScheme
 }
 
@@ -48,6 +51,8 @@ export interface DisplayModel {
   /** The ratings that all selected reviews have; null for any. */
   ratings: number[] | null
   quotations: Quotation[]
+  /** Null if it isn't shown by pages. */
+  paging: Paging | null
   /** Whether the quotations are samples, which only the editor shows. */
   hasSamples: boolean
   links: DisplayLinks
@@ -71,6 +76,7 @@ export function displayModel({
   links,
   mediaUrl,
   fontsUrl,
+  paging = null,
   now,
   asked = {},
   samples = [],
@@ -85,6 +91,7 @@ export function displayModel({
   /** The address of the folder of pictures. */
   mediaUrl: string
   fontsUrl: string
+  paging?: Paging | null
   now: string
   asked?: Asked
   /** Shown to the owner of a shop without publishable reviews; visitors never get them. */
@@ -123,6 +130,7 @@ export function displayModel({
         : picked.map((review) =>
             toQuotation(review, configuration.parts, { shop, mediaUrl, now, translate, locale }),
           ),
+    paging,
     hasSamples: samples.length > 0,
     links,
     origins: originSummaries(listings, byListing),

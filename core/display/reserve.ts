@@ -1,4 +1,4 @@
-import { isSmall } from './layoutTraits'
+import { isAtEdge, isSmall } from './layoutTraits'
 import type { Arrangement } from './configuration'
 import type { Measure } from './measures'
 
@@ -21,6 +21,8 @@ export function widthsToMeasure({ marks, columns }: Arrangement): number[] {
  */
 export function reserveStyle(key: string, { kind }: Arrangement, measures: Measure[]): string {
   const box = `[data-elogio="${key}"]`
+  // The link stands out of the flow, since a mark at the edge takes no space.
+  if (isAtEdge(kind)) return `<style>${box}>a{position:absolute}</style>`
   const [first] = measures
   if (first && isSmall(kind)) {
     const size = `width:${Math.ceil(first.width)}px;height:${Math.ceil(first.height)}px`

@@ -15,6 +15,8 @@ export const startingConfiguration: Configuration = {
     step: 1,
     arrows: true,
     dots: true,
+    paging: 'none',
+    edgeSide: 'right',
     tableColumns: [],
   },
   parts: {

@@ -1,3 +1,4 @@
+import { themeOfLook } from '../../core/display/looks'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import type { ShopStory } from '../story'
 
@@ -112,6 +113,7 @@ export const saltmarsh: ShopStory = {
         ...startingConfiguration,
         selection: { ...startingConfiguration.selection, limit: 3 },
         layout: { ...startingConfiguration.layout, kind: 'list' },
+        theme: themeOfLook('letters'),
       },
       live: true,
     },

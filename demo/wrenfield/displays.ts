@@ -1,6 +1,7 @@
 import type { Configuration } from '../../core/display/configuration'
 import { ownSources } from '../../core/intake/sourcePolicy'
 import { startingConfiguration as start } from '../../core/display/startingConfiguration'
+import { themeOfLook } from '../../core/display/looks'
 import type { DisplayStory } from '../story'
 
 const display = (
@@ -16,7 +17,7 @@ const own = { ...start.selection, sources: ownSources }
 
 const onPage = { ...start.selection, products: { kind: 'page' as const } }
 
-/** Six published displays and a draft. */
+/** Nine published displays and a draft, in looks that differ. */
 export const displays: DisplayStory[] = [
   display('front-page', 'Front page', '/', {
     title: 'Kept bees a year longer',
@@ -28,7 +29,8 @@ export const displays: DisplayStory[] = [
   display('product-page', 'Product pages', '/goods/hk-2', {
     title: 'From people who bought it',
     selection: { ...onPage, limit: 8, order: 'verified' },
-    layout: { ...start.layout, kind: 'list' },
+    layout: { ...start.layout, kind: 'list', paging: 'more' },
+    theme: themeOfLook('ledger'),
     parts: { ...start.parts, product: false, date: 'month', shortened: 40 },
     placement: { ...start.placement, place: 'product' },
   }),
@@ -40,6 +42,7 @@ export const displays: DisplayStory[] = [
   display('side-column', 'Journal, side column', '/journal', {
     selection: { ...own, limit: 5, withWords: true },
     layout: { ...start.layout, kind: 'single', autoplay: 8 },
+    theme: themeOfLook('quotation'),
     parts: { ...start.parts, shortened: 30 },
     heading: { ...start.heading, write: false },
     placement: { ...start.placement, place: 'side' },
@@ -52,7 +55,7 @@ export const displays: DisplayStory[] = [
       title: 'What the season said',
       selection: { ...own, limit: 9, ratings: [4, 5], order: 'highest' },
       layout: { ...start.layout, kind: 'carousel' },
-      theme: { ...start.theme, background: 'colour', colour: '#f3e3b3', frame: 'none' },
+      theme: { ...themeOfLook('field'), colour: '#f3e3b3' },
     },
     { live: false },
   ),
@@ -64,6 +67,7 @@ export const displays: DisplayStory[] = [
       title: 'What the map says of us',
       selection: { ...start.selection, limit: 6, withWords: true },
       layout: { ...start.layout, kind: 'grid' },
+      theme: themeOfLook('cuttings'),
       parts: { ...start.parts, date: 'month', origin: 'newTab' },
       heading: { ...start.heading, average: false, count: false, allThere: true },
       placement: { ...start.placement, place: 'elsewhere' },
@@ -96,7 +100,20 @@ export const displays: DisplayStory[] = [
     title: 'What people say, wherever they say it',
     selection: { ...start.selection, limit: 12 },
     layout: { ...start.layout, kind: 'list' },
+    theme: themeOfLook('margin'),
     heading: { ...start.heading, byOrigin: true },
     placement: { ...start.placement, place: 'own' },
+  }),
+  display('at-the-edge', 'At the edge of the tasting page', '/tasting', {
+    title: 'What the shop is like',
+    selection: { ...own, limit: 12, order: 'balanced', withWords: true },
+    layout: { ...start.layout, kind: 'edge' },
+    theme: themeOfLook('sheets'),
+    placement: { ...start.placement, place: 'elsewhere' },
+  }),
+  display('all-in-numbers', 'In numbers', '/goods', {
+    title: 'In numbers',
+    layout: { ...start.layout, kind: 'aggregate' },
+    placement: { ...start.placement, place: 'elsewhere' },
   }),
 ]

@@ -1,7 +1,8 @@
 import origins from './origins'
 import pack from './pack'
+import pages from './pages'
 import photos from './photos'
 import slide from './slide'
 
 /** Activates the modules on a display's own page, which has no loader. */
-for (const activate of [pack, slide, photos, origins]) activate(document)
+for (const activate of [pack, slide, photos, origins, pages]) activate(document)

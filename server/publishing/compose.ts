@@ -2,6 +2,8 @@ import { sampleQuotations } from '../../core/messages/display/sampleQuotations'
 import { scopeOf, type Selection } from '../../core/curation/selection'
 import { ownSources } from '../../core/intake/sourcePolicy'
 import { OWN_REVIEWS } from '../../core/display/asked'
+import { layoutTraits } from '../../core/display/layoutTraits'
+import { MAX_PAGED, pageCount, type Paging } from '../../core/display/paging'
 import { displayModel, type Asked, type DisplayModel } from '../../core/display/displayModel'
 import { withPresentSkus } from '../../core/display/presentSkus'
 import type { DisplayShop, ShowableReview } from '../../core/display/showableReview'
@@ -105,6 +107,22 @@ export async function composer(services: Services, shop: Shop) {
   const products = await productsBySku(services.db, shop.id)
   const skuOf = (typed: string) => products.get(skuKey(typed))?.sku
   const present = (configuration: Configuration) => withPresentSkus(configuration, skuOf)
+  /** Which page of a display is asked for, if it is shown by pages. */
+  async function pagingOf(
+    { layout }: Configuration,
+    selection: Selection,
+    key: string,
+    asked: Asked,
+  ): Promise<Paging | null> {
+    if (layout.paging === 'none' || !layoutTraits[layout.kind].paged) return null
+    const size = asked.limit ?? selection.limit
+    const total = Math.min(MAX_PAGED, await publishable.fittingCount(selection, asked))
+    const pages = pageCount(total, size)
+    const { page = 1 } = asked
+    const address = `${publicUrl}/d/${key}?${new URLSearchParams({ ...attributesOf(asked), page: '' }).toString()}`
+    return { kind: layout.paging, page: Math.min(page, pages), pages, total, address }
+  }
+
   return {
     publishable,
     shop: forDisplays,
@@ -119,7 +137,11 @@ export async function composer(services: Services, shop: Shop) {
     ): Promise<{ model: DisplayModel; picked: ShowableReview[] }> => {
       const configuration = present(stored)
       const { selection } = configuration
-      const picked = await publishable.pick(readBy(selection, asked.origin, forDisplays), asked)
+      const chosen = readBy(selection, asked.origin, forDisplays)
+      const paging = await pagingOf(configuration, chosen, key, asked)
+      const size = asked.limit ?? selection.limit
+      const upTo = paging ? { ...asked, limit: paging.page * size } : asked
+      const picked = (await publishable.pick(chosen, upTo)).slice(paging ? (paging.page - 1) * size : 0)
       const model = displayModel({
         configuration,
         shop: forDisplays,
@@ -131,6 +153,7 @@ export async function composer(services: Services, shop: Shop) {
         },
         mediaUrl: `${publicUrl}/media/`,
         fontsUrl: `${publicUrl}/fonts/`,
+        paging,
         now: now().toISOString(),
         asked,
         samples: samples && publishable.size === 0 ? sampleQuotations() : [],
@@ -139,6 +162,15 @@ export async function composer(services: Services, shop: Shop) {
     },
   }
 }
+
+/** The attributes of an embed code, as they stand in an address. */
+const attributesOf = ({ product, limit, language, scheme }: Asked): Record<string, string> => ({
+  ...(product && { product }),
+  ...(limit && { limit: String(limit) }),
+  ...(language && { lang: language }),
+  ...(scheme && { theme: scheme }),
+})
+
 /** A selection restricted to the reviews of one site, or to those that came to the shop. */
 function readBy(selection: Selection, origin: string | undefined, { listings }: DisplayShop): Selection {
   if (origin === undefined) return selection

@@ -38,6 +38,8 @@ export interface Publishable {
   totals: (scope: string[] | null) => ReturnType<typeof scopeTotals>
   /** The reviews that a selection shows on a page, in order. */
   pick: (selection: Selection, page?: Page) => Promise<ShowableReview[]>
+  /** The number of all matches. */
+  fittingCount: (selection: Selection, page?: Page) => Promise<number>
   /** The first matches in order, without pins. */
   firstFitting: (selection: Selection, most: number, page?: Page) => Promise<ShowableReview[]>
   /** Some by their public ids, in no order. */
@@ -68,6 +70,11 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     return [...known, ...found]
   }
 
+  function matchingCounts(selection: Selection, page: Page): CountRow[] {
+    const scope = scopeOf(selection, page)
+    return counts.filter((one) => inScope(one, scope) && hasFacetsOf(one, selection))
+  }
+
   /** Contains at least what `pick` and `fitting` can choose as the first ones. */
   async function candidates(selection: Selection, most: number, page: Page): Promise<ShowableReview[]> {
     const byName = await publishableIds(db, shopId, [
@@ -76,8 +83,7 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
       ...(selection.order === 'hand' ? selection.hand : []),
     ])
     const leftOut = new Set(selection.leftOut.flatMap((publicId) => byName.get(publicId) ?? []))
-    const scope = scopeOf(selection, page)
-    const matching = counts.filter((one) => inScope(one, scope) && hasFacetsOf(one, selection))
+    const matching = matchingCounts(selection, page)
     const order = selection.order === 'hand' || selection.order === 'balanced' ? 'newest' : selection.order
     // Those shown at places of their own don't count.
     const wanted = most + selection.pins.length + (selection.order === 'hand' ? selection.hand.length : 0)
@@ -107,8 +113,7 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
 
   /** From a pool that does not grow with the shop: the newest with each of its commonest facets. */
   async function balancedNow(selection: Selection, page: Page): Promise<Balanced[]> {
-    const scope = scopeOf(selection, page)
-    const matching = counts.filter((one) => inScope(one, scope) && hasFacetsOf(one, selection))
+    const matching = matchingCounts(selection, page)
     const leftOut = new Set((await publishableIds(db, shopId, selection.leftOut)).values())
     const { facets, ofEach } = poolOf(matching)
     const rows =
@@ -159,6 +164,20 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     pick: async (asked, page = {}) => {
       const selection = await resolved(asked, page)
       return pick(await candidates(selection, page.limit ?? selection.limit, page), selection, page)
+    },
+    fittingCount: async (selection, page = {}) => {
+      const matching = matchingCounts(selection, page)
+      const leftOut = new Set((await publishableIds(db, shopId, selection.leftOut)).values())
+      if (selection.tags.length > 0) {
+        const tagged = (await rowsWithTags(selection.tags)).filter(rowsOf(matching))
+        return tagged.filter(({ id }) => !leftOut.has(id)).length
+      }
+      const out = (await read([...leftOut])).filter((review) => hasFacetsOf(review, selection))
+      const scope = scopeOf(selection, page)
+      return (
+        matching.reduce((sum, { count }) => sum + count, 0) -
+        out.filter((review) => inScope(review, scope)).length
+      )
     },
     firstFitting: async (asked, most, page = {}) => {
       const selection = await resolved(asked, page)

@@ -3,7 +3,7 @@ import type { Configuration } from '../../core/display/configuration'
 import { jsonLdOf } from '../../core/display/jsonLd'
 import { everything, scopeOf } from '../../core/curation/selection'
 import { MOST_SHOWN } from '../../core/curation/selectionOrders'
-import { renderItems, renderPage } from '../../onsite/render'
+import { renderItems, renderPage, renderPart } from '../../onsite/render'
 import { findDisplay, shopOfLiveDisplay } from '../data/displays'
 import { findShop } from '../data/shops'
 import type { Services } from '../services'
@@ -50,9 +50,12 @@ export async function partOfDisplay(services: Services, key: string, asked: Aske
   if (!at) return null
   const { model } = await at.composing.compose(at.live.configuration, {
     key,
-    asked: { ...onPage(asked, at.composing.skuOf), limit: asked.limit ?? PART },
+    asked: {
+      ...onPage(asked, at.composing.skuOf),
+      ...(asked.page === undefined && { limit: asked.limit ?? PART }),
+    },
   })
-  return renderItems(model)
+  return asked.page === undefined ? renderItems(model) : renderPart(model)
 }
 
 /** A page of all reviews in the scope of a published display, newest first. */
@@ -78,7 +81,7 @@ export async function allOfDisplay(services: Services, key: string, asked: Asked
           listings: selection.listings,
         }),
       },
-      layout: { ...layout, kind: 'list' },
+      layout: { ...layout, kind: 'list', paging: 'none' },
     },
     '/all',
   )

@@ -17,6 +17,7 @@ ${pasted(elogioUrl, 'beside-names', `data-product="${good.sku}"`)}
   )
   .join('\n')}
 </div>
+${pasted(elogioUrl, 'all-in-numbers')}
 </div>`,
   )
 }

@@ -11,6 +11,7 @@ export function tastingPage(elogioUrl: string): string {
 </div>
 <div class="reviews">
 ${pasted(elogioUrl, 'tasting-day')}
+${pasted(elogioUrl, 'at-the-edge')}
 </div>`,
   )
 }

@@ -1,9 +1,17 @@
-import { layouts, LONGEST_AUTOPLAY, MOST_COLUMNS, type Layout } from '../../../core/display/choices'
-import { isSmall, isTable, layoutTraits, showsReviews } from '../../../core/display/layoutTraits'
+import {
+  edgeSides,
+  layouts,
+  LONGEST_AUTOPLAY,
+  MOST_COLUMNS,
+  pagings,
+  type Layout,
+} from '../../../core/display/choices'
+import { isAtEdge, isSmall, isTable, layoutTraits, showsReviews } from '../../../core/display/layoutTraits'
 import { say } from '../../../core/messages/say/show'
 import { ShadowHtml } from '../../components/ShadowHtml'
 import { Checkboxes } from '../Checkboxes'
 import { Choices } from '../Choices'
+import { SelectLine } from '../SelectLine'
 import { Slider } from '../Slider'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'
@@ -83,7 +91,7 @@ function Finer(props: StripProps) {
   const set = changing(props, 'layout')
   if (!showsReviews(layout.kind)) return null
   if (isTable(layout.kind)) return <Columns {...props} />
-  const { columns, motion } = layoutTraits[layout.kind]
+  const { columns, motion, paged } = layoutTraits[layout.kind]
   return (
     <div className="flex max-h-20 flex-col flex-wrap justify-center gap-x-6">
       {columns && (
@@ -105,6 +113,22 @@ function Finer(props: StripProps) {
         step={10}
         set={(density) => changing(props, 'theme')({ density })}
       />
+      {isAtEdge(layout.kind) && (
+        <SelectLine
+          label={say('display.part.edgeSide')}
+          value={layout.edgeSide}
+          choices={edgeSides.map((one) => [one, say(`display.edgeSide.${one}`)])}
+          choose={(edgeSide) => set({ edgeSide })}
+        />
+      )}
+      {paged && (
+        <SelectLine
+          label={say('display.part.paging')}
+          value={layout.paging}
+          choices={pagings.map((one) => [one, say(`display.paging.${one}`)])}
+          choose={(paging) => set({ paging })}
+        />
+      )}
       {motion !== 'none' && (
         <>
           {motion === 'several' && (

@@ -73,6 +73,7 @@ function LookPicture({
         quotations: [],
         origins: [],
         business: null,
+        paging: null,
         fontsUrl: view.fontsUrl,
       }),
     [view.draft.layout, view.site, view.fontsUrl, kind, theme],

@@ -37,6 +37,8 @@ export function settingTexts({
     ]
       .filter(Boolean)
       .join(', '),
+    edgeSide: say(`display.edgeSide.${layout.edgeSide}`),
+    paging: say(`display.paging.${layout.paging}`),
     name: say(`display.nameForm.${parts.name}`),
     rating:
       parts.rating === 'hidden' || parts.rating === 'numeral'

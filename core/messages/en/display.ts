@@ -52,6 +52,7 @@ export const displayWords = {
       aggregate: 'a summary',
       badge: 'a badge',
       ratingLine: 'a small rating next to a product name',
+      edge: 'a mark at the page edge',
       table: 'a table',
     },
     layoutShort: {
@@ -63,6 +64,7 @@ export const displayWords = {
       aggregate: 'summary',
       badge: 'badge',
       ratingLine: 'small rating',
+      edge: 'page edge',
       table: 'table',
     },
     background: { page: 'like the page around it', light: 'light', dark: 'dark' },
@@ -119,6 +121,13 @@ export const displayWords = {
     stepAll: 'all visible ones at a time',
     noArrows: 'no arrows',
     noDots: 'no dots',
+    edgeSide: { left: 'left', right: 'right' },
+    paging: {
+      none: 'only the first',
+      pages: 'pages with numbers',
+      more: 'a button for more',
+      scroll: 'more while scrolling',
+    },
     nameForm: {
       full: 'the full name',
       firstInitial: 'first name and initial',
@@ -196,6 +205,8 @@ export const displayWords = {
       columns: 'Columns',
       tableColumns: 'Columns of the table',
       moving: 'Movement',
+      paging: 'Further reviews',
+      edgeSide: 'Edge of the page',
       name: 'Names',
       rating: 'Stars',
       date: 'Dates',

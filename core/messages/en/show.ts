@@ -45,6 +45,7 @@ export const showWords = {
       aggregate: { name: 'Summary', why: 'The average, the number of reviews, and how the ratings spread.' },
       badge: { name: 'Badge', why: 'Small, for the footer of every page.' },
       ratingLine: { name: 'Small rating', why: 'Average and number, next to a product name.' },
+      edge: { name: 'Page edge', why: 'A small mark at the edge of every page. It opens the reviews.' },
       table: { name: 'Table', why: 'Answers to your own questions in columns, the newest on top.' },
     },
     tableColumns: 'Columns. Click a heading in the preview to rename, move or highlight it.',
