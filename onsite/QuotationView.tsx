@@ -185,7 +185,7 @@ export function Notes({ quotation }: { quotation: Quotation }) {
           {origin.claim && `, ${origin.claim}`}
         </span>
       )}
-      {likes && <span className="eg-own">{likes}</span>}
+      {likes && <span className="eg-own eg-likes">{likes}</span>}
       {original && (
         <a className="eg-own" href={original.url} rel="nofollow noopener">
           {original.words}

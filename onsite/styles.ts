@@ -1,6 +1,7 @@
 import type { DisplayModel } from '../core/display/displayModel'
 import { isTable } from '../core/display/layoutTraits'
 import { tableColumns } from '../core/display/tableColumns'
+import { bandStyles } from './bandStyles'
 import { columnStyles, layoutRules, tableStyles } from './layoutStyles'
 import { themeStyles } from './themeStyles'
 
@@ -83,7 +84,8 @@ const squeeze = (css: string) => css.replace(/\n/g, '')
 type Styled = Pick<
   DisplayModel,
   'layout' | 'theme' | 'quotations' | 'origins' | 'business' | 'fontsUrl' | 'paging'
->
+> &
+  Partial<Pick<DisplayModel, 'bands'>>
 
 export function displayStyles({
   layout,
@@ -93,6 +95,7 @@ export function displayStyles({
   business,
   fontsUrl,
   paging,
+  bands = {},
 }: Styled): string {
   const rules = layoutRules(layout.kind)
   return squeeze(
@@ -105,7 +108,8 @@ export function displayStyles({
       rules.css +
       (rules.columns ? columnStyles(layout) : '') +
       (isTable(layout.kind) ? tableStyles(shownColumns(layout, quotations)) : '') +
-      themeStyles(theme, layout.kind, fontsUrl),
+      themeStyles(theme, layout.kind, fontsUrl) +
+      bandStyles(bands, layout.kind),
   )
 }
 

@@ -13,11 +13,14 @@ export function themeStyles(theme: ResolvedTheme, layout: Layout, fontsUrl: stri
     wholeStyles(theme) +
     buttonStyles(theme.buttons) +
     (shows === 'reviews' ? cardStyles(theme, layout) : '') +
-    Object.entries(theme.texts)
-      .map(([part, style]) => textStyles(part as TextPart, style))
-      .join('')
+    eachText(theme.texts)
   )
 }
+
+export const eachText = (texts: ResolvedTheme['texts']): string =>
+  Object.entries(texts)
+    .map(([part, style]) => textStyles(part as TextPart, style))
+    .join('')
 
 const scales = { compact: 0.88, normal: 1, roomy: 1.12 }
 const margins = { start: '0 auto 0 0', center: '0 auto', end: '0 0 0 auto' }
@@ -101,7 +104,7 @@ const lines = {
   box: { side: 'border', width: 1, colour: faint(26), padding: 'padding:1em 1.1em' },
 }
 
-function cardStyles({ frame, card }: ResolvedTheme, layout: Layout): string {
+export function cardStyles({ frame, card }: Pick<ResolvedTheme, 'frame' | 'card'>, layout: Layout): string {
   // One review at a time has its line beside it, where neighbours do not count.
   const shape = layout === 'single' && frame === 'rule' ? 'side' : frame
   const line = shape === 'none' ? null : lines[shape]

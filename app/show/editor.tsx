@@ -2,7 +2,8 @@ import { ArrowLeft, Redo2, Undo2 } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { data, Link } from 'react-router'
 import { z } from 'zod'
-import { configurationSchema } from '../../core/display/configuration'
+import { changeInBand, inBand, type Band } from '../../core/display/bands'
+import { configurationSchema, type Configuration } from '../../core/display/configuration'
 import { measuresSchema, type Measure } from '../../core/display/measures'
 import { showsReviews } from '../../core/display/layoutTraits'
 import { themeSchema } from '../../core/display/themeSchema'
@@ -20,6 +21,7 @@ import { PublishPanel } from './PublishPanel'
 import { measureBeside } from './measure'
 import { NameField } from './NameField'
 import { Sentence, type OpenPart } from './Sentence'
+import { OnlyHere } from './preview/OnlyHere'
 import { PreviewCanvas } from './preview/PreviewCanvas'
 import { useDraft } from './useDraft'
 import { useUndoKeys } from './useUndoKeys'
@@ -137,6 +139,10 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   const at = `/s/${params.shop}/show/${params.key}`
   const { draft, change, undo, redo, saving, problem, elsewhere } = useDraft(view.draft, view.savedAt, at)
   useUndoKeys(undo, redo)
+  const [only, setOnly] = useState<Band | null>(null)
+  // While changes are meant for one width alone, the fields show and change what is so there.
+  const here = inBand(draft, only)
+  const changeHere = (changed: Configuration) => change(only ? changeInBand(draft, changed, only) : changed)
   const close = () => setPanel(null)
   const showCode = () => {
     setMeasures(box ? measureBeside(box, view.preview, draft.layout) : [])
@@ -206,9 +212,9 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
           <Suspense fallback={<div className="mt-2 h-16" />}>
             <Strip
               part={open}
-              draft={draft}
+              draft={here}
               view={view}
-              change={change}
+              change={changeHere}
               setOpen={setOpen}
               close={() => setOpen(null)}
             />
@@ -221,8 +227,13 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
         <div className="flex min-h-[560px] min-w-0 flex-col lg:min-h-0">
           <PreviewCanvas
             view={view}
-            draft={draft}
-            change={change}
+            draft={here}
+            change={changeHere}
+            only={only}
+            setOnly={setOnly}
+            onlyHere={(band) => (
+              <OnlyHere band={band} only={only} setOnly={setOnly} draft={draft} change={change} />
+            )}
             shop={params.shop}
             pageAddress={page && !ownPage ? `${at}/preview?page=${encodeURIComponent(page)}` : null}
             measureIn={setBox}

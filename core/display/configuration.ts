@@ -19,6 +19,7 @@ import {
   glyphs,
   places,
 } from './choices'
+import { bandSchema } from './bandSchema'
 import { themeSchema } from './themeSchema'
 
 /** A column of a table; one that is not named is shown under its own heading. */
@@ -117,6 +118,8 @@ export const configurationSchema = z.object({
   parts: partsSchema,
   heading: headingSchema,
   theme: themeSchema,
+  /** What differs in boxes of some widths. */
+  bands: z.object({ phone: bandSchema.optional(), tablet: bandSchema.optional() }).default({}),
   placement: placementSchema,
   /** Shown without matching reviews. */
   whenEmpty: z.enum(['invitation', 'nothing']),

@@ -3,6 +3,8 @@ import { asksForRatings, ratedAmong, scopeOf, type Page } from '../curation/sele
 import { customerTranslate } from '../messages/customers'
 import { customerLanguage } from '../messages/customers/languages'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
+import { bands, inBand, type Band } from './bands'
+import type { BandChanges } from './bandSchema'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
 import { resolveTheme, type ColourScheme, type ResolvedTheme } from './theme'
 import type { Paging } from './paging'
@@ -41,6 +43,8 @@ export interface DisplayModel {
   layout: Arrangement
   parts: Parts
   theme: ResolvedTheme
+  /** What differs in boxes of some widths, and the theme as it is there. */
+  bands: Partial<Record<Band, { changes: BandChanges; theme: ResolvedTheme }>>
   scheme: ColourScheme | null
   /** The product, if the display is about a single one. */
   product: { sku: string; title: string } | null
@@ -115,6 +119,7 @@ export function displayModel({
     layout: configuration.layout,
     parts: configuration.parts,
     theme: resolveTheme(configuration.theme, shop.site, asked.scheme ?? null),
+    bands: bandsOf(configuration, shop, asked),
     scheme: asked.scheme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
     tally,
@@ -139,6 +144,15 @@ export function displayModel({
     readBy: asked.origin ?? '',
     whenEmpty: configuration.whenEmpty,
   }
+}
+
+function bandsOf(configuration: Configuration, { site }: DisplayShop, asked: Asked): DisplayModel['bands'] {
+  const styled = bands.flatMap((band) => {
+    const changes = configuration.bands[band]
+    const { theme } = inBand(configuration, band)
+    return changes ? [[band, { changes, theme: resolveTheme(theme, site, asked.scheme ?? null) }]] : []
+  })
+  return Object.fromEntries(styled) as DisplayModel['bands']
 }
 
 function businessOf(

@@ -1,5 +1,6 @@
 import { textParts } from './choices'
-import type { Configuration, Parts } from './configuration'
+import type { Configuration } from './configuration'
+import { switchedParts } from './switchedParts'
 import { sortedStyle } from './lookChanges'
 
 /** Settings outside the sentence, in the order of the list of changes. */
@@ -25,26 +26,12 @@ export const settings = [
   'spaces',
   'cards',
   'texts',
+  'bands',
   'whenEmpty',
   'description',
   'picture',
 ] as const
 export type Setting = (typeof settings)[number]
-
-/** Parts of a review that can only be shown or hidden. */
-export const switchedParts = [
-  'portrait',
-  'role',
-  'company',
-  'product',
-  'proof',
-  'title',
-  'words',
-  'photos',
-  'reply',
-  'likes',
-] as const satisfies (keyof Parts)[]
-export type SwitchedPart = (typeof switchedParts)[number]
 
 export const summaryParts = ['average', 'count', 'write', 'all'] as const
 export const otherSiteParts = ['siteNumbers', 'allThere', 'writeThere', 'byOrigin'] as const
@@ -56,6 +43,7 @@ export function settingValues({
   parts,
   heading,
   theme,
+  bands,
   whenEmpty,
   description,
   picture,
@@ -68,6 +56,7 @@ export function settingValues({
     moving: [layout.autoplay, layout.step, layout.arrows, layout.dots],
     paging: layout.paging,
     edgeSide: layout.edgeSide,
+    bands,
     name: parts.name,
     rating: [parts.rating, parts.glyph],
     date: parts.date,

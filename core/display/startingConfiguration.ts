@@ -51,6 +51,7 @@ export const startingConfiguration: Configuration = {
     button: { words: '', url: '' },
   },
   theme: startingTheme,
+  bands: {},
   placement: { place: 'front', url: '', spot: '' },
   whenEmpty: 'invitation',
   description: '',

@@ -27,7 +27,7 @@ const colourOrNone = z.union([colour, z.literal('')])
 const pixels = (most: number) => z.number().int().min(0).max(most)
 
 /** The style of one kind of text; what is missing stays as the layout has it. */
-const textStyleSchema = z.object({
+export const textStyleSchema = z.object({
   font: z.enum(fonts).optional(),
   /** Percent of its normal size. */
   size: z.number().int().min(SMALLEST_TEXT).max(LARGEST_TEXT).optional(),
@@ -42,7 +42,7 @@ const textStyleSchema = z.object({
 export type TextStyle = z.infer<typeof textStyleSchema>
 
 /** The surface around one review. Null is the normal measure of the frame, or of the display. */
-const cardSchema = z.object({
+export const cardSchema = z.object({
   arrangement: z.enum(cardArrangements).default('below'),
   fill: z.enum(cardFills).default('none'),
   colour: colourOrNone.default(''),

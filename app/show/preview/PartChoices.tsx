@@ -1,27 +1,15 @@
 import { useEffect, useRef, type CSSProperties } from 'react'
 import { Link } from 'react-router'
-import {
-  type TextPart,
-  dateForms,
-  glyphs,
-  nameForms,
-  originForms,
-  ratingForms,
-} from '../../../core/display/choices'
+import type { TextPart } from '../../../core/display/choices'
 import type { Configuration } from '../../../core/display/configuration'
-import { switchedParts, type SwitchedPart } from '../../../core/display/settings'
+import { switchedParts } from '../../../core/display/switchedParts'
 import { say } from '../../../core/messages/say/show'
 import type { EditorView } from '../../../server/publishing/editorView'
-import { ButtonFields } from '../style/ButtonFields'
-import { CardFields } from '../style/CardFields'
 import { Faults } from '../style/Faults'
 import { TextStyleFields } from '../style/TextStyleFields'
-import { Choices } from '../Choices'
-import { Slider } from '../Slider'
 import { ColumnFields } from './ColumnFields'
-import { TitleStrip } from '../strips/TitleStrip'
+import { PartFields } from './PartFields'
 import { changing } from '../strips/stripProps'
-import { SwitchLine } from '../SwitchLine'
 import type { Clicked, PreviewPart } from './previewParts'
 
 interface Given {
@@ -34,18 +22,6 @@ const WIDTH = 400
 const WIDER = 560
 const WIDEST = 760
 const MIN_PANEL_HEIGHT = 230
-
-const switched: Partial<Record<PreviewPart, SwitchedPart>> = {
-  headline: 'title',
-  words: 'words',
-  role: 'role',
-  company: 'company',
-  portrait: 'portrait',
-  product: 'product',
-  proof: 'proof',
-  photos: 'photos',
-  reply: 'reply',
-}
 
 /** The text whose style is set beside each part. */
 const textOf: Partial<Record<PreviewPart, TextPart>> = {
@@ -125,111 +101,6 @@ function placeBeside(box: DOMRect, around: DOMRect, width: number): CSSPropertie
     left: right + width + 8 < around.width ? right : within(box.left - around.left - width - 8),
     top: 8,
   }
-}
-
-function PartFields({ part, ...given }: Given & { part: PreviewPart }) {
-  const { draft, view } = given
-  const set = changing(given, 'parts')
-  if (part === 'card') return <CardFields {...given} />
-  if (part === 'button') return <ButtonFields {...given} />
-  if (part === 'links') return null
-  if (part === 'title' || part === 'line' || part === 'summary')
-    return <TitleStrip {...given} setOpen={() => undefined} />
-  if (part === 'own') return <p className="text-soft">{say('show.ownAlways')}</p>
-  if (part === 'name')
-    return (
-      <>
-        <Choices
-          name="nameForm"
-          label={say('display.part.name')}
-          value={draft.parts.name}
-          choices={nameForms.map((form) => ({ value: form, words: say(`display.nameForm.${form}`) }))}
-          choose={(name) => set({ name })}
-        />
-        {draft.parts.name === 'hidden' && <p className="text-ochre">{say('show.nameless')}</p>}
-      </>
-    )
-  if (part === 'rating')
-    return (
-      <>
-        <Choices
-          name="ratingForm"
-          label={say('display.part.rating')}
-          value={draft.parts.rating}
-          choices={ratingForms.map((form) => ({ value: form, words: say(`show.ratingForm.${form}`) }))}
-          choose={(rating) => set({ rating })}
-        />
-        <Choices
-          name="glyph"
-          label={say('show.glyph')}
-          value={draft.parts.glyph}
-          choices={glyphs.map((glyph) => ({ value: glyph, words: say(`display.glyph.${glyph}`) }))}
-          choose={(glyph) => set({ glyph })}
-        />
-      </>
-    )
-  if (part === 'origin')
-    return (
-      <Choices
-        name="originForm"
-        label={say('display.part.origin')}
-        value={draft.parts.origin}
-        choices={originForms.map((form) => ({ value: form, words: say(`display.originForm.${form}`) }))}
-        choose={(origin) => set({ origin })}
-      />
-    )
-  if (part === 'date') return <Dates view={view} draft={draft} set={set} />
-  const name = switched[part]!
-  return (
-    <>
-      <SwitchLine
-        words={say('show.shown', { what: say(`display.reviewPart.${name}`) })}
-        on={draft.parts[name]}
-        set={(on) => set({ [name]: on })}
-      />
-      {part === 'words' && (
-        <Slider
-          label={say('show.shortenAfter')}
-          value={draft.parts.shortened}
-          words={
-            draft.parts.shortened === 0
-              ? say('show.inFull')
-              : say('show.words', { count: draft.parts.shortened })
-          }
-          min={0}
-          max={120}
-          step={5}
-          set={(shortened) => set({ shortened })}
-        />
-      )}
-    </>
-  )
-}
-
-function Dates({
-  view,
-  draft,
-  set,
-}: Pick<Given, 'view' | 'draft'> & { set: ReturnType<typeof changing<'parts'>> }) {
-  return (
-    <>
-      <Choices
-        name="dateForm"
-        label={say('display.part.date')}
-        value={draft.parts.date}
-        choices={dateForms.map((form) => ({ value: form, words: say(`display.dateForm.${form}`) }))}
-        choose={(date) => set({ date })}
-      />
-      {draft.parts.date !== 'hidden' && view.undated > 0 && (
-        <p className="text-ochre">
-          {say('show.undated', { count: view.undated, all: view.picked.length })}{' '}
-          <button type="button" className="part" onClick={() => set({ date: 'hidden' })}>
-            {say('show.hideAll')}
-          </button>
-        </p>
-      )}
-    </>
-  )
 }
 
 /** Hidden parts can't be clicked, so they are shown again from here. */

@@ -1,5 +1,6 @@
-import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, useSearchParams } from 'react-router'
+import { bandAt, type Band } from '../../../core/display/bands'
 import type { Configuration } from '../../../core/display/configuration'
 import { trials, type Trial } from '../../../core/display/tryOut'
 import { say } from '../../../core/messages/say/show'
@@ -25,6 +26,9 @@ export function PreviewCanvas({
   view,
   draft,
   change,
+  only,
+  setOnly,
+  onlyHere,
   shop,
   pageAddress: wantedPage,
   measureIn,
@@ -32,6 +36,10 @@ export function PreviewCanvas({
   view: EditorView
   draft: Configuration
   change: (changed: Configuration) => void
+  /** The widths that changes are meant for alone; null for all. */
+  only: Band | null
+  setOnly: (only: Band | null) => void
+  onlyHere: (band: Band) => ReactNode
   shop: string
   /** The address of the shop's page without scripts; null if there is none. */
   pageAddress: string | null
@@ -70,6 +78,10 @@ export function PreviewCanvas({
   }
   const width = Math.max(NARROWEST, Math.min(wanted ?? room, room))
   const boxWidth = background === 'page' ? (box?.width ?? width) : width - PLAIN_PADDING
+  const band = bandAt(Math.round(boxWidth))
+  useEffect(() => {
+    if (only && only !== band) setOnly(null)
+  }, [only, band, setOnly])
   const hear = useCallback(
     (at: Clicked | null) =>
       setClicked(at && place.current ? { at, around: place.current.getBoundingClientRect() } : null),
@@ -115,6 +127,7 @@ export function PreviewCanvas({
             </button>
           ))}
         </span>
+        {band && onlyHere(band)}
         {background === 'page' && (
           <button
             type="button"

@@ -1,5 +1,5 @@
 import { dateForms, glyphs, nameForms, originForms, ratingForms } from '../../../core/display/choices'
-import { switchedParts } from '../../../core/display/settings'
+import { switchedParts } from '../../../core/display/switchedParts'
 import { say } from '../../../core/messages/say/show'
 import { SelectLine } from '../SelectLine'
 import { Slider } from '../Slider'

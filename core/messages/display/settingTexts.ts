@@ -1,6 +1,8 @@
 import type { Configuration, ConfiguredColumn } from '../../display/configuration'
 import { fixedColumns } from '../../display/choices'
-import { otherSiteParts, summaryParts, switchedParts, type Setting } from '../../display/settings'
+import { otherSiteParts, summaryParts, type Setting } from '../../display/settings'
+import { switchedParts } from '../../display/switchedParts'
+import { bands, differencesIn } from '../../display/bands'
 import { changedTexts, differsFromLook } from '../../display/lookChanges'
 import { startingTheme } from '../../display/startingTheme'
 import { say } from '../say/show'
@@ -15,6 +17,7 @@ export function settingTexts({
   parts,
   heading,
   theme,
+  bands: configured,
   whenEmpty,
   description,
   picture,
@@ -61,6 +64,11 @@ export function settingTexts({
     }${theme.background === 'colour' && theme.text ? `, ${say('display.textColour', { colour: theme.text })}` : ''}`,
     spaces: say('display.spaces', theme),
     cards: unless(!differsFromLook(theme, startingTheme, 'cards'), say('display.ownStyle')),
+    bands: listed(
+      bands
+        .filter((band) => configured[band])
+        .map((band) => say(`display.band.${band}`, { count: differencesIn(configured[band]).length })),
+    ),
     texts: listed(changedTexts(theme, startingTheme).map((part) => say(`display.textPart.${part}`))),
     whenEmpty: say(`display.whenEmpty.${whenEmpty}`),
     description: description.trim(),

@@ -7,6 +7,7 @@ import { groupWords } from './groups'
 import { jobWords } from './jobs'
 import { learningWords } from './learning'
 import { listingWords } from './listings'
+import { onlyHereWords } from './onlyHere'
 import { photoWords } from './photos'
 import { productWords } from './products'
 import { problemWords } from './problems'
@@ -28,6 +29,7 @@ export const ownerTexts = {
   ...writeWords,
   ...showWords,
   ...fairWords,
+  ...onlyHereWords,
   ...styleWords,
   ...groupWords,
   ...jobWords,

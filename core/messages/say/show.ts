@@ -1,7 +1,8 @@
 import { fairWords } from '../en/fair'
 import { frameWords } from '../en/frame'
+import { onlyHereWords } from '../en/onlyHere'
 import { showWords } from '../en/show'
 import { displayWords } from '../en/display'
 import { sayOf } from './sayOf'
 
-export const say = sayOf(frameWords, showWords, displayWords, fairWords)
+export const say = sayOf(frameWords, showWords, displayWords, fairWords, onlyHereWords)

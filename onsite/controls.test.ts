@@ -1,0 +1,136 @@
+import { describe, expect, test } from 'vitest'
+import { showable, configured, shownOf } from '../tests/support/display'
+import {
+  alignments,
+  backgrounds,
+  buttonForms,
+  cardArrangements,
+  cardFills,
+  cardShadows,
+  fonts,
+  frames,
+  layouts,
+  lineKinds,
+  pagings,
+  quoteMarks,
+  sizes,
+  textParts,
+  textWeights,
+} from '../core/display/choices'
+import type { Configuration } from '../core/display/configuration'
+import { layoutTraits } from '../core/display/layoutTraits'
+import { readyLooks, themeOfLook } from '../core/display/looks'
+import type { Card, TextStyle, Theme } from '../core/display/themeSchema'
+import { renderDisplay } from './render'
+
+/* Every control of the style changes what visitors get. */
+
+const reviews = [showable(1, 500, { title: 'Good' }), showable(2, 300), showable(3, 400)]
+const outputOf = (changed: Parameters<typeof configured>[0]) => {
+  const { html, css } = renderDisplay(shownOf(reviews, configured(changed)))
+  return html + css
+}
+const themed = (theme: Partial<Theme>, layout: Partial<Configuration['layout']> = { kind: 'grid' }) =>
+  outputOf({ theme, layout })
+const { card, buttons } = configured().theme
+
+/** Each value gives an output of its own. */
+function expectAllDiffer<T>(values: readonly T[], output: (value: T) => string) {
+  expect(new Set(values.map(output)).size).toBe(values.length)
+}
+
+describe('every choice of a style is seen', () => {
+  test.each([
+    ['background', backgrounds],
+    ['frame', frames],
+    ['font', fonts],
+    ['size', sizes],
+    ['density', [60, 100, 160]],
+    ['corners', [0, 8, 30]],
+    ['inside', [0, 24]],
+    ['around', [0, 24]],
+    ['maxWidth', [0, 480, 900]],
+    ['accent', ['', '#336699']],
+  ] as const)('%s', (key, values) => {
+    expectAllDiffer(values as readonly unknown[], (value) =>
+      themed({
+        [key]: value,
+        background: 'light',
+        ...(key === 'background' && { background: value as 'light' }),
+      }),
+    )
+  })
+  test('alignment of the whole', () => {
+    expectAllDiffer(alignments, (align) => themed({ align, maxWidth: 600 }))
+  })
+  test.each([
+    ['arrangement', cardArrangements],
+    ['fill', cardFills],
+    ['shadow', cardShadows],
+    ['lineKind', lineKinds],
+    ['lineWidth', [1, 4]],
+    ['lineColour', ['', '#336699']],
+    ['padding', [null, 8, 30]],
+    ['corners', [2, 20]],
+    ['quoteMark', quoteMarks],
+  ] as const)('of each review: %s', (key, values) => {
+    expectAllDiffer(values as readonly unknown[], (value) =>
+      themed({ frame: 'box', card: { ...card, [key]: value } as Card }),
+    )
+  })
+  test('buttons', () => {
+    expectAllDiffer(buttonForms, (form) => themed({ buttons: { ...buttons, form } }))
+    expectAllDiffer([0, 20], (corners) => themed({ buttons: { ...buttons, corners } }))
+  })
+  test('every property of every text', () => {
+    const styles: TextStyle[] = [
+      {},
+      { size: 150 },
+      { colour: '#336699' },
+      { italic: true },
+      { capitals: true },
+      { above: 20 },
+      ...fonts.map((font) => ({ font })),
+      ...textWeights.map((weight) => ({ weight })),
+      ...alignments.map((align) => ({ align })),
+    ]
+    for (const part of textParts) expectAllDiffer(styles, (style) => themed({ texts: { [part]: style } }))
+  })
+  test('looks, in every layout', () => {
+    for (const kind of layouts) {
+      if (layoutTraits[kind].shows !== 'reviews') continue
+      expectAllDiffer(readyLooks, (look) => themed(themeOfLook(look), { kind }))
+    }
+  })
+})
+
+test('a layout that is shown by pages has a way to the others, each its own', () => {
+  expectAllDiffer(pagings, (paging) => {
+    const kind = paging === 'none' ? null : paging
+    const model = shownOf(reviews, configured({ layout: { kind: 'list', paging } }))
+    const address = 'https://reviews.example/d/front?page='
+    const { html, css } = renderDisplay({
+      ...model,
+      paging: kind && { kind, page: 1, pages: 3, total: 9, address },
+    })
+    return html + css
+  })
+})
+
+test('the mark at the edge is on the side that is chosen', () => {
+  expectAllDiffer(['left', 'right'] as const, (edgeSide) => outputOf({ layout: { kind: 'edge', edgeSide } }))
+})
+
+test('what differs at one width stands in a rule for that width alone', () => {
+  const css = (bands: Configuration['bands']) =>
+    renderDisplay(shownOf(reviews, configured({ bands, layout: { kind: 'grid' } }))).css
+  const plain = css({})
+  const phone = css({
+    phone: { columns: 1, limit: 2, frame: 'box', texts: { title: { size: 70 } }, hidden: ['proof'] },
+  })
+  expect(phone.startsWith(plain)).toBe(true)
+  const rule = phone.slice(plain.length)
+  expect(rule).toMatch(/^@container \(min-width:0px\) and \(max-width:480px\)\{.*\}$/)
+  for (const part of ['--eg-n:1', 'nth-child(n + 3)', 'border:1px', '.eg-title', '.eg-proof{display:none}'])
+    expect(rule).toContain(part)
+})
