@@ -15,6 +15,7 @@ export default defineConfig(({ mode }) =>
           modulePreload: false,
           rollupOptions: {
             input: {
+              dates: 'onsite/behaviour/dates.ts',
               edge: 'onsite/behaviour/edge.ts',
               fonts: 'onsite/behaviour/fonts.ts',
               pack: 'onsite/behaviour/pack.ts',

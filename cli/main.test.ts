@@ -30,7 +30,7 @@ test('log verify says of each shop that its chain holds, and where one is broken
   const sound = run(folder)
   expect([sound.status, sound.stdout]).toEqual([
     0,
-    'wrenfield: 519 entries, the chain holds\nsaltmarsh: 8 entries, the chain holds\n',
+    'wrenfield: 521 entries, the chain holds\nsaltmarsh: 8 entries, the chain holds\n',
   ])
   const db = await openDatabase(path.join(folder, 'elogio.db'))
   await db.raw('DROP TRIGGER decision_never_updated')
@@ -39,7 +39,7 @@ test('log verify says of each shop that its chain holds, and where one is broken
   const broken = run(folder)
   expect([broken.status, broken.stdout]).toEqual([
     1,
-    'wrenfield: BROKEN at entry 9 of 519\nsaltmarsh: 8 entries, the chain holds\n',
+    'wrenfield: BROKEN at entry 9 of 521\nsaltmarsh: 8 entries, the chain holds\n',
   ])
 }, 30_000)
 

@@ -9,6 +9,8 @@ import { SiteIcon } from './SiteIcon'
 export function DisplayHeader({ model }: { model: DisplayModel }) {
   const { tally, heading, publishableCount, quotations, hasSamples, locale, translate, layout, links } = model
   const whole = layoutTraits[layout.kind].shows === 'summary'
+  // Average and count stand beside the bars already.
+  const isSummed = (whole || heading.bars) && tally.average !== null
   const reachable = model.paging?.total ?? quotations.length
   const pickedFew = !whole && quotations.length > 0 && reachable < publishableCount
   const { average, count, write, all, button } = heading
@@ -19,7 +21,7 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
     publishableCount > 0 && origins.reduce((sum, { here }) => sum + here, 0) === publishableCount
   return (
     <p className="eg-sum">
-      {!whole && (average || count) && !hasSamples && !(onlyThere && tally.average === null) && (
+      {!isSummed && !whole && (average || count) && !hasSamples && !(onlyThere && tally.average === null) && (
         <span className="eg-average">
           {tally.average === null ? (
             translate(publishableCount > 0 ? 'visitor.noAverage' : 'visitor.none')

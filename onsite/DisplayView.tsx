@@ -5,7 +5,7 @@ import { EdgeView } from './EdgeView'
 import { Pages } from './Pages'
 import { QuotationView } from './QuotationView'
 import { Slides } from './Slides'
-import { DisplayHeader } from './DisplayHeader'
+import { HeadingBlock } from './HeadingBlock'
 import { OriginFilter } from './OriginFilter'
 import { ReviewTable } from './ReviewTable'
 import { RatingSummary } from './RatingSummary'
@@ -41,29 +41,14 @@ export function DisplayView({
   )
 }
 
-/** The heading and the reviews. */
+/** The heading in its order, and the reviews. */
 function Content({ model, empty }: { model: DisplayModel; empty: boolean }) {
-  const { layout, title, heading, business } = model
+  const { layout, heading } = model
   return (
     <>
-      {business && (
-        <p className="eg-business" dir="auto">
-          {business.picture && <img src={business.picture} alt="" height="40" loading="lazy" />}
-          <b>{business.name}</b>
-        </p>
-      )}
-      {title && (
-        <h2 className="eg-title" dir="auto">
-          {title}
-        </h2>
-      )}
-      {heading.line.trim() && (
-        <p className="eg-line" dir="auto">
-          {heading.line.trim()}
-        </p>
-      )}
-      {layoutTraits[layout.kind].shows === 'summary' && <RatingSummary model={model} />}
-      <DisplayHeader model={model} />
+      {heading.order.map((block) => (
+        <HeadingBlock key={block} block={block} model={model} />
+      ))}
       {heading.byOrigin && showsReviews(layout.kind) && <OriginFilter model={model} />}
       {showsReviews(layout.kind) && !empty && <Reviews model={model} />}
       <Pages model={model} />

@@ -29,6 +29,7 @@ export function QuotationView({ quotation, model }: { quotation: Quotation; mode
         </Head>
       )}
       <Words quotation={quotation} translate={model.translate} />
+      {model.parts.answers && <Answers quotation={quotation} />}
       <Photos quotation={quotation} translate={model.translate} />
       <Reply quotation={quotation} translate={model.translate} />
       <Writer quotation={quotation} translate={model.translate} />
@@ -58,6 +59,20 @@ export function Words({ quotation, translate }: { quotation: Quotation; translat
         </>
       )}
     </blockquote>
+  )
+}
+
+function Answers({ quotation: { answers, language } }: { quotation: Quotation }) {
+  if (answers.length === 0) return null
+  return (
+    <dl className="eg-answers" lang={language ?? undefined}>
+      {answers.map(({ label, value }) => (
+        <div key={label} dir="auto">
+          <dt>{label}</dt>
+          <dd>{value}</dd>
+        </div>
+      ))}
+    </dl>
   )
 }
 
@@ -148,10 +163,11 @@ function Writer({ quotation, translate }: { quotation: Quotation; translate: Giv
         </span>
       )}
       {date && (
-        <time className="eg-date" dateTime={date.at}>
+        <time className="eg-date" dateTime={date.at} data-relative={date.isRelative && ''}>
           {date.words}
         </time>
       )}
+      {quotation.otherLanguage && <span className="eg-own eg-language">{quotation.otherLanguage}</span>}
       <Notes quotation={quotation} />
     </figcaption>
   )

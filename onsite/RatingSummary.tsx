@@ -7,7 +7,7 @@ export function RatingSummary({ model }: { model: DisplayModel }) {
   const { tally, layout, translate, locale, links, parts } = model
   const { shows } = layoutTraits[layout.kind]
   if (tally.average === null)
-    return links.write && shows !== 'summary' ? (
+    return links.write && (shows === 'line' || shows === 'badge') ? (
       <a className="eg-to" href={links.write}>
         {translate('visitor.write')}
       </a>

@@ -16,6 +16,8 @@ const hiddenElements: Record<SwitchedPart, string> = {
   photos: '.eg-photos',
   reply: '.eg-reply',
   likes: '.eg-likes',
+  language: '.eg-language',
+  answers: '.eg-answers',
 }
 
 /** A card begins anew, since its line may be on another side elsewhere. */

@@ -7,10 +7,12 @@ import {
   cardArrangements,
   cardFills,
   cardShadows,
+  dateForms,
   fonts,
   frames,
   layouts,
   lineKinds,
+  nameForms,
   pagings,
   quoteMarks,
   sizes,
@@ -102,6 +104,25 @@ describe('every choice of a style is seen', () => {
       expectAllDiffer(readyLooks, (look) => themed(themeOfLook(look), { kind }))
     }
   })
+})
+
+test('every part of a review and of the heading is seen', () => {
+  const shown = [
+    showable(1, 500, { language: 'de', answers: [{ label: 'Would you come again?', value: 'Yes' }] }),
+  ]
+  const of = (changed: Parameters<typeof configured>[0]) => {
+    const { html, css } = renderDisplay(shownOf(shown, configured({ title: 'A', ...changed })))
+    return html + css
+  }
+  expectAllDiffer(dateForms, (date) => of({ parts: { date } }))
+  expectAllDiffer(['d MMM yyyy', 'yyyy'], (datePattern) => of({ parts: { date: 'pattern', datePattern } }))
+  expectAllDiffer(nameForms, (name) => of({ parts: { name } }))
+  expectAllDiffer([true, false], (language) => of({ parts: { language } }))
+  expectAllDiffer([true, false], (answers) => of({ parts: { answers } }))
+  expectAllDiffer([true, false], (bars) => of({ heading: { bars } }))
+  expectAllDiffer(['none', 'name'] as const, (shop) => of({ heading: { shop } }))
+  const { order } = configured().heading
+  expectAllDiffer([order, order.toReversed()], (changed) => of({ heading: { order: changed } }))
 })
 
 test('a layout that is shown by pages has a way to the others, each its own', () => {

@@ -44,6 +44,18 @@ const line = `
 .eg-to:hover{text-decoration:underline}
 .eg-to b{font-weight:700}`
 
+/** The average beside the bars of all ratings. */
+export const summaryStyles = `
+.eg-whole{display:grid;gap:1em 2.2em;align-items:center;max-width:44em;margin-bottom:1em}
+@container (min-width:430px){.eg-whole{grid-template-columns:auto minmax(0,1fr)}}
+.eg-figure{display:grid;justify-items:start}
+.eg-figure b{font-size:3.2em;line-height:1;font-weight:650}
+.eg-bars{display:grid;gap:.25em}
+.eg-bars li{position:relative;display:grid;grid-template-columns:1.2em minmax(0,1fr) 2.6em;gap:.6em;align-items:center;font-size:.85em}
+.eg-bars li>:last-child{text-align:end}
+.eg-bars svg{width:100%;height:8px}
+.eg-bar{fill:var(--eg-accent)}`
+
 interface LayoutRules {
   css: string
   heading: boolean
@@ -75,19 +87,7 @@ const perLayout: Record<Layout, LayoutRules> = {
   ),
   carousel: reviewsWith(moving, true),
   single: reviewsWith(`${moving}.eg ol{--eg-n:1}`, false),
-  aggregate: without(
-    `
-.eg-whole{display:grid;gap:1em 2.2em;align-items:center;max-width:44em;margin-bottom:1em}
-@container (min-width:430px){.eg-whole{grid-template-columns:auto minmax(0,1fr)}}
-.eg-figure{display:grid;justify-items:start}
-.eg-figure b{font-size:3.2em;line-height:1;font-weight:650}
-.eg-bars{display:grid;gap:.25em}
-.eg-bars li{position:relative;display:grid;grid-template-columns:1.2em minmax(0,1fr) 2.6em;gap:.6em;align-items:center;font-size:.85em}
-.eg-bars li>:last-child{text-align:end}
-.eg-bars svg{width:100%;height:8px}
-.eg-bar{fill:var(--eg-accent)}`,
-    true,
-  ),
+  aggregate: without('', true),
   badge: without(
     `${line}
 .eg-badge{display:inline-block;container-type:normal}

@@ -30,6 +30,7 @@ function behavioursOf({ layout, quotations, heading, origins, theme, paging }: D
   const reads = heading.byOrigin && !isTable(layout.kind) && origins.some(({ here }) => here > 0)
   const photos = showsReviews(layout.kind) && quotations.some((quotation) => quotation.photos.length > 0)
   return [
+    ...(quotations.some(({ date }) => date?.isRelative) ? ['dates' as const] : []),
     ...(fontsOf(theme).length > 0 ? ['fonts' as const] : []),
     ...(own ? [own] : []),
     ...(photos ? ['photos' as const] : []),

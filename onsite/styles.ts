@@ -2,7 +2,9 @@ import type { DisplayModel } from '../core/display/displayModel'
 import { isTable } from '../core/display/layoutTraits'
 import { tableColumns } from '../core/display/tableColumns'
 import { bandStyles } from './bandStyles'
-import { columnStyles, layoutRules, tableStyles } from './layoutStyles'
+import { startingConfiguration } from '../core/display/startingConfiguration'
+import { showsBars } from './HeadingBlock'
+import { columnStyles, layoutRules, summaryStyles, tableStyles } from './layoutStyles'
 import { themeStyles } from './themeStyles'
 
 // The page's rules reach the host of a shadow root and inherited properties. Only font and text colour are inherited.
@@ -24,6 +26,8 @@ const common = `
 .eg-glyphs{font:1.05em/1.2 ${signs};letter-spacing:.12em;color:var(--eg-accent);white-space:nowrap}`
 
 const heading = `
+.eg-shop{display:flex;align-items:center;gap:.6em;margin-bottom:.5em!important}
+.eg-shop img{height:40px;max-width:160px;object-fit:contain}
 .eg-title{font-size:1.5em!important;line-height:1.25;font-weight:650;margin-bottom:.15em!important}
 .eg-line{margin-bottom:.35em!important}
 .eg-sum{display:flex;flex-wrap:wrap;align-items:baseline;gap:.3em .7em;font-size:.9em!important;margin-bottom:1.3em!important;color:${soft}}
@@ -44,6 +48,9 @@ const quotation = `
 .eg-face{position:absolute;inset-inline-start:0;top:3px;width:44px;height:44px;border-radius:50%;object-fit:cover}
 .eg-logo{height:1.2em;width:auto;vertical-align:-.2em;margin-inline-end:.3em}
 .eg-date,.eg-own,.eg-posted{display:block}
+.eg-answers{margin:.6em 0 0;font-size:.92em}
+.eg-answers dt{font-weight:650}
+.eg-answers dd{margin:0 0 .3em}
 .eg-reply{margin-top:.7em;padding-inline-start:.8em;border-inline-start:3px solid var(--eg-accent);font-size:.9em;line-height:1.45}
 .eg-reply p+p{margin-top:.25em;white-space:pre-line}
 .eg-proof summary{display:block;width:fit-content;min-height:24px;cursor:pointer;list-style:none}
@@ -81,11 +88,13 @@ const photos = `
 
 const squeeze = (css: string) => css.replace(/\n/g, '')
 
+const noBars = startingConfiguration.heading
+
 type Styled = Pick<
   DisplayModel,
   'layout' | 'theme' | 'quotations' | 'origins' | 'business' | 'fontsUrl' | 'paging'
 > &
-  Partial<Pick<DisplayModel, 'bands'>>
+  Partial<Pick<DisplayModel, 'bands' | 'heading'>>
 
 export function displayStyles({
   layout,
@@ -96,12 +105,14 @@ export function displayStyles({
   fontsUrl,
   paging,
   bands = {},
+  heading: settings = noBars,
 }: Styled): string {
   const rules = layoutRules(layout.kind)
   return squeeze(
     common +
       (rules.heading ? heading : '') +
       (rules.reviews ? quotation : '') +
+      (showsBars({ layout, heading: settings }) ? summaryStyles : '') +
       (paging && paging.pages > 1 ? pages : '') +
       (quotations.some((shown) => shown.photos.length > 0) ? photos : '') +
       (business || sites.some(({ here }) => here > 0) ? origins : '') +

@@ -1,3 +1,4 @@
+import dates from '../../onsite/behaviour/dates'
 import fonts from '../../onsite/behaviour/fonts'
 import pack from '../../onsite/behaviour/pack'
 import slide from '../../onsite/behaviour/slide'
@@ -5,6 +6,7 @@ import type { Behaviour } from '../../core/display/layoutTraits'
 
 /** In the editor a click on a photo opens its settings instead. */
 const behaviours: Partial<Record<Behaviour, (root: ParentNode) => void | (() => void)>> = {
+  dates,
   fonts,
   pack,
   slide,

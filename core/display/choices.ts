@@ -26,7 +26,11 @@ export const edgeSides = ['left', 'right'] as const
 /** Whether there is more than the first reviews: by numbered pages, by a button, or as one scrolls. */
 export const pagings = ['none', 'pages', 'more', 'scroll'] as const
 export const nameForms = ['full', 'firstInitial', 'first', 'initials', 'hidden'] as const
-export const dateForms = ['hidden', 'month', 'day'] as const
+export const dateForms = ['hidden', 'month', 'day', 'relative', 'pattern'] as const
+export const DATE_PATTERN_LIMIT = 40
+/** What stands above the reviews, in its usual order. */
+export const headingBlocks = ['shop', 'business', 'title', 'line', 'bars', 'summary'] as const
+export const shopForms = ['none', 'name', 'logo', 'both'] as const
 export const originForms = ['link', 'newTab', 'name', 'hidden'] as const
 export const businessForms = ['none', 'business', 'logo'] as const
 export const ratingForms = ['glyphs', 'numeral', 'both', 'hidden'] as const

@@ -3,7 +3,10 @@ import { ANSWER_LABEL_LIMIT } from '../intake/answer'
 import { selectionSchema } from '../curation/selectionSchema'
 import {
   layouts,
+  DATE_PATTERN_LIMIT,
   DISPLAY_TITLE_LIMIT,
+  headingBlocks,
+  shopForms,
   DISPLAY_LINE_LIMIT,
   MOST_COLUMNS,
   LONGEST_AUTOPLAY,
@@ -61,6 +64,8 @@ const partsSchema = z.object({
   role: z.boolean(),
   company: z.boolean(),
   date: z.enum(dateForms),
+  /** Unicode TR 35, such as `d MMM yyyy`. */
+  datePattern: z.string().max(DATE_PATTERN_LIMIT).default('d MMM yyyy'),
   rating: z.enum(ratingForms),
   glyph: z.enum(glyphs),
   proof: z.boolean(),
@@ -72,6 +77,10 @@ const partsSchema = z.object({
   /** Where a review from another site was posted. */
   origin: z.enum(originForms).default('link'),
   likes: z.boolean().default(true),
+  /** The language of a review in another one than the display. */
+  language: z.boolean().default(false),
+  /** Answers to the shop's questions, below the words. */
+  answers: z.boolean().default(false),
   /** Versions from before photos existed show them too. */
   photos: z.boolean().default(true),
 })
@@ -96,6 +105,14 @@ const headingSchema = z.object({
   byOrigin: z.boolean().default(false),
   /** Name and picture of the business on another site, or its name with the logo of the shop. */
   business: z.enum(businessForms).default('none'),
+  /** The shop's own name and logo. */
+  shop: z.enum(shopForms).default('none'),
+  /** How the ratings spread. */
+  bars: z.boolean().default(false),
+  order: z
+    .array(z.enum(headingBlocks))
+    .length(headingBlocks.length)
+    .default([...headingBlocks]),
   button: z.object({ words: z.string().max(40), url: address }),
 })
 export type Heading = z.infer<typeof headingSchema>

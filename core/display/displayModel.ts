@@ -40,6 +40,8 @@ export interface DisplayModel {
   translate: CustomerTranslate
   title: string
   heading: Heading
+  /** A data URL; null without one. */
+  shopLogo: string | null
   layout: Arrangement
   parts: Parts
   theme: ResolvedTheme
@@ -116,6 +118,7 @@ export function displayModel({
     translate,
     title: configuration.title.trim(),
     heading: configuration.heading,
+    shopLogo: configuration.heading.shop === 'none' ? null : shop.logo,
     layout: configuration.layout,
     parts: configuration.parts,
     theme: resolveTheme(configuration.theme, shop.site, asked.scheme ?? null),

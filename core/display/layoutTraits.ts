@@ -1,7 +1,8 @@
 import type { Layout, places } from './choices'
 
 /** The modules that run in a visitor's browser, in `onsite/behaviour/`. */
-export type Behaviour = 'pack' | 'slide' | 'lead' | 'photos' | 'origins' | 'fonts' | 'pages' | 'edge'
+export type Behaviour =
+  'pack' | 'slide' | 'lead' | 'photos' | 'origins' | 'fonts' | 'pages' | 'edge' | 'dates'
 
 export interface LayoutTraits {
   /**

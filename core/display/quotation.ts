@@ -16,12 +16,14 @@ export interface Quotation {
   title: string
   words: Excerpt
   name: string
-  /** To questions of the shop; only tables show them. */
+  /** To questions of the shop. */
   answers: Answer[]
   language: string | null
+  /** The name of its language, if it is another than the display's and shown. */
+  otherLanguage: string
   product: string | null
   /** For machines and for people. */
-  date: { at: string; words: string } | null
+  date: { at: string; words: string; isRelative?: true } | null
   /** The verification and its method; null if unverified. */
   proof: { words: string; how: string } | null
   /** A required note, such as that the shop added it. */

@@ -1,5 +1,6 @@
 import { everything } from '../curation/selection'
 import type { Configuration } from './configuration'
+import { headingBlocks } from './choices'
 import { startingTheme } from './startingTheme'
 
 /** The settings of a new display. */
@@ -25,6 +26,7 @@ export const startingConfiguration: Configuration = {
     role: true,
     company: true,
     date: 'hidden',
+    datePattern: 'd MMM yyyy',
     rating: 'glyphs',
     glyph: 'star',
     proof: true,
@@ -35,6 +37,8 @@ export const startingConfiguration: Configuration = {
     reply: true,
     origin: 'link',
     likes: true,
+    language: false,
+    answers: false,
     photos: true,
   },
   heading: {
@@ -48,6 +52,9 @@ export const startingConfiguration: Configuration = {
     writeThere: false,
     byOrigin: false,
     business: 'none',
+    shop: 'none',
+    bars: false,
+    order: [...headingBlocks],
     button: { words: '', url: '' },
   },
   theme: startingTheme,

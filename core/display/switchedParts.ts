@@ -10,5 +10,7 @@ export const switchedParts = [
   'photos',
   'reply',
   'likes',
+  'language',
+  'answers',
 ] as const
 export type SwitchedPart = (typeof switchedParts)[number]

@@ -1,3 +1,4 @@
+import { dateInPattern } from '../formats/datePattern'
 import { dateFormat, dayIn, spokenMonth } from '../formats/dates'
 import { litMarks, oneDecimal } from '../formats/rating'
 import type { Photo } from '../intake/candidate'
@@ -47,7 +48,8 @@ export function toQuotation(
     answers: review.answers,
     language: review.language,
     product: parts.product ? review.productTitle : null,
-    date: dateOf(review, parts.date, spoken),
+    otherLanguage: parts.language ? otherLanguage(review.language, locale) : '',
+    date: dateOf(review, parts, spoken),
     proof: parts.proof ? proofOf(review, translate, spoken) : null,
     note: sourcePolicies[review.source].typedBy === 'shop' ? translate('visitor.writtenDown') : '',
     role: parts.role ? review.role : '',
@@ -111,7 +113,7 @@ export const hasDate = ({ source, writtenPrecision }: Pick<ShowableReview, 'sour
 
 function dateOf(
   review: ShowableReview,
-  form: Parts['date'],
+  { date: form, datePattern }: Pick<Parts, 'date' | 'datePattern'>,
   { timeZone, locale }: { timeZone: string; locale: string },
 ): Quotation['date'] {
   if (form === 'hidden' || !hasDate(review)) return null
@@ -122,7 +124,16 @@ function dateOf(
   if (writtenPrecision === 'year') return { at: day.slice(0, 4), words: written({}) }
   if (form === 'month' || writtenPrecision === 'month')
     return { at: day.slice(0, 7), words: written({ month: 'long' }) }
-  return { at: day, words: written({ day: 'numeric', month: 'long' }) }
+  if (form === 'relative') return { at: day, words: written({ month: 'long' }), isRelative: true }
+  const inFull = written({ day: 'numeric', month: 'long' })
+  if (form === 'day') return { at: day, words: inFull }
+  return { at: day, words: dateInPattern(writtenAt, datePattern, { timeZone, locale }) ?? inFull }
+}
+
+/** The name of a language in the language of the display; empty if it is that one, or unknown. */
+function otherLanguage(language: string | null, locale: string): string {
+  if (!language || language === locale.slice(0, 2)) return ''
+  return new Intl.DisplayNames(locale, { type: 'language', fallback: 'none' }).of(language) ?? ''
 }
 
 function paragraphsOf(text: string): string[] {

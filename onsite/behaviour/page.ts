@@ -1,3 +1,4 @@
+import dates from './dates'
 import origins from './origins'
 import pack from './pack'
 import pages from './pages'
@@ -5,4 +6,4 @@ import photos from './photos'
 import slide from './slide'
 
 /** Activates the modules on a display's own page, which has no loader. */
-for (const activate of [pack, slide, photos, origins, pages]) activate(document)
+for (const activate of [dates, pack, slide, photos, origins, pages]) activate(document)

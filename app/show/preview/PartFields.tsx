@@ -9,6 +9,7 @@ import {
 } from '../../../core/display/choices'
 import type { SwitchedPart } from '../../../core/display/switchedParts'
 import { say } from '../../../core/messages/say/show'
+import { DatePattern } from '../DatePattern'
 import { Choices } from '../Choices'
 import { Slider } from '../Slider'
 import { changing } from '../strips/stripProps'
@@ -29,6 +30,8 @@ const switched: Partial<Record<PreviewPart, SwitchedPart>> = {
   proof: 'proof',
   photos: 'photos',
   reply: 'reply',
+  language: 'language',
+  answers: 'answers',
 }
 
 /** What of a clicked part is shown. */
@@ -145,6 +148,9 @@ function Dates({
         choices={dateForms.map((form) => ({ value: form, words: say(`display.dateForm.${form}`) }))}
         choose={(date) => set({ date })}
       />
+      {draft.parts.date === 'pattern' && (
+        <DatePattern value={draft.parts.datePattern} set={(datePattern) => set({ datePattern })} />
+      )}
       {draft.parts.date !== 'hidden' && view.undated > 0 && (
         <p className="text-ochre">
           {say('show.undated', { count: view.undated, all: view.picked.length })}{' '}

@@ -23,6 +23,9 @@ const partOfClass = {
   'eg-posted': 'origin',
   'eg-origins': 'summary',
   'eg-business': 'summary',
+  'eg-shop': 'summary',
+  'eg-language': 'language',
+  'eg-answers': 'answers',
   'eg-photos': 'photos',
   'eg-reply': 'reply',
 } as const

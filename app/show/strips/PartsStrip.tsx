@@ -1,6 +1,7 @@
 import { dateForms, glyphs, nameForms, originForms, ratingForms } from '../../../core/display/choices'
 import { switchedParts } from '../../../core/display/switchedParts'
 import { say } from '../../../core/messages/say/show'
+import { DatePattern } from '../DatePattern'
 import { SelectLine } from '../SelectLine'
 import { Slider } from '../Slider'
 import { SwitchLine } from '../SwitchLine'
@@ -37,6 +38,9 @@ export function PartsStrip(props: StripProps) {
           choices={dateForms.map((form) => [form, say(`display.dateForm.${form}`)])}
           choose={(date) => set({ date })}
         />
+        {parts.date === 'pattern' && (
+          <DatePattern value={parts.datePattern} set={(datePattern) => set({ datePattern })} />
+        )}
         {props.view.listings.length > 0 && (
           <SelectLine
             label={say('display.part.origin')}

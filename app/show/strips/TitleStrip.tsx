@@ -1,9 +1,18 @@
-import { businessForms, DISPLAY_LINE_LIMIT, DISPLAY_TITLE_LIMIT } from '../../../core/display/choices'
+import { lazy, Suspense } from 'react'
+import {
+  businessForms,
+  DISPLAY_LINE_LIMIT,
+  DISPLAY_TITLE_LIMIT,
+  shopForms,
+} from '../../../core/display/choices'
+import { layoutTraits } from '../../../core/display/layoutTraits'
 import { otherSiteParts, summaryParts } from '../../../core/display/settings'
 import { say } from '../../../core/messages/say/show'
 import { SelectLine } from '../SelectLine'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'
+
+const HeadingOrder = lazy(() => import('./HeadingOrder'))
 
 const field = 'input h-9 w-full border-edge text-[15px] text-ink'
 
@@ -49,6 +58,15 @@ export function TitleStrip(props: StripProps) {
             />
           ))}
         </div>
+        <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
+          <SwitchLine words={say('display.bars')} on={heading.bars} set={(bars) => set({ bars })} />
+          <SelectLine
+            label={say('heading.shop')}
+            value={heading.shop}
+            choices={shopForms.map((form) => [form, say(`display.shopForm.${form}`)])}
+            choose={(shop) => set({ shop })}
+          />
+        </div>
         {view.listings.length > 0 && (
           <div className="flex flex-wrap gap-x-5 gap-y-1">
             {otherSiteParts.map((part) => (
@@ -91,7 +109,23 @@ export function TitleStrip(props: StripProps) {
             }}
           />
         </div>
+        <Suspense>
+          <HeadingOrder order={heading.order} shown={shownBlocks(draft)} set={(order) => set({ order })} />
+        </Suspense>
       </div>
     </div>
   )
 }
+
+const shownBlocks = ({ title, heading, layout }: StripProps['draft']) =>
+  heading.order.filter(
+    (block) =>
+      ({
+        shop: heading.shop !== 'none',
+        business: heading.business !== 'none',
+        title: title.trim() !== '',
+        line: heading.line.trim() !== '',
+        bars: heading.bars || layoutTraits[layout.kind].shows === 'summary',
+        summary: true,
+      })[block],
+  )

@@ -13,6 +13,7 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   name: say('display.sample.name'),
   answers: [],
   language: null,
+  otherLanguage: '',
   product: null,
   date: null,
   proof: null,

@@ -47,12 +47,20 @@ export function settingTexts({
       parts.rating === 'hidden' || parts.rating === 'numeral'
         ? say(`display.ratingForm.${parts.rating}`)
         : `${say(`display.glyph.${parts.glyph}`)}${parts.rating === 'both' ? ` ${say('display.ratingForm.both')}` : ''}`,
-    date: say(`display.dateForm.${parts.date}`),
+    date:
+      parts.date === 'pattern'
+        ? say('display.datePattern', { pattern: parts.datePattern })
+        : say(`display.dateForm.${parts.date}`),
     hiddenParts: listed(hidden.map((part) => say(`display.reviewPart.${part}`))),
     origin: say(`display.originForm.${parts.origin}`),
     shortened: unless(parts.shortened === 0, say('display.shortened', { count: parts.shortened })),
     line: heading.line.trim(),
-    summary: listed(shown.map((part) => say(`display.summary.${part}`))),
+    summary: listed([
+      ...shown.map((part) => say(`display.summary.${part}`)),
+      ...(heading.bars ? [say('display.bars')] : []),
+      ...(heading.shop === 'none' ? [] : [say(`display.shopForm.${heading.shop}`)]),
+    ]),
+    headingOrder: listed(heading.order.map((block) => say(`display.headingBlock.${block}`))),
     otherSites: listed([
       ...otherSiteParts.filter((part) => heading[part]).map((part) => say(`display.otherSite.${part}`)),
       ...(heading.business === 'none' ? [] : [say(`display.business.${heading.business}`)]),

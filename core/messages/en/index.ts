@@ -4,6 +4,7 @@ import { fairWords } from './fair'
 import { frameWords } from './frame'
 import { gatherWords } from './gather'
 import { groupWords } from './groups'
+import { headingWords } from './heading'
 import { jobWords } from './jobs'
 import { learningWords } from './learning'
 import { listingWords } from './listings'
@@ -29,6 +30,7 @@ export const ownerTexts = {
   ...writeWords,
   ...showWords,
   ...fairWords,
+  ...headingWords,
   ...onlyHereWords,
   ...styleWords,
   ...groupWords,

@@ -251,6 +251,8 @@ export const showWords = {
       origin: 'Where it was posted',
       photos: 'Photos',
       reply: 'Your reply',
+      language: 'Language',
+      answers: 'Answers',
     },
     shown: 'Show {{what}}',
     shortenAfter: 'Shorten after',
