@@ -28,7 +28,7 @@ export const displays: DisplayStory[] = [
   }),
   display('product-page', 'Product pages', '/goods/hk-2', {
     title: 'From people who bought it',
-    selection: { ...onPage, limit: 8, order: 'verified' },
+    selection: { ...onPage, limit: 5, order: 'verified' },
     layout: { ...start.layout, kind: 'list', paging: 'more' },
     theme: themeOfLook('ledger'),
     parts: { ...start.parts, product: false, date: 'month', shortened: 40 },

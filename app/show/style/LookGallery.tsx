@@ -53,6 +53,9 @@ export function LookGallery({ draft, view, change, children }: StyleProps & { ch
   )
 }
 
+/** What a picture leaves out, and where it ends, in the pixels before it is scaled. */
+const pictured = '.eg-sum{display:none!important}.eg{max-height:222px;overflow:hidden}'
+
 /** The first reviews in a theme, small. Only the styles differ from the miniature of the layout. */
 function LookPicture({
   view,
@@ -86,11 +89,7 @@ function LookPicture({
     >
       <ShadowHtml
         html={html.replace(/\beg-on-\w+/, `eg-on-${theme.background}`)}
-        css={`
-          ${css}.eg-sum {
-            display: none !important;
-          }
-        `}
+        css={css + pictured}
         behaviours={fontsOnly}
         className={
           isSmall(kind)
