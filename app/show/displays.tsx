@@ -113,18 +113,22 @@ function DisplayCard({
       data-display={key}
     >
       <div
-        className="relative h-56 overflow-hidden rounded-t-[13px] border-b border-line"
+        className={`grid h-56 overflow-hidden rounded-t-[13px] border-b border-line ${small ? '' : 'grid-cols-[minmax(0,1fr)_96px]'}`}
         style={{ background: look.background, color: look.textColour, fontFamily: look.fonts || undefined }}
         inert
       >
-        <ShadowHtml
-          {...preview}
-          className={
-            small
-              ? 'grid h-full place-items-center text-[20px]'
-              : 'w-[880px] origin-top-left scale-[0.44] p-8 text-[17px]'
-          }
-        />
+        {small ? (
+          <ShadowHtml {...preview} className="grid h-full place-items-center text-[20px]" />
+        ) : (
+          <>
+            <div className="overflow-hidden">
+              <ShadowHtml {...preview} className="w-[880px] origin-top-left scale-[0.34] p-8 text-[17px]" />
+            </div>
+            <div className="overflow-hidden border-l border-line">
+              <ShadowHtml {...preview} className="w-[340px] origin-top-left scale-[0.28] p-4 text-[17px]" />
+            </div>
+          </>
+        )}
       </div>
       <div className="flex flex-1 flex-col gap-1.5 px-5 py-4">
         <h2 className="flex items-baseline justify-between gap-3 text-[16px] font-semibold">

@@ -1,7 +1,7 @@
 import type { ShowableReview } from './showableReview'
 
 /** Kinds of data for the preview. */
-export const trials = ['real', 'few', 'many', 'long', 'missing'] as const
+export const trials = ['real', 'few', 'many', 'long', 'missing', 'rightToLeft'] as const
 export type Trial = (typeof trials)[number]
 
 export const MANY = 24
@@ -27,6 +27,14 @@ export function triedWith(reviews: ShowableReview[], trial: Trial): ShowableRevi
         ),
         productTitle: review.productTitle && `${review.productTitle}, ${review.productTitle}`,
       }))
+    case 'rightToLeft':
+      return reviews.map((review, i) => ({
+        ...review,
+        title: review.title && rightToLeft.title,
+        body: rightToLeft.bodies[i % rightToLeft.bodies.length]!,
+        authorName: rightToLeft.names[i % rightToLeft.names.length]!,
+        language: 'he',
+      }))
     case 'missing':
       return reviews.map((review, i) => ({
         ...review,
@@ -42,6 +50,17 @@ export function triedWith(reviews: ShowableReview[], trial: Trial): ShowableRevi
         body: i % 3 === 0 && review.rating !== null ? '' : review.body,
       }))
   }
+}
+
+/** Made-up reviews in Hebrew, to see how text from right to left stands in the display. */
+const rightToLeft = {
+  title: 'בדיוק מה שחיפשנו',
+  names: ['נועה לביא', 'איתמר שקד', 'תמר אלון'],
+  bodies: [
+    'ההזמנה הגיעה ביום שהבטיחו, ארוזה היטב.',
+    'עובד בשקט וקל לנקות. אחרי עונה שלמה הוא עדיין כמו חדש, וכשהיתה לי שאלה ענו לי עוד באותו יום.',
+    'טוב, אבל ההוראות קצרות מדי (2 עמודים בלבד).',
+  ],
 }
 
 function lengthened(text: string): string {

@@ -58,6 +58,8 @@ export interface EditorView {
   comes: PickedLine[]
   goes: PickedLine[]
   preview: RenderedDisplay
+  /** What visitors see now, if that differs. */
+  published: RenderedDisplay | null
   /** Whether samples replace missing reviews. */
   samples: boolean
   look: PageLook
@@ -142,6 +144,10 @@ export async function editorView(
     comes: without(picked, shownNow).map(pickedLine),
     goes: without(shownNow, picked).map(pickedLine),
     preview: await previewOf(composing, configuration, key, asked, looking.trial),
+    published:
+      live && JSON.stringify(live.configuration) !== JSON.stringify(configuration)
+        ? await previewOf(composing, live.configuration, key, asked, looking.trial)
+        : null,
     samples: publishable.size === 0,
     look: pageLook(shop),
     fontsUrl: `${publicUrl}/fonts/`,

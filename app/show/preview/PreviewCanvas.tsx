@@ -9,6 +9,7 @@ import { SelectLine } from '../SelectLine'
 import { PageFrame } from './PageFrame'
 import { PlainBackground } from './PlainBackground'
 import type { Clicked } from './previewParts'
+import { useHeldKey } from './useHeldKey'
 import { Ruler } from './Ruler'
 
 const PartChoices = lazy(() => import('./PartChoices'))
@@ -17,6 +18,8 @@ const NARROWEST = 240
 const STEP = 10
 /** Left and right padding together. */
 const PLAIN_PADDING = 48
+const PHONE = 390
+const GAP = 12
 
 const backgrounds = ['page', 'shop', 'white', 'dark', 'colour'] as const
 type Background = (typeof backgrounds)[number]
@@ -53,6 +56,9 @@ export function PreviewCanvas({
   const [box, setBox] = useState<{ width: number; placed: boolean } | null>(null)
   const [clicked, setClicked] = useState<{ at: Clicked; around: DOMRect } | null>(null)
   const [choosing, setChoosing] = useState(false)
+  const [beside, setBeside] = useState(false)
+  const [before, setBefore] = useHeldKey('b')
+  const shown = (before && view.published) || view.preview
   const [failed, setFailed] = useState<{ address: string; why: string } | null>(null)
   useEffect(() => {
     if (!place.current) return
@@ -76,7 +82,8 @@ export function PreviewCanvas({
     else next.set(name, value)
     setSearch(next, { replace: true, preventScrollReset: true })
   }
-  const width = Math.max(NARROWEST, Math.min(wanted ?? room, room))
+  const most = beside ? room - PHONE - GAP : room
+  const width = Math.max(NARROWEST, Math.min(wanted ?? most, most))
   const boxWidth = background === 'page' ? (box?.width ?? width) : width - PLAIN_PADDING
   const band = bandAt(Math.round(boxWidth))
   useEffect(() => {
@@ -126,7 +133,31 @@ export function PreviewCanvas({
               {say(at === 390 ? 'show.phone' : 'show.tablet')}
             </button>
           ))}
+          {room > 2 * PHONE && (
+            <button
+              type="button"
+              className="part min-h-6"
+              aria-pressed={beside}
+              onClick={() => setBeside(!beside)}
+            >
+              {say('preview.beside')}
+            </button>
+          )}
         </span>
+        {view.published && (
+          <button
+            type="button"
+            className="part min-h-6 select-none"
+            aria-pressed={before}
+            aria-keyshortcuts="b"
+            title={say('preview.holdKey')}
+            onPointerDown={() => setBefore(true)}
+            onPointerUp={() => setBefore(false)}
+            onPointerLeave={() => setBefore(false)}
+          >
+            {say(before ? 'preview.isBefore' : 'preview.before')}
+          </button>
+        )}
         {band && onlyHere(band)}
         {background === 'page' && (
           <button
@@ -180,14 +211,14 @@ export function PreviewCanvas({
         </label>
       </div>
       <div ref={place} className="relative min-h-0 flex-1">
-        <div className="absolute inset-0 overflow-hidden">
-          <div className="h-full border-r-[3px] border-petrol" style={{ width }}>
+        <div className="absolute inset-0 flex gap-3 overflow-hidden">
+          <div className="h-full shrink-0 border-r-[3px] border-petrol" style={{ width }}>
             {background === 'page' ? (
               <PageFrame
                 address={pageAddress!}
                 displayKey={view.key}
                 spot={draft.placement.spot}
-                preview={view.preview}
+                preview={shown}
                 width={width - 3}
                 choosing={choosing}
                 choose={choose}
@@ -202,7 +233,7 @@ export function PreviewCanvas({
               />
             ) : (
               <PlainBackground
-                preview={view.preview}
+                preview={shown}
                 look={lookOn(background, view)}
                 width={width - 3}
                 clicked={hear}
@@ -210,6 +241,17 @@ export function PreviewCanvas({
               />
             )}
           </div>
+          {beside && (
+            <div className="h-full shrink-0 border-l border-line" style={{ width: PHONE }}>
+              <PlainBackground
+                preview={shown}
+                look={lookOn(background === 'page' ? 'shop' : background, view)}
+                width={PHONE}
+                clicked={hear}
+                stands={nowhere}
+              />
+            </div>
+          )}
         </div>
         <Suspense>
           {clicked && (
@@ -228,6 +270,8 @@ export function PreviewCanvas({
     </section>
   )
 }
+
+const nowhere = () => undefined
 
 function lookOn(background: Exclude<Background, 'page'>, { look, colours }: EditorView) {
   return { ...colours.pages[background], fonts: look.fonts }

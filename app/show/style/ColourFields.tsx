@@ -1,9 +1,40 @@
 import { backgrounds } from '../../../core/display/choices'
+import { paletteOf } from '../../../core/display/palette'
 import { say } from '../../../core/messages/say/style'
 import { Choices } from '../Choices'
 import { ColourChoice } from '../ColourChoice'
 import { BackToLook } from './BackToLook'
 import { groupOf, type StyleProps } from './styleProps'
+
+/** The steps of the brand colour; each sets the background if that is a colour, otherwise the accent. */
+function Palette({
+  label,
+  colours,
+  chosen,
+  choose,
+}: {
+  label: string
+  colours: string[]
+  chosen: string
+  choose: (colour: string) => void
+}) {
+  return (
+    <span role="group" aria-label={label} className="flex items-center gap-1 text-[13px] text-soft">
+      {label}
+      {colours.map((colour) => (
+        <button
+          key={colour}
+          type="button"
+          aria-label={colour}
+          aria-pressed={chosen === colour}
+          className="size-6 rounded-md border border-edge aria-pressed:ring-2 aria-pressed:ring-petrol aria-pressed:ring-offset-1"
+          style={{ background: colour }}
+          onClick={() => choose(colour)}
+        />
+      ))}
+    </span>
+  )
+}
 
 export function ColourFields(props: StyleProps) {
   const { theme, set, goBack } = groupOf(props, 'colours')
@@ -28,6 +59,12 @@ export function ColourFields(props: StyleProps) {
         choose={(background) =>
           set({ background, ...(background === 'colour' && !theme.colour && { colour: site.brand }) })
         }
+      />
+      <Palette
+        label={say('style.palette')}
+        colours={paletteOf(site.brand)}
+        chosen={theme.background === 'colour' ? theme.colour : theme.accent}
+        choose={(colour) => set(theme.background === 'colour' ? { colour, text: '' } : { accent: colour })}
       />
       <ColourChoice
         label={say('show.accent')}

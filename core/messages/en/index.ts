@@ -10,6 +10,7 @@ import { learningWords } from './learning'
 import { listingWords } from './listings'
 import { onlyHereWords } from './onlyHere'
 import { photoWords } from './photos'
+import { previewWords } from './preview'
 import { productWords } from './products'
 import { problemWords } from './problems'
 import { proofWords } from './proof'
@@ -30,6 +31,7 @@ export const ownerTexts = {
   ...writeWords,
   ...showWords,
   ...fairWords,
+  ...previewWords,
   ...headingWords,
   ...onlyHereWords,
   ...styleWords,

@@ -208,6 +208,7 @@ export const showWords = {
       many: '24 reviews',
       long: 'long texts and names',
       missing: 'missing details',
+      rightToLeft: 'text from right to left',
     },
     phone: 'phone',
     tablet: 'tablet',

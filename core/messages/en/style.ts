@@ -18,6 +18,7 @@ export const styleWords = {
     group: { colours: 'Colours', whole: 'Text and spacing', cards: 'Each review', buttons: 'Buttons' },
     changed: 'changed',
     changedTexts: 'Changed: {{texts}}',
+    palette: 'From your brand colour',
     normal: 'normal',
     size: 'Size',
     sizes: { compact: 'compact', normal: 'normal', roomy: 'roomy' },
