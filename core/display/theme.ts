@@ -1,5 +1,6 @@
 import { clampChroma, converter, formatHex, parse, wcagContrast, type Oklch } from 'culori'
 import type { TextPart } from './choices'
+import { nearestLegible } from './nearestLegible'
 import { isShipped, type Font, type ShippedFont } from './fonts'
 import type { Card, Theme } from './themeSchema'
 
@@ -181,7 +182,10 @@ export function contrastFaults(theme: Theme, site: SiteStyle): ContrastFault[] {
       what,
       needed,
       ratio: wcagContrast(colour, on),
-      legible: legibleOn(colour, on, needed),
+      legible:
+        what === 'text' || what === 'accent'
+          ? legibleOn(colour, on, needed)
+          : nearestLegible(colour, on, needed),
     }))
     .filter(({ ratio, needed }) => ratio < needed)
 }

@@ -12,6 +12,7 @@ import type { Clicked } from './previewParts'
 import { useHeldKey } from './useHeldKey'
 import { Ruler } from './Ruler'
 
+const ContrastLine = lazy(() => import('./ContrastLine'))
 const PartChoices = lazy(() => import('./PartChoices'))
 
 const NARROWEST = 240
@@ -169,7 +170,12 @@ export function PreviewCanvas({
             {say(choosing ? 'show.clickWhere' : box?.placed ? 'show.otherSpot' : 'show.chooseSpot')}
           </button>
         )}
-        {!view.samples && !empty && (
+        {!empty && (
+          <Suspense>
+            <ContrastLine view={view} draft={draft} change={change} />
+          </Suspense>
+        )}
+        {!view.samples && !empty && !view.published && (
           <span className="ml-auto hidden lg:inline">{say('show.clickToChange')}</span>
         )}
         {view.samples && (

@@ -57,8 +57,6 @@ export function TitleStrip(props: StripProps) {
               set={(on) => set({ [part]: on })}
             />
           ))}
-        </div>
-        <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
           <SwitchLine words={say('display.bars')} on={heading.bars} set={(bars) => set({ bars })} />
           <SelectLine
             label={say('heading.shop')}

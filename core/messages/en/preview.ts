@@ -2,8 +2,8 @@
 export const previewWords = {
   preview: {
     beside: 'phone beside it',
-    before: 'Hold to see what’s published',
-    isBefore: 'This is what’s published',
+    before: 'hold: as published',
+    isBefore: 'as published',
     holdKey: 'Or hold the key B',
   },
 } as const

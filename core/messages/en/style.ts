@@ -64,6 +64,12 @@ export const styleWords = {
     buttonForm: 'Buttons',
     buttonForms: { outline: 'outlined', filled: 'filled', text: 'as text' },
     partOfCard: 'Style of each review',
+    readable: 'contrast {{ratio}}',
+    readableHelp: 'Every text can be read: the lowest contrast is {{ratio}}',
+    hardToRead: 'Hard to read: {{what}}, {{ratio}} of {{needed}}.',
+    otherText: 'other text',
+    fixColours_one: 'Fix its colour',
+    fixColours_other: 'Fix the colours',
     fault: '{{what}}: a contrast of {{ratio}} with its background. Everyone can read it from {{needed}}.',
   },
 } as const

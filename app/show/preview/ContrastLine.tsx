@@ -1,0 +1,115 @@
+import { useEffect, useState } from 'react'
+import type { Configuration } from '../../../core/display/configuration'
+import { nearestLegible } from '../../../core/display/nearestLegible'
+import { resolveTheme } from '../../../core/display/theme'
+import { say } from '../../../core/messages/say/style'
+import { shadowStyles } from '../../../onsite/styles'
+import type { EditorView } from '../../../server/publishing/editorView'
+import { fillBox } from './fillBox'
+import { paintedTexts, type PaintedText } from './paintedContrast'
+
+const WIDTHS = [1200, 600, 320]
+/** After the last change, so that dragging a slider stays smooth. */
+const PAUSE_MS = 500
+
+/**
+ * Whether every text can be read, from what the browser paints: at three widths, and light and dark where the embed code
+ * can ask for both.
+ */
+export default function ContrastLine({
+  view,
+  draft,
+  change,
+}: {
+  view: EditorView
+  draft: Configuration
+  change: (changed: Configuration) => void
+}) {
+  const [texts, setTexts] = useState<PaintedText[]>([])
+  useEffect(() => {
+    const timer = setTimeout(() => setTexts(measured(view)), PAUSE_MS)
+    return () => clearTimeout(timer)
+  }, [view])
+  const faults = texts.filter(({ ratio, needed }) => ratio < needed)
+  const lowest = Math.min(...texts.map(({ ratio }) => ratio))
+  if (texts.length === 0) return null
+  if (faults.length === 0)
+    return (
+      <span data-contrast="good" title={say('style.readableHelp', { ratio: lowest.toFixed(1) })}>
+        {say('style.readable', { ratio: lowest.toFixed(1) })}
+      </span>
+    )
+  const named = faults.flatMap(({ part, ...fault }) => (part ? [{ part, ...fault }] : []))
+  const fix = () =>
+    change({
+      ...draft,
+      theme: {
+        ...draft.theme,
+        texts: named.reduce(
+          (styles, { part, colour, background, needed }) => ({
+            ...styles,
+            [part]: { ...styles[part], colour: nearestLegible(colour, background, needed) },
+          }),
+          draft.theme.texts,
+        ),
+      },
+    })
+  return (
+    <span className="font-semibold text-ochre" role="status" data-contrast="bad">
+      {faults
+        .map(({ part, ratio, needed }) =>
+          say('style.hardToRead', {
+            what: part ? say(`display.textPart.${part}`) : say('style.otherText'),
+            ratio: ratio.toFixed(1),
+            needed,
+          }),
+        )
+        .join(' ')}{' '}
+      {named.length > 0 && (
+        <button type="button" className="part min-h-6" onClick={fix}>
+          {say('style.fixColours', { count: named.length })}
+        </button>
+      )}
+    </span>
+  )
+}
+
+/** The text of each kind that is the hardest to read anywhere. */
+function measured({ preview, draft, site, look, colours, fontsUrl }: EditorView): PaintedText[] {
+  const isSwitchable = draft.theme.background === 'light' || draft.theme.background === 'dark'
+  const schemes = isSwitchable ? (['light', 'dark'] as const) : [null]
+  const probe = document.createElement('div')
+  probe.style.cssText = `position:absolute;visibility:hidden;left:-9999px;top:0;background:${colours.pages.shop.background};color:${colours.pages.shop.textColour};font-family:${look.fonts}`
+  document.body.append(probe)
+  try {
+    const all = schemes.flatMap((scheme) =>
+      WIDTHS.flatMap((width) => {
+        const box = document.createElement('div')
+        probe.style.width = `${width}px`
+        probe.replaceChildren(box)
+        const css =
+          scheme === null
+            ? preview.css
+            : shadowStyles({
+                layout: draft.layout,
+                theme: resolveTheme(draft.theme, site, scheme),
+                quotations: [],
+                origins: [],
+                business: null,
+                paging: null,
+                fontsUrl,
+              })
+        fillBox(box, { ...preview, css, behaviours: [] })
+        return paintedTexts(box.shadowRoot!)
+      }),
+    )
+    const worst = new Map<PaintedText['part'], PaintedText>()
+    for (const text of all) {
+      const known = worst.get(text.part)
+      if (!known || text.ratio - text.needed < known.ratio - known.needed) worst.set(text.part, text)
+    }
+    return [...worst.values()]
+  } finally {
+    probe.remove()
+  }
+}
