@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib'
 import { describe, expect, test } from 'vitest'
 import { showable, configured, shownOf } from '../tests/support/display'
 import {
@@ -154,4 +155,21 @@ test('what differs at one width stands in a rule for that width alone', () => {
   expect(rule).toMatch(/^@container \(min-width:0px\) and \(max-width:480px\)\{.*\}$/)
   for (const part of ['--eg-n:1', 'nth-child(n + 3)', 'border:1px', '.eg-title', '.eg-proof{display:none}'])
     expect(rule).toContain(part)
+})
+
+test('twelve reviews of sixty words are small in every look', () => {
+  const words =
+    'The frames were square and the lid sat flush on all four sides, which I did not expect. '.repeat(4)
+  const twelve = Array.from({ length: 12 }, (_, i) =>
+    showable(i + 1, 100 * ((i % 5) + 1), {
+      body: `${words.slice(i * 3, i * 3 + 330)} number ${i}`,
+      authorName: `Writer ${i} of Many`,
+      boughtAt: '2026-03-01T00:00:00Z',
+    }),
+  )
+  for (const look of readyLooks) {
+    const model = shownOf(twelve, configured({ selection: { limit: 12 }, theme: themeOfLook(look) }))
+    const { html, css } = renderDisplay(model)
+    expect(gzipSync(html + css, { level: 9 }).length, look).toBeLessThan(8000)
+  }
 })

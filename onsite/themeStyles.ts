@@ -150,7 +150,7 @@ const quoteMarkStyles = (mark: ResolvedCard['quoteMark']) =>
     above:
       '.eg-words::before{content:"\\201c"/"";display:block;font-size:3.6em;line-height:1;height:.5em;color:var(--eg-accent)}',
     behind:
-      '.eg figure{position:relative;overflow:hidden}.eg figure::before{content:"\\201d"/"";position:absolute;inset-inline-end:.08em;top:-.05em;font-size:7em;line-height:1;color:var(--eg-accent);opacity:.2;pointer-events:none}',
+      '.eg figure{position:relative;overflow:clip}.eg figure::before{content:"\\201d"/"";position:absolute;inset-inline-end:.08em;top:-.05em;font-size:7em;line-height:1;color:var(--eg-accent);opacity:.2;pointer-events:none}',
   })[mark]
 
 const inWideCards = (from: number, css: string) =>

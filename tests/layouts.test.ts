@@ -1,6 +1,7 @@
 import type { WebDriver } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { layouts, type Layout } from '../core/display/choices'
+import { readyLooks, themeOfLook, type ReadyLook } from '../core/display/looks'
 import type { ShowableReview } from '../core/display/showableReview'
 import { renderDisplay } from '../onsite/render'
 import { behaviourAddresses } from '../server/http/files'
@@ -112,6 +113,53 @@ describe('nothing is cut, scrolls or sticks out', () => {
       await driver.get(page)
       await awake(driver)
       expect(await driver.executeScript(faults)).toEqual([])
+    })
+  })
+})
+
+describe('in every look', () => {
+  const inLook = (look: ReadyLook, kind: Layout) =>
+    standing(kind, [...some(2, long), ...some(2, short)], { theme: themeOfLook(look) })
+  test.each([320, 600, 1200])(
+    'nothing is cut, scrolls or sticks out, in boxes of %i pixels',
+    async (width) => {
+      const boxes = readyLooks.flatMap((look) =>
+        (['list', 'grid', 'single'] as const).map((kind) => inLook(look, kind)),
+      )
+      const page = site.show(
+        `<style>body{margin:0}.around{width:${width}px}</style>${boxes.join('')}${waking()}`,
+      )
+      await withBrowser({ width: Math.max(width + 20, 500), height: 900 }, async (driver) => {
+        await driver.get(page)
+        await awake(driver)
+        expect(await driver.executeScript(faults)).toEqual([])
+      })
+    },
+  )
+
+  const drawn = `return [...document.querySelectorAll('.box')].map((box) => {
+    const { left, top } = box.getBoundingClientRect()
+    return [...box.shadowRoot.querySelectorAll('.eg, .eg *')].map((e) => {
+      const at = e.getBoundingClientRect()
+      const style = getComputedStyle(e)
+      return [e.className || e.tagName, Math.round(at.left - left), Math.round(at.top - top), Math.round(at.width), Math.round(at.height),
+        style.color, style.backgroundColor, style.fontSize, style.fontWeight, style.fontStyle, style.textAlign, style.letterSpacing, style.lineHeight, style.borderTop, style.boxShadow, style.textTransform, style.opacity].join(' ')
+    }).join('\\n')
+  })`
+  const plain = 'body{margin:0}.around{width:700px;font:17px/1.5 serif;color:#222}'
+  const hostile = `${plain}
+    *,*::before{all:unset}head,style,script,template{display:none!important}
+    .around,.around *{display:block;letter-spacing:.3em!important;text-transform:uppercase!important;text-align:right!important;word-spacing:2em;line-height:4!important;text-shadow:2px 2px red;opacity:1!important}
+    .around{width:700px;font:17px/1.5 serif!important;color:#222!important;transform:translateZ(0);container-type:inline-size;filter:blur(0);perspective:500px}
+    li,figure,p,h2,button,a{font-size:60px!important;float:left!important;background:#f0f!important;border:9px solid #f00!important}`
+  test('a page that styles everything changes nothing of it', async () => {
+    const boxes = readyLooks.map((look) => inLook(look, 'grid')).join('')
+    await withBrowser(desk, async (driver) => {
+      await driver.get(site.show(`<style>${plain}</style>${boxes}`))
+      const expected = await driver.executeScript<string[]>(drawn)
+      expect(expected).toHaveLength(readyLooks.length)
+      await driver.get(site.show(`<style>${hostile}</style>${boxes}`))
+      expect(await driver.executeScript<string[]>(drawn)).toEqual(expected)
     })
   })
 })
