@@ -139,6 +139,14 @@ test('a layout that is shown by pages has a way to the others, each its own', ()
   })
 })
 
+test('there are no more columns than reviews, and a single one is no wider than it can be read', () => {
+  const css = (count: number) =>
+    renderDisplay(shownOf(reviews.slice(0, count), configured({ layout: { kind: 'grid', columns: 3 } }))).css
+  const columns = (count: number) => [...css(count).matchAll(/--eg-n:(\d)/g)].map((match) => Number(match[1]))
+  expect([1, 2, 3].map(columns)).toEqual([[1], [1, 2], [1, 2, 3]])
+  expect(css(1)).toContain('--eg-n:1;max-width:44em')
+})
+
 test('the mark at the edge is on the side that is chosen', () => {
   expectAllDiffer(['left', 'right'] as const, (edgeSide) => outputOf({ layout: { kind: 'edge', edgeSide } }))
 })

@@ -1,11 +1,15 @@
 import type { Arrangement } from '../core/display/configuration'
 import type { Layout } from '../core/display/choices'
 
-/** Sets the number of columns for each width of the box, as a custom property. */
-export function columnStyles({ marks, columns }: Arrangement): string {
-  const steps = marks.slice(0, columns - 1)
+/**
+ * Sets the number of columns for each width of the box, as a custom property: no more than there are reviews. A single
+ * one is no wider than it can be read.
+ * @param count of reviews; 0 if it is not known
+ */
+export function columnStyles({ marks, columns }: Arrangement, count: number): string {
+  const steps = marks.slice(0, Math.min(columns, count || columns) - 1)
   return (
-    '.eg ol{--eg-n:1}' +
+    `.eg ol{--eg-n:1${count === 1 ? ';max-width:44em' : ''}}` +
     steps.map((mark, i) => `@container (min-width:${mark}px){.eg ol{--eg-n:${i + 2}}}`).join('')
   )
 }

@@ -117,7 +117,7 @@ export function displayStyles({
       (quotations.some((shown) => shown.photos.length > 0) ? photos : '') +
       (business || sites.some(({ here }) => here > 0) ? origins : '') +
       rules.css +
-      (rules.columns ? columnStyles(layout) : '') +
+      (rules.columns ? columnStyles(layout, quotations.length) : '') +
       (isTable(layout.kind) ? tableStyles(shownColumns(layout, quotations)) : '') +
       themeStyles(theme, layout.kind, fontsUrl) +
       bandStyles(bands, layout.kind),
