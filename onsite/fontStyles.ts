@@ -23,12 +23,12 @@ export function fontFaces(fonts: ShippedFont[], folder: string): string {
       face(
         familyOf(font),
         `url(${folder}${font}.woff2) format("woff2")`,
-        'font-weight:100 900;font-display:swap',
+        'font-weight:100 900;font-display:optional',
       ),
       face(
         familyOf(font),
         `url(${folder}${font}-ext.woff2) format("woff2")`,
-        'font-weight:100 900;font-display:swap;unicode-range:U+100-2BA,U+1E00-1E9F,U+1EF2-1EFF,U+20A0-20AB,U+20AD-20C0',
+        'font-weight:100 900;font-display:optional;unicode-range:U+100-2BA,U+1E00-1E9F,U+1EF2-1EFF,U+20A0-20AB,U+20AD-20C0',
       ),
       ...shippedFonts[font].fallbacks.map(({ local, adjust, ascent, descent }) =>
         face(

@@ -25,6 +25,7 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     const behaviours = await Promise.all(
       parts.map((part) => import(/* @vite-ignore */ origin + part) as Promise<Behaviour>),
     )
+    await Promise.all(behaviours.map((behaviour) => behaviour.before?.(css)))
     const reserved = reservedHeight(box)
     show(box, html, css)
     for (const behaviour of behaviours) behaviour.default(box.shadowRoot!)
@@ -37,6 +38,8 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
 }
 
 interface Behaviour {
+  /** What is waited for before the display is shown. */
+  before?: (css: string) => Promise<void>
   default: (root: ParentNode) => void
 }
 

@@ -93,6 +93,16 @@ export function renderPage(
         <link rel="canonical" href={url} />
         {jsonLd && <script type="application/ld+json" dangerouslySetInnerHTML={{ __html: jsonLd }} />}
         {/* A module that moves reviews runs before they are painted, where browsers can wait for it. */}
+        {fontsOf(model.theme).map((font) => (
+          <link
+            key={font}
+            rel="preload"
+            as="font"
+            type="font/woff2"
+            crossOrigin=""
+            href={`${model.fontsUrl}${font}.woff2`}
+          />
+        ))}
         {script && (
           <script
             type="module"

@@ -1,5 +1,5 @@
 import dates from '../../onsite/behaviour/dates'
-import fonts from '../../onsite/behaviour/fonts'
+import { addToPreview as fonts } from '../../onsite/behaviour/fonts'
 import pack from '../../onsite/behaviour/pack'
 import slide from '../../onsite/behaviour/slide'
 import type { Behaviour } from '../../core/display/layoutTraits'

@@ -215,6 +215,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
               draft={here}
               view={view}
               change={changeHere}
+              page={box && box.ownerDocument !== document ? box.ownerDocument : null}
               setOpen={setOpen}
               close={() => setOpen(null)}
             />

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { lookFromPage } from '../../../core/display/lookFromPage'
 import { layoutTraits } from '../../../core/display/layoutTraits'
 import {
   changedTexts,
@@ -14,6 +15,7 @@ import { CardFields } from '../style/CardFields'
 import { ColourFields } from '../style/ColourFields'
 import { LookGallery } from '../style/LookGallery'
 import { OwnLooks } from '../style/OwnLooks'
+import { readPageStyle } from '../style/readPageStyle'
 import type { StyleProps } from '../style/styleProps'
 import { WholeFields } from '../style/WholeFields'
 import { Faults } from '../style/Faults'
@@ -28,7 +30,7 @@ const fields: Record<ThemeGroup, (props: StyleProps) => React.ReactNode> = {
 
 /** The looks, and below them the settings of one group. */
 export function ThemeStrip(props: StripProps) {
-  const { draft, view, change } = props
+  const { draft, view, change, page } = props
   const [open, setOpen] = useState<ThemeGroup | null>(null)
   const { theme } = draft
   const before = themeBefore(theme, view.ownLooks)
@@ -37,7 +39,20 @@ export function ThemeStrip(props: StripProps) {
   const Fields = open && fields[open]
   return (
     <div className="flex flex-col gap-1">
-      {open === null && <LookGallery {...props} />}
+      {open === null && (
+        <LookGallery {...props}>
+          {page && (
+            <button
+              type="button"
+              className="order-first flex w-[130px] shrink-0 flex-col items-start justify-center gap-1 rounded-[10px] border border-dashed border-edge px-2.5 text-left text-[12.5px] leading-tight text-petrol hover:bg-wash"
+              onClick={() => change({ ...draft, theme: lookFromPage(readPageStyle(page)) })}
+            >
+              <b className="font-semibold">{say('style.fromPage')}</b>
+              <span className="text-soft">{say('style.fromPageWhy')}</span>
+            </button>
+          )}
+        </LookGallery>
+      )}
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
         {groups.map((group) => (
           <button

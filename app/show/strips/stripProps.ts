@@ -6,6 +6,8 @@ export interface StripProps {
   view: EditorView
   change: (changed: Configuration) => void
   setOpen: (part: OpenPart | null) => void
+  /** The shop's page of the preview; null if the preview is on another background. */
+  page?: Document | null
 }
 import type { OpenPart } from '../Sentence'
 

@@ -2,7 +2,8 @@
 export const styleWords = {
   style: {
     looks: 'Looks',
-    ownLook: 'yours',
+    fromPage: 'Read your page',
+    fromPageWhy: 'headings, buttons and cards like there',
     backToLook: 'Back to the look',
     wholeBack: 'Undo all changes to the look',
     saveLook: 'Save as a look of your own',
