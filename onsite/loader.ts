@@ -25,7 +25,7 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     const behaviours = await Promise.all(
       parts.map((part) => import(/* @vite-ignore */ origin + part) as Promise<Behaviour>),
     )
-    await Promise.all(behaviours.map((behaviour) => behaviour.before?.(css)))
+    await Promise.all(behaviours.flatMap((behaviour) => behaviour.before?.(css) ?? []))
     const reserved = reservedHeight(box)
     show(box, html, css)
     for (const behaviour of behaviours) behaviour.default(box.shadowRoot!)
