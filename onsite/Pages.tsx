@@ -7,7 +7,7 @@ export function Pages({ model: { paging, translate } }: { model: DisplayModel })
   const { kind, page, pages, address } = paging
   if (kind !== 'pages')
     return page < pages ? (
-      <nav className="eg-pages" data-paging={kind}>
+      <nav className="eg-pages" data-paging={kind} aria-label={translate('visitor.pages')}>
         <a className="eg-next" href={address + String(page + 1)}>
           {translate('visitor.more')}
         </a>

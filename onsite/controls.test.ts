@@ -3,12 +3,14 @@ import { describe, expect, test } from 'vitest'
 import { showable, configured, shownOf } from '../tests/support/display'
 import {
   alignments,
+  arrowForms,
   backgrounds,
   buttonForms,
   cardArrangements,
   cardFills,
   cardShadows,
   dateForms,
+  dotForms,
   fonts,
   frames,
   layouts,
@@ -84,6 +86,11 @@ describe('every choice of a style is seen', () => {
   test('buttons', () => {
     expectAllDiffer(buttonForms, (form) => themed({ buttons: { ...buttons, form } }))
     expectAllDiffer([0, 20], (corners) => themed({ buttons: { ...buttons, corners } }))
+  })
+  test('arrows and dots', () => {
+    const moving = { kind: 'carousel' as const }
+    expectAllDiffer(arrowForms, (arrows) => themed({ controls: { arrows, dots: 'round' } }, moving))
+    expectAllDiffer(dotForms, (dots) => themed({ controls: { arrows: 'outline', dots } }, moving))
   })
   test('every property of every text', () => {
     const styles: TextStyle[] = [

@@ -7,12 +7,13 @@ import { fontFaces, fontFamily } from './fontStyles'
 
 /** The CSS of a theme: of the whole, of each review's surface, and of single texts. */
 export function themeStyles(theme: ResolvedTheme, layout: Layout, fontsUrl: string): string {
-  const { shows } = layoutTraits[layout]
+  const { shows, motion } = layoutTraits[layout]
   return (
     fontFaces(fontsOf(theme), fontsUrl) +
     wholeStyles(theme) +
     buttonStyles(theme.buttons) +
     (shows === 'reviews' ? cardStyles(theme, layout) : '') +
+    (motion === 'none' ? '' : controlStyles(theme.controls)) +
     eachText(theme.texts)
   )
 }
@@ -80,6 +81,19 @@ function buttonStyles({ form, corners }: ResolvedTheme['buttons']): string {
   }
   return `${buttons}{border-radius:${corners}px${looks[form]}}`
 }
+
+const arrowStyles = {
+  outline: '',
+  filled:
+    '.eg .eg-step{background:var(--eg-accent);color:var(--eg-on-accent);border-color:transparent!important}',
+  plain: '.eg .eg-step{border-color:transparent!important}',
+}
+const dotStyles = {
+  round: '',
+  bars: '.eg .eg-dots button::before{width:18px;height:4px;border-radius:2px}',
+}
+
+const controlStyles = ({ arrows, dots }: ResolvedTheme['controls']) => arrowStyles[arrows] + dotStyles[dots]
 
 const shadows = {
   none: '',

@@ -1,5 +1,6 @@
 import { startDemo } from './support/application'
 import { closeBrowsers, desk, withBrowser } from './support/browser'
+import { pageOf, signIn } from './support/page'
 import { removePrepared } from './support/prepared'
 import { meetSlowly } from './support/slowLine'
 
@@ -21,10 +22,27 @@ const keys = [
 ]
 
 const demo = await startDemo()
+
+/** Publishes the layouts that no page of the demo shows: a sliding row, and a badge. Returns their keys. */
+async function publishOthers(): Promise<string[]> {
+  return withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, `${demo.url}/s/wrenfield/show/summer-band`)
+    await page.press('Publish')
+    await page.sees('Published today')
+    await page.go(`${demo.url}/s/wrenfield/show/new`)
+    await page.press('Badge')
+    await page.press('Publish')
+    await page.sees('Published today')
+    const key = new URL(await driver.getCurrentUrl()).pathname.split('/').at(-1)!
+    return ['summer-band', key]
+  })
+}
+
 try {
   const pages = [
     ...['/', '/goods', '/journal', '/tasting', '/saltmarsh'].map((page) => new URL(page, demo.shopUrl).href),
-    ...keys.map((key) => `${demo.url}/d/${key}`),
+    ...[...keys, ...(await publishOthers())].map((key) => `${demo.url}/d/${key}`),
     `${demo.url}/f/tell-us`,
     `${demo.url}/how/wrenfield`,
   ]

@@ -47,6 +47,9 @@ export const quoteMarks = ['none', 'above', 'behind'] as const
 export const sizes = ['compact', 'normal', 'roomy'] as const
 export const alignments = ['start', 'center', 'end'] as const
 export const buttonForms = ['outline', 'filled', 'text'] as const
+/** The look of arrows and of the marks between them. */
+export const arrowForms = ['outline', 'filled', 'plain'] as const
+export const dotForms = ['round', 'bars'] as const
 export const fonts = [
   'page',
   'literata',

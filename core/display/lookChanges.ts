@@ -17,7 +17,7 @@ const keysOfGroup: Record<ThemeGroup, (keyof Theme)[]> = {
   colours: ['background', 'colour', 'text', 'accent'],
   whole: ['font', 'size', 'maxWidth', 'align', 'density', 'corners', 'inside', 'around'],
   cards: ['frame', 'card'],
-  buttons: ['buttons'],
+  buttons: ['buttons', 'controls'],
 }
 
 /** The theme of the look that a theme began with. A look that has been removed is like the page. */

@@ -55,6 +55,7 @@ const changes: Record<ReadyLook, Changes> = {
     align: 'center',
     density: 140,
     card: { arrangement: 'centred', quoteMark: 'above' },
+    controls: { arrows: 'plain', dots: 'round' },
     texts: {
       title: { size: 90, weight: 400, align: 'center' },
       words: { size: 140, weight: 400 },
@@ -148,6 +149,7 @@ const changes: Record<ReadyLook, Changes> = {
       name: { weight: 600 },
     },
     buttons: { form: 'filled', corners: 0 },
+    controls: { arrows: 'filled', dots: 'bars' },
   },
   letters: {
     frame: 'none',

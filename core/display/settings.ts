@@ -75,7 +75,7 @@ export function settingValues({
       ...[theme.density, theme.inside, theme.around, theme.maxWidth],
       ...[theme.font, theme.size, theme.align],
     ],
-    cards: [theme.card, theme.buttons],
+    cards: [theme.card, theme.buttons, theme.controls],
     texts: textParts.map((part) => sortedStyle(theme.texts[part])),
     whenEmpty,
     description: description.trim(),

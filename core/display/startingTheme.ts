@@ -31,5 +31,6 @@ export const startingTheme: Theme = {
   align: 'start',
   card: startingCard,
   buttons: { form: 'outline', corners: null },
+  controls: { arrows: 'outline', dots: 'round' },
   texts: {},
 }

@@ -35,6 +35,7 @@ export interface ResolvedTheme {
   align: Theme['align']
   card: ResolvedCard
   buttons: { form: Theme['buttons']['form']; corners: number }
+  controls: Theme['controls']
   texts: Theme['texts']
 }
 
@@ -138,6 +139,7 @@ export function resolveTheme(
           : { background: cardColour, text: textOn(cardColour), accent: accentOn(cardColour) },
     },
     buttons: { ...theme.buttons, corners: theme.buttons.corners ?? corners },
+    controls: theme.controls,
     texts: theme.texts,
   }
 }

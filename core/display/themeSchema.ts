@@ -1,11 +1,13 @@
 import { z } from 'zod'
 import {
   alignments,
+  arrowForms,
   backgrounds,
   buttonForms,
   cardArrangements,
   cardFills,
   cardShadows,
+  dotForms,
   fonts,
   frames,
   LARGEST_TEXT,
@@ -82,6 +84,10 @@ export const themeSchema = z.object({
       form: z.enum(buttonForms).default('outline'),
       corners: pixels(ROUNDEST).nullable().default(null),
     })
+    .prefault({}),
+  /** Of a display that moves. */
+  controls: z
+    .object({ arrows: z.enum(arrowForms).default('outline'), dots: z.enum(dotForms).default('round') })
     .prefault({}),
   texts: z.partialRecord(z.enum(textParts), textStyleSchema).default({}),
 })

@@ -1,7 +1,7 @@
 import type { ShowableReview } from './showableReview'
 
 /** Kinds of data for the preview. */
-export const trials = ['real', 'few', 'many', 'long', 'missing', 'rightToLeft'] as const
+export const trials = ['real', 'few', 'many', 'long', 'missing', 'rightToLeft', 'samples'] as const
 export type Trial = (typeof trials)[number]
 
 export const MANY = 24
@@ -13,6 +13,7 @@ const LONG_BODY = 1200
 export function triedWith(reviews: ShowableReview[], trial: Trial): ShowableReview[] {
   switch (trial) {
     case 'real':
+    case 'samples':
     case 'many':
       return reviews
     case 'few':

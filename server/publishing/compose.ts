@@ -91,7 +91,7 @@ interface Composing {
   key: string
   asked?: Asked
   /** Whether samples stand for the reviews of a shop that has none. */
-  samples?: boolean
+  samples?: boolean | 'always'
   /** What is shown instead of the selected reviews. */
   changed?: (picked: ShowableReview[]) => ShowableReview[]
 }
@@ -156,7 +156,7 @@ export async function composer(services: Services, shop: Shop) {
         paging,
         now: now().toISOString(),
         asked,
-        samples: samples && publishable.size === 0 ? sampleQuotations() : [],
+        samples: samples === 'always' || (samples && publishable.size === 0) ? sampleQuotations() : [],
       })
       return { model, picked }
     },

@@ -229,7 +229,7 @@ async function previewOf(
   const { model } = await compose(configuration, {
     key,
     asked: trial === 'many' ? { ...asked, limit: MANY } : asked,
-    samples: true,
+    samples: trial === 'samples' ? 'always' : true,
     changed: (picked) => triedWith(picked, trial),
   })
   return renderDisplay(model)

@@ -5,6 +5,7 @@ const partOfClass = {
   'eg-line': 'line',
   'eg-write': 'button',
   'eg-button': 'button',
+  'eg-steps': 'button',
   'eg-how': 'links',
   'eg-all': 'links',
   'eg-sum': 'summary',

@@ -1,4 +1,5 @@
-import { buttonForms, ROUNDEST } from '../../../core/display/choices'
+import { arrowForms, buttonForms, dotForms, ROUNDEST } from '../../../core/display/choices'
+import { layoutTraits } from '../../../core/display/layoutTraits'
 import { say } from '../../../core/messages/say/style'
 import { SelectLine } from '../SelectLine'
 import { Slider } from '../Slider'
@@ -7,7 +8,7 @@ import { groupOf, type StyleProps } from './styleProps'
 
 export function ButtonFields(props: StyleProps) {
   const { theme, set, goBack } = groupOf(props, 'buttons')
-  const { buttons } = theme
+  const { buttons, controls } = theme
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-1.5">
       <SelectLine
@@ -25,6 +26,22 @@ export function ButtonFields(props: StyleProps) {
           max={ROUNDEST}
           set={(corners) => set({ buttons: { ...buttons, corners } })}
         />
+      )}
+      {layoutTraits[props.draft.layout.kind].motion !== 'none' && (
+        <>
+          <SelectLine
+            label={say('show.arrows')}
+            value={controls.arrows}
+            choices={arrowForms.map((one) => [one, say(`style.arrowForms.${one}`)])}
+            choose={(arrows) => set({ controls: { ...controls, arrows } })}
+          />
+          <SelectLine
+            label={say('show.dots')}
+            value={controls.dots}
+            choices={dotForms.map((one) => [one, say(`style.dotForms.${one}`)])}
+            choose={(dots) => set({ controls: { ...controls, dots } })}
+          />
+        </>
       )}
       <BackToLook goBack={goBack} />
     </div>
