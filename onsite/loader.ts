@@ -28,7 +28,7 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     await Promise.all(behaviours.flatMap((behaviour) => behaviour.before?.(css) ?? []))
     const reserved = reservedHeight(box)
     show(box, html, css)
-    for (const behaviour of behaviours) behaviour.default(box.shadowRoot!)
+    for (const behaviour of behaviours) behaviour.default?.(box.shadowRoot!)
     if (jsonLd) tellSearchEngines(box, jsonLd)
     const page = location.origin + location.pathname
     navigator.sendBeacon?.(`${display}/seen`, page + missingHeight(box, reserved))
@@ -40,7 +40,7 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
 interface Behaviour {
   /** What is waited for before the display is shown. */
   before?: (css: string) => Promise<void>
-  default: (root: ParentNode) => void
+  default?: (root: ParentNode) => void
 }
 
 /** The height that the embed code reserves, in CSS pixels; 0 without its style, or for another selection than the copied. */

@@ -57,7 +57,7 @@ function pageOf(look: ReadyLook, scheme: keyof typeof pages, width: number): str
     return `<style>${faces}</style><p class="kind">${look}, ${kind}</p><div class="box"><template shadowrootmode="open"><style>${css}</style>${shown}</template></div>`
   }
   return `<!doctype html><meta charset="utf-8"><style>body{margin:0;padding:16px 20px;background:${background};color:${textColour};font:17px/1.5 "Literata Variable",Georgia,"DejaVu Serif",serif}.box{width:${width - 40}px;margin-bottom:36px}.kind{font:11px sans-serif;opacity:.6;margin:0 0 6px}</style>${kinds.map(display).join('')}
-<script type="module">for (const box of document.querySelectorAll('.box')) for (const address of (box.shadowRoot.querySelector('[data-modules]')?.dataset.modules ?? '').split(' ').filter(Boolean)) (await import(address)).default(box.shadowRoot)</script>`
+<script type="module">for (const box of document.querySelectorAll('.box')) for (const address of (box.shadowRoot.querySelector('[data-modules]')?.dataset.modules ?? '').split(' ').filter(Boolean)) (await import(address)).default?.(box.shadowRoot)</script>`
 }
 
 const server = createServer((req, res) => {

@@ -29,9 +29,6 @@ export async function before(css: string): Promise<void> {
   await Promise.race([Promise.all(loading), new Promise((resolve) => setTimeout(resolve, MOST_MS))])
 }
 
-/** Does nothing after `before`. */
-export default function fonts(): void {}
-
 /** For previews, where a font may also arrive later. */
 export function addToPreview(root: ParentNode): void {
   if (!('host' in root)) return

@@ -18,6 +18,8 @@ export function displayVariants(
     const asked = readAsked(query)
     // Made-up sites would each make a variant.
     if (asked.origin !== undefined && !known.has(asked.origin)) delete asked.origin
+    // Only a display's own page, and the parts of one, have further pages; elsewhere each number would make a variant.
+    if (kind === '.json' || kind === '/all') delete asked.page
     // Most pages ask for the shop's own language: they get the same bytes as pages that ask for nothing.
     if (kind === '.json' && asked.language && live.isIn(key, asked.language)) delete asked.language
     if (kind === '.json' && Object.keys(asked).length === 0) return live.json(key) ?? null

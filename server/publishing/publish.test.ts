@@ -400,6 +400,15 @@ describe('displays as a whole', () => {
   })
 })
 
+test('made-up pages of a display make no variants: elsewhere than on its own pages they are left out', async () => {
+  await makeLive(services, shop, mara, KEY)
+  const live = await loadLiveDisplays(services.db)
+  const answers = displayVariants(services, live)
+  const plain = await answers(KEY, '.json', new URLSearchParams())
+  for (const page of ['2', '77', '500', '9999', '-1', 'x'])
+    expect(await answers(KEY, '.json', new URLSearchParams({ page }))).toBe(plain)
+})
+
 test('where a display stands is told by the pages themselves, without what their visitors carry along', async () => {
   await makeLive(services, shop, mara, KEY)
   const hear = buildSeen(services)

@@ -46,6 +46,11 @@ export function OwnLooks({ draft, view, change }: StyleProps) {
           {say('style.saveLook')}
         </button>
       )}
+      {saving.data?.look === null && (
+        <span role="alert" className="font-semibold text-plum">
+          {say('style.tooMany')}
+        </span>
+      )}
       {own && (
         <button
           type="button"

@@ -1,8 +1,8 @@
 /** Changes for boxes of one width. */
 export const onlyHereWords = {
   onlyHere: {
-    phone: 'changes only for boxes up to {{upTo}} px',
-    tablet: 'changes only for boxes of {{from}} to {{upTo}} px',
+    phone: 'only at this width, up to {{upTo}} px',
+    tablet: 'only at this width, {{from}} to {{upTo}} px',
     undo: 'Undo only here: {{what}}',
     hidden: '{{what}} hidden here',
     differs: {
@@ -12,6 +12,6 @@ export const onlyHereWords = {
       frame: 'line differs here',
       card: 'style of each review differs here',
     },
-    text: '{{what}} differ here',
+    text: 'other style here: {{what}}',
   },
 } as const
