@@ -3,6 +3,7 @@ import { expect, test } from 'vitest'
 import { fairerSelection, type Swappable } from './fairerSelection'
 import { fairnessOf } from './fairness'
 import { tallyOf } from './ratingTally'
+import { leastMs } from '../../tests/support/linearTime'
 
 const reviewsOf = (marks: number[], prefix: string): Swappable[] =>
   marks.map((mark, i) => ({ publicId: `${prefix}${i}`, rating: mark * 100 }))
@@ -71,7 +72,7 @@ test('fifty shown reviews take no longer than a page', () => {
   )
   const shown = all.filter(({ rating }) => rating === 500).slice(0, 50)
   const others = all.filter((one) => !shown.includes(one))
-  const begun = performance.now()
-  expect(fairerSelection({ shown, fixed: [], others }, tallyOf(all))).not.toBeNull()
-  expect(performance.now() - begun).toBeLessThan(1500)
+  const search = () => fairerSelection({ shown, fixed: [], others }, tallyOf(all))
+  expect(search()).not.toBeNull()
+  expect(leastMs(search, 3)).toBeLessThan(1500)
 })

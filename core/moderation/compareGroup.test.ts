@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { compareGroup, type GroupMember } from './compareGroup'
+import { leastMs } from '../../tests/support/linearTime'
 
 const copy = 'The best smoker in the whole wide world, every keeper of bees should buy two of them today.'
 const member = (publicId: string, more: Partial<GroupMember> = {}): GroupMember => ({
@@ -47,7 +48,6 @@ test('a crowd that only came at one time says different things, and nobody is od
 
 test('a hundred are compared in no time', () => {
   const many = Array.from({ length: 500 }, (_, i) => member(`n${i}`, { body: `${copy} ${i}` }))
-  const started = performance.now()
   expect(compareGroup(many).sameWords).toBe(true)
-  expect(performance.now() - started).toBeLessThan(1000)
+  expect(leastMs(() => compareGroup(many))).toBeLessThan(1000)
 })

@@ -26,6 +26,11 @@ function cpuMs(read: (text: string) => unknown, text: string): number {
   return (user + system) / 1000
 }
 
+/** The fewest milliseconds of the processor that a computation took in some tries, because other tests run beside it. */
+export function leastMs(compute: () => unknown, tries = 5): number {
+  return Math.min(...Array.from({ length: tries }, () => cpuMs(compute, '')))
+}
+
 /** A text of one part, again and again. */
 export const repeated =
   (part: string) =>

@@ -51,11 +51,11 @@ const beginnings: Record<Pitch, string> = {
 const unspaced = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]/u
 
 function patternOf(list: string): RegExp {
-  const parts = list.split(' ').map((part) => {
-    const text = normalizeText(part).replaceAll('-', String.raw`\s+`)
-    return unspaced.test(text) ? text : String.raw`(?<!\p{L})${text}`
-  })
-  return new RegExp(parts.join('|'), 'gu')
+  const parts = list.split(' ').map((part) => normalizeText(part).replaceAll('-', String.raw`\s+`))
+  const anywhere = parts.filter((part) => unspaced.test(part))
+  // The look behind stands before them all, so that a text is tried at the beginnings of its words alone.
+  const begun = String.raw`(?<!\p{L})(?:${parts.filter((part) => !unspaced.test(part)).join('|')})`
+  return new RegExp([begun, ...anywhere].join('|'), 'gu')
 }
 
 const patterns = pitches.map((pitch) => ({ pitch, pattern: patternOf(beginnings[pitch]) }))
