@@ -3,11 +3,23 @@ import { layoutTraits } from '../core/display/layoutTraits'
 import type { DisplayModel } from '../core/display/displayModel'
 import { oneDecimal } from '../core/formats/rating'
 import { siteNumbers } from './siteNumbers'
+import { Said } from './Said'
 import { SiteIcon } from './SiteIcon'
 
 // The note that reviews were selected cannot be switched off.
 export function DisplayHeader({ model }: { model: DisplayModel }) {
-  const { tally, heading, publishableCount, quotations, hasSamples, locale, translate, layout, links } = model
+  const {
+    tally,
+    heading,
+    publishableCount,
+    quotations,
+    hasSamples,
+    locale,
+    translate,
+    layout,
+    links,
+    ownCss,
+  } = model
   const whole = layoutTraits[layout.kind].shows === 'summary'
   // Average and count stand beside the bars already.
   const isSummed = (whole || heading.bars) && tally.average !== null
@@ -40,11 +52,17 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
             <SiteIcon path={one.icon} /> {siteNumbers(model, one)}
           </span>
         ))}
-      {pickedFew && <span className="eg-picked">{pickedWords(model)}</span>}
+      {pickedFew && (
+        <Said ownCss={ownCss}>
+          <span className="eg-picked">{pickedWords(model)}</span>
+        </Said>
+      )}
       {publishableCount > 0 && (
-        <a className="eg-how" href={links.how}>
-          {translate('visitor.policy')}
-        </a>
+        <Said ownCss={ownCss}>
+          <a className="eg-how" href={links.how}>
+            {translate('visitor.policy')}
+          </a>
+        </Said>
       )}
       {all && links.all && publishableCount > 0 && (
         <a className="eg-all" href={links.all}>

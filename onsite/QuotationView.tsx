@@ -1,9 +1,11 @@
 import type { DisplayModel } from '../core/display/displayModel'
 import type { Quotation } from '../core/display/quotation'
+import { isValidElement, type ReactElement } from 'react'
 import { Glyphs } from './Glyphs'
+import { Said } from './Said'
 import { SiteIcon } from './SiteIcon'
 
-type Given = Pick<DisplayModel, 'translate' | 'parts' | 'title'>
+type Given = Pick<DisplayModel, 'translate' | 'parts' | 'title' | 'ownCss'>
 
 export function QuotationView({ quotation, model }: { quotation: Quotation; model: Given }) {
   const { marks, numeral, title, language } = quotation
@@ -32,7 +34,7 @@ export function QuotationView({ quotation, model }: { quotation: Quotation; mode
       {model.parts.answers && <Answers quotation={quotation} />}
       <Photos quotation={quotation} translate={model.translate} />
       <Reply quotation={quotation} translate={model.translate} />
-      <Writer quotation={quotation} translate={model.translate} />
+      <Writer quotation={quotation} model={model} />
     </figure>
   )
 }
@@ -126,7 +128,8 @@ function Paragraphs({ texts }: { texts: string[] }) {
   ))
 }
 
-function Writer({ quotation, translate }: { quotation: Quotation; translate: Given['translate'] }) {
+function Writer({ quotation, model }: { quotation: Quotation; model: Given }) {
+  const { translate } = model
   const { name, role, company, portrait, product, date } = quotation
   const who = Boolean(name || role || company)
   return (
@@ -168,14 +171,14 @@ function Writer({ quotation, translate }: { quotation: Quotation; translate: Giv
         </time>
       )}
       {quotation.otherLanguage && <span className="eg-own eg-language">{quotation.otherLanguage}</span>}
-      <Notes quotation={quotation} />
+      <Notes quotation={quotation} ownCss={model.ownCss} />
     </figcaption>
   )
 }
 
 /** How a review is known: the purchase, who wrote it down, and where it was posted. */
-export function Notes({ quotation }: { quotation: Quotation }) {
-  const { proof, note, relationship, origin, likes, original } = quotation
+export function Notes({ quotation, ownCss }: { quotation: Quotation; ownCss: Given['ownCss'] }) {
+  const { proof, likes } = quotation
   return (
     <>
       {proof && (
@@ -186,27 +189,46 @@ export function Notes({ quotation }: { quotation: Quotation }) {
           {proof.how}
         </details>
       )}
-      {note && <span className="eg-own">{note}</span>}
-      {relationship && <span className="eg-own">{relationship}</span>}
-      {origin && (
-        <span className="eg-posted">
-          <SiteIcon path={origin.icon} />{' '}
-          {origin.url ? (
-            <a href={origin.url} target={origin.newTab ? '_blank' : undefined} rel="nofollow noopener">
-              {origin.words}
-            </a>
-          ) : (
-            origin.words
-          )}
-          {origin.claim && `, ${origin.claim}`}
-        </span>
-      )}
+      {howItCame(quotation).map((note) => (
+        <Said key={note.key} ownCss={ownCss} ownLine>
+          {note}
+        </Said>
+      ))}
       {likes && <span className="eg-own eg-likes">{likes}</span>}
-      {original && (
-        <a className="eg-own" href={original.url} rel="nofollow noopener">
-          {original.words}
-        </a>
-      )}
     </>
   )
+}
+
+function howItCame({ note, relationship, origin, original }: Quotation): ReactElement[] {
+  const all = [
+    note && (
+      <span key="note" className="eg-own">
+        {note}
+      </span>
+    ),
+    relationship && (
+      <span key="relationship" className="eg-own">
+        {relationship}
+      </span>
+    ),
+    origin && (
+      <span key="origin" className="eg-posted">
+        <SiteIcon path={origin.icon} />{' '}
+        {origin.url ? (
+          <a href={origin.url} target={origin.newTab ? '_blank' : undefined} rel="nofollow noopener">
+            {origin.words}
+          </a>
+        ) : (
+          origin.words
+        )}
+        {origin.claim && `, ${origin.claim}`}
+      </span>
+    ),
+    original && (
+      <a key="original" className="eg-own" href={original.url} rel="nofollow noopener">
+        {original.words}
+      </a>
+    ),
+  ]
+  return all.filter((one) => isValidElement(one))
 }

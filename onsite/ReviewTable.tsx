@@ -58,7 +58,7 @@ function Row({
           lang={column.fixed === 'words' || !column.fixed ? (quotation.language ?? undefined) : undefined}
         >
           <Cell column={column} quotation={quotation} model={model} />
-          {i === 0 && <Notes quotation={quotation} />}
+          {i === 0 && <Notes quotation={quotation} ownCss={model.ownCss} />}
         </td>
       ))}
     </tr>

@@ -24,7 +24,15 @@ export function renderDisplay(
   return { html, css: shadowStyles(model), behaviours: html ? behaviours : [] }
 }
 
-function behavioursOf({ layout, quotations, heading, origins, theme, paging }: DisplayModel): Behaviour[] {
+function behavioursOf({
+  layout,
+  quotations,
+  heading,
+  origins,
+  theme,
+  paging,
+  ownCss,
+}: DisplayModel): Behaviour[] {
   const { module: own } = layoutTraits[layout.kind]
   // The rows of a table belong to its columns, so its choices stay links.
   const reads = heading.byOrigin && !isTable(layout.kind) && origins.some(({ here }) => here > 0)
@@ -32,6 +40,7 @@ function behavioursOf({ layout, quotations, heading, origins, theme, paging }: D
   return [
     ...(quotations.some(({ date }) => date?.isRelative) ? ['dates' as const] : []),
     ...(fontsOf(theme).length > 0 ? ['fonts' as const] : []),
+    ...(ownCss ? ['said' as const] : []),
     ...(own ? [own] : []),
     ...(photos ? ['photos' as const] : []),
     ...(reads ? ['origins' as const] : []),

@@ -6,6 +6,7 @@ import { startingConfiguration } from '../core/display/startingConfiguration'
 import { showsBars } from './HeadingBlock'
 import { columnStyles, layoutRules, summaryStyles, tableStyles } from './layoutStyles'
 import { themeStyles } from './themeStyles'
+import { withOwnCss } from './ownCssStyles'
 
 // The page's rules reach the host of a shadow root and inherited properties. Only font and text colour are inherited.
 const host = `:host{all:initial!important;display:block!important;font-family:inherit!important;font-size:inherit!important;color:inherit!important;direction:inherit!important}
@@ -94,7 +95,7 @@ type Styled = Pick<
   DisplayModel,
   'layout' | 'theme' | 'quotations' | 'origins' | 'business' | 'fontsUrl' | 'paging'
 > &
-  Partial<Pick<DisplayModel, 'bands' | 'heading'>>
+  Partial<Pick<DisplayModel, 'bands' | 'heading' | 'ownCss'>>
 
 export function displayStyles({
   layout,
@@ -106,9 +107,10 @@ export function displayStyles({
   paging,
   bands = {},
   heading: settings = noBars,
+  ownCss = null,
 }: Styled): string {
   const rules = layoutRules(layout.kind)
-  return squeeze(
+  const styles = squeeze(
     common +
       (rules.heading ? heading : '') +
       (rules.reviews ? quotation : '') +
@@ -122,6 +124,7 @@ export function displayStyles({
       themeStyles(theme, layout.kind, fontsUrl) +
       bandStyles(bands, layout.kind),
   )
+  return ownCss ? withOwnCss(styles, ownCss, theme) : styles
 }
 
 const shownColumns = ({ tableColumns: configured }: Styled['layout'], quotations: Styled['quotations']) =>

@@ -61,6 +61,20 @@ test('a look by the arrow keys, a part of it changed and taken back, one width a
     await driver.wait(async () => (await styleInPreview(page, '.eg-title', 'fontSize')) === before, 8000)
     await page.keys(Key.ESCAPE)
 
+    await page.click('[data-part=theme]')
+    await page.press('Own CSS')
+    const inEditor = (css: string) =>
+      `[...document.querySelectorAll('#strip *')].find((one) => one.shadowRoot?.querySelector('.cm-content'))?.shadowRoot.querySelector('${css}')`
+    await driver.wait(() => driver.executeScript(`return Boolean(${inEditor('.cm-focused')})`), 8000)
+    await page.keys('.eg-title { font-size: 3em; display: none')
+    await page.sees('“display: none” is not among what can be changed here', '#strip')
+    await driver.wait(async () => (await styleInPreview(page, '.eg-title', 'fontSize')) !== before, 8000)
+    await page.accessible()
+    await page.press('Back to the look')
+    await driver.wait(async () => (await styleInPreview(page, '.eg-title', 'fontSize')) === before, 8000)
+    expect(await driver.executeScript(`return ${inEditor('.cm-content')}.textContent`)).toBe('')
+    await page.click('[data-part=theme]')
+
     await page.press('phone')
     await page.sees('only at this width, up to 480 px')
     await page.click('[aria-label=Preview] input[type=checkbox]')

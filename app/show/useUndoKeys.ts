@@ -5,8 +5,13 @@ export function useUndoKeys(undo: (() => void) | null, redo: (() => void) | null
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
-      const target = event.target as HTMLElement
-      if (target.matches('input:not([type=radio],[type=checkbox],[type=range]), textarea')) return
+      // The field of own CSS is in a shadow root.
+      const target = event.composedPath()[0] as HTMLElement
+      if (
+        target.isContentEditable ||
+        target.matches('input:not([type=radio],[type=checkbox],[type=range]), textarea')
+      )
+        return
       event.preventDefault()
       if (event.shiftKey) redo?.()
       else undo?.()

@@ -82,6 +82,8 @@ export const WIDEST_DISPLAY = 1600
 export const NARROWEST_DISPLAY = 200
 export const SMALLEST_TEXT = 60
 export const LARGEST_TEXT = 300
+/** The greatest length of own CSS, in UTF-16 units. */
+export const OWN_CSS_LIMIT = 6000
 export const WIDEST_TEXT_SPACE = 48
 export const textWeights = [300, 400, 500, 600, 700, 800] as const
 export const WIDEST_SPACE = 96

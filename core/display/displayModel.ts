@@ -8,6 +8,7 @@ import type { BandChanges } from './bandSchema'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
 import { resolveTheme, type ColourScheme, type ResolvedTheme } from './theme'
 import type { Paging } from './paging'
+import { effectiveCss, type EffectiveCss } from './ownCss'
 import { listingsOf, originSummaries, type OriginSummary, type ShownListing } from './origins'
 import type { Quotation } from './quotation'
 import { type DisplayShop, type ShowableReview } from './showableReview'
@@ -47,6 +48,8 @@ export interface DisplayModel {
   theme: ResolvedTheme
   /** What differs in boxes of some widths, and the theme as it is there. */
   bands: Partial<Record<Band, { changes: BandChanges; theme: ResolvedTheme }>>
+  /** What has an effect of the CSS that the owner wrote; null for none. */
+  ownCss: EffectiveCss | null
   scheme: ColourScheme | null
   /** The product, if the display is about a single one. */
   product: { sku: string; title: string } | null
@@ -123,6 +126,7 @@ export function displayModel({
     parts: configuration.parts,
     theme: resolveTheme(configuration.theme, shop.site, asked.scheme ?? null),
     bands: bandsOf(configuration, shop, asked),
+    ownCss: effectiveCss(configuration.theme.css),
     scheme: asked.scheme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
     tally,

@@ -11,13 +11,14 @@ export interface OwnLook {
 }
 
 /** Parts of a theme that go back to the look together. */
-export const themeGroups = ['colours', 'whole', 'cards', 'buttons'] as const
+export const themeGroups = ['colours', 'whole', 'cards', 'buttons', 'css'] as const
 export type ThemeGroup = (typeof themeGroups)[number]
 const keysOfGroup: Record<ThemeGroup, (keyof Theme)[]> = {
   colours: ['background', 'colour', 'text', 'accent'],
   whole: ['font', 'size', 'maxWidth', 'align', 'density', 'corners', 'inside', 'around'],
   cards: ['frame', 'card'],
   buttons: ['buttons', 'controls'],
+  css: ['css'],
 }
 
 /** The theme of the look that a theme began with. A look that has been removed is like the page. */

@@ -33,4 +33,5 @@ export const startingTheme: Theme = {
   buttons: { form: 'outline', corners: null },
   controls: { arrows: 'outline', dots: 'round' },
   texts: {},
+  css: '',
 }

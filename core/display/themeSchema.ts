@@ -11,6 +11,7 @@ import {
   fonts,
   frames,
   LARGEST_TEXT,
+  OWN_CSS_LIMIT,
   lineKinds,
   quoteMarks,
   ROUNDEST,
@@ -90,5 +91,7 @@ export const themeSchema = z.object({
     .object({ arrows: z.enum(arrowForms).default('outline'), dots: z.enum(dotForms).default('round') })
     .prefault({}),
   texts: z.partialRecord(z.enum(textParts), textStyleSchema).default({}),
+  /** As the owner wrote it; `readOwnCss` cuts it to what has an effect. */
+  css: z.string().max(OWN_CSS_LIMIT).default(''),
 })
 export type Theme = z.infer<typeof themeSchema>

@@ -35,6 +35,7 @@ export function addToPreview(root: ParentNode): void {
   const { adoptedStyleSheets, styleSheets, ownerDocument } = root as ShadowRoot
   const rules = [...adoptedStyleSheets, ...styleSheets]
     .flatMap((sheet) => [...sheet.cssRules])
+    .flatMap((rule) => (rule instanceof CSSLayerBlockRule ? [...rule.cssRules] : rule))
     .map(({ cssText }) => cssText.replace('font-display: optional', 'font-display: swap'))
     .filter((text) => text.startsWith('@font-face'))
   addRules(ownerDocument, rules)

@@ -32,16 +32,16 @@ export function displayPart(body: string): Prepared {
   )
 }
 
-/** A page for visitors. Its policy allows only our script and its one style element. */
+/** A page for visitors. Its policy allows only our script and its style elements: texts of others cannot contain one. */
 export function visitorPage(page: string): Prepared {
-  const style = /<style>([\s\S]*?)<\/style>/.exec(page)?.[1] ?? ''
-  const styleHash = createHash('sha256').update(style).digest('base64')
+  const styles = new Set([...page.matchAll(/<style>([\s\S]*?)<\/style>/g)].map(([, style]) => style!))
+  const hashes = [...styles].map((style) => `'sha256-${createHash('sha256').update(style).digest('base64')}'`)
   return prepare(
     page,
     {
       'Content-Type': 'text/html; charset=utf-8',
       'Cache-Control': ALWAYS_ASK,
-      'Content-Security-Policy': `default-src 'none'; script-src 'self'; style-src 'sha256-${styleHash}'; font-src 'self'; img-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'`,
+      'Content-Security-Policy': `default-src 'none'; script-src 'self'; style-src ${hashes.join(' ')}; font-src 'self'; img-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'`,
     },
     'quickly',
   )

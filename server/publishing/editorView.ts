@@ -10,6 +10,7 @@ import type { Asked } from '../../core/display/displayModel'
 import type { ShowableReview } from '../../core/display/showableReview'
 import { contrastFaults, type ContrastFault } from '../../core/display/theme'
 import type { OwnLook } from '../../core/display/lookChanges'
+import { readOwnCss, type CssFinding } from '../../core/display/ownCss'
 import { startingTheme } from '../../core/display/startingTheme'
 import type { Theme } from '../../core/display/themeSchema'
 import { themeSwatches, type ThemeSwatches } from '../../core/display/themeSwatches'
@@ -71,6 +72,8 @@ export interface EditorView {
   /** Whether new displays start with the theme of this one. */
   isStart: boolean
   faults: ContrastFault[]
+  /** What has no effect in the draft's own CSS. */
+  cssFindings: CssFinding[]
   /** The resulting colours of the theme, and plain pages for the preview. */
   colours: ThemeSwatches
   miniatures: Record<Layout, RenderedDisplay>
@@ -156,6 +159,7 @@ export async function editorView(
     ownLooks: await looksOfShop(db, shop.id),
     isStart: isSameTheme(configuration.theme, await startingThemeOf(db, shop.id)),
     faults: contrastFaults(configuration.theme, composing.shop.site),
+    cssFindings: readOwnCss(configuration.theme.css).findings,
     miniatures: await miniatures(composing, configuration, key, asked),
     picked: await withReasons(picked.map(pickedLine), publishable, selection, asked),
     fairer: await fairerSwaps(publishable, selection, asked, picked, model.tally),

@@ -5,7 +5,9 @@ export function useHeldKey(key: string): [held: boolean, set: (held: boolean) =>
   const [held, setHeld] = useState(false)
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      const isTyped = event.target instanceof Element && event.target.closest('input,textarea,select')
+      const [at] = event.composedPath()
+      const isTyped =
+        at instanceof HTMLElement && (at.isContentEditable || at.closest('input,textarea,select'))
       if (event.key === key && !event.repeat && !event.ctrlKey && !event.metaKey && !isTyped) setHeld(true)
     }
     const up = () => setHeld(false)

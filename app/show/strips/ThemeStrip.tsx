@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { lookFromPage } from '../../../core/display/lookFromPage'
 import { layoutTraits } from '../../../core/display/layoutTraits'
 import {
@@ -21,11 +21,12 @@ import { WholeFields } from '../style/WholeFields'
 import { Faults } from '../style/Faults'
 import type { StripProps } from './stripProps'
 
-const fields: Record<ThemeGroup, (props: StyleProps) => React.ReactNode> = {
+const fields: Record<ThemeGroup, React.ComponentType<StyleProps>> = {
   colours: ColourFields,
   whole: WholeFields,
   cards: CardFields,
   buttons: ButtonFields,
+  css: lazy(() => import('../style/CssFields')),
 }
 
 /** The looks, and below them the settings of one group. */
@@ -85,7 +86,7 @@ export function ThemeStrip(props: StripProps) {
         <span className="ml-auto" />
         {open === null && <OwnLooks {...props} />}
       </div>
-      {Fields && <Fields {...props} />}
+      <Suspense fallback={<div className="h-44" />}>{Fields && <Fields {...props} />}</Suspense>
       <Faults {...props} />
     </div>
   )

@@ -78,6 +78,10 @@ export function settingTexts({
         .map((band) => say(`display.band.${band}`, { count: differencesIn(configured[band]).length })),
     ),
     texts: listed(changedTexts(theme, startingTheme).map((part) => say(`display.textPart.${part}`))),
+    css: unless(
+      theme.css.trim() === '',
+      say('display.cssLength', { count: theme.css.trim().split('\n').length }),
+    ),
     whenEmpty: say(`display.whenEmpty.${whenEmpty}`),
     description: description.trim(),
     picture: unless(picture === '', say('display.picture')),

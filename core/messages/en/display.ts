@@ -87,6 +87,8 @@ export const displayWords = {
       placards: 'placards',
       letters: 'letters',
     },
+    cssLength_one: '{{count}} line',
+    cssLength_other: '{{count}} lines',
     textPart: {
       title: 'title',
       line: 'line below the title',
@@ -253,6 +255,7 @@ export const displayWords = {
       spaces: 'Spacing',
       cards: 'Style of each review',
       texts: 'Style of texts',
+      css: 'Own CSS',
       bands: 'Only at some widths',
       whenEmpty: 'When no review matches',
       description: 'Page description',

@@ -9,6 +9,7 @@ import { jobWords } from './jobs'
 import { learningWords } from './learning'
 import { listingWords } from './listings'
 import { onlyHereWords } from './onlyHere'
+import { ownCssWords } from './ownCss'
 import { photoWords } from './photos'
 import { previewWords } from './preview'
 import { productWords } from './products'
@@ -34,6 +35,7 @@ export const ownerTexts = {
   ...previewWords,
   ...headingWords,
   ...onlyHereWords,
+  ...ownCssWords,
   ...styleWords,
   ...groupWords,
   ...jobWords,

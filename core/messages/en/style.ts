@@ -21,6 +21,7 @@ export const styleWords = {
       whole: 'Text and spacing',
       cards: 'Each review',
       buttons: 'Buttons and arrows',
+      css: 'Own CSS',
     },
     changed: 'changed',
     changedTexts: 'Changed: {{texts}}',

@@ -1,0 +1,166 @@
+import { generate, lexer, parse, tokenize, walk, type CssNode, type Declaration } from 'css-tree'
+import { OWN_CSS_LIMIT } from './choices'
+import { boundsFault } from './ownCssBounds'
+import { allowedProperties } from './ownCssProperties'
+
+/** Why a piece of own CSS has no effect. */
+export type CssFault =
+  'syntax' | 'deep' | 'atRule' | 'nested' | 'selector' | 'property' | 'value' | 'bounds' | 'important'
+
+export interface CssFinding {
+  fault: CssFault
+  /** The piece, shortened. */
+  what: string
+  /** Counted from 1. */
+  line: number
+  /** Position in the text in UTF-16 units. */
+  from: number
+  to: number
+}
+
+export interface EffectiveCss {
+  /** Scoped to the display; empty for none. */
+  css: string
+  /** Whether it sets colours or backgrounds. */
+  paints: boolean
+}
+
+export interface OwnCss extends EffectiveCss {
+  findings: CssFinding[]
+}
+
+const MAX_DEPTH = 12
+const MAX_FINDINGS = 50
+const MAX_WHAT = 60
+/** See `core/site/css.ts`: after an unopened bracket, the parser can read what an earlier text left. */
+const PADDED_LENGTH = OWN_CSS_LIMIT + 2000
+const allowedAtRules = new Set(['media', 'container'])
+/** Each of them could load something, or take a text from elsewhere. */
+const forbiddenFunctions = /^(url|src|image|image-set|-webkit-image-set|element|attr|env|paint|cross-fade)$/i
+/** The custom properties of a display, each with a value of its kind, for checks. */
+const ownProperties: Record<string, string> = {
+  'var(--eg-accent)': 'red',
+  'var(--eg-on-accent)': 'red',
+  'var(--eg-round)': '4px',
+}
+/** What is outside of the display, or in the shadow root of what must be said. */
+const outside = /:host|::slotted|::part|:root|(^|[\s>+~,(])(html|body)(?![\w-])|^\.eg(?![\w-])[^\s>]*\s*[+~]/i
+
+/**
+ * Cuts CSS that an owner wrote for a display to what only changes its appearance: no declaration that can hide a text,
+ * write one, move it away, or load anything. Each selector is restricted to the display.
+ * @param text at most `OWN_CSS_LIMIT` UTF-16 units; what is beyond is left out
+ */
+export function readOwnCss(text: string): OwnCss {
+  const source = text.slice(0, OWN_CSS_LIMIT)
+  const findings: CssFinding[] = []
+  const add = (fault: CssFault, from: number, to: number) => {
+    if (findings.length >= MAX_FINDINGS) return
+    const piece = source.slice(from, to).trim()
+    if (piece === '') return
+    const short = piece.replace(/\s+/g, ' ')
+    findings.push({
+      fault,
+      what: short.length > MAX_WHAT ? `${short.slice(0, MAX_WHAT)}…` : short,
+      line: source.slice(0, from).split('\n').length,
+      from,
+      to: from + piece.length,
+    })
+  }
+  if (source.trim() === '') return { css: '', paints: false, findings }
+  if (depthOf(source) > MAX_DEPTH) {
+    add('deep', 0, source.length)
+    return { css: '', paints: false, findings }
+  }
+  const tree = parse(source.padEnd(PADDED_LENGTH), {
+    positions: true,
+    onParseError: ({ offset }) => add('syntax', Math.min(offset, source.trimEnd().length - 1), source.length),
+  })
+  let paints = false
+  /** The rules of a style sheet or a block, as text. */
+  const rulesOf = (nodes: Iterable<CssNode>): string => [...nodes].map(ruleOf).join('')
+  function ruleOf(node: CssNode): string {
+    const [from, to] = spanOf(node)
+    if (node.type === 'Comment' || node.type === 'WhiteSpace') return ''
+    if (node.type === 'Atrule' && node.block && allowedAtRules.has(node.name.toLowerCase())) {
+      const inside = rulesOf(node.block.children)
+      const prelude = node.prelude && !has(node.prelude, 'Raw') ? generate(node.prelude) : null
+      if (prelude === null) add('atRule', from, spanOf(node.block)[0])
+      return inside && prelude !== null ? `@${node.name.toLowerCase()} ${prelude}{${inside}}` : ''
+    }
+    if (node.type === 'Rule' && node.prelude.type === 'SelectorList') {
+      const declarations = [...node.block.children].map(declarationOf).filter(Boolean)
+      const selectors = [...node.prelude.children].map(selectorOf).filter(Boolean).join(',')
+      return selectors && declarations.length > 0 ? `${selectors}{${declarations.join(';')}}` : ''
+    }
+    if (node.type === 'Rule') add('selector', from, spanOf(node.prelude)[1])
+    else if (node.type === 'Atrule') add('atRule', from, Math.min(to, from + node.name.length + 1))
+    else if (node.type !== 'Raw') add('syntax', from, to)
+    return ''
+  }
+  function selectorOf(node: CssNode): string {
+    const selector = generate(node)
+    if (!has(node, 'Raw') && !outside.test(selector))
+      return /^\.eg(?![\w-])/.test(selector) ? selector : `.eg ${selector}`
+    add('selector', ...spanOf(node))
+    return ''
+  }
+  function declarationOf(node: CssNode): string {
+    const [from, to] = spanOf(node)
+    if (node.type === 'Rule' || node.type === 'Atrule') add('nested', from, to)
+    if (node.type !== 'Declaration') return ''
+    const fault = faultOf(node)
+    if (fault) {
+      add(fault, from, to)
+      return ''
+    }
+    if (/colou?r|background/i.test(node.property)) paints = true
+    return `${node.property.toLowerCase()}:${generate(node.value)}!important`
+  }
+  // A style element would end at its closing tag, wherever that is.
+  const css = tree.type === 'StyleSheet' ? rulesOf(tree.children).replace(/<(?!=)/g, '< ') : ''
+  return { css, paints, findings: findings.toSorted((a, b) => a.from - b.from) }
+}
+
+/** Only what has an effect; null if nothing has. */
+export function effectiveCss(text: string): EffectiveCss | null {
+  const { css, paints } = readOwnCss(text)
+  return css ? { css, paints } : null
+}
+
+function faultOf({ property: written, value, important }: Declaration): CssFault | null {
+  const property = written.toLowerCase()
+  if (!allowedProperties.has(property)) return 'property'
+  if (important) return 'important'
+  if (has(value, 'Raw') || has(value, 'Url') || has(value, 'Function', forbiddenFunctions)) return 'value'
+  // The checks know no custom properties.
+  const text = generate(value).replace(/var\([^)]*\)/g, (name) => ownProperties[name] ?? name)
+  const checked = text.includes('var(') ? null : parse(text, { context: 'value' })
+  if (!checked || lexer.matchProperty(property, checked).error) return 'value'
+  return boundsFault(property, checked) ? 'bounds' : null
+}
+
+function has(tree: CssNode, type: CssNode['type'], name = /(?:)/): boolean {
+  let found = false
+  walk(tree, (node) => {
+    if (node.type === type && (!('name' in node) || (typeof node.name === 'string' && name.test(node.name))))
+      found = true
+  })
+  return found
+}
+
+function spanOf(node: CssNode): [from: number, to: number] {
+  const { loc } = node
+  return loc ? [loc.start.offset, loc.end.offset] : [0, 0]
+}
+
+/** The depth of the deepest bracket. */
+function depthOf(css: string): number {
+  let [depth, deepest] = [0, 0]
+  tokenize(css, (_type, start, end) => {
+    const last = css[end - 1]!
+    if ('{[('.includes(last)) deepest = Math.max(deepest, ++depth)
+    else if (end - start === 1 && '}])'.includes(last)) depth = Math.max(0, depth - 1)
+  })
+  return deepest
+}
