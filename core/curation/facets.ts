@@ -8,6 +8,8 @@ export interface Facets {
   language: string | null
   verified: boolean
   hasText: boolean
+  /** One that visitors see. */
+  hasPhoto: boolean
   /** The public id of the listing that it stands on; null for others. */
   listing: string | null
 }

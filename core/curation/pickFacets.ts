@@ -13,6 +13,7 @@ export interface PickFacets {
   languages: Record<string, number>
   verified: number
   hasText: number
+  hasPhoto: number
   /** The current number of matches. */
   all: number
 }
@@ -56,6 +57,7 @@ export function pickFacets(
     languages: sums(matching(tagged, { languages: [] }), ({ language }) => language),
     verified: sum(matching(tagged, { verifiedOnly: true })),
     hasText: sum(matching(tagged, { withWords: true })),
+    hasPhoto: sum(matching(tagged, { withPhotos: true })),
     all: sum(matching(tagged, {})),
   }
 }

@@ -8,7 +8,7 @@ import { selectionSchema } from './selectionSchema'
 
 const stock = [
   showable(1, 500, { productSku: 'HK-2', verified: true, tags: ['gift'], language: 'de' }),
-  showable(5, 200, { productSku: 'SM-L', language: 'en' }),
+  showable(5, 200, { productSku: 'SM-L', language: 'en', hasPhoto: true }),
   showable(6, null, { source: 'manualEntry' }),
   showable(3, 400, { productSku: 'HK-2', verified: true, hasText: false, tags: ['course', 'gift'] }),
   showable(4, 500, { language: 'en' }),
@@ -27,6 +27,7 @@ describe('which are picked', () => {
     ['by language', { languages: ['en'] }, [5, 4]],
     ['from verified buyers', { verifiedOnly: true }, [3, 1]],
     ['with words', { withWords: true }, [6, 5, 4, 1]],
+    ['with a photo', { withPhotos: true }, [5]],
     ['several at once', { verifiedOnly: true, ratings: [5] }, [1]],
     ['without those left out', { leftOut: ['r6', 'r4'] }, [5, 3, 1]],
     ['as many as the number says', { limit: 2 }, [6, 5]],
@@ -88,6 +89,7 @@ test('each choice says how many it would let through with all else as it is', ()
     listings: {},
     verified: 1,
     hasText: 1,
+    hasPhoto: 0,
     all: 1,
   })
 })

@@ -17,6 +17,9 @@ export const everything: Selection = {
   languages: [],
   verifiedOnly: false,
   withWords: false,
+  withPhotos: false,
+  writtenFrom: '',
+  writtenUntil: '',
   order: 'newest',
   pins: [],
   leftOut: [],
@@ -61,10 +64,10 @@ export function ratedAmong(rating: number | null, ratings: number[]): boolean {
   return !asksForRatings(ratings) || (rating !== null && ratings.includes(litMarks(rating)))
 }
 
-/** Checks neither products, tags nor pins. */
+/** Checks neither products, tags, dates nor pins. */
 export function hasFacetsOf(
   review: Facets,
-  { ratings, sources, listings, languages, verifiedOnly, withWords }: Selection,
+  { ratings, sources, listings, languages, verifiedOnly, withWords, withPhotos }: Selection,
 ): boolean {
   return (
     ratedAmong(review.rating, ratings) &&
@@ -73,7 +76,8 @@ export function hasFacetsOf(
       (review.listing !== null && listings.includes(review.listing))) &&
     (languages.length === 0 || languages.includes(review.language ?? '')) &&
     (!verifiedOnly || review.verified) &&
-    (!withWords || review.hasText)
+    (!withWords || review.hasText) &&
+    (!withPhotos || review.hasPhoto)
   )
 }
 

@@ -5,6 +5,8 @@ import { MOST_SHOWN, selectionOrders } from './selectionOrders'
 const MOST_NAMED = 500
 
 const publicId = z.string().min(1).max(40)
+/** `YYYY-MM-DD`. */
+const day = z.union([z.literal(''), z.iso.date()])
 const named = z.array(z.string().min(1).max(100)).max(MOST_NAMED)
 
 /** Empty lists do not restrict the selection. */
@@ -28,6 +30,10 @@ export const selectionSchema = z.object({
   languages: z.array(z.string().min(2).max(3)).max(MOST_NAMED),
   verifiedOnly: z.boolean(),
   withWords: z.boolean(),
+  withPhotos: z.boolean().default(false),
+  /** The first and the last day, in the shop's time zone; empty for an open end. */
+  writtenFrom: day.default(''),
+  writtenUntil: day.default(''),
   order: z.enum(selectionOrders),
   /** Fixed positions, counted from 0. */
   pins: z.array(z.object({ review: publicId, at: z.number().int().min(0).max(MOST_SHOWN) })).max(MOST_SHOWN),

@@ -8,6 +8,8 @@ export const sentenceParts = [
   'languages',
   'verifiedOnly',
   'withWords',
+  'withPhotos',
+  'written',
   'order',
   'layout',
   'theme',
@@ -17,4 +19,13 @@ export const sentenceParts = [
 export type SentencePart = (typeof sentenceParts)[number]
 
 /** Parts that are collapsed under "and…" if they are unset. */
-export const collapsedParts = ['tags', 'sources', 'languages', 'verifiedOnly', 'withWords', 'title'] as const
+export const collapsedParts = [
+  'tags',
+  'sources',
+  'languages',
+  'verifiedOnly',
+  'withWords',
+  'withPhotos',
+  'written',
+  'title',
+] as const

@@ -14,6 +14,7 @@ export interface PublishableRow {
   language: string
   verified: 0 | 1
   hasText: 0 | 1
+  hasPhoto: 0 | 1
   /** 0 for none. */
   listingId: number
   writtenAt: string
@@ -35,6 +36,7 @@ const facetColumns = {
   language: 'language',
   verified: 'verified',
   hasText: 'has_text',
+  hasPhoto: 'has_photo',
   listingId: 'listing_id',
 }
 /** The listing has a column of the same name. */
@@ -53,6 +55,7 @@ const counted = ({ productSku, listing, count, ...row }: StoredCount): CountRow 
   language: row.language || null,
   verified: row.verified === 1,
   hasText: row.hasText === 1,
+  hasPhoto: row.hasPhoto === 1,
   row,
 })
 
@@ -72,20 +75,48 @@ export async function publishableCounts(db: Knex, shopId: number): Promise<Count
   return rows.map(counted)
 }
 
+/** When reviews were written: from one moment on, and before another, as ISO 8601 in UTC; an empty one is open. */
+export interface Period {
+  from: string
+  before: string
+}
+
+function within(query: Knex.QueryBuilder, { from, before }: Period): Knex.QueryBuilder {
+  if (from) query.where('publishable_review.written_at', '>=', from)
+  if (before) query.where('publishable_review.written_at', '<', before)
+  return query
+}
+
+/** Counts of the reviews of a period. Reads all of them, from an index. */
+export async function countsWithin(db: Knex, shopId: number, period: Period): Promise<CountRow[]> {
+  const reviews = db('publishable_review').where({ shop_id: shopId }).select('publishable_review.*')
+  const rows: StoredCount[] = await countedTogether(db, within(reviews, period))
+  return rows.map(counted)
+}
+
 /** Counts of the reviews with any of some tags. Reads all of them. */
-export async function taggedCounts(db: Knex, shopId: number, tags: string[]): Promise<CountRow[]> {
+export async function taggedCounts(
+  db: Knex,
+  shopId: number,
+  tags: string[],
+  period: Period,
+): Promise<CountRow[]> {
   const rows: StoredCount[] = await countedTogether(
     db,
-    tagged(db, shopId, tags).distinct('publishable_review.*'),
+    within(tagged(db, shopId, tags).distinct('publishable_review.*'), period),
   )
   return rows.map(counted)
 }
 
 /** Counts of the reviews with each tag. Reads all tagged reviews. */
-export async function countsByTag(db: Knex, shopId: number): Promise<(CountRow & { tag: string })[]> {
+export async function countsByTag(
+  db: Knex,
+  shopId: number,
+  period: Period,
+): Promise<(CountRow & { tag: string })[]> {
   const rows: (StoredCount & { tag: string })[] = await countedTogether(
     db,
-    tagged(db, shopId).select('publishable_review.*', { tag: 'tag.name' }),
+    within(tagged(db, shopId).select('publishable_review.*', { tag: 'tag.name' }), period),
     'chosen.tag',
   )
   return rows.map(({ tag, ...row }) => ({ ...counted(row), tag }))
@@ -110,8 +141,14 @@ function tagged(db: Knex, shopId: number, tags?: string[]): Knex.QueryBuilder {
 }
 
 /** The rows with any of some tags; reads all of them. */
-export async function rowsTagged(db: Knex, shopId: number, tags: string[]): Promise<PublishableRow[]> {
-  return tagged(db, shopId, tags).distinct({ ...rowColumns, id: 'publishable_review.review_id' })
+export async function rowsTagged(
+  db: Knex,
+  shopId: number,
+  tags: string[],
+  period: Period,
+): Promise<PublishableRow[]> {
+  const rows = tagged(db, shopId, tags).distinct({ ...rowColumns, id: 'publishable_review.review_id' })
+  return within(rows, period)
 }
 
 /** In the order of an index: newest, highest or verified first, then newest first. */
@@ -131,13 +168,14 @@ const leading: Record<IndexedOrder, 'rating' | 'verified' | null> = {
   verified: 'verified',
 }
 
-/** The rows that follow a position in an order. */
+/** The rows that follow a position in an order. With a period, only the newest first has an index. */
 export async function rowsInOrder(
   db: Knex,
   shopId: number,
   order: IndexedOrder,
   after: Position | null,
   limit: number,
+  period: Period,
 ): Promise<PublishableRow[]> {
   const first = leading[order]
   const columns = [...(first ? [first] : []), 'written_at', 'review_id']
@@ -150,7 +188,7 @@ export async function rowsInOrder(
     const values = [...(first ? [after[first]] : []), after.writtenAt, after.id]
     query.whereRaw(`(${columns.join(', ')}) < (${columns.map(() => '?').join(', ')})`, values)
   }
-  return query
+  return within(query, period)
 }
 
 /** The newest rows with each of some facets. */
@@ -159,6 +197,7 @@ export async function newestOfEach(
   shopId: number,
   facets: CountRow['row'][],
   limit: number,
+  { from, before }: Period,
 ): Promise<PublishableRow[]> {
   return db.raw<PublishableRow[]>(
     `SELECT ${Object.entries(rowColumns)
@@ -168,9 +207,9 @@ export async function newestOfEach(
       SELECT review_id FROM publishable_review AS one
       WHERE one.shop_id = ? AND ${Object.entries(facetColumns)
         .map(([name, column]) => `one.${column} = facet.value ->> '${name}'`)
-        .join(' AND ')}
+        .join(' AND ')} AND one.written_at >= ? AND one.written_at < ?
       ORDER BY one.written_at DESC, one.review_id DESC LIMIT ?)`,
-    [JSON.stringify(facets), shopId, limit],
+    [JSON.stringify(facets), shopId, from, before || 'Z', limit],
   )
 }
 

@@ -96,6 +96,7 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
       photos: JSON.parse(photos) as ShowableReview['photos'],
       verified: verified === 1,
       hasText: row.title.trim() + row.body.trim() !== '',
+      hasPhoto: photos !== '[]',
       reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
     }),
   )

@@ -100,7 +100,7 @@ test('the own average never changes; the number of the site is stated as it is, 
   const { publicId } = await send(services, 'wrenfield', { rating: 3 })
   const { revision } = (await findReview(services.db, shop.id, { publicId }))!
   await decide(services, shop, mara, publicId, plainAct('approve'), revision)
-  const totals = async () => (await readPublishable(services.db, shop.id)).totals(null)
+  const totals = async () => (await readPublishable(services.db, shop)).totals(null)
   const { tally } = await totals()
   expect(tally).toMatchObject({ average: 300, count: 1 })
   const id = await connect({ languages: ['de'] })

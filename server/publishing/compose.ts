@@ -100,7 +100,7 @@ interface Composing {
 export async function composer(services: Services, shop: Shop) {
   const { now, publicUrl } = services
   const [publishable, forDisplays, links] = await Promise.all([
-    readPublishable(services.db, shop.id),
+    readPublishable(services.db, shop),
     displayShop(services, shop),
     displayLinks(services, shop),
   ])

@@ -6,6 +6,7 @@ import { tallyOf } from '../../core/curation/ratingTally'
 import { selectionOrders } from '../../core/curation/selectionOrders'
 import { swapIn } from '../../core/curation/byHand'
 import { fairerSwaps } from './fairerSwaps'
+import { dayIn } from '../../core/formats/dates'
 import type { ShowableReview } from '../../core/display/showableReview'
 import { filledShop, type FilledShop } from '../../bench/filledShop'
 import { seededRandom } from '../../tests/fuzz/random'
@@ -27,13 +28,34 @@ beforeAll(async () => {
   await db('tag').insert(['rare', 'common'].map((name, i) => ({ id: i + 1, shop_id: shop.id, name })))
   for (let id = 1; id <= SIZE; id += 7)
     await db('review_tag').insert({ shop_id: shop.id, tag_id: id % 490 === 1 ? 1 : 2, review_id: id })
+  await photographed()
   const ids: number[] = await db('review').pluck('id')
   all = []
   for (let from = 0; from < ids.length; from += 500)
     all.push(...(await showableReviews(db, shop.id, ids.slice(from, from + 500))))
-  publishable = await readPublishable(db, shop.id)
+  publishable = await readPublishable(db, shop)
   return filled.close
 })
+
+/** Some reviews have a photo; of those, some have one that is hidden from visitors. */
+async function photographed(): Promise<void> {
+  const { services, shop } = filled
+  const reviews = await services
+    .db('review')
+    .whereRaw('id % 11 = 1 AND published_version_id IS NOT NULL')
+    .select({ id: 'id', version: 'published_version_id' })
+  for (const { id, version } of reviews as { id: number; version: number }[]) {
+    await services.db('photo').insert({
+      ...{ id, shop_id: shop.id, review_id: id, public_id: `p${id}`, name: 'a', small: 'b', alt: '' },
+      ...{ width: 1, height: 1, created_at: '2026-01-01' },
+    })
+    await services
+      .db('version_photo')
+      .insert({ shop_id: shop.id, version_id: version, position: 0, photo_id: id })
+    await services.db('review').where({ id }).update({ photos: 1 })
+    if (id % 3 === 0) await services.db('photo').where({ id }).update({ declined: 1 })
+  }
+}
 
 const names = (reviews: ShowableReview[]) => reviews.map(({ publicId }) => publicId)
 
@@ -56,6 +78,9 @@ function drawn(chance: (below: number) => number): { selection: Selection; page:
       languages: chance(3) ? [] : [['pl', 'de', 'en'][chance(3)]!],
       verifiedOnly: chance(4) === 0,
       withWords: chance(4) === 0,
+      withPhotos: chance(6) === 0,
+      writtenFrom: chance(3) ? '' : one().writtenAt.slice(0, 10),
+      writtenUntil: chance(3) ? '' : one().writtenAt.slice(0, 10),
       order: plainOrders[chance(plainOrders.length)]!,
       pins: some(2, () => ({ review: one().publicId, at: chance(6) })),
       leftOut: some(30, () => names(all.slice(-40))[chance(40)]!),
@@ -63,6 +88,23 @@ function drawn(chance: (below: number) => number): { selection: Selection; page:
     },
     page: chance(4) ? {} : { product: one().productSku ?? 'SKU-2', limit: 1 + chance(50) },
   }
+}
+
+/** The reviews of a selection's dates. */
+const written = (reviews: ShowableReview[], { writtenFrom, writtenUntil }: Selection) =>
+  reviews.filter(({ writtenAt }) => {
+    const day = dayIn(filled.shop.timeZone, writtenAt)
+    return day >= writtenFrom && (!writtenUntil || day <= writtenUntil)
+  })
+
+/** What a selection chooses from: the reviews of its dates, and those that are named. */
+function choosable(selection: Selection, pinned: boolean): ShowableReview[] {
+  const named = new Set([
+    ...(selection.order === 'hand' ? selection.hand : []),
+    ...(pinned ? selection.pins.map(({ review }) => review) : []),
+  ])
+  const fitting = new Set(written(all, selection))
+  return all.filter((review) => fitting.has(review) || named.has(review.publicId))
 }
 
 describe('a balanced order', () => {
@@ -79,7 +121,7 @@ describe('a balanced order', () => {
     expect(new Set(order.slice(0, 20).map(({ reason }) => reason.kind)).size).toBeGreaterThan(1)
   })
   test('is the same each time, keeps to what is left out and pinned, and to the number of a pool', async () => {
-    const again = await readPublishable(filled.services.db, filled.shop.id)
+    const again = await readPublishable(filled.services.db, filled.shop)
     const first = names(await again.pick(balanced))
     expect(first).toEqual(names(await publishable.pick(balanced)))
     const changed = { ...balanced, leftOut: [first[0]!], pins: [{ review: first[7]!, at: 0 }] }
@@ -115,12 +157,12 @@ describe('selecting from the database', () => {
     let shown = 0
     for (let i = 0; i < 150; i++) {
       const { selection, page } = drawn(chance)
-      const expected = names(pick(all, selection, page))
+      const expected = names(pick(choosable(selection, true), selection, page))
       expect(names(await publishable.pick(selection, page)), JSON.stringify({ selection, page })).toEqual(
         expected,
       )
       expect(names(await publishable.firstFitting(selection, 30, page))).toEqual(
-        names(fitting(all, selection, page)).slice(0, 30),
+        names(fitting(choosable(selection, false), selection, page)).slice(0, 30),
       )
       shown += expected.length
     }
@@ -138,7 +180,7 @@ describe('selecting from the database', () => {
     const chance = seededRandom(16).int
     for (let i = 0; i < 20; i++) {
       const { selection, page } = drawn(chance)
-      const counted = all
+      const counted = written(all, selection)
         .filter(({ publicId }) => !selection.leftOut.includes(publicId))
         .map((review) => ({ ...review, count: 1 }))
       const expected = pickFacets(
@@ -163,9 +205,9 @@ test('the counters follow each change of a review', async () => {
   const recounted = async () =>
     db.raw<{ sum: number; different: number }[]>(
       `SELECT sum(count) AS sum, sum(abs(count)) AS different FROM (
-        SELECT product_id, rating, source, language, verified, has_text, sum(count) AS count FROM (
-          SELECT product_id, rating, source, language, verified, has_text, listing_id, count FROM publishable_count
-          UNION ALL SELECT product_id, rating, source, language, verified, has_text, listing_id, -1 FROM publishable_review)
+        SELECT product_id, rating, source, language, verified, has_text, has_photo, sum(count) AS count FROM (
+          SELECT product_id, rating, source, language, verified, has_text, listing_id, has_photo, count FROM publishable_count
+          UNION ALL SELECT product_id, rating, source, language, verified, has_text, listing_id, has_photo, -1 FROM publishable_review)
         GROUP BY 1, 2, 3, 4, 5, 6)`,
     )
   const before = await publishableCounts(db, shop.id)
@@ -177,6 +219,10 @@ test('the counters follow each change of a review', async () => {
     { confirmed_at: '2026-11-01' },
   ])
     await db('review').where('id', '<', 60).update(change)
+  const withPhoto = () => db('publishable_review').where({ has_photo: 1 }).pluck('review_id')
+  const shown: number[] = await withPhoto()
+  await db('photo').where({ review_id: shown[0] }).update({ declined: 1 })
+  expect(await withPhoto()).toEqual(shown.slice(1))
   expect(await recounted()).toEqual([{ sum: 0, different: 0 }])
   const total = (counts: { count: number }[]) => counts.reduce((sum, { count }) => sum + count, 0)
   expect(total(await publishableCounts(db, shop.id))).toBeLessThan(total(before))

@@ -15,9 +15,11 @@ import {
   type Selection,
 } from '../../core/curation/selection'
 import { tallyOf } from '../../core/curation/ratingTally'
+import { startOfDay } from '../../core/formats/dates'
 import type { ShowableReview } from '../../core/display/showableReview'
 import {
   countsByTag,
+  countsWithin,
   newestOfEach,
   publishableCounts,
   publishableIds,
@@ -25,10 +27,12 @@ import {
   rowsTagged,
   taggedCounts,
   type CountRow,
+  type Period,
   type Position,
   type PublishableRow,
 } from '../data/publishable'
 import { showableReviews } from '../data/showableReviews'
+import type { Shop } from '../data/shops'
 import { balanceable, MOST_POOLED, poolOf } from './balancedPool'
 
 /** The publishable reviews of a shop. Only those that a display shows are read, and each once. */
@@ -56,11 +60,15 @@ const FEW_LOOKED_UP = 2000
 /** Reviews of a few kilobytes that displays rendered together share. */
 const MOST_SHARED = 2000
 
-export async function readPublishable(db: Knex, shopId: number): Promise<Publishable> {
+export async function readPublishable(
+  db: Knex,
+  { id: shopId, timeZone }: Pick<Shop, 'id' | 'timeZone'>,
+): Promise<Publishable> {
   const counts = await publishableCounts(db, shopId)
   const shared = new LRUCache<number, ShowableReview>({ max: MOST_SHARED })
   const orders = new LRUCache<string, Promise<Balanced[]>>({ max: 10 })
   const taggedRows = new LRUCache<string, Promise<PublishableRow[]>>({ max: 10 })
+  const periods = new LRUCache<string, Promise<CountRow[]>>({ max: 10 })
 
   async function read(ids: number[]): Promise<ShowableReview[]> {
     const known = ids.flatMap((id) => shared.get(id) ?? [])
@@ -70,9 +78,19 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     return [...known, ...found]
   }
 
-  function matchingCounts(selection: Selection, page: Page): CountRow[] {
+  /** Counts of the reviews of the selection's dates. */
+  function countsOf(selection: Selection): Promise<CountRow[]> | CountRow[] {
+    const period = periodOf(selection, timeZone)
+    if (!isLimited(period)) return counts
+    const key = JSON.stringify(period)
+    const known = periods.get(key) ?? countsWithin(db, shopId, period)
+    periods.set(key, known)
+    return known
+  }
+
+  async function matchingCounts(selection: Selection, page: Page): Promise<CountRow[]> {
     const scope = scopeOf(selection, page)
-    return counts.filter((one) => inScope(one, scope) && hasFacetsOf(one, selection))
+    return (await countsOf(selection)).filter((one) => inScope(one, scope) && hasFacetsOf(one, selection))
   }
 
   /** Contains at least what `pick` and `fitting` can choose as the first ones. */
@@ -83,14 +101,14 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
       ...(selection.order === 'hand' ? selection.hand : []),
     ])
     const leftOut = new Set(selection.leftOut.flatMap((publicId) => byName.get(publicId) ?? []))
-    const matching = matchingCounts(selection, page)
+    const matching = await matchingCounts(selection, page)
     const order = selection.order === 'hand' || selection.order === 'balanced' ? 'newest' : selection.order
     // Those shown at places of their own don't count.
     const wanted = most + selection.pins.length + (selection.order === 'hand' ? selection.hand.length : 0)
     const rows =
       selection.tags.length > 0
-        ? (await rowsWithTags(selection.tags)).filter(rowsOf(matching)).toSorted(comparingRows(order))
-        : await firstRows(matching, order, wanted, leftOut)
+        ? (await rowsWithTags(selection)).filter(rowsOf(matching)).toSorted(comparingRows(order))
+        : await firstRows(matching, order, wanted, leftOut, periodOf(selection, timeZone))
     const first = rows.filter(({ id }) => !leftOut.has(id)).slice(0, wanted)
     const named = [...byName.values()].filter((id) => !leftOut.has(id))
     return read([...new Set([...named, ...first.map(({ id }) => id)])])
@@ -113,22 +131,26 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
 
   /** From a pool that does not grow with the shop: the newest with each of its commonest facets. */
   async function balancedNow(selection: Selection, page: Page): Promise<Balanced[]> {
-    const matching = matchingCounts(selection, page)
+    const matching = await matchingCounts(selection, page)
     const leftOut = new Set((await publishableIds(db, shopId, selection.leftOut)).values())
     const { facets, ofEach } = poolOf(matching)
     const rows =
       selection.tags.length > 0
-        ? (await rowsWithTags(selection.tags)).filter(rowsOf(matching)).toSorted(comparingRows('newest'))
-        : (await newestOfEach(db, shopId, facets, ofEach)).toSorted(comparingRows('newest'))
+        ? (await rowsWithTags(selection)).filter(rowsOf(matching)).toSorted(comparingRows('newest'))
+        : (await newestOfEach(db, shopId, facets, ofEach, periodOf(selection, timeZone))).toSorted(
+            comparingRows('newest'),
+          )
     const pool = rows.filter(({ id }) => !leftOut.has(id)).slice(0, MOST_POOLED)
     const reviews = await read(pool.map(({ id }) => id))
     const tally = tallyOf(matching.filter(inAverages).map(({ rating, count }) => ({ rating, times: count })))
     return balancedOrder(balanceable(reviews), tally)
   }
 
-  function rowsWithTags(tags: string[]): Promise<PublishableRow[]> {
-    const key = JSON.stringify(tags)
-    const known = taggedRows.get(key) ?? rowsTagged(db, shopId, tags)
+  function rowsWithTags(selection: Selection): Promise<PublishableRow[]> {
+    const { tags } = selection
+    const period = periodOf(selection, timeZone)
+    const key = JSON.stringify([tags, period])
+    const known = taggedRows.get(key) ?? rowsTagged(db, shopId, tags, period)
     taggedRows.set(key, known)
     return known
   }
@@ -139,14 +161,16 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     order: Order,
     wanted: number,
     leftOut: Set<number>,
+    period: Period,
   ): Promise<PublishableRow[]> {
     const ofEach = wanted + leftOut.size
     const isMatch = matching.length === counts.length ? () => true : rowsOf(matching)
     const found: PublishableRow[] = []
     let leading: CountRow[] | undefined
     let after: Position | null = null
-    for (let [scanned, limit] = [0, 2 * ofEach]; order !== 'lowest' && scanned < MOST_SCANNED; limit *= 2) {
-      const rows: PublishableRow[] = await rowsInOrder(db, shopId, order, after, limit)
+    for (let [scanned, limit] = [0, 2 * ofEach]; scanned < MOST_SCANNED; limit *= 2) {
+      if (order === 'lowest' || (order !== 'newest' && isLimited(period))) break
+      const rows: PublishableRow[] = await rowsInOrder(db, shopId, order, after, limit, period)
       found.push(...rows.filter(isMatch))
       if (found.length >= ofEach || rows.length < limit) return found
       after = rows.at(-1)!
@@ -155,7 +179,7 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
       if (rowsToLookUp(leading, ofEach) <= FEW_LOOKED_UP) break
     }
     const facets = (leading ?? leadingCounts(matching, order, ofEach)).map(({ row }) => row)
-    return (await newestOfEach(db, shopId, facets, ofEach)).toSorted(comparingRows(order))
+    return (await newestOfEach(db, shopId, facets, ofEach, period)).toSorted(comparingRows(order))
   }
 
   return {
@@ -166,13 +190,15 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
       return pick(await candidates(selection, page.limit ?? selection.limit, page), selection, page)
     },
     fittingCount: async (selection, page = {}) => {
-      const matching = matchingCounts(selection, page)
+      const matching = await matchingCounts(selection, page)
       const leftOut = new Set((await publishableIds(db, shopId, selection.leftOut)).values())
       if (selection.tags.length > 0) {
-        const tagged = (await rowsWithTags(selection.tags)).filter(rowsOf(matching))
+        const tagged = (await rowsWithTags(selection)).filter(rowsOf(matching))
         return tagged.filter(({ id }) => !leftOut.has(id)).length
       }
-      const out = (await read([...leftOut])).filter((review) => hasFacetsOf(review, selection))
+      const out = (await read([...leftOut])).filter(
+        (review) => hasFacetsOf(review, selection) && isWithin(review, periodOf(selection, timeZone)),
+      )
       const scope = scopeOf(selection, page)
       return (
         matching.reduce((sum, { count }) => sum + count, 0) -
@@ -185,24 +211,40 @@ export async function readPublishable(db: Knex, shopId: number): Promise<Publish
     },
     balanced,
     named: async (publicIds) => read([...(await publishableIds(db, shopId, publicIds)).values()]),
-    countsToPickFrom: async ({ tags, leftOut }) => {
-      const out = await read([...(await publishableIds(db, shopId, leftOut)).values()])
+    countsToPickFrom: async (selection) => {
+      const { tags, leftOut } = selection
+      const period = periodOf(selection, timeZone)
+      const named = await read([...(await publishableIds(db, shopId, leftOut)).values()])
+      const out = named.filter((review) => isWithin(review, period))
       const without = out.map((review) => ({ ...review, count: -1 }))
       const isTagged = (review: ShowableReview) =>
         tags.length === 0 || tags.some((tag) => review.tags.includes(tag))
       return {
         tagged: [
-          ...(tags.length > 0 ? await taggedCounts(db, shopId, tags) : counts),
+          ...(tags.length > 0 ? await taggedCounts(db, shopId, tags, period) : await countsOf(selection)),
           ...without.filter(isTagged),
         ],
         byTag: [
-          ...(await countsByTag(db, shopId)),
+          ...(await countsByTag(db, shopId, period)),
           ...without.flatMap((review) => review.tags.map((tag) => ({ ...review, tag }))),
         ],
       }
     },
   }
 }
+
+/** The period of a selection's days in a time zone. */
+function periodOf({ writtenFrom, writtenUntil }: Selection, timeZone: string): Period {
+  return {
+    from: writtenFrom && startOfDay(timeZone, writtenFrom),
+    before: writtenUntil && startOfDay(timeZone, writtenUntil, 1),
+  }
+}
+
+const isLimited = ({ from, before }: Period) => from + before !== ''
+
+const isWithin = ({ writtenAt }: Pick<ShowableReview, 'writtenAt'>, { from, before }: Period) =>
+  writtenAt >= from && (!before || writtenAt < before)
 
 type Order = keyof typeof comparing
 
@@ -220,7 +262,7 @@ const rowsToLookUp = (counts: CountRow[], ofEach: number) =>
   counts.reduce((sum, { count }) => sum + Math.min(count, ofEach), 0)
 
 const keyOf = (row: CountRow['row']) =>
-  `${row.productId} ${row.rating} ${row.source} ${row.language} ${row.verified} ${row.hasText} ${row.listingId}`
+  `${row.productId} ${row.rating} ${row.source} ${row.language} ${row.verified} ${row.hasText} ${row.listingId} ${row.hasPhoto}`
 
 /** Whether a row has the facets of one of some counters. */
 function rowsOf(counts: CountRow[]): (row: PublishableRow) => boolean {

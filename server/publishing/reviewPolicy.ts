@@ -49,7 +49,7 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
   if (!shop) return null
   const counts = await laneCounts(db, shop.id, ownSources)
   // A review with an undecided change counts with its published version.
-  const publishable = (await readPublishable(db, shop.id)).totals(null)
+  const publishable = (await readPublishable(db, shop)).totals(null)
   const elsewhere = Object.values(publishable.byListing).reduce((sum, count) => sum + count, 0)
   const { displays } = await displaysOfShop(db, shop.id)
   const live = displays.flatMap(({ live }) => live ?? [])

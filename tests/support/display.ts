@@ -30,6 +30,7 @@ export function showable(
     posted: null,
     verified: false,
     hasText: true,
+    hasPhoto: false,
     boughtAt: null,
     boughtBy: more.boughtAt ? 'orderNumber' : null,
     role: '',

@@ -30,7 +30,7 @@ export const nowhere: Publication = {
 
 /** All publishable reviews of a shop, newest first. */
 export async function allShowable({ db }: Services, shop: Shop): Promise<ShowableReview[]> {
-  const publishable = await readPublishable(db, shop.id)
+  const publishable = await readPublishable(db, shop)
   return publishable.firstFitting(everything, publishable.size)
 }
 

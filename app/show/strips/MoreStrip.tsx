@@ -16,16 +16,16 @@ export function MoreStrip(props: StripProps) {
     <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         {folded.map((part) =>
-          part === 'verifiedOnly' || part === 'withWords' ? (
+          part === 'verifiedOnly' || part === 'withWords' || part === 'withPhotos' ? (
             <SwitchLine
               key={part}
-              words={say(part === 'verifiedOnly' ? 'show.onlyVerified' : 'show.onlyWithWords')}
+              words={say(`narrow.only.${part}`)}
               on={false}
               set={(on) => set({ [part]: on })}
             />
           ) : (
             <button key={part} type="button" className="part" onClick={() => setOpen(part)}>
-              {say(`show.fold.${part}`)}
+              {say(`narrow.fold.${part}`)}
             </button>
           ),
         )}

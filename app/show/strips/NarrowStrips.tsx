@@ -14,7 +14,7 @@ export function TagsStrip(props: StripProps) {
   const { tags } = props.draft.selection
   const counts = props.view.facets.tags
   const choices = there(counts, tags)
-  if (choices.length === 0) return <p className="text-soft">{say('show.noTags')}</p>
+  if (choices.length === 0) return <p className="text-soft">{say('narrow.noTags')}</p>
   return (
     <Checkboxes
       label={say('display.part.tags')}
@@ -81,22 +81,54 @@ export function LanguagesStrip(props: StripProps) {
   )
 }
 
-export function VerifiedStrip(props: StripProps) {
-  return (
+const onlyStrip =
+  (part: 'verifiedOnly' | 'withWords' | 'withPhotos', facet: 'verified' | 'hasText' | 'hasPhoto') =>
+  (props: StripProps) => (
     <SwitchLine
-      words={`${say('show.onlyVerified')} (${say('show.fits', { count: props.view.facets.verified })})`}
-      on={props.draft.selection.verifiedOnly}
-      set={(verifiedOnly) => changing(props, 'selection')({ verifiedOnly })}
+      words={`${say(`narrow.only.${part}`)} (${say('show.fits', { count: props.view.facets[facet] })})`}
+      on={props.draft.selection[part]}
+      set={(on) => changing(props, 'selection')({ [part]: on })}
     />
   )
-}
+export const VerifiedStrip = onlyStrip('verifiedOnly', 'verified')
+export const WordsStrip = onlyStrip('withWords', 'hasText')
+export const PhotosStrip = onlyStrip('withPhotos', 'hasPhoto')
 
-export function WordsStrip(props: StripProps) {
+/** The first and the last day on which the reviews were written. */
+export function WrittenStrip(props: StripProps) {
+  const { writtenFrom, writtenUntil } = props.draft.selection
+  const set = changing(props, 'selection')
+  const day = (
+    words: string,
+    value: string,
+    limits: { min?: string; max?: string },
+    put: (day: string) => void,
+  ) => (
+    <label className="flex items-center gap-2">
+      {words}
+      <input
+        type="date"
+        className="input input-sm w-auto border-edge"
+        value={value}
+        {...limits}
+        onChange={(event) => put(event.currentTarget.value)}
+      />
+    </label>
+  )
   return (
-    <SwitchLine
-      words={`${say('show.onlyWithWords')} (${say('show.fits', { count: props.view.facets.hasText })})`}
-      on={props.draft.selection.withWords}
-      set={(withWords) => changing(props, 'selection')({ withWords })}
-    />
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+      {day(say('narrow.from'), writtenFrom, { max: writtenUntil || undefined }, (from) =>
+        set({ writtenFrom: from }),
+      )}
+      {day(say('narrow.until'), writtenUntil, { min: writtenFrom || undefined }, (until) =>
+        set({ writtenUntil: until }),
+      )}
+      <span className="text-[13px] text-soft">{say('show.fits', { count: props.view.facets.all })}</span>
+      {(writtenFrom || writtenUntil) && (
+        <button type="button" className="part" onClick={() => set({ writtenFrom: '', writtenUntil: '' })}>
+          {say('narrow.anyDate')}
+        </button>
+      )}
+    </div>
   )
 }

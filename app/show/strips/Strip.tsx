@@ -2,7 +2,15 @@ import { useEffect, useRef } from 'react'
 import { ThemeStrip } from './ThemeStrip'
 import { LayoutStrip } from './LayoutStrip'
 import { MoreStrip } from './MoreStrip'
-import { LanguagesStrip, SourcesStrip, TagsStrip, VerifiedStrip, WordsStrip } from './NarrowStrips'
+import {
+  LanguagesStrip,
+  PhotosStrip,
+  SourcesStrip,
+  TagsStrip,
+  VerifiedStrip,
+  WordsStrip,
+  WrittenStrip,
+} from './NarrowStrips'
 import { NumberStrip, OrderStrip, ProductsStrip, RatingsStrip } from './PickStrips'
 import { PartsStrip } from './PartsStrip'
 import { PlaceStrip } from './PlaceStrip'
@@ -19,6 +27,8 @@ const strips: Record<OpenPart, (props: StripProps) => React.ReactNode> = {
   languages: LanguagesStrip,
   verifiedOnly: VerifiedStrip,
   withWords: WordsStrip,
+  withPhotos: PhotosStrip,
+  written: WrittenStrip,
   order: OrderStrip,
   layout: LayoutStrip,
   theme: ThemeStrip,

@@ -1,3 +1,4 @@
+import { dateFormat } from '../../formats/dates'
 import { showsReviews } from '../../display/layoutTraits'
 import type { Configuration } from '../../display/configuration'
 import { isReadyLook, themeOfLook } from '../../display/looks'
@@ -15,8 +16,7 @@ export function partTexts(
   { selection, layout, theme, placement, title }: Configuration,
   names: ProductNames = {},
 ): Record<SentencePart, string> {
-  const { limit, ratings, products, tags, sources, listings, languages, verifiedOnly, withWords, order } =
-    selection
+  const { limit, ratings, products, tags, sources, listings, languages, order } = selection
   return {
     limit: String(limit),
     ratings: ratingText(ratings),
@@ -40,14 +40,25 @@ export function partTexts(
       languages.length > 0
         ? say('display.inLanguages', { languages: listed(languages.map(languageName), 'or') })
         : '',
-    verifiedOnly: verifiedOnly ? say('display.verifiedOnly') : '',
-    withWords: withWords ? say('display.withWords') : '',
+    verifiedOnly: selection.verifiedOnly ? say('display.verifiedOnly') : '',
+    withWords: selection.withWords ? say('display.withWords') : '',
+    withPhotos: selection.withPhotos ? say('display.withPhotos') : '',
+    written: writtenText(selection),
     order: say(`display.order.${order}`),
     layout: say(`display.layout.${layout.kind}`),
     theme: themeText(theme, names),
     placement: say(`display.place.${placement.place}`),
     title: title.trim() ? say('display.title', { title: title.trim() }) : '',
   }
+}
+
+const spokenDay = (day: string) =>
+  dateFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(day))
+
+function writtenText({ writtenFrom, writtenUntil }: Configuration['selection']): string {
+  if (!writtenFrom && !writtenUntil) return ''
+  const [from, until] = [writtenFrom && spokenDay(writtenFrom), writtenUntil && spokenDay(writtenUntil)]
+  return say(`display.written.${from && until ? 'between' : from ? 'from' : 'until'}`, { from, until })
 }
 
 function themeText({ look, background, colour }: Theme, names: ProductNames): string {

@@ -9,9 +9,9 @@ export const displayWords = {
       mixed: 'Not every review is five stars, and visitors believe a page the more for it.',
     },
     sentence_one:
-      'Show [limit] review with [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], as [layout]{, [title]}, styled [theme], for [placement]',
+      'Show [limit] review with [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}{, [withPhotos]}{, [written]}, [order], as [layout]{, [title]}, styled [theme], for [placement]',
     sentence_other:
-      'Show [limit] reviews with [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}, [order], as [layout]{, [title]}, styled [theme], for [placement]',
+      'Show [limit] reviews with [ratings] about [products]{, [tags]}{, [sources]}{, [languages]}{, [verifiedOnly]}{, [withWords]}{, [withPhotos]}{, [written]}, [order], as [layout]{, [title]}, styled [theme], for [placement]',
     sentenceWhole: 'Show the rating of [products], as [layout]{, [title]}, styled [theme], for [placement]',
     page: 'Reviews of {{shop}}',
     title: 'under the title “{{title}}”',
@@ -32,6 +32,12 @@ export const displayWords = {
     inLanguages: 'in {{languages}}',
     verifiedOnly: 'from verified buyers',
     withWords: 'with text',
+    withPhotos: 'with a photo',
+    written: {
+      from: 'written since {{from}}',
+      until: 'written until {{until}}',
+      between: 'written from {{from}} to {{until}}',
+    },
     postedOn: 'posted on {{listing}}',
     goneListing: 'a listing that is gone',
     source: { form: 'through the form', manualEntry: 'added by you', listing: 'posted on other sites' },
@@ -228,6 +234,8 @@ export const displayWords = {
       languages: 'Languages',
       verifiedOnly: 'Verified buyers',
       withWords: 'Text',
+      withPhotos: 'Photos',
+      written: 'Dates',
       order: 'Order',
       layout: 'Layout',
       theme: 'Style',

@@ -8,6 +8,7 @@ import { headingWords } from './heading'
 import { jobWords } from './jobs'
 import { learningWords } from './learning'
 import { listingWords } from './listings'
+import { narrowWords } from './narrow'
 import { onlyHereWords } from './onlyHere'
 import { ownCssWords } from './ownCss'
 import { photoWords } from './photos'
@@ -34,6 +35,7 @@ export const ownerTexts = {
   ...fairWords,
   ...previewWords,
   ...headingWords,
+  ...narrowWords,
   ...onlyHereWords,
   ...ownCssWords,
   ...styleWords,

@@ -100,17 +100,6 @@ export const showWords = {
     noProduct: 'no product (the whole shop)',
     productByCode:
       'The embed code names the product with data-product. A page without it shows the whole shop.',
-    noTags: 'No approved review has a tag. You can add tags in Decide.',
-    onlyVerified: 'Only verified buyers',
-    onlyWithWords: 'Only reviews with text',
-    fold: {
-      tags: 'Tags',
-      sources: 'Sources',
-      languages: 'Languages',
-      verifiedOnly: 'Verified buyers',
-      withWords: 'With text',
-      title: 'Title',
-    },
     whenEmpty: 'When no review matches, visitors see',
     columnsMost: 'Maximum columns',
     density: 'Spacing',

@@ -26,6 +26,7 @@ import * as sheets from './0024_sheets'
 import * as detection from './0025_detection'
 import * as misfits from './0026_misfits'
 import * as looks from './0027_looks'
+import * as withPhoto from './0028_with_photo'
 
 export interface Named {
   name: string
@@ -60,6 +61,7 @@ const all: Named[] = [
   { name: '0025_detection', migration: detection },
   { name: '0026_misfits', migration: misfits },
   { name: '0027_looks', migration: looks },
+  { name: '0028_with_photo', migration: withPhoto },
 ]
 
 export const migrationNames = all.map(({ name }) => name)

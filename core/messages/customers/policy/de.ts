@@ -52,6 +52,8 @@ export const policy: CustomerMessages['policy'] = {
     languages: 'Sprache: {{languages}}',
     verifiedOnly: 'nur bestätigte Käufe',
     withWords: 'nur Bewertungen mit Text',
+    withPhotos: 'nur Bewertungen mit Foto',
+    written: 'dem Tag, an dem sie geschrieben wurden',
     leftOut: 'einzelne von Hand weggelassen',
     pins: 'einzelne von Hand nach vorn gesetzt',
     balanced:

@@ -49,6 +49,8 @@ export const policy = {
     languages: 'language: {{languages}}',
     verifiedOnly: 'verified buyers only',
     withWords: 'reviews with text only',
+    withPhotos: 'reviews with a photo only',
+    written: 'when they were written',
     leftOut: 'single reviews left out by hand',
     pins: 'single reviews placed first by hand',
     balanced:

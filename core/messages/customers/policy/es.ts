@@ -50,6 +50,8 @@ export const policy: CustomerMessages['policy'] = {
     languages: 'el idioma: {{languages}}',
     verifiedOnly: 'solo compras verificadas',
     withWords: 'solo reseñas con texto',
+    withPhotos: 'solo reseñas con foto',
+    written: 'la fecha en que se escribieron',
     leftOut: 'algunas descartadas a mano',
     pins: 'algunas puestas delante a mano',
     balanced:

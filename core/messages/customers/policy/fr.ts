@@ -51,6 +51,8 @@ export const policy: CustomerMessages['policy'] = {
     languages: 'la langue : {{languages}}',
     verifiedOnly: 'les achats vérifiés seulement',
     withWords: 'les avis avec du texte seulement',
+    withPhotos: 'les avis avec photo seulement',
+    written: 'la date à laquelle ils ont été écrits',
     leftOut: 'certains avis écartés à la main',
     pins: 'certains avis placés en tête à la main',
     balanced:

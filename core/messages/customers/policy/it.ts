@@ -51,6 +51,8 @@ export const policy: CustomerMessages['policy'] = {
     languages: 'lingua: {{languages}}',
     verifiedOnly: 'solo acquisti verificati',
     withWords: 'solo recensioni con testo',
+    withPhotos: 'solo recensioni con foto',
+    written: 'la data in cui sono state scritte',
     leftOut: 'alcune escluse a mano',
     pins: 'alcune messe in testa a mano',
     balanced:
