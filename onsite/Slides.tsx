@@ -2,6 +2,9 @@ import type { ReactNode } from 'react'
 import type { DisplayModel } from '../core/display/displayModel'
 import { regionName } from './regionName'
 
+/** How long a movement takes; the usual one is the browser's own. */
+const millisecondsOf = { usual: undefined, calm: 1100, quick: 180, atOnce: 0 }
+
 /** A row that scrolls; `behaviour/slide.ts` activates its controls. */
 export function Slides({ model, children }: { model: DisplayModel; children: ReactNode }) {
   const { layout, translate, quotations } = model
@@ -15,6 +18,7 @@ export function Slides({ model, children }: { model: DisplayModel; children: Rea
       aria-label={regionName(model)}
       data-step={step}
       data-seconds={autoplay || undefined}
+      data-ms={millisecondsOf[layout.speed]}
       data-go-to={translate('visitor.goTo', { place: '#', all: '%' })}
     >
       {children}

@@ -19,6 +19,7 @@ import {
   pagings,
   quoteMarks,
   sizes,
+  speeds,
   textParts,
   textWeights,
 } from '../core/display/choices'
@@ -91,6 +92,7 @@ describe('every choice of a style is seen', () => {
     const moving = { kind: 'carousel' as const }
     expectAllDiffer(arrowForms, (arrows) => themed({ controls: { arrows, dots: 'round' } }, moving))
     expectAllDiffer(dotForms, (dots) => themed({ controls: { arrows: 'outline', dots } }, moving))
+    expectAllDiffer(speeds, (speed) => outputOf({ layout: { ...moving, speed } }))
   })
   test('every property of every text', () => {
     const styles: TextStyle[] = [

@@ -276,6 +276,37 @@ describe('passing by', () => {
     })
   })
 
+  test('at the speed of the owner’s choice, also when it is pressed again meanwhile', async () => {
+    await withBrowser(desk, async (driver) => {
+      for (const [speed, least, most] of [
+        ['atOnce', 0, 90],
+        ['calm', 700, 2500],
+      ] as const) {
+        await driver.get(show({ layout: { columns: 2, step: 1, speed } }))
+        await awake(driver)
+        const took = await driver.executeAsyncScript<number>(
+          `const done = arguments[0], row = ${button('ol')}, on = ${button('.eg-on')}, begun = performance.now()
+           const goal = row.children[2].offsetLeft - row.children[0].offsetLeft
+           on.click()
+           requestAnimationFrame(() => {
+             on.click()
+             const look = () => Math.abs(row.scrollLeft - goal) < 2 ? done(performance.now() - begun) : requestAnimationFrame(look)
+             look()
+           })`,
+        )
+        expect(took, speed).toBeGreaterThanOrEqual(least)
+        expect(took, speed).toBeLessThan(most)
+        await driver.wait(
+          async () =>
+            (await driver.executeScript(`return getComputedStyle(${button('ol')}).scrollSnapType`)) ===
+            'x mandatory',
+          3000,
+        )
+        expect(await driver.executeScript(first)).toBe(2)
+      }
+    })
+  })
+
   test('who wants less motion gets none until asked for', async () => {
     await withBrowser(desk, async (driver) => {
       const { sendDevToolsCommand } = driver as never as {

@@ -22,6 +22,8 @@ export const LONGEST_AUTOPLAY = 60
 export const NARROWEST_MARK = 200
 export const WIDEST_MARK = 2000
 /** The edge of the page at which a mark stands. */
+/** How fast a row moves. */
+export const speeds = ['usual', 'calm', 'quick', 'atOnce'] as const
 export const edgeSides = ['left', 'right'] as const
 /** Whether there is more than the first reviews: by numbered pages, by a button, or as one scrolls. */
 export const pagings = ['none', 'pages', 'more', 'scroll'] as const

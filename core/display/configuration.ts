@@ -13,6 +13,7 @@ import {
   NARROWEST_MARK,
   WIDEST_MARK,
   edgeSides,
+  speeds,
   pagings,
   nameForms,
   dateForms,
@@ -48,6 +49,7 @@ const arrangementSchema = z.object({
   autoplay: z.number().int().min(0).max(LONGEST_AUTOPLAY),
   /** The number of reviews that move at once; 0 means all visible ones. */
   step: z.number().int().min(0).max(MOST_COLUMNS),
+  speed: z.enum(speeds).default('usual'),
   arrows: z.boolean(),
   dots: z.boolean(),
   paging: z.enum(pagings).default('none'),

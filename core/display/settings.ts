@@ -55,7 +55,7 @@ export function settingValues({
     byHand: [pins, leftOut, order === 'hand' ? hand : []],
     columns: [layout.columns, layout.marks.slice(0, layout.columns - 1)],
     tableColumns: layout.tableColumns,
-    moving: [layout.autoplay, layout.step, layout.arrows, layout.dots],
+    moving: [layout.autoplay, layout.step, layout.speed, layout.arrows, layout.dots],
     paging: layout.paging,
     edgeSide: layout.edgeSide,
     bands,

@@ -14,6 +14,7 @@ export const startingConfiguration: Configuration = {
     columns: 3,
     autoplay: 0,
     step: 1,
+    speed: 'usual',
     arrows: true,
     dots: true,
     paging: 'none',

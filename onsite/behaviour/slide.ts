@@ -38,7 +38,25 @@ export default function slide(root: ParentNode): () => void {
     const place = to > last() ? (from() >= last() ? 0 : last()) : to < 0 ? (from() <= 0 ? last() : 0) : to
     goal = place === at() ? null : place
     const left = startOf(items[place]!) * (getComputedStyle(list!).direction === 'rtl' ? -1 : 1)
-    list!.scrollTo({ left, behavior: calm ? 'auto' : 'smooth' })
+    const { ms } = box!.dataset
+    if (calm || !Number(ms)) list!.scrollTo({ left, behavior: calm || ms ? 'instant' : 'smooth' })
+    else glide(left, Number(ms))
+  }
+
+  /** Scrolls in a given time; ends when somebody else moves the row, or another movement begins. */
+  function glide(to: number, ms: number): void {
+    const [start, begun, place] = [list!.scrollLeft, performance.now(), goal]
+    list!.style.scrollSnapType = 'none'
+    const move = (now: number) => {
+      const done = Math.min(1, Math.max(0, now - begun) / ms)
+      if (place === goal && !ending.signal.aborted) {
+        list!.scrollLeft = start + (to - start) * (1 - (1 - done) ** 3)
+        if (done < 1) return void requestAnimationFrame(move)
+        goal = null
+      }
+      if (place === goal || goal === null) list!.style.scrollSnapType = ''
+    }
+    requestAnimationFrame(move)
   }
 
   function draw(): void {
@@ -67,7 +85,11 @@ export default function slide(root: ParentNode): () => void {
   box.querySelector('.eg-back')?.addEventListener('click', () => go(from() - stride()), heard)
   box.querySelector('.eg-on')?.addEventListener('click', () => go(from() + stride()), heard)
   // The event of an interrupted movement can arrive after the next one has begun.
-  list.addEventListener('scrollend', () => goal === at() && (goal = null), heard)
+  list.addEventListener(
+    'scrollend',
+    () => goal === at() && !list.style.scrollSnapType && (goal = null),
+    heard,
+  )
   for (const name of ['wheel', 'pointerdown', 'keydown'])
     list.addEventListener(name, () => (goal = null), { ...heard, passive: true })
   list.addEventListener('scroll', draw, { ...heard, passive: true })

@@ -1,5 +1,6 @@
 import {
   edgeSides,
+  speeds,
   layouts,
   LONGEST_AUTOPLAY,
   MOST_COLUMNS,
@@ -150,6 +151,12 @@ function Finer(props: StripProps) {
             min={0}
             max={LONGEST_AUTOPLAY / 2}
             set={(autoplay) => set({ autoplay })}
+          />
+          <SelectLine
+            label={say('preview.speed')}
+            value={layout.speed}
+            choices={speeds.map((one) => [one, say(`display.speed.${one}`)])}
+            choose={(speed) => set({ speed })}
           />
           <SwitchLine words={say('show.arrows')} on={layout.arrows} set={(arrows) => set({ arrows })} />
           <SwitchLine words={say('show.dots')} on={layout.dots} set={(dots) => set({ dots })} />

@@ -35,6 +35,7 @@ export function settingTexts({
     moving: [
       unless(layout.autoplay === 0, say('display.autoplay', { count: layout.autoplay })),
       layout.step === 0 ? say('display.stepAll') : say('display.step', { count: layout.step }),
+      unless(layout.speed === 'usual', say(`display.speed.${layout.speed}`)),
       unless(layout.arrows, say('display.noArrows')),
       unless(layout.dots, say('display.noDots')),
     ]

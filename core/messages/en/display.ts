@@ -124,6 +124,7 @@ export const displayWords = {
     withoutColumns: 'without {{columns}}',
     autoplay_one: 'automatically every second',
     autoplay_other: 'automatically every {{count}} seconds',
+    speed: { usual: 'usual', calm: 'calm', quick: 'quick', atOnce: 'at once' },
     step_one: 'one at a time',
     step_other: '{{count}} at a time',
     stepAll: 'all visible ones at a time',
