@@ -41,6 +41,8 @@ const moving = `
 .eg-dots button{width:24px;height:24px;display:grid;place-items:center}
 .eg-dots button::before{content:"";width:9px;height:9px;border-radius:50%;border:1.5px solid currentColor}
 .eg-dots [aria-current]::before{background:currentColor}
+@media (forced-colors:active){.eg-dots [aria-current]::before{background:CanvasText;forced-color-adjust:none}}
+@media print{.eg-slides ol{flex-wrap:wrap;overflow:visible;row-gap:1.2em}.eg-steps{display:none!important}}
 .eg-play{text-decoration:underline;min-height:24px}`
 
 const line = `
@@ -58,7 +60,8 @@ export const summaryStyles = `
 .eg-bars li{position:relative;display:grid;grid-template-columns:1.2em minmax(0,1fr) 2.6em;gap:.6em;align-items:center;font-size:.85em}
 .eg-bars li>:last-child{text-align:end}
 .eg-bars svg{width:100%;height:8px}
-.eg-bar{fill:var(--eg-accent)}`
+.eg-bar{fill:var(--eg-accent)}
+@media (forced-colors:active){.eg-bar{fill:CanvasText}}`
 
 interface LayoutRules {
   css: string

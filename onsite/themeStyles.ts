@@ -148,6 +148,8 @@ export function cardStyles({ frame, card }: Pick<ResolvedTheme, 'frame' | 'card'
   ]
   return (
     `.eg figure{${declarations.filter(Boolean).join(';')}}` +
+    // Neither backgrounds nor shadows are drawn there.
+    (isSurface && !line ? '@media (forced-colors:active){.eg figure{border:1px solid}}' : '') +
     (card.shadow === 'offset' ? '.eg ol{padding-inline-end:6px;padding-bottom:6px}' : '') +
     (card.shadow === 'none'
       ? ''

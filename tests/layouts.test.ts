@@ -164,6 +164,46 @@ describe('in every look', () => {
   })
 })
 
+const emulating = (driver: WebDriver, media: object) =>
+  (
+    driver as never as { sendDevToolsCommand: (name: string, value: object) => Promise<void> }
+  ).sendDevToolsCommand('Emulation.setEmulatedMedia', media)
+
+test('in forced colours cards, bars and the current dot are there; on paper a row shows all it has', async () => {
+  const boxes = [
+    standing('grid', some(3, short), { theme: themeOfLook('sheets') }),
+    standing('aggregate', some(3, short)),
+    standing('carousel', some(8, short), { layout: { columns: 2 } }),
+  ]
+  await withBrowser(desk, async (driver) => {
+    await emulating(driver, { features: [{ name: 'forced-colors', value: 'active' }] })
+    await driver.get(site.show(`<style>.around{width:700px}</style>${boxes.join('')}${waking()}`))
+    await awake(driver)
+    expect(
+      await driver.executeScript(`
+        const at = (css, ...more) => {
+          for (const box of document.querySelectorAll('.box')) {
+            const found = box.shadowRoot.querySelector(css)
+            if (found) return getComputedStyle(found, ...more)
+          }
+        }
+        const text = at('.eg').color
+        return [at('.eg-grid figure').borderTopWidth, at('.eg-bar').fill === text,
+          at('.eg-dots [aria-current]', '::before').backgroundColor === text, at('.eg-dots :not([aria-current])', '::before').backgroundColor === text]`),
+    ).toEqual(['1px', true, true, false])
+    await emulating(driver, { media: 'print', features: [] })
+    expect(
+      await driver.executeScript(`
+        const row = document.querySelectorAll('.box')[2].shadowRoot.querySelector('ol')
+        const { right, bottom } = row.getBoundingClientRect()
+        return [...row.children].filter((li) => {
+          const at = li.getBoundingClientRect()
+          return at.width > 0 && at.right <= right + 1 && at.bottom <= bottom + 1
+        }).length`),
+    ).toBe(8)
+  })
+})
+
 test('from edge to edge of the window, nothing scrolls sideways', async () => {
   const boxes = layouts.map((kind) => standing(kind, some(5, long), { layout: { columns: 3 } }))
   await withBrowser(desk, async (driver) => {
@@ -309,12 +349,7 @@ describe('passing by', () => {
 
   test('who wants less motion gets none until asked for', async () => {
     await withBrowser(desk, async (driver) => {
-      const { sendDevToolsCommand } = driver as never as {
-        sendDevToolsCommand: (name: string, value: object) => Promise<void>
-      }
-      await sendDevToolsCommand.call(driver, 'Emulation.setEmulatedMedia', {
-        features: [{ name: 'prefers-reduced-motion', value: 'reduce' }],
-      })
+      await emulating(driver, { features: [{ name: 'prefers-reduced-motion', value: 'reduce' }] })
       await driver.get(show({ layout: { columns: 2, autoplay: 1 } }))
       await awake(driver)
       expect(await driver.executeScript(`return ${button('.eg-play')}.textContent`)).toBe('Play')
