@@ -21,7 +21,20 @@ const agent = new Agent({ keepAlive: true, maxSockets: 8 })
 const folder = mkdtempSync(path.join(tmpdir(), 'elogio-bench-'))
 const port = 4390
 const url = `http://localhost:${port}`
-await fillDemo(folder, { publicUrl: url, siteUrl: 'http://localhost:4311', secret: null })
+const siteUrl = `http://localhost:${port + 1}`
+// The demo's shop is connected to the outside sites.
+const standins = spawn(process.execPath, ['build/app/standins.js'], {
+  env: {
+    ...process.env,
+    STANDIN_PORT: String(port + 1),
+    STANDIN_SMTP_PORT: String(port + 2),
+    ELOGIO_URL: url,
+  },
+  stdio: 'ignore',
+})
+while (!(await fetch(siteUrl).catch(() => null))?.ok) await new Promise((resolve) => setTimeout(resolve, 50))
+await fillDemo(folder, { publicUrl: url, siteUrl, secret: null })
+standins.kill()
 const application = spawn(process.execPath, ['build/app/main.js'], {
   env: { ...process.env, NODE_ENV: 'production', PORT: String(port), PUBLIC_URL: url, ELOGIO_DATA: folder },
   stdio: 'ignore',
