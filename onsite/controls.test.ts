@@ -190,3 +190,10 @@ test('twelve reviews of sixty words are small in every look', () => {
     expect(gzipSync(html + css, { level: 9 }).length, look).toBeLessThan(8000)
   }
 })
+
+test('a colour that a dark page would swallow has another one there', () => {
+  const css = (colour: string) =>
+    renderDisplay(shownOf(reviews, configured({ theme: { texts: { average: { colour } } } }))).css
+  expect(css('#123456')).toMatch(/\.eg-dark \.eg-sum,\.eg-dark \.eg-whole\{color:#[0-9a-f]{6}\}/)
+  expect(css('#8a8a8a')).not.toContain('.eg-dark .eg-sum')
+})

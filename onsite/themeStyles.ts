@@ -14,13 +14,26 @@ export function themeStyles(theme: ResolvedTheme, layout: Layout, fontsUrl: stri
     buttonStyles(theme.buttons) +
     (shows === 'reviews' ? cardStyles(theme, layout) : '') +
     (motion === 'none' ? '' : controlStyles(theme.controls)) +
-    eachText(theme.texts)
+    eachText(theme.texts) +
+    elsewhere(theme.textsElsewhere)
   )
 }
 
 export const eachText = (texts: ResolvedTheme['texts']): string =>
   Object.entries(texts)
     .map(([part, style]) => textStyles(part as TextPart, style))
+    .join('')
+
+/** On a page of the other scheme, which the loader finds out. */
+const elsewhere = (texts: ResolvedTheme['textsElsewhere']): string =>
+  Object.entries(texts?.colours ?? {})
+    .map(([part, colour]) => {
+      const selectors = `.eg ${textElements[part as TextPart].css}`.replaceAll(
+        '.eg ',
+        `.eg-${texts!.scheme} `,
+      )
+      return `${selectors}{color:${colour}}`
+    })
     .join('')
 
 const scales = { compact: 0.88, normal: 1, roomy: 1.12 }

@@ -78,3 +78,21 @@ test('a shop’s colours hold their contrast whatever its brand is', () => {
   }
   expect(() => brandShades('honey')).toThrow(RangeError)
 })
+
+test('colours chosen on a light page can be read on a dark one too, and the other way round', () => {
+  fc.assert(
+    fc.property(hex, hex, fc.boolean(), (accent, title, onDark) => {
+      const page = { ...site, background: onDark ? '#14181a' : '#fcf7eb' }
+      const theme = { ...configured().theme, accent, texts: { title: { colour: title } } }
+      const used = resolveTheme(theme, page)
+      const elsewhere = onDark ? '#ffffff' : '#16211f'
+      expect(used.accent[onDark ? 'dark' : 'light']).toBe(accent)
+      expect(wcagContrast(used.accent[onDark ? 'light' : 'dark'], elsewhere)).toBeGreaterThanOrEqual(3)
+      expect(used.textsElsewhere!.scheme).toBe(onDark ? 'light' : 'dark')
+      expect(wcagContrast(used.textsElsewhere!.colours.title ?? title, elsewhere)).toBeGreaterThanOrEqual(4.5)
+      const asked = resolveTheme({ ...theme, background: 'light' }, page, 'dark')
+      expect(wcagContrast(asked.texts.title!.colour!, asked.backgroundColour!)).toBeGreaterThanOrEqual(4.5)
+    }),
+    { numRuns: 60 },
+  )
+})

@@ -37,6 +37,8 @@ export interface ResolvedTheme {
   buttons: { form: Theme['buttons']['form']; corners: number }
   controls: Theme['controls']
   texts: Theme['texts']
+  /** Without a background of its own: colours of texts on a page that is dark instead of light, or the other way round. */
+  textsElsewhere: { scheme: ColourScheme; colours: Partial<Record<TextPart, string>> } | null
 }
 
 /** The surface around one review; a colour of its own has a text colour and an accent that can be read on it. */
@@ -106,7 +108,14 @@ export function resolveTheme(
     dark: DARK_BACKGROUND,
     colour: theme.colour || site.brand,
   }[background]
-  const accentOn = (on: string) => theme.accent || legibleOn(site.brand, on, GRAPHIC_RATIO + 0.4)
+  // The owner chose her colours on this background; on any other they are the nearest that can be read.
+  const chosenOn =
+    scheme === null || background === theme.background ? (backgroundColour ?? site.background) : null
+  const asChosen = (colour: string, on: string, needed: number) =>
+    on === chosenOn ? colour : nearestLegible(colour, on, needed)
+  const accentOn = (on: string) =>
+    theme.accent ? asChosen(theme.accent, on, GRAPHIC_RATIO) : legibleOn(site.brand, on, GRAPHIC_RATIO + 0.4)
+  const textsOn = (on: string) => textColours(theme, (colour, needed) => asChosen(colour, on, needed))
   const pageIsDark = isDark(site.background)
   const corners = theme.corners ?? site.corners
   const { colour, ...card } = theme.card
@@ -140,9 +149,41 @@ export function resolveTheme(
     },
     buttons: { ...theme.buttons, corners: theme.buttons.corners ?? corners },
     controls: theme.controls,
-    texts: theme.texts,
+    texts: backgroundColour ? withColours(theme.texts, textsOn(backgroundColour)) : theme.texts,
+    textsElsewhere: backgroundColour
+      ? null
+      : {
+          scheme: pageIsDark ? 'light' : 'dark',
+          colours: textsOn(pageIsDark ? LIGHT_BACKGROUND : DARK_BACKGROUND),
+        },
   }
 }
+
+/** The texts whose colour another background changes, with that colour. */
+function textColours(
+  { texts, card }: Theme,
+  onIt: (colour: string, needed: number) => string,
+): Partial<Record<TextPart, string>> {
+  const changed = Object.entries(texts).flatMap(([name, style]) => {
+    const part = name as TextPart
+    // A card with a colour of its own is the same everywhere.
+    if (!style?.colour || (card.fill === 'colour' && !aboveReviews.includes(part))) return []
+    const colour = onIt(style.colour, ratioOf(part))
+    return colour === style.colour ? [] : [[part, colour]]
+  })
+  return Object.fromEntries(changed) as Partial<Record<TextPart, string>>
+}
+
+const withColours = (texts: Theme['texts'], colours: Partial<Record<TextPart, string>>): Theme['texts'] =>
+  Object.fromEntries(
+    Object.entries(texts).map(([part, style]) => [
+      part,
+      { ...style, colour: colours[part as TextPart] ?? style?.colour },
+    ]),
+  )
+
+/** The contrast that a part needs. */
+const ratioOf = (part: TextPart) => (part === 'symbols' ? GRAPHIC_RATIO : TEXT_RATIO)
 
 /** The shipped fonts that a theme uses, each once. */
 export function fontsOf({ font, texts }: Pick<ResolvedTheme, 'font' | 'texts'>): ShippedFont[] {
@@ -175,8 +216,7 @@ export function contrastFaults(theme: Theme, site: SiteStyle): ContrastFault[] {
     ...Object.entries(texts).flatMap(([name, style]) => {
       const part = name as TextPart
       const on = own && !aboveReviews.includes(part) ? own.background : background
-      const needed = part === 'symbols' ? GRAPHIC_RATIO : TEXT_RATIO
-      return style?.colour ? [{ what: part, colour: style.colour, on, needed }] : []
+      return style?.colour ? [{ what: part, colour: style.colour, on, needed: ratioOf(part) }] : []
     }),
   ]
   return pairs
