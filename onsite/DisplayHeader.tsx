@@ -23,7 +23,9 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
   const whole = layoutTraits[layout.kind].shows === 'summary'
   // Average and count stand beside the bars already.
   const isSummed = (whole || heading.bars) && tally.average !== null
-  const reachable = model.paging?.total ?? quotations.length
+  const limits = Object.values(model.bands).map(({ changes }) => changes.limit ?? Infinity)
+  const fewest = Math.min(quotations.length, model.shownElsewhere ?? Infinity, ...limits)
+  const reachable = model.paging?.total ?? fewest
   const pickedFew = !whole && quotations.length > 0 && reachable < publishableCount
   const { average, count, write, all, button } = heading
   const origins = model.origins.filter(({ here }) => here > 0)
@@ -105,9 +107,15 @@ function pickedWords({
   ratings,
   translate,
   language,
+  bands,
 }: DisplayModel): string {
   const values = { count: paging?.total ?? quotations.length, shop: shortName, stock: publishableCount }
-  if (ratings === null) return translate('visitor.picked', values)
+  // One sentence stands at all widths.
+  const isSameNumber = Object.values(bands).every(({ changes }) => !changes.limit)
+  if (ratings === null) return translate(isSameNumber ? 'visitor.picked' : 'visitor.pickedSome', values)
   const list = new Intl.ListFormat(language, { type: 'disjunction' }).format(ratings.map(String))
-  return translate('visitor.pickedRated', { ...values, ratings: list })
+  return translate(isSameNumber ? 'visitor.pickedRated' : 'visitor.pickedSomeRated', {
+    ...values,
+    ratings: list,
+  })
 }

@@ -24,6 +24,12 @@ const hiddenElements: Record<SwitchedPart, string> = {
 const plainCard =
   '.eg figure{display:block;height:auto;border:0;border-radius:0;padding:0;background:none;box-shadow:none;text-align:start}.eg figcaption{margin:.45em 0 0;text-align:start}'
 
+const items = '.eg ol:not(.eg-bars)>li'
+
+/** Shows the first so many reviews. */
+export const atMost = (count: number): string =>
+  ['.eg tbody>tr', items].map((item) => `${item}:nth-child(n + ${count + 1})`).join() + '{display:none}'
+
 export function bandStyles(styled: DisplayModel['bands'], layout: Layout): string {
   return bands
     .map((band) => {
@@ -36,7 +42,7 @@ export function bandStyles(styled: DisplayModel['bands'], layout: Layout): strin
         isOfReviews && (changes.card || changes.frame) && plainCard + cardStyles(theme, layout),
         changes.columns && `.eg ol{--eg-n:${changes.columns}}`,
         changes.density && `.eg>*{--eg-gap:${changes.density / 100}}`,
-        changes.limit && `.eg ol>li:nth-child(n + ${changes.limit + 1}){display:none}`,
+        changes.limit && `${items}{display:list-item}${atMost(changes.limit)}`,
         eachText(changes.texts),
         ...changes.hidden.map((part) => `.eg ${hiddenElements[part]}{display:none}`),
         changes.hidden.includes('portrait') && '.eg .eg-with-face{padding:0;min-height:0}',

@@ -174,6 +174,25 @@ test('what differs at one width stands in a rule for that width alone', () => {
     expect(rule).toContain(part)
 })
 
+test('a width that shows more than the others gets them, and what is said of their number is true at each', () => {
+  const many = Array.from({ length: 8 }, (_, i) => showable(i + 1, 500))
+  const of = (limit?: number) =>
+    renderDisplay(
+      shownOf(
+        many,
+        configured({
+          selection: { limit: 3 },
+          bands: limit ? { phone: { limit, texts: {}, hidden: [] } } : {},
+        }),
+      ),
+    )
+  expect(of().html).toContain('These 3 were selected by Wrenfield from 8.')
+  expect(of(5).html).toContain('Selected by Wrenfield from 8 reviews.')
+  expect(of(5).html.match(/<li/g)).toHaveLength(5)
+  expect(of(5).css).toContain('.eg ol:not(.eg-bars)>li:nth-child(n + 4){display:none}')
+  expect(of(2).css).not.toContain('nth-child(n + 4)')
+})
+
 test('twelve reviews of sixty words are small in every look', () => {
   const words =
     'The frames were square and the lid sat flush on all four sides, which I did not expect. '.repeat(4)

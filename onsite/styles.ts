@@ -1,7 +1,7 @@
 import type { DisplayModel } from '../core/display/displayModel'
 import { isTable } from '../core/display/layoutTraits'
 import { tableColumns } from '../core/display/tableColumns'
-import { bandStyles } from './bandStyles'
+import { atMost, bandStyles } from './bandStyles'
 import { startingConfiguration } from '../core/display/startingConfiguration'
 import { showsBars } from './HeadingBlock'
 import { columnStyles, layoutRules, summaryStyles, tableStyles } from './layoutStyles'
@@ -95,7 +95,7 @@ type Styled = Pick<
   DisplayModel,
   'layout' | 'theme' | 'quotations' | 'origins' | 'business' | 'fontsUrl' | 'paging'
 > &
-  Partial<Pick<DisplayModel, 'bands' | 'heading' | 'ownCss'>>
+  Partial<Pick<DisplayModel, 'bands' | 'heading' | 'ownCss' | 'shownElsewhere'>>
 
 export function displayStyles({
   layout,
@@ -108,6 +108,7 @@ export function displayStyles({
   bands = {},
   heading: settings = noBars,
   ownCss = null,
+  shownElsewhere = null,
 }: Styled): string {
   const rules = layoutRules(layout.kind)
   const styles = squeeze(
@@ -122,6 +123,7 @@ export function displayStyles({
       (rules.columns ? columnStyles(layout, quotations.length) : '') +
       (isTable(layout.kind) ? tableStyles(shownColumns(layout, quotations)) : '') +
       themeStyles(theme, layout.kind, fontsUrl) +
+      (shownElsewhere ? atMost(shownElsewhere) : '') +
       bandStyles(bands, layout.kind),
   )
   return ownCss ? withOwnCss(styles, ownCss, theme) : styles

@@ -347,6 +347,18 @@ describe('passing by', () => {
     })
   })
 
+  test('at a width with fewer reviews it counts and reaches only those', async () => {
+    await withBrowser(desk, async (driver) => {
+      const bands = { tablet: { limit: 4, texts: {}, hidden: [] } }
+      await driver.get(show({ layout: { columns: 2, step: 1 }, bands }))
+      await awake(driver)
+      const dots = () => driver.executeScript(`return ${button('.eg-dots')}.childElementCount`)
+      await driver.wait(async () => (await dots()) === 3, 5000, 'a dot for each place of four in twos')
+      await driver.executeScript(`${button('.eg-back')}.click()`)
+      await driver.wait(async () => (await driver.executeScript(first)) === 2, 8000, 'the last two')
+    })
+  })
+
   test('who wants less motion gets none until asked for', async () => {
     await withBrowser(desk, async (driver) => {
       await emulating(driver, { features: [{ name: 'prefers-reduced-motion', value: 'reduce' }] })

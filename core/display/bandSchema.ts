@@ -7,7 +7,6 @@ import { cardSchema, textStyleSchema } from './themeSchema'
 /** What differs in a band; missing values are as everywhere. */
 export const bandSchema = z.object({
   columns: z.number().int().min(1).max(MOST_COLUMNS).optional(),
-  /** Fewer reviews than elsewhere. */
   limit: z.number().int().min(1).max(MOST_SHOWN).optional(),
   density: z.number().int().min(40).max(200).optional(),
   frame: z.enum(frames).optional(),

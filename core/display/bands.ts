@@ -1,6 +1,7 @@
 import type { BandChanges } from './bandSchema'
 import type { TextPart } from './choices'
 import type { Configuration } from './configuration'
+import { layoutTraits } from './layoutTraits'
 import { sortedStyle } from './lookChanges'
 import { switchedParts, type SwitchedPart } from './switchedParts'
 import type { TextStyle, Theme } from './themeSchema'
@@ -17,6 +18,17 @@ export const bandAt = (width: number): Band | null =>
   bands.find((band) => width >= bandWidths[band].from && width <= bandWidths[band].upTo) ?? null
 
 const nothing: BandChanges = { texts: {}, hidden: [] }
+
+/** Whether a width can show more reviews than others: pages have one size, and rows of a table are not counted. */
+const canShowMore = ({ layout }: Configuration) =>
+  layoutTraits[layout.kind].shows === 'reviews' &&
+  (layout.paging === 'none' || !layoutTraits[layout.kind].paged)
+
+/** The number of reviews that are sent: as many as are shown at the width with the most. */
+export function sentLimit(configuration: Configuration): number {
+  const limits = canShowMore(configuration) ? bands.map((band) => configuration.bands[band]?.limit ?? 0) : []
+  return Math.max(configuration.selection.limit, ...limits)
+}
 
 /** A configuration as it is in a band. */
 export function inBand(configuration: Configuration, band: Band | null): Configuration {
@@ -41,16 +53,17 @@ export function inBand(configuration: Configuration, band: Band | null): Configu
 
 /**
  * A change made while a band was shown, stored for that band alone. What cannot differ by width changes everywhere;
- * a part that is hidden everywhere, or more reviews than elsewhere, can't be shown in one band.
+ * a part that is hidden everywhere can't be shown in one band.
  * @param changed the configuration as it should be in the band
  */
 export function changeInBand(before: Configuration, changed: Configuration, band: Band): Configuration {
   const { layout, selection, theme, parts } = before
   const differing = <T>(value: T, elsewhere: T): T | undefined =>
     JSON.stringify(value) === JSON.stringify(elsewhere) ? undefined : value
+  const mayDiffer = canShowMore(before) || changed.selection.limit < selection.limit
   const changes: BandChanges = {
     columns: differing(changed.layout.columns, layout.columns),
-    limit: changed.selection.limit < selection.limit ? changed.selection.limit : undefined,
+    limit: mayDiffer ? differing(changed.selection.limit, selection.limit) : undefined,
     density: differing(changed.theme.density, theme.density),
     frame: differing(changed.theme.frame, theme.frame),
     card: differing(changed.theme.card, theme.card),
@@ -60,7 +73,7 @@ export function changeInBand(before: Configuration, changed: Configuration, band
   return {
     ...changed,
     layout: { ...changed.layout, columns: layout.columns },
-    selection: { ...changed.selection, limit: Math.max(selection.limit, changed.selection.limit) },
+    selection: { ...changed.selection, limit: mayDiffer ? selection.limit : changed.selection.limit },
     theme: {
       ...changed.theme,
       density: theme.density,

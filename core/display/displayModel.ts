@@ -3,7 +3,7 @@ import { asksForRatings, ratedAmong, scopeOf, type Page } from '../curation/sele
 import { customerTranslate } from '../messages/customers'
 import { customerLanguage } from '../messages/customers/languages'
 import type { CustomerTranslate } from '../messages/customers/customerMessages'
-import { bands, inBand, type Band } from './bands'
+import { bands, inBand, sentLimit, type Band } from './bands'
 import type { BandChanges } from './bandSchema'
 import type { Arrangement, Configuration, Heading, Parts } from './configuration'
 import { resolveTheme, type ColourScheme, type ResolvedTheme } from './theme'
@@ -48,6 +48,8 @@ export interface DisplayModel {
   theme: ResolvedTheme
   /** What differs in boxes of some widths, and the theme as it is there. */
   bands: Partial<Record<Band, { changes: BandChanges; theme: ResolvedTheme }>>
+  /** The number of reviews that widths without one of their own show; null for all. */
+  shownElsewhere: number | null
   /** What has an effect of the CSS that the owner wrote; null for none. */
   ownCss: EffectiveCss | null
   scheme: ColourScheme | null
@@ -126,6 +128,8 @@ export function displayModel({
     parts: configuration.parts,
     theme: resolveTheme(configuration.theme, shop.site, asked.scheme ?? null),
     bands: bandsOf(configuration, shop, asked),
+    shownElsewhere:
+      asked.limit === undefined && sentLimit(configuration) > selection.limit ? selection.limit : null,
     ownCss: effectiveCss(configuration.theme.css),
     scheme: asked.scheme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,

@@ -14,6 +14,7 @@ export default function pack(root: ParentNode): () => void {
     const bottoms = new Array<number>(columns).fill(0)
     box!.classList.add('eg-packed')
     for (const item of items) {
+      if (item.offsetHeight === 0) continue
       const column = bottoms.indexOf(Math.min(...bottoms))
       item.style.insetInlineStart = `calc(${column}*(100% + ${columnGap})/${columns})`
       item.style.top = `${bottoms[column]}px`

@@ -5,7 +5,9 @@ export default function slide(root: ParentNode): () => void {
   const box = root.querySelector<HTMLElement>('.eg-slides')
   const list = box?.querySelector('ol')
   if (!box || !list) return () => undefined
-  const items = [...list.children] as HTMLElement[]
+  const all = [...list.children] as HTMLElement[]
+  /** Those that this width shows. */
+  let items = all
   const dots = box.querySelector<HTMLElement>('.eg-dots')
   const play = box.querySelector<HTMLButtonElement>('.eg-play')
   const calm = matchMedia('(prefers-reduced-motion: reduce)').matches
@@ -60,9 +62,9 @@ export default function slide(root: ParentNode): () => void {
   }
 
   function draw(): void {
-    const all = last() > 0
-    box!.classList.toggle('eg-awake', all)
-    if (!dots || !all) return
+    const moves = last() > 0
+    box!.classList.toggle('eg-awake', moves)
+    if (!dots || !moves) return
     const places = stops()
     const current = places.findLastIndex((place) => place <= at())
     if (places.length > MOST_DOTS) {
@@ -102,7 +104,10 @@ export default function slide(root: ParentNode): () => void {
     seconds > 0
       ? setInterval(() => playing && !held && !document.hidden && go(at() + stride()), seconds * 1000)
       : undefined
-  const watch = new ResizeObserver(draw)
+  const watch = new ResizeObserver(() => {
+    items = all.filter((item) => item.offsetWidth > 0)
+    draw()
+  })
   watch.observe(list)
   return () => {
     ending.abort()

@@ -2,6 +2,7 @@ import { sampleQuotations } from '../../core/messages/display/sampleQuotations'
 import { scopeOf, type Selection } from '../../core/curation/selection'
 import { ownSources } from '../../core/intake/sourcePolicy'
 import { OWN_REVIEWS } from '../../core/display/asked'
+import { sentLimit } from '../../core/display/bands'
 import { layoutTraits } from '../../core/display/layoutTraits'
 import { MAX_PAGED, pageCount, type Paging } from '../../core/display/paging'
 import { displayModel, type Asked, type DisplayModel } from '../../core/display/displayModel'
@@ -139,8 +140,8 @@ export async function composer(services: Services, shop: Shop) {
       const { selection } = configuration
       const chosen = readBy(selection, asked.origin, forDisplays)
       const paging = await pagingOf(configuration, chosen, key, asked)
-      const size = asked.limit ?? selection.limit
-      const upTo = paging ? { ...asked, limit: paging.page * size } : asked
+      const size = asked.limit ?? (paging ? selection.limit : sentLimit(configuration))
+      const upTo = { ...asked, limit: paging ? paging.page * size : size }
       const picked = (await publishable.pick(chosen, upTo)).slice(paging ? (paging.page - 1) * size : 0)
       const model = displayModel({
         configuration,

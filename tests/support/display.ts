@@ -2,6 +2,7 @@ import type { Configuration } from '../../core/display/configuration'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { scopeTotals } from '../../core/curation/scopeTotals'
 import { pick, scopeOf } from '../../core/curation/selection'
+import { sentLimit } from '../../core/display/bands'
 import { displayModel, type Asked } from '../../core/display/displayModel'
 import type { DisplayShop, ShowableReview } from '../../core/display/showableReview'
 
@@ -90,7 +91,7 @@ export function shownOf(
   return displayModel({
     configuration,
     shop: { ...beeShop, site },
-    picked: pick(reviews, selection, asked),
+    picked: pick(reviews, selection, { limit: sentLimit(configuration), ...asked }),
     totals: scopeTotals(
       reviews.map((review) => ({ ...review, count: 1 })),
       scopeOf(selection, asked),

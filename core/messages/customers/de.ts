@@ -180,6 +180,8 @@ export const de: CustomerMessages = {
     of_other: '{{count}} Bewertungen',
     picked_one: 'Von {{shop}} aus {{stock}} ausgewählt.',
     picked_other: 'Diese {{count}} hat {{shop}} aus {{stock}} ausgewählt.',
+    pickedSome: 'Von {{shop}} aus {{stock}} Bewertungen ausgewählt.',
+    pickedSomeRated: 'Mit {{ratings}} von 5 bewertet, von {{shop}} aus {{stock}} Bewertungen ausgewählt.',
     pickedRated_one: 'Mit {{ratings}} von 5 bewertet, von {{shop}} aus {{stock}} ausgewählt.',
     pickedRated_other:
       'Diese {{count}}, mit {{ratings}} von 5 bewertet, hat {{shop}} aus {{stock}} ausgewählt.',

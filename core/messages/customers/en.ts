@@ -170,6 +170,8 @@ export const en = {
     of_other: '{{count}} reviews',
     picked_one: 'Selected by {{shop}} from {{stock}}.',
     picked_other: 'These {{count}} were selected by {{shop}} from {{stock}}.',
+    pickedSome: 'Selected by {{shop}} from {{stock}} reviews.',
+    pickedSomeRated: 'Rated {{ratings}}, selected by {{shop}} from {{stock}} reviews.',
     pickedRated_one: 'Rated {{ratings}}, selected by {{shop}} from {{stock}}.',
     pickedRated_other: 'These {{count}}, rated {{ratings}}, were selected by {{shop}} from {{stock}}.',
     or: 'or',

@@ -175,6 +175,8 @@ export const es: CustomerMessages = {
     of_other: '{{count}} reseñas',
     picked_one: 'Elegida por {{shop}} entre {{stock}}.',
     picked_other: 'Estas {{count}} las eligió {{shop}} entre {{stock}}.',
+    pickedSome: 'Elegidas por {{shop}} entre {{stock}} reseñas.',
+    pickedSomeRated: 'Valoradas con {{ratings}}, elegidas por {{shop}} entre {{stock}} reseñas.',
     pickedRated_one: 'Valorada con {{ratings}}, elegida por {{shop}} entre {{stock}}.',
     pickedRated_other: 'Estas {{count}}, valoradas con {{ratings}}, las eligió {{shop}} entre {{stock}}.',
     or: 'o',

@@ -180,6 +180,8 @@ export const fr: CustomerMessages = {
     of_other: '{{count}} avis',
     picked_one: 'Choisi par {{shop}} parmi {{stock}}.',
     picked_other: 'Ces {{count}} avis ont été choisis par {{shop}} parmi {{stock}}.',
+    pickedSome: 'Choisis par {{shop}} parmi {{stock}} avis.',
+    pickedSomeRated: 'Notés {{ratings}}, choisis par {{shop}} parmi {{stock}} avis.',
     pickedRated_one: 'Noté {{ratings}}, choisi par {{shop}} parmi {{stock}}.',
     pickedRated_other: 'Ces {{count}} avis, notés {{ratings}}, ont été choisis par {{shop}} parmi {{stock}}.',
     or: 'ou',

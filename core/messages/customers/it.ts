@@ -177,6 +177,8 @@ export const it: CustomerMessages = {
     of_other: '{{count}} recensioni',
     picked_one: 'Scelta da {{shop}} tra {{stock}}.',
     picked_other: 'Queste {{count}} sono state scelte da {{shop}} tra {{stock}}.',
+    pickedSome: 'Scelte da {{shop}} tra {{stock}} recensioni.',
+    pickedSomeRated: 'Con voto {{ratings}}, scelte da {{shop}} tra {{stock}} recensioni.',
     pickedRated_one: 'Con voto {{ratings}}, scelta da {{shop}} tra {{stock}}.',
     pickedRated_other: 'Queste {{count}}, con voto {{ratings}}, sono state scelte da {{shop}} tra {{stock}}.',
     or: 'o',
