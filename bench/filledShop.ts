@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { openDatabase } from '../server/data/database'
+import { startingDesign } from '../core/form/startingDesign'
 import { insertForm } from '../server/data/forms'
 import { insertRows } from '../server/data/insertRows'
 import { insertMember } from '../server/data/members'
@@ -67,7 +68,14 @@ export async function filledShop(size: number): Promise<FilledShop> {
     now: '2026-01-01T00:00:00.000Z',
   })
   await insertMembership(db, memberId, shopId)
-  await insertForm(db, { shopId, publicId: 'form', slug: 'bench', heading: '', intro: '', writers: 'anyone' })
+  await insertForm(db, {
+    shopId,
+    publicId: 'form',
+    slug: 'bench',
+    writers: 'anyone',
+    design: startingDesign,
+    now: '',
+  })
   for (let i = 1; i <= 18; i++)
     await db('product').insert({
       shop_id: shopId,

@@ -15,7 +15,8 @@ import { issueFormToken } from '../server/collection/formToken'
 import { databaseFile, mediaFolder, signingKey } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
 import { insertDisplay } from '../server/data/displays'
-import { insertForm, updateWriters } from '../server/data/forms'
+import { startingDesign } from '../core/form/startingDesign'
+import { insertForm, updateForm } from '../server/data/forms'
 import { insertMember, type Member } from '../server/data/members'
 import { findReview } from '../server/data/reviewReading'
 import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
@@ -100,7 +101,7 @@ export async function fillDemo(
     clock = end
     // Earlier reviews came while anyone could write, so no confirmation was requested.
     const { form } = (await openForm(services, story.form.slug))!
-    await updateWriters(db, shop.id, form.publicId, story.form.writers)
+    await updateForm(db, shop.id, form.publicId, { writers: story.form.writers })
     const connected = await connectListings(services, shop, mara, story.listings, doJobs)
     for (const display of story.displays) {
       await addDisplay(services, shop, display, { siteUrl, connected })
@@ -137,7 +138,15 @@ async function addShop(
     services.now().toISOString(),
   )
   for (const member of members) await insertMembership(db, member.id, shopId)
-  await insertForm(db, { shopId, publicId: newId(), ...story.form, writers: 'anyone' })
+  const { slug, heading, intro } = story.form
+  await insertForm(db, {
+    shopId,
+    publicId: newId(),
+    slug,
+    writers: 'anyone',
+    design: { ...startingDesign, heading, intro },
+    now: services.now().toISOString(),
+  })
   const productIds = new Map<string, number>()
   for (const [sku, title] of Object.entries(story.products)) {
     const drawn = story.pictures.products[sku]

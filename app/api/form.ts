@@ -1,5 +1,5 @@
 import { parseWithZod } from '@conform-to/zod/v4'
-import { submissionFieldNames, submissionFields, submissionSchema } from '../../core/intake/submission'
+import { submissionFields, submissionSchema, VERSION_FIELD } from '../../core/intake/submission'
 import { messageCode, translateCode } from '../../core/messages/code'
 import { customerTranslate } from '../../core/messages/customers'
 import { onlyFields } from '../readForm'
@@ -13,7 +13,7 @@ import type { Route } from './+types/form'
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await context.elogio.openForm(params.slug)
   const answers = answersTo(request, found?.shop)
-  if (!found?.form.open) return answers.refused(404, messageCode('problem.notFound'))
+  if (found?.form.state !== 'open') return answers.refused(404, messageCode('problem.notFound'))
   const products = found.products.map(({ sku, title }) => ({ sku, title }))
   return Response.json(
     {
@@ -21,7 +21,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
         found,
         await context.throttle.suspicion(context.clientAddress, params.slug),
       )),
-      fields: submissionFields.map((field) =>
+      [VERSION_FIELD]: found.form.version,
+      fields: submissionFields(found.design).map((field) =>
         field.name === 'product' ? { ...field, options: products } : field,
       ),
     },
@@ -30,15 +31,23 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
 }
 
 export async function action({ params, request, context }: Route.ActionArgs) {
-  const found = await context.elogio.openForm(params.slug)
+  const found = await context.elogio.openForm(
+    params.slug,
+    Number(context.form?.get(VERSION_FIELD)) || undefined,
+  )
   const { language, refused, unfit } = answersTo(request, found?.shop)
-  if (!found?.form.open) return refused(404, messageCode('problem.notFound'))
+  if (found?.form.state !== 'open') return refused(404, messageCode('problem.notFound'))
   const { throttle, clientAddress } = context
   const suspicion = await throttle.suspicion(clientAddress, params.slug)
   const wait = await throttle.submit(clientAddress, params.slug)
   if (wait !== null) return refused(429, waitCode(wait), { 'Retry-After': String(wait) })
-  const { form, problems } = await takePhotos(onlyFields(context, submissionFieldNames), context, found.form)
-  const submission = parseWithZod(form, { schema: submissionSchema(found.skus) })
+  const schema = submissionSchema(found.skus, found.design)
+  const { form, problems } = await takePhotos(
+    onlyFields(context, Object.keys(schema.shape)),
+    context,
+    found.form,
+  )
+  const submission = parseWithZod(form, { schema })
   if (submission.status !== 'success' || problems.length > 0)
     return unfit({
       ...(submission.status !== 'success' && submission.error),

@@ -9,7 +9,8 @@ import type { Route } from './+types/photo'
 export async function action({ params, request, context }: Route.ActionArgs) {
   const found = await context.elogio.openForm(params.slug)
   const refused = refusalIn(request, found?.shop)
-  if (!found?.form.open) return refused(404, messageCode('problem.notFound'))
+  if (found?.form.state !== 'open' || found.design.photos.most === 0)
+    return refused(404, messageCode('problem.notFound'))
   const wait = await context.throttle.photo(context.clientAddress)
   if (wait !== null) return refused(429, messageCode('photo.error.wait'), { 'Retry-After': String(wait) })
   try {

@@ -2,7 +2,7 @@ import { X } from 'lucide-react'
 import { useRef } from 'react'
 import { useShortcut } from '../components/useShortcut'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
-import { BODY_LIMIT } from '../../core/intake/submission'
+import { BODY_LIMIT } from '../../core/intake/limits'
 import { say } from '../../core/messages/say/decide'
 import { useNoteOrDraft } from './useNoteOrDraft'
 

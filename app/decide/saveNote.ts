@@ -1,7 +1,7 @@
 import { data, redirect } from 'react-router'
 import { z } from 'zod'
 import { ALT_LIMIT } from '../../core/intake/photos'
-import { BODY_LIMIT } from '../../core/intake/submission'
+import { BODY_LIMIT } from '../../core/intake/limits'
 import { requireShop } from '../account/session'
 import { orOffline } from '../offline'
 import { readForm } from '../readForm'

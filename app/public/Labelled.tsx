@@ -13,16 +13,19 @@ export function Labelled({
   label,
   hint,
   light = false,
+  part,
   children,
 }: {
   field: FieldOfForm
   label: string
   hint?: ReactNode
   light?: boolean
+  /** The part of the form's design that it shows. */
+  part?: string
   children: ReactNode
 }) {
   return (
-    <div className="flex min-w-0 flex-col gap-1">
+    <div className="flex min-w-0 flex-col gap-1" data-part={part}>
       <div className="flex flex-wrap items-baseline justify-between gap-x-3">
         <label htmlFor={field.id} className={light ? '' : 'font-semibold'}>
           {label}

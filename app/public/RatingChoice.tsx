@@ -8,7 +8,12 @@ const ratings = [1, 2, 3, 4, 5] as const
 /** Five radio buttons of equal size. They work without scripts. */
 export function RatingChoice({
   field,
+  legend,
+  isShown = false,
 }: {
+  /** By default the catalogue's, for screen readers. */
+  legend?: string
+  isShown?: boolean
   field: Pick<FieldMetadata<string>, 'id' | 'name' | 'errors' | 'errorId' | 'initialValue'>
 }) {
   const group = useRef<HTMLFieldSetElement>(null)
@@ -20,7 +25,7 @@ export function RatingChoice({
     input?.click()
   }
   return (
-    <div>
+    <div data-part="rating">
       <fieldset
         ref={group}
         id={field.id}
@@ -28,7 +33,9 @@ export function RatingChoice({
         aria-describedby={field.errors ? field.errorId : undefined}
         aria-invalid={field.errors ? true : undefined}
       >
-        <legend className="sr-only">{translate('form.rating')}</legend>
+        <legend className={isShown ? 'mb-1.5 font-semibold' : 'sr-only'}>
+          {legend ?? translate('form.rating')}
+        </legend>
         <div className="grid max-w-[530px] grid-cols-5 items-start gap-2 sm:gap-3">
           {ratings.map((rating) => (
             <label key={rating} className="rating-step flex cursor-pointer flex-col items-center gap-1">

@@ -1,29 +1,50 @@
 import { getInputProps, getTextareaProps, type FieldMetadata } from '@conform-to/react'
-import { BODY_LIMIT } from '../../core/intake/submission'
+import type { FormDesign } from '../../core/form/design'
+import { BODY_LIMIT } from '../../core/intake/limits'
 import { useTranslate } from './speech'
 import { Counter } from './Counter'
 import { Labelled } from './Labelled'
 
 type TextField = FieldMetadata<string | undefined>
 
-/** Headline and text, for the form and for later changes. */
-export function WordsFields({ title, body }: { title: TextField; body: TextField }) {
+/** Headline and text, for the form and for later changes, which have no design. */
+export function WordsFields({
+  title,
+  body,
+  design,
+  labels,
+}: {
+  title: TextField
+  body: TextField
+  design?: Pick<FormDesign, 'title' | 'body'>
+  labels?: { title: string; body: string }
+}) {
   const translate = useTranslate()
   return (
     <>
-      <Labelled field={title} label={translate('form.title')} hint={translate('form.optional')} light>
-        <input
-          {...getInputProps(title, { type: 'text' })}
-          key={title.key}
-          className="input customer-words w-full border-edge text-[16px]"
-        />
-      </Labelled>
+      {design?.title.shown !== false && (
+        <Labelled
+          field={title}
+          label={labels?.title ?? translate('form.title')}
+          hint={translate('form.optional')}
+          light
+          part="title"
+        >
+          <input
+            {...getInputProps(title, { type: 'text' })}
+            key={title.key}
+            className="input customer-words w-full border-edge text-[16px]"
+          />
+        </Labelled>
+      )}
       <Labelled
         field={body}
-        label={translate('form.words')}
+        label={labels?.body ?? translate('form.words')}
+        part="body"
         hint={
           <>
-            {translate('form.optional')}, <Counter used={(body.value ?? '').length} limit={BODY_LIMIT} />
+            {!design?.body.required && `${translate('form.optional')}, `}
+            <Counter used={(body.value ?? '').length} limit={design?.body.most ?? BODY_LIMIT} />
           </>
         }
       >

@@ -38,7 +38,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
     verified,
     showable,
     photos: keptPhotos(own.photos),
-    photoAddress: form?.open ? `/f/${form.slug}/photo?lang=${speech.language}` : null,
+    photoAddress: form?.state === 'open' ? `/f/${form.slug}/photo?lang=${speech.language}` : null,
     thanks: new URL(request.url).searchParams.has('thanks'),
   }
 }

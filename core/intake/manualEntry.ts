@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { keptPicture, pictureAddress } from '../formats/picture'
 import { messageCode } from '../messages/code'
 import { TAG_LIMIT } from '../moderation/reviewAct'
-import { BODY_LIMIT, isSkuAmong, NAME_LIMIT, TITLE_LIMIT } from './submission'
+import { BODY_LIMIT, NAME_LIMIT, TITLE_LIMIT } from './limits'
+import { isSkuAmong } from './submission'
 
 const text = (limit: number) =>
   z

@@ -1,8 +1,9 @@
 import type { z } from 'zod'
+import { startingDesign } from '../form/startingDesign'
 import { submissionSchema } from './submission'
 
 /** What a customer can change in her own review. */
-export const ownChangeSchema = submissionSchema([]).pick({
+export const ownChangeSchema = submissionSchema([], startingDesign).pick({
   rating: true,
   title: true,
   body: true,

@@ -27,16 +27,18 @@ export interface PhotoRef {
 }
 
 /** The field `media`: a key, optionally followed by a space and a description. */
-export const photoRefs = z
-  .array(
-    z
-      .string()
-      .max(40 + ALT_LIMIT)
-      .regex(/^[a-z0-9]{1,40}( |$)/, { error: messageCode('photo.error.key') }),
-  )
-  .max(MOST_PHOTOS, { error: messageCode('photo.error.many', { most: MOST_PHOTOS }) })
-  .optional()
-  .transform((refs) => (refs ?? []).map(readRef))
+export const photoRefsUpTo = (most: number) =>
+  z
+    .array(
+      z
+        .string()
+        .max(40 + ALT_LIMIT)
+        .regex(/^[a-z0-9]{1,40}( |$)/, { error: messageCode('photo.error.key') }),
+    )
+    .max(most, { error: messageCode('photo.error.many', { most }) })
+    .optional()
+    .transform((refs) => (refs ?? []).map(readRef))
+export const photoRefs = photoRefsUpTo(MOST_PHOTOS)
 
 function readRef(ref: string): PhotoRef {
   const [key, ...alt] = ref.split(' ')

@@ -1,9 +1,11 @@
 import { expect, test } from 'vitest'
 import { languageOf } from './language'
+import { startingDesign } from '../form/startingDesign'
 import { submissionSchema } from './submission'
 
 const good = { rating: '4', author_name: 'Piotr Lis', author_email: ' piotr@lis.example ' }
-const read = (fields: Record<string, unknown>) => submissionSchema(['HK-2']).safeParse({ ...good, ...fields })
+const read = (fields: Record<string, unknown>) =>
+  submissionSchema(['HK-2'], startingDesign).safeParse({ ...good, ...fields })
 const mistake = (fields: Record<string, unknown>) => {
   const result = read(fields)
   return result.success ? null : [result.error.issues[0]!.path[0], result.error.issues[0]!.message]

@@ -1,14 +1,18 @@
 import { z } from 'zod'
 import { messageCode } from '../messages/code'
+import { answerFields } from '../form/answers'
+import type { FormDesign } from '../form/design'
 import type { AboutWriter } from './candidate'
+import { NAME_LIMIT } from './limits'
 import { WORK_FIELD } from './suspicion'
-import { MOST_PHOTOS, MOST_PHOTO_BYTES, photoRefs } from './photos'
+import { answerField, askedQuestions } from '../form/askedQuestions'
+import { hasOptions } from '../form/choices'
+import { MOST_PHOTO_BYTES, photoRefsUpTo } from './photos'
 
-export const TITLE_LIMIT = 120
-export const BODY_LIMIT = 3000
-export const NAME_LIMIT = 120
 const ORDER_NUMBER_LIMIT = 60
 
+/** The hidden field with the version of the design that the customer sees. */
+export const VERSION_FIELD = 'form_version'
 /** The hidden field; only scripts fill it in. */
 export const TRAP_FIELD = 'website'
 
@@ -21,13 +25,17 @@ const filled = (missing: string, limit: number) =>
     .refine((text) => text.trim().length > 0, { error: missing })
     .refine((text) => text.length <= limit, { error: messageCode('form.error.long', { limit }) })
 
-const optional = (limit: number) =>
+const optional = (limit: number, least = 0, required = false) =>
   typedText
     .refine((text) => text.length <= limit, {
       error: (issue) => messageCode('form.error.longText', { over: String(issue.input).length - limit }),
     })
     .optional()
     .transform((text) => text ?? '')
+    .refine((text) => !required || text.trim() !== '', { error: messageCode('form.error.answer') })
+    .refine((text) => text.trim() === '' || text.trim().length >= least, {
+      error: messageCode('form.error.short', { least }),
+    })
 
 /** Whether a SKU is empty or among those given, whatever its case. */
 export function isSkuAmong(skus: string[]): (sku: string) => boolean {
@@ -35,15 +43,18 @@ export function isSkuAmong(skus: string[]): (sku: string) => boolean {
   return (sku) => sku === '' || known.has(sku.trim().toLowerCase())
 }
 
-/** The fields of a form under their public names. Products are given by SKU. */
-export function submissionSchema(productSkus: string[]) {
-  return z.object({
+/** The part of a design that says what is accepted. */
+export type AcceptingDesign = Pick<FormDesign, 'title' | 'body' | 'product' | 'photos' | 'questions'>
+
+/** The fields of every form under their public names. Products are given by SKU. */
+function ownFields(productSkus: string[], { title, body, product, photos }: AcceptingDesign) {
+  return {
     rating: z
       .string({ error: messageCode('form.error.rating') })
       .regex(/^[1-5]$/, { error: messageCode('form.error.ratingScale') })
       .transform(Number),
-    title: optional(TITLE_LIMIT),
-    body: optional(BODY_LIMIT),
+    title: optional(title.most),
+    body: optional(body.most, body.least, body.required),
     author_name: filled(messageCode('form.error.name'), NAME_LIMIT),
     author_email: z
       .string({ error: messageCode('form.error.email') })
@@ -55,35 +66,51 @@ export function submissionSchema(productSkus: string[]) {
       .string()
       .optional()
       .transform((sku) => sku ?? '')
-      .refine(isSkuAmong(productSkus), { error: messageCode('form.error.product') }),
+      .refine(isSkuAmong(productSkus), { error: messageCode('form.error.product') })
+      .refine((sku) => !product.shown || !product.required || sku !== '' || productSkus.length === 0, {
+        error: messageCode('form.error.product'),
+      }),
     consent: z
       .string()
       .optional()
       .transform((answer) => ['on', 'yes', 'true', '1'].includes((answer ?? '').toLowerCase())),
-    media: photoRefs,
+    media: photoRefsUpTo(photos.most),
     token: z.string().max(500).optional(),
     [WORK_FIELD]: z.string().max(2000).optional(),
+    [VERSION_FIELD]: z.coerce.number().int().optional().catch(undefined),
     [TRAP_FIELD]: z.string().optional(),
-  })
+  }
 }
 
-/** The names of all fields. */
-export const submissionFieldNames = Object.keys(submissionSchema([]).shape)
+/** All fields of a form, with its own questions. */
+export function submissionSchema(productSkus: string[], design: AcceptingDesign) {
+  return z.object({ ...answerFields(design), ...ownFields(productSkus, design) })
+}
 
-export type Submission = z.infer<ReturnType<typeof submissionSchema>>
+export type Submission = z.infer<z.ZodObject<ReturnType<typeof ownFields>>>
 /** Fields that only describe the writer may be missing. */
 export type SubmissionGiven = Omit<Submission, keyof AboutWriter> & Partial<Submission>
 export type SubmissionErrors = Record<string, string[]>
 
 /** The fields in the form's JSON. */
-export const submissionFields = [
+export const submissionFields = ({ title, body, product, orderNumber, photos, questions }: FormDesign) => [
   { name: 'rating', required: true, minimum: 1, maximum: 5 },
-  { name: 'title', required: false, maxLength: TITLE_LIMIT },
-  { name: 'body', required: false, maxLength: BODY_LIMIT },
+  ...(title.shown ? [{ name: 'title', required: false, maxLength: title.most }] : []),
+  { name: 'body', required: body.required, minLength: body.least, maxLength: body.most },
   { name: 'author_name', required: true, maxLength: NAME_LIMIT },
   { name: 'author_email', required: true, maxLength: 254 },
-  { name: 'order_number', required: false, maxLength: ORDER_NUMBER_LIMIT },
-  { name: 'product', required: false },
-  { name: 'media', required: false, most: MOST_PHOTOS, maxBytes: MOST_PHOTO_BYTES },
+  ...(orderNumber.shown ? [{ name: 'order_number', required: false, maxLength: ORDER_NUMBER_LIMIT }] : []),
+  ...(product.shown ? [{ name: 'product', required: product.required }] : []),
+  ...(photos.most > 0
+    ? [{ name: 'media', required: false, most: photos.most, maxBytes: MOST_PHOTO_BYTES }]
+    : []),
   { name: 'consent', required: false },
-] as const
+  ...askedQuestions({ questions }).map(({ id, label, kind, required, options, steps }) => ({
+    name: answerField(id),
+    label,
+    kind,
+    required,
+    ...(hasOptions(kind) && { options }),
+    ...(kind === 'scale' && { minimum: 1, maximum: steps }),
+  })),
+]

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { BODY_LIMIT } from '../intake/submission'
+import { BODY_LIMIT } from '../intake/limits'
 import type { Act } from './likelyAct'
 
 export const REASON_LIMIT = 500

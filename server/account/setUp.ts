@@ -3,6 +3,7 @@ import { firstFree, slugOf } from '../../core/account/slug'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { say } from '../../core/messages/say/everything'
 import { insertDisplay, isDisplayKeyTaken } from '../data/displays'
+import { startingDesign } from '../../core/form/startingDesign'
 import { insertForm, isFormSlugTaken } from '../data/forms'
 import { findMemberByEmail, insertMember, isEmptyInstallation, type Member } from '../data/members'
 import { insertMembership, insertShop, isSlugTaken, type Shop } from '../data/shops'
@@ -52,8 +53,8 @@ export async function setUp(
       shopId,
       publicId: newId(),
       slug: await firstFree(slug, (name) => isFormSlugTaken(trx, name)),
-      heading: '',
-      intro: '',
+      design: startingDesign,
+      now,
     })
     const key = await firstFree(`${slug}-front`, (name) => isDisplayKeyTaken(trx, name))
     await insertDisplay(trx, {

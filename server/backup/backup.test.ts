@@ -183,7 +183,19 @@ test('before an update the database is copied, and the copy brings it back', asy
   await filled('mara')
   const db = new Database(inData('elogio.db'))
   db.prepare('DELETE FROM knex_migrations WHERE name = ?').run(migrationNames.at(-1))
-  db.exec('DROP TRIGGER photo_declined')
+  db.exec(
+    ['name', 'state', 'draft', 'version', 'removed_at']
+      .map((column) => `ALTER TABLE form DROP COLUMN ${column};`)
+      .join('') +
+      [
+        'heading TEXT NOT NULL DEFAULT ""',
+        'intro TEXT NOT NULL DEFAULT ""',
+        'open INTEGER NOT NULL DEFAULT 1',
+      ]
+        .map((column) => `ALTER TABLE form ADD COLUMN ${column};`)
+        .join('') +
+      'DROP TABLE form_version; DROP TABLE form_slug',
+  )
   db.close()
   const updated = await openData(data, now)
   await updated('member').update({ name: 'changed by the new version' })

@@ -4,7 +4,9 @@ import { TRAP_FIELD, type Submission, type SubmissionGiven } from '../../core/in
 import { lacksWork, WORK_FIELD } from '../../core/intake/suspicion'
 import { customerTranslate } from '../../core/messages/customers'
 import { customerLanguage, type CustomerLanguage } from '../../core/messages/customers/languages'
-import { findFormBySlug, type Form } from '../data/forms'
+import { answersIn } from '../../core/form/answers'
+import type { FormDesign } from '../../core/form/design'
+import { designOfVersion, findFormBySlug, type Form } from '../data/forms'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { productsBySku, skuKey, type Product } from '../data/products'
 import { findShop, type Shop } from '../data/shops'
@@ -20,18 +22,27 @@ export interface CustomerForm {
   shop: Shop
   /** Those on offer. */
   products: Product[]
+  /** What it shows and accepts: its published design, or the one that a customer began with. */
+  design: FormDesign
   /** All SKUs that are accepted, also earlier ones and those of retired products. */
   skus: string[]
   productWithSku: (sku: string) => Product | undefined
 }
 
-export async function openForm({ db }: Services, slug: string): Promise<CustomerForm | null> {
+/** @param version the number of the design that the customer sees; by default the published one */
+export async function openForm(
+  { db }: Services,
+  slug: string,
+  version?: number,
+): Promise<CustomerForm | null> {
   const form = await findFormBySlug(db, slug)
-  if (!form) return null
+  if (!form || form.state === 'draft') return null
   const bySku = await productsBySku(db, form.shopId)
   const onOffer = new Set([...bySku.values()].filter(({ retired }) => !retired))
+  const begun = version === undefined ? null : await designOfVersion(db, form, version)
   return {
     form,
+    design: begun ?? form.design,
     shop: await findShop(db, form.shopId),
     products: [...onOffer].sort((a, b) => a.title.localeCompare(b.title)),
     skus: [...bySku.keys()],
@@ -55,7 +66,7 @@ export const consentText = (shop: Shop, language: CustomerLanguage): string =>
 
 export async function submitForm(
   services: Services,
-  { form, shop }: CustomerForm,
+  { form, shop, design }: CustomerForm,
   submission: SubmissionGiven,
   {
     ip = '',
@@ -91,7 +102,7 @@ export async function submitForm(
     photos: await pendingPhotos(services, form, submission.media),
     note: '',
     tags: [],
-    answers: [],
+    answers: answersIn(design, submission),
     posted: null,
     evidence: [],
     customerLanguage: language,

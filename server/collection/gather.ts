@@ -1,6 +1,6 @@
 import type { Writers } from '../../core/intake/writers'
 import { ordersSince } from '../data/orders'
-import { arrivalsOfForm, formsOfShop, updateWriters, type Form } from '../data/forms'
+import { arrivalsOfForm, formsOfShop, updateForm, type Form } from '../data/forms'
 import { arrivalsSince } from '../data/arrivalCounts'
 import { latestOfListings, storedOfListing, type ListingIntake } from '../data/intakes'
 import { listingsView, type ListingView } from '../listing/listingViews'
@@ -19,7 +19,8 @@ export function recently(now: Date): string {
 
 export interface GatherView {
   arrivals: { count: number; verified: number }
-  forms: (Pick<Form, 'publicId' | 'slug' | 'heading' | 'open' | 'writers'> & {
+  forms: (Pick<Form, 'publicId' | 'slug' | 'name' | 'state' | 'writers'> & {
+    heading: string
     address: string
     arrivals: number
   })[]
@@ -48,12 +49,13 @@ export async function gatherView(services: Services, shop: Shop): Promise<Gather
   return {
     arrivals: await arrivalsSince(db, shop.id, since),
     forms: await Promise.all(
-      forms.map(async ({ id, publicId, slug, heading, open, writers }) => ({
+      forms.map(async ({ id, publicId, slug, name, state, writers, design }) => ({
         publicId,
         slug,
-        heading,
-        open,
+        name,
+        state,
         writers,
+        heading: design.heading,
         address: `${publicUrl}/f/${slug}`,
         arrivals: await arrivalsOfForm(db, shop.id, id, since),
       })),
@@ -85,5 +87,5 @@ export function setWriters(
   publicId: string,
   writers: Writers,
 ): Promise<boolean> {
-  return updateWriters(db, shop.id, publicId, writers)
+  return updateForm(db, shop.id, publicId, { writers })
 }

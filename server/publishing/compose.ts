@@ -81,7 +81,7 @@ export const namesIn = ({ products, listings, looks }: DisplayShop): Record<stri
 
 /** The targets of links in displays. */
 export async function displayLinks({ db, publicUrl }: Services, shop: Shop) {
-  const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
+  const form = (await formsOfShop(db, shop.id)).find(({ state }) => state === 'open')
   return {
     write: form ? `${publicUrl}/f/${form.slug}` : null,
     how: `${publicUrl}/how/${shop.slug}`,

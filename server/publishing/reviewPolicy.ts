@@ -53,7 +53,7 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
   const elsewhere = Object.values(publishable.byListing).reduce((sum, count) => sum + count, 0)
   const { displays } = await displaysOfShop(db, shop.id)
   const live = displays.flatMap(({ live }) => live ?? [])
-  const form = (await formsOfShop(db, shop.id)).find(({ open }) => open)
+  const form = (await formsOfShop(db, shop.id)).find(({ state }) => state === 'open')
   const { name, shortName, logo, siteUrl, locale, customerLanguages } = shop
   return {
     shop: { name, shortName, logo, siteUrl, locale, customerLanguages, shades: brandShades(shop.brand) },

@@ -13,7 +13,10 @@ interface Manifest {
   routes: Record<string, Loaded & { parentId?: string }>
 }
 
-/** Bytes of script, gzip, that a browser loads before each route's page is alive, by the route's id. */
+/**
+ * Bytes of script, gzip, that a browser loads before each route's page is alive, by the route's id. Routes are discovered
+ * when they are needed, so the manifest of all of them is not loaded.
+ */
 export function pageScripts(): Record<string, number> {
   const name = readdirSync(path.join(client, 'assets')).find((file) => file.startsWith('manifest-'))!
   const manifest = path.join('/assets', name)
@@ -23,7 +26,7 @@ export function pageScripts(): Record<string, number> {
   const size = (file: string) => gzipSync(readFileSync(path.join(client, file))).length
   return Object.fromEntries(
     Object.keys(routes).map((id) => {
-      const files = new Set([manifest, entry.module, ...entry.imports])
+      const files = new Set([entry.module, ...entry.imports])
       for (let at: string | undefined = id; at; at = routes[at]!.parentId)
         for (const file of [routes[at]!.module, ...routes[at]!.imports]) files.add(file)
       return [id, [...files].reduce((sum, file) => sum + size(file), 0)]

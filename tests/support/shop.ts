@@ -1,3 +1,5 @@
+import { startingDesign } from '../../core/form/startingDesign'
+import { insertForm } from '../../server/data/forms'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { insertDisplay } from '../../server/data/displays'
@@ -89,7 +91,14 @@ export async function addShop(services: Services, slug: string, members: Member[
   })
   for (const member of members)
     await db('membership').insert({ member_id: member.id, shop_id: id, role: 'owner' })
-  await db('form').insert({ shop_id: id, public_id: newId(), slug, heading: 'How was it?', intro: '' })
+  await insertForm(db, {
+    shopId: id!,
+    publicId: newId(),
+    slug,
+    writers: 'anyone',
+    design: { ...startingDesign, heading: 'How was it?' },
+    now,
+  })
   const [productId] = await db('product').insert({
     shop_id: id,
     public_id: newId(),

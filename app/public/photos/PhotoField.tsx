@@ -13,10 +13,13 @@ export function PhotoField({
   photos,
   errors,
   mayAdd = true,
+  most = MOST_PHOTOS,
 }: {
   photos: Photos
   errors: string[] | undefined
   mayAdd?: boolean
+  /** How many are welcome. */
+  most?: number
 }) {
   const awake = useAwake()
   const translate = useTranslate()
@@ -55,7 +58,7 @@ export function PhotoField({
           ))}
         </ul>
       )}
-      {mayAdd && items.length < MOST_PHOTOS && (
+      {mayAdd && items.length < most && (
         <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
           <label className="btn h-9 min-h-9 border-edge font-normal has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-(--shop-edge)">
             <ImagePlus className="size-4" aria-hidden="true" />
@@ -75,13 +78,13 @@ export function PhotoField({
           </label>
           <span className="hidden text-soft sm:inline noscript:hidden">{translate('photo.drop')}</span>
           <span className="text-[12.5px] text-soft">
-            {translate('form.optional')}; {translate('photo.hint', { most: MOST_PHOTOS })}
+            {translate('form.optional')}; {translate('photo.hint', { most })}
           </span>
         </div>
       )}
       {photos.tooMany && (
         <p role="alert" className="mt-1 font-semibold text-plum">
-          {translate('photo.error.many', { most: MOST_PHOTOS })}
+          {translate('photo.error.many', { most })}
         </p>
       )}
       {errors && (

@@ -1,7 +1,7 @@
 import { collapsedParts } from '../../../core/display/sentenceParts'
 import { partTexts } from '../../../core/messages/display/sentence'
 import { showsReviews } from '../../../core/display/layoutTraits'
-import { say } from '../../../core/messages/say/show'
+import { say } from '../../../core/messages/say/narrow'
 import { Choices } from '../Choices'
 import { SwitchLine } from '../SwitchLine'
 import { changing, type StripProps } from './stripProps'

@@ -1,6 +1,6 @@
 import { sources as allSources } from '../../../core/intake/sourcePolicy'
 import { languageName } from '../../../core/messages/languageName'
-import { say } from '../../../core/messages/say/show'
+import { say } from '../../../core/messages/say/narrow'
 import { SwitchLine } from '../SwitchLine'
 import { Checkboxes } from '../Checkboxes'
 import { changing, type StripProps } from './stripProps'

@@ -1,7 +1,6 @@
 import { fairWords } from '../en/fair'
 import { frameWords } from '../en/frame'
 import { headingWords } from '../en/heading'
-import { narrowWords } from '../en/narrow'
 import { onlyHereWords } from '../en/onlyHere'
 import { previewWords } from '../en/preview'
 import { showWords } from '../en/show'
@@ -13,7 +12,6 @@ export const say = sayOf(
   showWords,
   displayWords,
   fairWords,
-  narrowWords,
   onlyHereWords,
   headingWords,
   previewWords,

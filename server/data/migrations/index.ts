@@ -27,6 +27,7 @@ import * as detection from './0025_detection'
 import * as misfits from './0026_misfits'
 import * as looks from './0027_looks'
 import * as withPhoto from './0028_with_photo'
+import * as formDesigns from './0029_form_designs'
 
 export interface Named {
   name: string
@@ -62,6 +63,7 @@ const all: Named[] = [
   { name: '0026_misfits', migration: misfits },
   { name: '0027_looks', migration: looks },
   { name: '0028_with_photo', migration: withPhoto },
+  { name: '0029_form_designs', migration: formDesigns },
 ]
 
 export const migrationNames = all.map(({ name }) => name)

@@ -1,0 +1,31 @@
+import type { FormDesign } from '../../core/form/design'
+import { useTranslate } from './speech'
+
+/** Heading and text of a form, and the product that it is about. */
+export function FormHead({
+  design: { heading, intro },
+  product,
+}: {
+  design: Pick<FormDesign, 'heading' | 'intro'>
+  product: { title: string; picture: string | null } | null
+}) {
+  const translate = useTranslate()
+  return (
+    <>
+      <h1 className="text-[26px] leading-tight" data-part="heading" dir="auto">
+        {heading || translate('form.heading')}
+      </h1>
+      {intro && (
+        <p className="mt-1 text-[15px] whitespace-pre-line text-soft" data-part="intro" dir="auto">
+          {intro}
+        </p>
+      )}
+      {product && (
+        <p className="mt-3 flex items-center gap-3 text-[15px]">
+          {product.picture && <img src={`/media/${product.picture}`} alt="" className="size-14 rounded-lg" />}
+          <b className="font-semibold">{product.title}</b>
+        </p>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,16 @@
+/** The choices and limits of a form's design, without schemas, so that the customer's page loads little. */
+export const questionKinds = ['short', 'long', 'one', 'several', 'date', 'scale'] as const
+export type QuestionKind = (typeof questionKinds)[number]
+
+export const QUESTION_LIMIT = 200
+export const OPTION_LIMIT = 120
+export const MOST_OPTIONS = 200
+export const MOST_QUESTIONS = 30
+export const SHORT_ANSWER_LIMIT = 200
+export const LONG_ANSWER_LIMIT = 2000
+export const WIDEST_SCALE = 10
+export const FORM_LABEL_LIMIT = 80
+export const FORM_HEADING_LIMIT = 120
+export const FORM_TEXT_LIMIT = 1000
+
+export const hasOptions = (kind: QuestionKind): boolean => kind === 'one' || kind === 'several'

@@ -1,0 +1,91 @@
+import { z } from 'zod'
+import { BODY_LIMIT, TITLE_LIMIT } from '../intake/limits'
+import { MOST_PHOTOS } from '../intake/photos'
+import {
+  FORM_HEADING_LIMIT,
+  FORM_LABEL_LIMIT,
+  FORM_TEXT_LIMIT,
+  MOST_OPTIONS,
+  MOST_QUESTIONS,
+  OPTION_LIMIT,
+  QUESTION_LIMIT,
+  questionKinds,
+  WIDEST_SCALE,
+} from './choices'
+
+/** Empty is the text of the catalogue, in the customer's language. */
+const label = z.string().max(FORM_LABEL_LIMIT).default('')
+const colour = z.union([z.literal(''), z.string().regex(/^#[0-9a-f]{6}$/i)])
+
+export const questionSchema = z.object({
+  /** Stays the same whatever the question says; its field is `answer_ID`. */
+  id: z.string().regex(/^[a-z0-9]{4,20}$/),
+  kind: z.enum(questionKinds),
+  /** A question without words is not asked. */
+  label: z.string().max(QUESTION_LIMIT),
+  hint: z.string().max(QUESTION_LIMIT).default(''),
+  /** Of one or several; empty ones are not offered. */
+  options: z.array(z.string().max(OPTION_LIMIT)).max(MOST_OPTIONS).default([]),
+  /** The highest step of a scale from 1 on, and the words at both ends. */
+  steps: z.number().int().min(2).max(WIDEST_SCALE).default(5),
+  low: label,
+  high: label,
+  required: z.boolean().default(false),
+  /** Whether visitors may read the answers. */
+  public: z.boolean().default(false),
+})
+export type Question = z.infer<typeof questionSchema>
+
+/** What a form shows and asks for. Rating, name and email address are always asked for. */
+export const designSchema = z.object({
+  schema: z.literal(1),
+  heading: z.string().max(FORM_HEADING_LIMIT).default(''),
+  intro: z.string().max(FORM_TEXT_LIMIT).default(''),
+  /** Of the button and marks; empty is the shop's. */
+  colour: colour.default(''),
+  rating: z.object({ label }).prefault({}),
+  product: z
+    .object({ shown: z.boolean().default(true), required: z.boolean().default(false), label })
+    .prefault({}),
+  orderNumber: z.object({ shown: z.boolean().default(true), label }).prefault({}),
+  title: z
+    .object({
+      shown: z.boolean().default(true),
+      label,
+      most: z.number().int().min(10).max(TITLE_LIMIT).default(TITLE_LIMIT),
+    })
+    .prefault({}),
+  /** Lengths are in characters. */
+  body: z
+    .object({
+      required: z.boolean().default(false),
+      label,
+      least: z.number().int().min(0).max(500).default(0),
+      most: z.number().int().min(100).max(BODY_LIMIT).default(BODY_LIMIT),
+    })
+    .prefault({}),
+  photos: z.object({ most: z.number().int().min(0).max(MOST_PHOTOS).default(MOST_PHOTOS) }).prefault({}),
+  name: z.object({ label }).prefault({}),
+  email: z.object({ label }).prefault({}),
+  questions: z
+    .array(questionSchema)
+    .max(MOST_QUESTIONS)
+    .refine((all) => new Set(all.map(({ id }) => id)).size === all.length)
+    .default([]),
+  button: z.string().max(60).default(''),
+  thanks: z
+    .object({
+      heading: z.string().max(FORM_HEADING_LIMIT).default(''),
+      text: z.string().max(FORM_TEXT_LIMIT).default(''),
+      link: z
+        .object({
+          words: z.string().max(60).default(''),
+          url: z.union([z.literal(''), z.url({ protocol: /^https?$/ }).max(2000)]).default(''),
+        })
+        .prefault({}),
+    })
+    .prefault({}),
+  /** What a closed form says. */
+  closed: z.string().max(FORM_TEXT_LIMIT).default(''),
+})
+export type FormDesign = z.infer<typeof designSchema>
