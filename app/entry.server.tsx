@@ -25,7 +25,8 @@ export default function handleRequest(
   const nonce = import.meta.env.PROD ? context.nonce : undefined
   headers.set('Content-Type', 'text/html; charset=utf-8')
   headers.set('Cache-Control', 'private, no-store')
-  if (nonce) headers.set('Content-Security-Policy', policyFor(nonce))
+  if (nonce)
+    headers.set('Content-Security-Policy', policyFor(nonce, isInEditor(request.url) ? "'self'" : "'none'"))
   return new Promise((resolve, reject) => {
     // The whole page is sent at once, because streamed parts never appear without scripts.
     const { pipe, abort } = renderToPipeableStream(
@@ -58,8 +59,8 @@ export const handleError: HandleErrorFunction = (error, { request, context }) =>
   context.log.error({ err: error }, 'a route failed')
 }
 
-/** Allows only scripts and styles with this answer's nonce, and no framing. */
-function policyFor(nonce: string): string {
+/** Allows only scripts and styles with this answer's nonce. */
+function policyFor(nonce: string, framedBy: "'none'" | "'self'"): string {
   return [
     "default-src 'self'",
     `script-src 'nonce-${nonce}' 'strict-dynamic'`,
@@ -70,6 +71,9 @@ function policyFor(nonce: string): string {
     "object-src 'none'",
     "base-uri 'none'",
     "form-action 'self'",
-    "frame-ancestors 'none'",
+    `frame-ancestors ${framedBy}`,
   ].join('; ')
 }
+
+/** The page of a form's draft stands in a frame of our own editor; no other page does. */
+const isInEditor = (url: string) => /^\/s\/[^/]+\/gather\/forms\/[^/]+\/page$/.test(new URL(url).pathname)

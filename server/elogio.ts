@@ -4,6 +4,18 @@ import { listenToChanges, signIn, signOut, findSession } from './account/session
 import { changePassword, saveSettings } from './account/settings'
 import { isEmpty, setUp } from './account/setUp'
 import { issueChallenge, hasLostPhotos, openForm, submitForm, thanksFor } from './collection/customerForm'
+import {
+  beginForm,
+  closeForm,
+  copyForm,
+  discardFormDraft,
+  formView,
+  publishForm,
+  renameForm,
+  saveFormDraft,
+  setFormAddress,
+  setFormRemoved,
+} from './collection/forms'
 import { gatherView, setWriters } from './collection/gather'
 import { correctionView, correctReview } from './collection/correctReview'
 import { changeOwn, consentOwn, ownReview, withdrawOwn } from './collection/ownReview'
@@ -115,6 +127,16 @@ export function buildElogio(services: Services, publication: Publication) {
     withdrawOwn: bound(withdrawOwn),
     consentOwn: bound(consentOwn),
     setWriters: bound(setWriters),
+    formView: bound(formView),
+    beginForm: bound(beginForm),
+    copyForm: bound(copyForm),
+    saveFormDraft: bound(saveFormDraft),
+    publishForm: bound(publishForm),
+    discardFormDraft: bound(discardFormDraft),
+    closeForm: bound(closeForm),
+    renameForm: bound(renameForm),
+    setFormAddress: bound(setFormAddress),
+    setFormRemoved: bound(setFormRemoved),
     importUploadedOrders: bound(importUploadedOrders),
     importOrderFile: bound(importOrderFile),
     keepOrderPiece: bound(keepPiece),

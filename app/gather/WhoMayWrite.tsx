@@ -2,12 +2,24 @@ import { useFetcher } from 'react-router'
 import { writersChoices, type Writers } from '../../core/intake/writers'
 import { say } from '../../core/messages/say/gather'
 
-export function WhoMayWrite({ form, writers, mails }: { form: string; writers: Writers; mails: boolean }) {
+export function WhoMayWrite({
+  form,
+  writers,
+  mails,
+  intent,
+}: {
+  form: string
+  writers: Writers
+  mails: boolean
+  /** Where the page's action has several. */
+  intent?: string
+}) {
   const fetcher = useFetcher<{ ok?: boolean; problem?: string }>()
   const shown = (fetcher.formData?.get('writers') as Writers | undefined) ?? writers
   return (
     <fetcher.Form method="post" className="text-wrap">
       <input type="hidden" name="form" value={form} />
+      {intent && <input type="hidden" name="intent" value={intent} />}
       <label>
         {say('gather.mayWrite')}{' '}
         <select

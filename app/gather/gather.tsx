@@ -1,5 +1,5 @@
 import { ExternalLink } from 'lucide-react'
-import { data, Link } from 'react-router'
+import { data, Form, Link, redirect, useSearchParams } from 'react-router'
 import { writersSchema } from '../../core/intake/writers'
 import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/messages/say/gather'
@@ -50,6 +50,11 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop, 'settings')
   const { form } = context
+  const restored = form?.get('restore')
+  if (typeof restored === 'string') {
+    if (!(await context.elogio.setFormRemoved(shop, restored, false))) throw data(null, { status: 404 })
+    return redirect(`/s/${params.shop}/gather`)
+  }
   const writers = writersSchema.safeParse(form?.get('writers'))
   if (!writers.success) throw data(null, { status: 400 })
   if (!(await context.elogio.setWriters(shop, String(form?.get('form')), writers.data)))
@@ -71,6 +76,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
         <ListingRow key={listing.publicId} {...{ shop: params.shop, listing, clock, isOwner }} />
       ))
   useLookAgain(listings.some(isReading))
+  const removed = useSearchParams()[0].get('removed')
   return (
     <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('gather.title')} · Elogio`}</title>
@@ -79,36 +85,65 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
           <h1>{sentence(arrivals, latest.length > 0)}</h1>
           <NextStep shop={params.shop} step={next} />
         </div>
+        {removed && (
+          <Form method="post" className="mb-3 flex gap-3" role="status">
+            {say('gather.formRemoved')}
+            <button name="restore" value={removed} className="part">
+              {say('gather.undo')}
+            </button>
+          </Form>
+        )}
         <AnythingField shop={params.shop} isOwner={isOwner} />
         <div className="mt-6 flex px-[18px] pb-2 text-soft">
           <h2 className="flex-1">{say('gather.ways')}</h2>
           <span className="hidden w-32 lg:block">{say('gather.last30')}</span>
-          <span className="hidden w-[300px] lg:block" />
+          <span className="hidden w-[300px] text-right lg:block">
+            {isOwner && (
+              <Link to={`/s/${params.shop}/gather/forms/new`} className="text-petrol underline">
+                {say('gather.newForm')}
+              </Link>
+            )}
+          </span>
         </div>
         <ul className="panel divide-y divide-line">
           {rows(true)}
-          {forms.map(({ publicId, slug, heading, address, writers, arrivals: count }) => (
+          {forms.map(({ publicId, slug, name, state, heading, address, writers, arrivals: count }) => (
             <SourceRow
               key={publicId}
               name={
                 <>
-                  {say('gather.form')}{' '}
-                  <span className="font-normal text-soft">“{heading || say('form.heading')}”</span>
+                  {name || say('gather.form')}{' '}
+                  <span className="font-normal text-soft">
+                    “{heading || say('form.heading')}”
+                    {state !== 'open' && `, ${say(`gather.formState.${state}`)}`}
+                  </span>
                 </>
               }
               hint={
                 <>
-                  {address.replace(/^https?:\/\//, '')}
+                  {address.replace(/^https?:\/\//, '')}{' '}
+                  {isOwner && (
+                    <Link
+                      to={`/s/${params.shop}/gather/forms/${publicId}`}
+                      className="ml-1 inline-flex min-h-6 items-center text-petrol underline"
+                    >
+                      {say('gather.changeForm')}
+                    </Link>
+                  )}
                   {isOwner && <WhoMayWrite form={publicId} writers={writers} mails={mails} />}
                 </>
               }
               count={count}
             >
-              <CopyButton text={address} label={say('gather.copy')} />
-              <a href={`/f/${slug}`} target="_blank" rel="noreferrer" className="btn btn-primary">
-                {say('gather.open')}
-                <ExternalLink className="size-4" aria-hidden="true" />
-              </a>
+              {state !== 'draft' && (
+                <>
+                  <CopyButton text={address} label={say('gather.copy')} />
+                  <a href={`/f/${slug}`} target="_blank" rel="noreferrer" className="btn btn-primary">
+                    {say('gather.open')}
+                    <ExternalLink className="size-4" aria-hidden="true" />
+                  </a>
+                </>
+              )}
             </SourceRow>
           ))}
           {rows(false)}

@@ -15,7 +15,8 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   return {
     received,
     speech: speechFor(request, found.shop),
-    shop: { name, shortName, logo, shades: brandShades(brand) },
+    thanks: found.design.thanks,
+    shop: { name, shortName, logo, shades: brandShades(found.design.colour || brand) },
   }
 }
 
@@ -35,11 +36,19 @@ function nextSteps({
   return ['form.thanks.next', ...looks, 'form.thanks.shown']
 }
 
-export default function Thanks({ loaderData: { received, shop, speech } }: Route.ComponentProps) {
+export default function Thanks({ loaderData: { received, thanks, shop, speech } }: Route.ComponentProps) {
   const translate = useSpeech(speech)
+  const { heading, text, link } = thanks
   return (
     <ShopSheet shop={shop} title={translate('form.thanks.title')} translate={translate}>
-      <h1 className="text-[26px]">{translate('form.thanks.title')}</h1>
+      <h1 className="text-[26px]" dir="auto">
+        {heading || translate('form.thanks.title')}
+      </h1>
+      {text && (
+        <p className="mt-2 text-[17px] whitespace-pre-line" dir="auto">
+          {text}
+        </p>
+      )}
       <p className="mt-2 text-[17px]">{translate('form.thanks.kept', { shop: shop.name })}</p>
       <ul className="mt-4 flex flex-col gap-2 text-[15px]">
         {received.confirm && <li className="font-semibold">{translate('form.thanks.confirm')}</li>}
@@ -48,6 +57,11 @@ export default function Thanks({ loaderData: { received, shop, speech } }: Route
         ))}
         {!received.confirm && <li className="text-soft">{translate('form.thanks.mail')}</li>}
       </ul>
+      {link.words.trim() && link.url && (
+        <a href={link.url} className="btn mt-6 border-0 bg-(--shop-button) px-6 text-[15px] text-white">
+          {link.words.trim()}
+        </a>
+      )}
     </ShopSheet>
   )
 }

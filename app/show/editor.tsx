@@ -137,7 +137,12 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   const [box, setBox] = useState<HTMLElement | null>(null)
   const [measures, setMeasures] = useState<Measure[]>([])
   const at = `/s/${params.shop}/show/${params.key}`
-  const { draft, change, undo, redo, saving, problem, elsewhere } = useDraft(view.draft, view.savedAt, at)
+  const { draft, change, undo, redo, saving, problem, elsewhere } = useDraft(
+    view.draft,
+    view.savedAt,
+    at,
+    'configuration',
+  )
   useUndoKeys(undo, redo)
   const [only, setOnly] = useState<Band | null>(null)
   // While changes are meant for one width alone, the fields show and change what is so there.

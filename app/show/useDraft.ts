@@ -3,17 +3,16 @@ import { useFetcher } from 'react-router'
 import type { DraftSaved } from '../../server/publishing/draft'
 import { changedKeys } from './changedKeys'
 import { tabId } from './tabId'
-import type { Configuration } from '../../core/display/configuration'
 
 const TYPING_PAUSE_MS = 250
 /** Faster changes of the same setting are one undo step. */
 const ONE_STEP_MS = 900
 const MOST_STEPS = 100
 
-function saving(configuration: Configuration, base: string | null): FormData {
+function saving(draft: object, field: string, base: string | null): FormData {
   const form = new FormData()
   form.set('intent', 'save')
-  form.set('configuration', JSON.stringify(configuration))
+  form.set(field, JSON.stringify(draft))
   form.set('tab', tabId())
   if (base !== null) form.set('base', base)
   return form
@@ -21,22 +20,23 @@ function saving(configuration: Configuration, base: string | null): FormData {
 
 type Answer = { problem: string } | DraftSaved | null
 
-interface Steps {
-  back: Configuration[]
-  forth: Configuration[]
+interface Steps<Draft> {
+  back: Draft[]
+  forth: Draft[]
 }
 
 /**
  * Saves each change after a short pause, or when the page is left. A draft that another tab has changed since is
  * not overwritten: `elsewhere` then offers both versions.
- * @param savedAt when the draft `kept` was saved
+ * @param savedAt when the draft `kept` was saved; empty where no other tab is looked for
+ * @param field the name under which the draft is sent
  */
-export function useDraft(kept: Configuration, savedAt: string, address: string) {
+export function useDraft<Draft extends object>(kept: Draft, savedAt: string, address: string, field: string) {
   const fetcher = useFetcher<Answer>()
   const { submit } = fetcher
   const [draft, setDraft] = useState(kept)
   const [unsent, setUnsent] = useState(false)
-  const [steps, setSteps] = useState<Steps>({ back: [], forth: [] })
+  const [steps, setSteps] = useState<Steps<Draft>>({ back: [], forth: [] })
   const lastChange = useRef({ at: 0, keys: '' })
   const keptText = JSON.stringify(kept)
   const [seen, setSeen] = useState(keptText)
@@ -61,18 +61,18 @@ export function useDraft(kept: Configuration, savedAt: string, address: string) 
     if (!unsent || clash) return
     const timer = setTimeout(() => {
       setUnsent(false)
-      void submit(saving(draft, base.current), { method: 'post', action: address })
+      void submit(saving(draft, field, base.current), { method: 'post', action: address })
     }, TYPING_PAUSE_MS)
     return () => clearTimeout(timer)
-  }, [unsent, clash, draft, submit, address])
+  }, [unsent, clash, draft, submit, address, field])
 
-  const pending = useRef<Configuration | null>(null)
+  const pending = useRef<Draft | null>(null)
   useEffect(() => {
     pending.current = unsent ? draft : null
   }, [unsent, draft])
   useEffect(() => {
     const sendPending = () => {
-      if (pending.current) navigator.sendBeacon(address, saving(pending.current, base.current))
+      if (pending.current) navigator.sendBeacon(address, saving(pending.current, field, base.current))
       pending.current = null
     }
     window.addEventListener('pagehide', sendPending)
@@ -80,14 +80,14 @@ export function useDraft(kept: Configuration, savedAt: string, address: string) 
       window.removeEventListener('pagehide', sendPending)
       sendPending()
     }
-  }, [address])
+  }, [address, field])
 
-  const put = (changed: Configuration, next: Steps) => {
+  const put = (changed: Draft, next: Steps<Draft>) => {
     setDraft(changed)
     setSteps(next)
     setUnsent(true)
   }
-  const change = (changed: Configuration) => {
+  const change = (changed: Draft) => {
     const now = performance.now()
     const keys = changedKeys(draft, changed)
     const goesOn =

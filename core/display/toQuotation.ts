@@ -1,6 +1,8 @@
 import { dateInPattern } from '../formats/datePattern'
 import { dateFormat, dayIn, spokenMonth } from '../formats/dates'
 import { litMarks, oneDecimal } from '../formats/rating'
+import { answerText } from '../form/answerText'
+import type { Answer } from '../intake/answer'
 import type { Photo } from '../intake/candidate'
 import { sourcePolicies } from '../intake/sourcePolicy'
 import type { Parts } from './configuration'
@@ -45,7 +47,7 @@ export function toQuotation(
     title: parts.title ? review.title.trim() : '',
     words: excerptOf(parts.words ? paragraphsOf(review.body) : [], parts.shortened),
     name: by,
-    answers: review.answers,
+    answers: shownAnswers(review.answers, shop, locale),
     language: review.language,
     product: parts.product ? review.productTitle : null,
     otherLanguage: parts.language ? otherLanguage(review.language, locale) : '',
@@ -71,6 +73,15 @@ export function toQuotation(
         ? { name: review.reply.name, paragraphs: paragraphsOf(review.reply.body) }
         : null,
   }
+}
+
+/** The answers that visitors read, under the questions as they are worded now; of a deleted question as it was. */
+function shownAnswers(answers: Answer[], { questions }: DisplayShop, locale: string): Quotation['answers'] {
+  return answers.flatMap(({ label, value, question }) => {
+    const now = question ? questions[question] : undefined
+    if (now && !now.isPublic) return []
+    return [{ label: now?.label || label, value: question ? answerText(value, locale) : value }]
+  })
 }
 
 function proofOf(

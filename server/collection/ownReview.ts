@@ -86,7 +86,8 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     photos,
     note: '',
     tags: [],
-    answers: [],
+    // Those to a form's questions stay as they were given.
+    answers: review.answers,
     posted: null,
     evidence: [],
     customerLanguage: review.customerLanguage,

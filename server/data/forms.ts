@@ -43,12 +43,11 @@ const read = (row: FormRow): Form => ({
   draft: readDesign(row.draft),
 })
 
-const forms = (db: Knex) =>
-  db('form')
-    .leftJoin('form_version', (join) =>
-      join.on('form_version.form_id', 'form.id').andOn('form_version.number', 'form.version'),
-    )
-    .whereNull('form.removed_at')
+const published = (db: Knex) =>
+  db('form').leftJoin('form_version', (join) =>
+    join.on('form_version.form_id', 'form.id').andOn('form_version.number', 'form.version'),
+  )
+const forms = (db: Knex) => published(db).whereNull('form.removed_at')
 
 async function first(query: Knex.QueryBuilder): Promise<Form | null> {
   const row = (await query.first(columns)) as FormRow | undefined
@@ -171,6 +170,20 @@ export async function removeForm(
   return (await db('form').where({ shop_id: shopId, public_id: publicId }).update({ removed_at: now })) > 0
 }
 
-export async function isFormSlugTaken(db: Knex, slug: string): Promise<boolean> {
-  return (await db('form_slug').where({ slug }).first('slug')) !== undefined
+/** @param except a form that may have it */
+export async function isFormSlugTaken(db: Knex, slug: string, except = 0): Promise<boolean> {
+  return (await db('form_slug').where({ slug }).whereNot({ form_id: except }).first('slug')) !== undefined
+}
+
+/** The questions of a shop's forms by id: how they are worded now, and whether answers may be shown. */
+export async function questionsOfShop(
+  db: Knex,
+  shopId: number,
+): Promise<Record<string, { label: string; isPublic: boolean }>> {
+  // Of removed forms too, since their reviews stay.
+  const rows = (await published(db).where({ 'form.shop_id': shopId }).select(columns)) as FormRow[]
+  const all = rows.flatMap((row) => read(row).design.questions)
+  return Object.fromEntries(
+    all.map(({ id, label, public: isPublic }) => [id, { label: label.trim(), isPublic }]),
+  )
 }

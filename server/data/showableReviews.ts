@@ -91,7 +91,8 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
     ({ replyName, replyBody, tags, photos, answers, verified, origin, likes, claimsVerified, ...row }) => ({
       ...row,
       posted: origin === null ? null : { origin, likes, claimsVerified: claimsVerified === 1 },
-      answers: readAnswers(answers),
+      // Those given to the shop alone never go out.
+      answers: readAnswers(answers).filter((answer) => !answer.private),
       tags: JSON.parse(tags) as string[],
       photos: JSON.parse(photos) as ShowableReview['photos'],
       verified: verified === 1,

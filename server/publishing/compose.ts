@@ -12,7 +12,7 @@ import type { Configuration } from '../../core/display/configuration'
 import { adapterFor, placeName } from '../../core/listing/origins'
 import type { OriginAdapter } from '../../core/listing/originAdapter'
 import { listingsOf, type ShownListing } from '../../core/display/origins'
-import { formsOfShop } from '../data/forms'
+import { formsOfShop, questionsOfShop } from '../data/forms'
 import { listingsOfShop, type Listing } from '../data/listings'
 import { looksOfShop } from '../data/looks'
 import { productsBySku, productsOfShop, skuKey } from '../data/products'
@@ -38,6 +38,7 @@ export async function displayShop(
         shownListing(origins, listing),
       ]),
     ),
+    questions: await questionsOfShop(db, shop.id),
     looks: Object.fromEntries((await looksOfShop(db, shop.id)).map(({ publicId, name }) => [publicId, name])),
     logo: shop.logo,
     site: {

@@ -53,6 +53,7 @@ export const beeShop: DisplayShop = {
   locale: 'en-GB',
   timeZone: 'Europe/London',
   listings: {},
+  questions: {},
   looks: {},
   logo: null,
   products: { 'HK-2': 'Hive kit', 'SM-L': 'Smoker' },

@@ -9,6 +9,11 @@ export const gatherWords = {
     ways: 'Sources',
     last30: 'last 30 days',
     form: 'Shop form',
+    formState: { draft: 'a draft', closed: 'closed' },
+    changeForm: 'Change it',
+    newForm: 'New form',
+    undo: 'Undo',
+    formRemoved: 'The form is removed. Its reviews stay.',
     byYouHint: 'from calls, cards, chats and emails; not counted in the average',
     paste: 'Paste what a customer told you: an email, a chat, a note',
     pasteAnything:

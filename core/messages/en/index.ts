@@ -1,6 +1,7 @@
 import { decideWords } from './decide'
 import { displayWords } from './display'
 import { fairWords } from './fair'
+import { formWords } from './forms'
 import { frameWords } from './frame'
 import { gatherWords } from './gather'
 import { groupWords } from './groups'
@@ -33,6 +34,7 @@ export const ownerTexts = {
   ...writeWords,
   ...showWords,
   ...fairWords,
+  ...formWords,
   ...previewWords,
   ...headingWords,
   ...narrowWords,

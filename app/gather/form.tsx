@@ -1,0 +1,218 @@
+import { ArrowLeft, ExternalLink, Redo2, Undo2 } from 'lucide-react'
+import { useCallback, useState } from 'react'
+import { data, Link, redirect, useFetcher } from 'react-router'
+import { z } from 'zod'
+import { slugOf } from '../../core/account/slug'
+import { designProblems } from '../../core/form/designProblems'
+import { designSchema } from '../../core/form/design'
+import { writersSchema } from '../../core/intake/writers'
+import { say } from '../../core/messages/say/forms'
+import { requireShop } from '../account/session'
+import { CopyButton } from '../components/CopyButton'
+import { Menu } from '../components/Menu'
+import { orOffline } from '../offline'
+import { jsonText, readForm } from '../readForm'
+import { NameField } from '../show/NameField'
+import { useDraft } from '../show/useDraft'
+import { useUndoKeys } from '../show/useUndoKeys'
+import { FormAddress } from './forms/FormAddress'
+import { FormPreview } from './forms/FormPreview'
+import { FormSentence } from './forms/FormSentence'
+import { PartList } from './forms/PartList'
+import { PartPanel } from './forms/PartPanel'
+import type { FormPart } from './forms/formParts'
+import { WhoMayWrite } from './WhoMayWrite'
+import type { Route } from './+types/form'
+
+export async function loader({ request, context, params }: Route.LoaderArgs) {
+  const { shop } = await requireShop(request, context, params.shop, 'settings')
+  const view = await context.elogio.formView(shop, params.form)
+  if (!view) throw data(null, { status: 404 })
+  return { ...view, shopColour: shop.brand }
+}
+
+const asked = z.discriminatedUnion('intent', [
+  z.object({ intent: z.literal('save'), draft: jsonText(designSchema) }),
+  z.object({ intent: z.literal('writers'), writers: writersSchema }),
+  z.object({ intent: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
+  z.object({ intent: z.literal('address'), address: z.string().trim().min(1).max(60) }),
+  z.object({ intent: z.enum(['publish', 'discard', 'close', 'copy', 'remove']) }),
+])
+
+export async function action({ request, context, params: { shop: slug, form } }: Route.ActionArgs) {
+  const { shop } = await requireShop(request, context, slug, 'settings')
+  const wish = readForm(context, asked)
+  const { elogio } = context
+  const found = (answer: unknown) => {
+    if (!answer) throw data(null, { status: 404 })
+    return null
+  }
+  switch (wish.intent) {
+    case 'save':
+      return found(await elogio.saveFormDraft(shop, form, wish.draft))
+    case 'writers':
+      return found(await elogio.setWriters(shop, form, wish.writers))
+    case 'rename':
+      return found(await elogio.renameForm(shop, form, wish.name))
+    case 'address':
+      return elogio.setFormAddress(shop, form, slugOf(wish.address))
+    case 'publish':
+      return found((await elogio.publishForm(shop, form)) === 'published')
+    case 'discard':
+      return found(await elogio.discardFormDraft(shop, form))
+    case 'close':
+      return found(await elogio.closeForm(shop, form))
+    case 'copy': {
+      const { name = '' } = (await elogio.formView(shop, form)) ?? {}
+      const copy = await elogio.copyForm(
+        shop,
+        form,
+        say('forms.copyName', { name: name || say('forms.unnamed') }),
+      )
+      found(copy)
+      return redirect(`/s/${slug}/gather/forms/${copy}`)
+    }
+    case 'remove':
+      found(await elogio.setFormRemoved(shop, form, true))
+      return redirect(`/s/${slug}/gather?removed=${form}`)
+  }
+}
+
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+  return orOffline<unknown>(serverAction)
+}
+
+/** The form is its own editor: a click on any part of the customers' page opens its settings. */
+export default function FormEditor({ loaderData: view, params }: Route.ComponentProps) {
+  const at = `/s/${params.shop}/gather/forms/${params.form}`
+  const { draft, change, undo, redo, saving, problem } = useDraft(view.draft, '', at, 'draft')
+  useUndoKeys(undo, redo)
+  const [part, setPart] = useState<FormPart | null>(null)
+  const choose = useCallback((chosen: FormPart) => setPart(chosen), [])
+  const act = useFetcher()
+  const submit = (intent: string) => void act.submit({ intent }, { method: 'post', action: at })
+  const problems = designProblems(draft)
+  const name = view.name || say('forms.unnamed')
+  return (
+    <main className="flex min-h-0 flex-1 flex-col">
+      <title>{`${name} · ${say('gather.title')} · Elogio`}</title>
+      <div className="border-b border-line bg-paper px-4 pt-1.5 pb-2 lg:px-6">
+        <div className="flex flex-wrap items-center gap-2">
+          <Link
+            to={`/s/${params.shop}/gather`}
+            className="inline-flex min-h-6 items-center gap-1 text-petrol underline"
+          >
+            <ArrowLeft className="size-4" aria-hidden="true" />
+            {say('forms.back')}
+          </Link>
+          <NameField name={name} />
+          <span className="text-[13px] text-soft">{say(`forms.state.${view.state}`)}</span>
+          <span
+            className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft'}`}
+            role="status"
+          >
+            {problem ? say('show.notKept', { why: problem }) : saving ? say('show.keeping') : ''}
+          </span>
+          <Step words={say('show.undo')} act={undo} icon={<Undo2 className="size-4" aria-hidden="true" />} />
+          <Step words={say('show.redo')} act={redo} icon={<Redo2 className="size-4" aria-hidden="true" />} />
+          {view.state !== 'draft' && (
+            <>
+              <CopyButton text={view.address} label={say('forms.copyAddress')} />
+              <a href={`/f/${view.slug}`} target="_blank" rel="noreferrer" className="btn btn-quiet btn-low">
+                {say('forms.look')}
+                <ExternalLink className="size-4" aria-hidden="true" />
+              </a>
+            </>
+          )}
+          {view.differs && (
+            <button type="button" className="btn btn-quiet btn-low" onClick={() => submit('discard')}>
+              {say('forms.discard')}
+            </button>
+          )}
+          {view.state === 'open' && !view.differs ? (
+            <span className="text-[13px] font-semibold text-moss">{say('forms.published')}</span>
+          ) : (
+            <button
+              type="button"
+              className="btn btn-primary btn-low"
+              disabled={problems.length > 0 || saving}
+              onClick={() => submit('publish')}
+            >
+              {say(
+                view.state === 'open'
+                  ? 'forms.publish'
+                  : view.state === 'closed'
+                    ? 'forms.reopen'
+                    : 'forms.open',
+              )}
+            </button>
+          )}
+          <Menu label={<span className="part">{say('forms.more')}</span>} name="">
+            <ul className="flex flex-col">
+              {(view.state === 'open'
+                ? (['close', 'copy', 'remove'] as const)
+                : (['copy', 'remove'] as const)
+              ).map((intent) => (
+                <li key={intent}>
+                  <button
+                    type="button"
+                    className="min-h-9 w-full rounded-lg px-2 text-left hover:bg-wash"
+                    onClick={() => submit(intent)}
+                  >
+                    {say(`forms.${intent}`)}
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </Menu>
+        </div>
+        <FormSentence draft={draft} writers={view.writers} choose={choose} />
+        {problems[0] && (
+          <p className="text-[13px] font-semibold text-ochre">{say(`forms.problem.${problems[0].fault}`)}</p>
+        )}
+      </div>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[340px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
+        <div className="min-h-0 overflow-y-auto border-r border-line bg-paper px-6 py-4">
+          {part === 'writers' ? (
+            <div className="flex flex-col gap-3">
+              <button type="button" className="part self-start" onClick={() => setPart(null)}>
+                {say('forms.back2')}
+              </button>
+              <WhoMayWrite form={params.form} writers={view.writers} mails={view.mails} intent="writers" />
+            </div>
+          ) : part ? (
+            <PartPanel
+              {...{ part, draft, change }}
+              shopColour={view.shopColour}
+              leave={() => setPart(null)}
+            />
+          ) : (
+            <>
+              <PartList {...{ draft, change, choose }} />
+              <FormAddress address={view.address} slug={view.slug} />
+              <p className="mt-3 text-[13px] text-soft">
+                {say('forms.cameThrough', { count: view.arrivals })}
+              </p>
+            </>
+          )}
+        </div>
+        <FormPreview address={`${at}/page`} draft={draft} part={part} choose={choose} />
+      </div>
+    </main>
+  )
+}
+
+function Step({ words, act, icon }: { words: string; act: (() => void) | null; icon: React.ReactNode }) {
+  return (
+    <button
+      type="button"
+      className="btn btn-quiet btn-low btn-square"
+      aria-label={words}
+      title={words}
+      disabled={act === null}
+      onClick={() => act?.()}
+    >
+      {icon}
+    </button>
+  )
+}

@@ -1,0 +1,61 @@
+import { Plus } from 'lucide-react'
+import { MOST_QUESTIONS } from '../../../core/form/choices'
+import { designProblems } from '../../../core/form/designProblems'
+import type { Question } from '../../../core/form/design'
+import { say } from '../../../core/messages/say/forms'
+import { formParts, isShown, otherParts, type FormPart, type PartProps } from './formParts'
+
+/** All parts of a form, each opening its settings, and the shop's own questions. */
+export function PartList({ draft, change, choose }: PartProps & { choose: (part: FormPart) => void }) {
+  const row = (part: FormPart, words: string, state = '') => (
+    <li key={part}>
+      <button
+        type="button"
+        className="flex min-h-9 w-full items-center justify-between gap-3 rounded-lg px-2 text-left hover:bg-wash"
+        onClick={() => choose(part)}
+      >
+        <span className="min-w-0 truncate">{words}</span>
+        <span className="text-[13px] text-soft">{state}</span>
+      </button>
+    </li>
+  )
+  const unready = new Set(designProblems(draft).map(({ question }) => question))
+  const add = () => {
+    const question: Question = {
+      id: crypto.randomUUID().replaceAll('-', '').slice(0, 12),
+      ...{ kind: 'short', label: '', hint: '', options: [], steps: 5, low: '', high: '' },
+      ...{ required: false, public: false },
+    }
+    change({ ...draft, questions: [...draft.questions, question] })
+    choose(`question:${question.id}`)
+  }
+  return (
+    <>
+      <h2>{say('forms.parts')}</h2>
+      <ul className="-mx-2 mt-1">
+        {formParts.map((part) =>
+          row(part, say(`forms.part.${part}`), isShown(draft, part) === false ? say('forms.none') : ''),
+        )}
+      </ul>
+      <h2 className="mt-4">{say('forms.questions')}</h2>
+      <ul className="-mx-2 mt-1">
+        {draft.questions.map(({ id, label, kind }) =>
+          row(
+            `question:${id}`,
+            label.trim() || say('forms.untitled'),
+            unready.has(id) ? '!' : say(`forms.kinds.${kind}`),
+          ),
+        )}
+      </ul>
+      {draft.questions.length < MOST_QUESTIONS && (
+        <button type="button" className="btn btn-quiet btn-low mt-1" onClick={add}>
+          <Plus className="size-4" aria-hidden="true" />
+          {say('forms.addQuestion')}
+        </button>
+      )}
+      <ul className="-mx-2 mt-4 border-t border-line pt-2">
+        {otherParts.map((part) => row(part, say(`forms.part.${part}`)))}
+      </ul>
+    </>
+  )
+}

@@ -1,0 +1,124 @@
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { startDemo, type Running } from './support/application'
+import { desk, phone, withBrowser } from './support/browser'
+import { pageOf, signIn, type Page } from './support/page'
+
+let demo: Running
+beforeAll(async () => {
+  demo = await startDemo()
+})
+afterAll(() => demo.stop())
+
+/** The field of a label in the editor. */
+const field = (page: Page, label: string, text: string) =>
+  page.driver
+    .executeScript(
+      `const field = [...document.querySelectorAll('main label')].find((one) => one.innerText.startsWith(arguments[0])).querySelector('input, textarea')
+       field.focus(); field.select()`,
+      label,
+    )
+    .then(() => page.keys(text))
+const choose = (page: Page, label: string, value: string) =>
+  page.driver.executeScript(
+    `const list = [...document.querySelectorAll('main label')].find((one) => one.innerText.startsWith(arguments[0])).querySelector('select')
+     Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(list, arguments[1])
+     list.dispatchEvent(new Event('change', { bubbles: true }))`,
+    label,
+    value,
+  )
+/** Clicks a part of the customers' page in the frame of the editor. */
+const clickInForm = async (page: Page, part: string) => {
+  const frame = await page.find('iframe')
+  await page.driver.wait(
+    () =>
+      page.driver.executeScript(
+        'const part = arguments[0].contentDocument.querySelector(`[data-part="${arguments[1]}"]`); part?.click(); return Boolean(part)',
+        frame,
+        part,
+      ),
+    8000,
+    `${part} in the form`,
+  )
+}
+const inForm = async (page: Page, words: string) => {
+  const frame = await page.find('iframe')
+  await page.driver.wait(
+    () =>
+      page.driver.executeScript(
+        'return arguments[0].contentDocument.body.innerText.includes(arguments[1])',
+        frame,
+        words,
+      ),
+    8000,
+    `${words} in the form`,
+  )
+}
+
+test('a form is made by clicking on it, a customer answers its questions, and no answer is lost by later changes', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, `${demo.url}/s/wrenfield/gather`)
+    await page.press('New form')
+    await page.press('With questions of your own')
+    await page.sees('answer 2 questions of yours', '[data-sentence]')
+    await clickInForm(page, 'heading')
+    await field(page, 'Wording', 'How was the course?')
+    await inForm(page, 'How was the course?')
+    await page.press('All parts')
+    await page.press('What did you hope for?')
+    await choose(page, 'Answer', 'one')
+    await page.sees('A question has no choices yet.')
+    await field(page, 'Choices', 'Honey\nQuiet\nCompany')
+    await page.click('main input[type=checkbox]')
+    await inForm(page, 'Company')
+    await page.accessible()
+    await page.press('Open the form to customers')
+    await page.sees('Customers see this')
+    const address = await driver.executeScript<string>(
+      'return document.querySelector(`a[target=_blank][href^="/f/"]`).href',
+    )
+
+    await withBrowser(phone, async (handset) => {
+      const customer = pageOf(handset)
+      await customer.go(address)
+      await customer.click('input[name=rating][value="5"] + span')
+      await customer.type('[name=body]', 'Twelve of us and one very patient teacher.')
+      await customer.type('[name=author_name]', 'Ada Wendt')
+      await customer.type('[name=author_email]', 'ada@wendt.example')
+      await customer.press('Send my review')
+      await customer.sees('Please answer this.')
+      await customer.accessible()
+
+      // Meanwhile the owner renames one question and deletes the other.
+      await field(page, 'Wording', 'What did you want to take home?')
+      await page.press('All parts')
+      await page.press('How easy was it?')
+      await page.press('Delete the question')
+      await page.sees('answer 1 question of yours', '[data-sentence]')
+      await page.press('Publish the changes')
+      await page.sees('Customers see this')
+
+      await customer.click('input[value=Quiet]')
+      await customer.driver.executeScript(
+        'document.querySelector("input[value=\\"4\\"][name^=answer_]").click()',
+      )
+      await customer.click('[name=consent]')
+      await customer.press('Send my review')
+      await customer.sees('Thank you')
+    })
+
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=held`)
+    const review = await driver.executeScript<string>(
+      'return [...document.querySelectorAll("a[href*=\\"/decide/\\"]")].find((link) => link.innerText.includes("Ada Wendt"))?.href',
+    )
+    await page.go(review)
+    await page.sees('What did you hope for?')
+    await page.sees('Quiet')
+    await page.sees('How easy was it?')
+    await page.sees('4/5')
+
+    await page.go(`${demo.url}/s/wrenfield/gather`)
+    await page.sees('How was the course?')
+    expect(await page.text('main')).toContain('Shop form')
+  })
+})
