@@ -147,6 +147,14 @@ async function addShop(
     design: { ...startingDesign, heading, intro },
     now: services.now().toISOString(),
   })
+  for (const more of story.moreForms)
+    await insertForm(db, {
+      ...more,
+      shopId,
+      publicId: newId(),
+      writers: 'anyone',
+      now: services.now().toISOString(),
+    })
   const productIds = new Map<string, number>()
   for (const [sku, title] of Object.entries(story.products)) {
     const drawn = story.pictures.products[sku]

@@ -1,12 +1,14 @@
 import type { Writers } from '../core/intake/writers'
 import type { Act } from '../core/moderation/likelyAct'
 import type { Configuration } from '../core/display/configuration'
+import type { Form } from '../server/data/forms'
 import type { Shop } from '../server/data/shops'
 
 /** The data of a demo shop. Times are days before the fill, so that it never looks old. */
 export interface ShopStory {
   shop: Omit<Shop, 'id' | 'publicId'>
   form: { slug: string; heading: string; intro: string; writers: Writers }
+  moreForms: FormStory[]
   products: Record<string, string>
   /** SVG drawings: of products by SKU, of people by name. */
   pictures: { products: Record<string, string>; portraits: Record<string, string> }
@@ -15,6 +17,8 @@ export interface ShopStory {
   displays: DisplayStory[]
   listings: ListingStory[]
 }
+
+export type FormStory = Pick<Form, 'slug' | 'name' | 'state' | 'design'>
 
 /** A page of the shop on another site. */
 export interface ListingStory {

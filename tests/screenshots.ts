@@ -72,7 +72,6 @@ try {
         5000,
         `every display of ${path} is filled`,
       )
-      if (path !== '') await keep(page, `site-${path}`)
     }
     await keep(page, 'site')
     await page.go(`${demo.url}/s/wrenfield/show`)
@@ -84,6 +83,12 @@ try {
     await page.click('[data-part=theme]')
     await page.sees('press cuttings')
     await keep(page, 'editor')
+    await page.go(`${demo.url}/s/wrenfield/gather`)
+    await page.press('Clubs and companies')
+    await page.press('How easy was it to order for many?')
+    await page.sees('Words at the end')
+    await new Promise((resolve) => setTimeout(resolve, 1500))
+    await keep(page, 'form-editor')
     await page.go(`${demo.url}/how/wrenfield`)
     await page.sees('How we decide')
     await keep(page, 'how')

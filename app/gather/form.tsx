@@ -117,7 +117,9 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
           <Step words={say('show.redo')} act={redo} icon={<Redo2 className="size-4" aria-hidden="true" />} />
           {view.state !== 'draft' && (
             <>
-              <CopyButton text={view.address} label={say('forms.copyAddress')} />
+              <span className="[&_.btn]:h-8 [&_.btn]:min-h-8">
+                <CopyButton text={view.address} label={say('forms.copyAddress')} />
+              </span>
               <a href={`/f/${view.slug}`} target="_blank" rel="noreferrer" className="btn btn-quiet btn-low">
                 {say('forms.look')}
                 <ExternalLink className="size-4" aria-hidden="true" />

@@ -112,7 +112,13 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               key={publicId}
               name={
                 <>
-                  {name || say('gather.form')}{' '}
+                  {isOwner ? (
+                    <Link to={`/s/${params.shop}/gather/forms/${publicId}`} className="text-petrol underline">
+                      {name || say('gather.form')}
+                    </Link>
+                  ) : (
+                    name || say('gather.form')
+                  )}{' '}
                   <span className="font-normal text-soft">
                     “{heading || say('form.heading')}”
                     {state !== 'open' && `, ${say(`gather.formState.${state}`)}`}
@@ -121,15 +127,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               }
               hint={
                 <>
-                  {address.replace(/^https?:\/\//, '')}{' '}
-                  {isOwner && (
-                    <Link
-                      to={`/s/${params.shop}/gather/forms/${publicId}`}
-                      className="ml-1 inline-flex min-h-6 items-center text-petrol underline"
-                    >
-                      {say('gather.changeForm')}
-                    </Link>
-                  )}
+                  {address.replace(/^https?:\/\//, '')}
                   {isOwner && <WhoMayWrite form={publicId} writers={writers} mails={mails} />}
                 </>
               }

@@ -174,7 +174,12 @@ export function FormFields({
       <WordsFields title={fields.title} body={fields.body} design={design} labels={labels} />
 
       {questions.map((question) => (
-        <QuestionField key={question.id} question={question} field={all[answerField(question.id)]!} />
+        <QuestionField
+          key={question.id}
+          question={question}
+          field={all[answerField(question.id)]!}
+          shop={shop.shortName}
+        />
       ))}
 
       {design.photos.most > 0 && (

@@ -7,11 +7,21 @@ import { useTranslate } from './speech'
 const MOST_SEEN = 6
 
 /** One of the shop's own questions. It works without scripts. */
-export function QuestionField({ question, field }: { question: Question; field: FieldMetadata<string> }) {
+export function QuestionField({
+  question,
+  field,
+  shop,
+}: {
+  question: Question
+  field: FieldMetadata<string>
+  /** The shop's short name. */
+  shop: string
+}) {
   const translate = useTranslate()
   const { id, kind, label, hint, options, steps, low, high, required } = question
   const asked = { field, label, part: `question:${id}`, light: !required }
-  const note = [hint, !required && translate('form.optional')].filter(Boolean).join(', ')
+  const read = translate(question.public ? 'form.answerShown' : 'form.answerHidden', { shop })
+  const note = [hint, !required && translate('form.optional'), read].filter(Boolean).join(', ')
   const wide = 'w-full border-edge text-[15px]'
   switch (kind) {
     case 'short':

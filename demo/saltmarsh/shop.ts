@@ -28,6 +28,7 @@ export const saltmarsh: ShopStory = {
     intro: 'We read every word, then set it in type.',
     writers: 'confirmed',
   },
+  moreForms: [],
   pictures: { products: {}, portraits: {} },
   products: { 'VC-100': 'Visiting cards, 100', 'WD-S': 'Wedding suite', 'PD-1': 'A day at the press' },
   orders: [

@@ -1,3 +1,4 @@
+import { moreForms } from './forms'
 import { customerLanguages } from '../../core/messages/customers/languages'
 import type { ShopStory } from '../story'
 import { allOrders } from './allOrders'
@@ -36,6 +37,7 @@ export const wrenfield: ShopStory = {
     intro: '',
     writers: 'anyone',
   },
+  moreForms,
   products,
   pictures,
   orders: allOrders,

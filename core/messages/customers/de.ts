@@ -24,6 +24,8 @@ export const de: CustomerMessages = {
     shownAsHint: 'nur Vorname und Initiale',
     email: 'E-Mail',
     neverShown: 'wird nie angezeigt',
+    answerShown: 'kann gezeigt werden',
+    answerHidden: 'liest nur {{shop}}',
     orderNumber: 'Bestellnummer',
     consent: '{{shop}} darf meine Bewertung auf der eigenen Website zeigen',
     consentHint: 'Sonst liest sie nur das Geschäft.',

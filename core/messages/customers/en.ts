@@ -25,6 +25,8 @@ export const en = {
     shownAsHint: 'first name and initial only',
     email: 'Email',
     neverShown: 'never shown',
+    answerShown: 'may be shown',
+    answerHidden: 'only {{shop}} reads it',
     orderNumber: 'Order number',
     consent: '{{shop}} may show my review on its site',
     consentHint: 'Without this, only the shop reads it.',

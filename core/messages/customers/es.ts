@@ -24,6 +24,8 @@ export const es: CustomerMessages = {
     shownAsHint: 'solo nombre e inicial',
     email: 'Correo electrónico',
     neverShown: 'nunca se muestra',
+    answerShown: 'puede mostrarse',
+    answerHidden: 'solo la lee {{shop}}',
     orderNumber: 'Número de pedido',
     consent: '{{shop}} puede mostrar mi reseña en su sitio',
     consentHint: 'Si no, solo la lee la tienda.',

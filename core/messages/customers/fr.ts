@@ -24,6 +24,8 @@ export const fr: CustomerMessages = {
     shownAsHint: 'prénom et initiale seulement',
     email: 'Adresse e-mail',
     neverShown: 'jamais affichée',
+    answerShown: 'peut être affichée',
+    answerHidden: 'lue par {{shop}} seulement',
     orderNumber: 'Numéro de commande',
     consent: '{{shop}} peut afficher mon avis sur son site',
     consentHint: 'Sinon, seule la boutique le lit.',

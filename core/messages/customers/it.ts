@@ -24,6 +24,8 @@ export const it: CustomerMessages = {
     shownAsHint: 'solo nome e iniziale',
     email: 'Indirizzo e-mail',
     neverShown: 'non viene mai mostrato',
+    answerShown: 'può essere mostrata',
+    answerHidden: 'la legge solo {{shop}}',
     orderNumber: 'Numero d’ordine',
     consent: '{{shop}} può mostrare la mia recensione sul proprio sito',
     consentHint: 'Altrimenti la legge solo il negozio.',

@@ -54,7 +54,7 @@ export const formWords = {
     asked_one: '{{count}} question of yours',
     asked_other: '{{count}} questions of yours',
     thanked: 'are thanked',
-    thankedLink: 'are thanked and led to {{words}}',
+    thankedLink: 'are thanked, with a link “{{words}}”',
     parts: 'What it asks',
     back2: 'All parts',
     part: {

@@ -10,7 +10,6 @@ export const gatherWords = {
     last30: 'last 30 days',
     form: 'Shop form',
     formState: { draft: 'a draft', closed: 'closed' },
-    changeForm: 'Change it',
     newForm: 'New form',
     undo: 'Undo',
     formRemoved: 'The form is removed. Its reviews stay.',
