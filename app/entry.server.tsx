@@ -10,6 +10,7 @@ import {
   type HandleErrorFunction,
 } from 'react-router'
 import { loadsScriptsLater, withLaterScripts } from './laterScripts'
+import { isFramedForm, withHeight } from './public/framed'
 import { storageFaultIn } from './storageProblem'
 
 const GIVE_UP_MS = 10_000
@@ -25,8 +26,9 @@ export default function handleRequest(
   const nonce = import.meta.env.PROD ? context.nonce : undefined
   headers.set('Content-Type', 'text/html; charset=utf-8')
   headers.set('Cache-Control', 'private, no-store')
-  if (nonce)
-    headers.set('Content-Security-Policy', policyFor(nonce, isInEditor(request.url) ? "'self'" : "'none'"))
+  const { pathname } = new URL(request.url)
+  const [later, framed] = [loadsScriptsLater(request.url), isFramedForm(pathname)]
+  if (nonce) headers.set('Content-Security-Policy', policyFor(nonce, framesOf(pathname)))
   return new Promise((resolve, reject) => {
     // The whole page is sent at once, because streamed parts never appear without scripts.
     const { pipe, abort } = renderToPipeableStream(
@@ -35,11 +37,11 @@ export default function handleRequest(
         nonce,
         onAllReady() {
           const body = new PassThrough()
-          if (nonce && loadsScriptsLater(request.url))
-            text(body).then(
-              (html) => resolve(new Response(withLaterScripts(html, nonce), { headers, status })),
-              reject,
-            )
+          if (nonce && (later || framed))
+            text(body).then((html) => {
+              const told = framed ? withHeight(html, nonce) : html
+              resolve(new Response(later ? withLaterScripts(told, nonce) : told, { headers, status }))
+            }, reject)
           else resolve(new Response(createReadableStreamFromReadable(body), { headers, status }))
           pipe(body)
         },
@@ -60,7 +62,7 @@ export const handleError: HandleErrorFunction = (error, { request, context }) =>
 }
 
 /** Allows only scripts and styles with this answer's nonce. */
-function policyFor(nonce: string, framedBy: "'none'" | "'self'"): string {
+function policyFor(nonce: string, framedBy: string): string {
   return [
     "default-src 'self'",
     `script-src 'nonce-${nonce}' 'strict-dynamic'`,
@@ -75,5 +77,11 @@ function policyFor(nonce: string, framedBy: "'none'" | "'self'"): string {
   ].join('; ')
 }
 
-/** The page of a form's draft stands in a frame of our own editor; no other page does. */
-const isInEditor = (url: string) => /^\/s\/[^/]+\/gather\/forms\/[^/]+\/page$/.test(new URL(url).pathname)
+/**
+ * Who may show a page in a frame: every site a customer's form, and our own editor the draft of one. Nobody is signed in
+ * on a form, so that a page around it gains nothing.
+ */
+function framesOf(pathname: string): string {
+  if (isFramedForm(pathname)) return '*'
+  return /^\/s\/[^/]+\/gather\/forms\/[^/]+\/page$/.test(pathname) ? "'self'" : "'none'"
+}

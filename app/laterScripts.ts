@@ -1,5 +1,5 @@
 /** Pages that can be read and filled in without scripts: these load when somebody first touches the page. */
-const laterPages = /^\/(?:f|how)\/[^/]+\/?$/
+const laterPages = /^\/(?:f\/[^/]+(?:\/frame)?|how\/[^/]+)\/?$/
 
 export const loadsScriptsLater = (url: string): boolean => laterPages.test(new URL(url).pathname)
 

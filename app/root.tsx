@@ -30,7 +30,8 @@ export function loader({ request }: Route.LoaderArgs) {
 export function Layout({ children }: { children: ReactNode }) {
   const chosen = useRouteLoaderData<typeof loader>('root')?.theme ?? 'system'
   // A customer's page uses the shop's light colours at any time.
-  const ofShop = useLocation().pathname.startsWith('/f/')
+  const { pathname } = useLocation()
+  const ofShop = pathname.startsWith('/f/') || /\/gather\/forms\/[^/]+\/page$/.test(pathname)
   return (
     <html
       lang={usePageLanguage()}

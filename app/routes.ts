@@ -7,6 +7,8 @@ export default [
   route('sign-out', 'account/signOut.tsx'),
   route('f/:slug', 'public/form.tsx'),
   route('f/:slug/thanks', 'public/thanks.tsx'),
+  route('f/:slug/frame', 'public/form.tsx', { id: 'formFrame' }),
+  route('f/:slug/frame/thanks', 'public/thanks.tsx', { id: 'thanksFrame' }),
   route('confirm/:token', 'public/confirm.tsx'),
   route('r/:token', 'public/myReview.tsx'),
   route('how/:shop', 'public/reviewPolicy.tsx'),

@@ -97,12 +97,61 @@ function tellSearchEngines(box: HTMLElement, jsonLd: object): void {
   box.append(data)
 }
 
-/* Fills every `[data-elogio]` box of a page with its display. */
+/** Shows a form in its box, as high as its content; or over the page, from the link that is there. */
+function showForm(box: HTMLElement, origin: string): void {
+  const link = box.querySelector('a')
+  if (box.dataset.elogioAsked !== undefined || !link) return
+  box.dataset.elogioAsked = ''
+  const query = new URLSearchParams(box.dataset.product ? { product: box.dataset.product } : {})
+  const language = box.closest<HTMLElement>('[lang]')?.lang
+  if (language) query.set('lang', language)
+  const slug = encodeURIComponent(box.dataset.elogioForm ?? '')
+  const frame = document.createElement('iframe')
+  frame.title = link.textContent ?? ''
+  frame.style.cssText = 'display:block;width:100%;height:900px;border:0;color-scheme:light'
+  addEventListener('message', ({ source, origin: from, data }: MessageEvent) => {
+    const height = Number((data as { elogioHeight?: unknown } | null)?.elogioHeight)
+    if (source === frame.contentWindow && from === origin && height > 0) frame.style.height = `${height}px`
+  })
+  const load = () => (frame.src ||= `${origin}/f/${slug}/frame?${query}`)
+  // In a shadow root, the page's styles don't reach the frame.
+  const rootIn = (host: HTMLElement, display: string) => {
+    host.style.setProperty('display', display, 'important')
+    return host.attachShadow({ mode: 'open' })
+  }
+  if (!('over' in box.dataset)) {
+    load()
+    rootIn(box, 'block').append(frame)
+    return
+  }
+  const over = document.createElement('dialog')
+  over.style.cssText = 'width:min(640px,94vw);max-height:94vh;padding:0;border:0;background:none'
+  const close = document.createElement('button')
+  close.textContent = '×'
+  close.ariaLabel = box.dataset.close ?? 'Close'
+  close.style.cssText =
+    'position:absolute;z-index:1;inset-inline-end:10px;top:10px;width:40px;height:40px;border:0;border-radius:50%;background:#fff;color:#222;font:26px/1 sans-serif;cursor:pointer'
+  close.onclick = () => over.close()
+  over.append(close, frame)
+  rootIn(box.appendChild(document.createElement('span')), 'contents').append(over)
+  // Outside of the frame is the dialog's backdrop.
+  over.addEventListener('click', (event) => event.target === over && over.close())
+  link.addEventListener('click', (event) => {
+    if (event.metaKey || event.ctrlKey || event.shiftKey) return
+    event.preventDefault()
+    load()
+    over.showModal()
+  })
+}
+
+/* Fills every `[data-elogio]` box of a page with its display, and every `[data-elogio-form]` box with its form. */
 const script = document.currentScript
 if (script instanceof HTMLScriptElement) {
   const origin = new URL(script.src).origin
-  const fillAll = () =>
+  const fillAll = () => {
     document.querySelectorAll<HTMLElement>('[data-elogio]').forEach((box) => void fill(box, origin))
+    document.querySelectorAll<HTMLElement>('[data-elogio-form]').forEach((box) => showForm(box, origin))
+  }
   if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', fillAll)
   else fillAll()
 }

@@ -29,10 +29,12 @@ const choose = (page: Page, label: string, value: string) =>
 /** Clicks a part of the customers' page in the frame of the editor. */
 const clickInForm = async (page: Page, part: string) => {
   const frame = await page.find('iframe')
+  // The frame may not be awake at the first click.
   await page.driver.wait(
     () =>
       page.driver.executeScript(
-        'const part = arguments[0].contentDocument.querySelector(`[data-part="${arguments[1]}"]`); part?.click(); return Boolean(part)',
+        `if (document.querySelector('main').innerText.includes('All parts')) return true
+         arguments[0].contentDocument.querySelector('[data-part="' + arguments[1] + '"]')?.click()`,
         frame,
         part,
       ),
@@ -120,5 +122,46 @@ test('a form is made by clicking on it, a customer answers its questions, and no
     await page.go(`${demo.url}/s/wrenfield/gather`)
     await page.sees('How was the course?')
     expect(await page.text('main')).toContain('Shop form')
+  })
+})
+
+test('a form stands in a page of the shop, as high as it is, and over another from a link; sent, it thanks there', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(`${demo.shopUrl}journal`)
+    const frame = 'document.querySelector("[data-elogio-form]").shadowRoot?.querySelector("iframe")'
+    const height = () => driver.executeScript<number>(`return ${frame}?.offsetHeight ?? 0`)
+    await driver.wait(async () => ![0, 900].includes(await height()), 8000, 'its own height')
+    expect(await height()).toBeGreaterThan(700)
+    await driver.switchTo().frame(await driver.executeScript(`return ${frame}`))
+    await page.sees('You order for more than yourself')
+    expect(
+      await driver.executeScript('return document.documentElement.scrollHeight - innerHeight'),
+    ).toBeLessThan(2)
+    await page.click('input[name=rating][value="4"] + span')
+    await page.type('[name=body]', 'Thirty hives for the club, and every nail was in the box.')
+    await page.type('[name=author_name]', 'Bo Lund')
+    await page.type('[name=author_email]', 'bo@lund.example')
+    await driver.executeScript(`document.querySelector('[name^=answer_][value="5"]').click()`)
+    await page.click('[name=consent]')
+    await page.press('Send my review')
+    await page.sees('Thank you, all of you')
+    await page.sees('The list for the spring order opens in February.')
+
+    await driver.switchTo().defaultContent()
+    await page.go(`${demo.shopUrl}tasting`)
+    await driver.wait(
+      () =>
+        driver.executeScript(
+          'return document.querySelector("[data-elogio-form] > span")?.shadowRoot !== undefined',
+        ),
+      8000,
+    )
+    await page.press('Write a review')
+    const over = 'document.querySelector("[data-elogio-form] > span").shadowRoot'
+    expect(await driver.executeScript(`return ${over}.querySelector("dialog").open`)).toBe(true)
+    await page.accessible()
+    await driver.executeScript(`${over}.querySelector("button").click()`)
+    expect(await driver.executeScript(`return ${over}.querySelector("dialog").open`)).toBe(false)
   })
 })

@@ -192,6 +192,13 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
             <>
               <PartList {...{ draft, change, choose }} />
               <FormAddress address={view.address} slug={view.slug} />
+              {view.state !== 'draft' && (
+                <div className="mt-4 flex flex-col items-start gap-2 border-t border-line pt-3">
+                  <h2>{say('forms.onPage')}</h2>
+                  <CopyButton text={view.code.inPlace} label={say('forms.inPlace')} />
+                  <CopyButton text={view.code.over} label={say('forms.over')} />
+                </div>
+              )}
               <p className="mt-3 text-[13px] text-soft">
                 {say('forms.cameThrough', { count: view.arrivals })}
               </p>

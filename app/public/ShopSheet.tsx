@@ -1,6 +1,8 @@
 import type { CSSProperties, ReactNode } from 'react'
+import { useLocation } from 'react-router'
 import type { BrandShades } from '../../core/display/brand'
 import type { CustomerTranslate } from '../../core/messages/customers/customerMessages'
+import { isFramedForm } from './framed'
 import { TranslateContext } from './speech'
 
 /** The frame of every page that customers see: the shop's colours and its name. */
@@ -18,6 +20,7 @@ export function ShopSheet({
   translate: CustomerTranslate
   children: ReactNode
 }) {
+  const framed = isFramedForm(useLocation().pathname)
   const style = {
     '--shop-fill': shades.fill,
     '--shop-on-fill': shades.onFill,
@@ -25,6 +28,16 @@ export function ShopSheet({
     '--shop-button': shades.button,
     background: shades.background,
   } as CSSProperties
+  // In a frame, the page around it has its name and its background.
+  if (framed)
+    return (
+      <div className="sheet framed" style={{ ...style, background: 'none' }}>
+        <title>{`${title} · ${name}`}</title>
+        <main className="rounded-[18px] border border-line bg-paper px-5 py-5 sm:px-8">
+          <TranslateContext value={translate}>{children}</TranslateContext>
+        </main>
+      </div>
+    )
   return (
     <div className="sheet min-h-dvh sm:py-6" style={style}>
       <title>{`${title} · ${name}`}</title>

@@ -68,7 +68,8 @@ export async function action({ params, request, context }: Route.ActionArgs) {
       suspicion,
       language: speechFor(request, found.shop).language,
     })
-    return redirect(withLanguage(`/f/${params.slug}/thanks?of=${publicId}`, request))
+    const { pathname } = new URL(request.url)
+    return redirect(withLanguage(`${pathname.replace('.data', '')}/thanks?of=${publicId}`, request))
   } catch (error) {
     if (!storageFaultIn(error)) throw error
     const reply = submission.reply({ formErrors: [messageCode('problem.notSaved')] })

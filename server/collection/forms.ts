@@ -1,7 +1,10 @@
+import { escape } from 'html-escaper'
 import { isReadyToOpen } from '../../core/form/designProblems'
 import type { FormDesign } from '../../core/form/design'
 import { startingDesigns, type StartingForm } from '../../core/form/startingForms'
 import type { Writers } from '../../core/intake/writers'
+import { customerTranslate } from '../../core/messages/customers'
+import { customerLanguage } from '../../core/messages/customers/languages'
 import { say } from '../../core/messages/say/everything'
 import { firstFree, slugOf } from '../../core/account/slug'
 import {
@@ -37,6 +40,8 @@ export interface FormView {
   products: { sku: string; title: string }[]
   /** Whether an email server is set up. */
   mails: boolean
+  /** HTML for the owner's pages: the form in its place, or over the page from a link. */
+  code: { inPlace: string; over: string }
 }
 
 /** The data of the editor of a form. */
@@ -57,7 +62,16 @@ export async function formView(services: Services, shop: Shop, publicId: string)
     arrivals: await arrivalsOfForm(db, shop.id, id, recently(now())),
     products: (await productsOfShop(db, shop.id)).map(({ sku, title }) => ({ sku, title })),
     mails: mailer !== null,
+    code: formCode(publicUrl, shop, slug),
   }
+}
+
+function formCode(publicUrl: string, { locale }: Shop, slug: string): FormView['code'] {
+  const words = escape(customerTranslate(customerLanguage(locale) ?? 'en')('visitor.write'))
+  const code = (attributes: string) =>
+    `<div data-elogio-form="${slug}"${attributes}><a href="${publicUrl}/f/${slug}">${words}</a></div>\n` +
+    `<script src="${publicUrl}/embed.js" async></script>`
+  return { inPlace: code(''), over: code(' data-over') }
 }
 
 const isOther = ({ draft, design }: Form) => JSON.stringify(draft) !== JSON.stringify(design)

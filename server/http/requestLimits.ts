@@ -23,7 +23,7 @@ const limitsByAddress: [path: RegExp, type: RegExp, limits: BodyLimits][] = [
   ],
   // Photos arrive one by one before the form, or all with it if no script ran.
   [/^\/f\/[^/]+\/photo(?:\?|$)/, /./, { maxBytes: MOST_PHOTO_BYTES, kind: 'bytes' }],
-  [/^\/(?:f|r)\/[^/]+(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 60_000_000, kind: 'form' }],
+  [/^\/(?:f|r)\/[^/]+(?:\/frame)?(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 60_000_000, kind: 'form' }],
 ]
 
 export function bodyLimitsOf({ url = '', headers }: Pick<IncomingMessage, 'url' | 'headers'>): BodyLimits {

@@ -1,3 +1,4 @@
+import { pastedForm } from '../pasted'
 import { pasted, sitePage } from './sitePage'
 
 /** An article with a narrow side column. */
@@ -19,6 +20,10 @@ ${pasted(elogioUrl, 'side-column')}
 </div>
 <div class="wide reviews">
 ${pasted(elogioUrl, 'on-the-map')}
+</div>
+<div class="wide">
+<h2>For clubs and companies</h2>
+${pastedForm(elogioUrl, 'clubs')}
 </div>`,
   )
 }
