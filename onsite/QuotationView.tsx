@@ -68,8 +68,8 @@ function Answers({ quotation: { answers, language } }: { quotation: Quotation })
   if (answers.length === 0) return null
   return (
     <dl className="eg-answers" lang={language ?? undefined}>
-      {answers.map(({ label, value }) => (
-        <div key={label} dir="auto">
+      {answers.map(({ label, value }, i) => (
+        <div key={i} dir="auto">
           <dt>{label}</dt>
           <dd>{value}</dd>
         </div>

@@ -52,6 +52,7 @@ const quotation = `
 .eg-answers{margin:.6em 0 0;font-size:.92em}
 .eg-answers dt{font-weight:650}
 .eg-answers dd{margin:0 0 .3em}
+.eg-answers dd{white-space:pre-line}
 .eg-reply{margin-top:.7em;padding-inline-start:.8em;border-inline-start:3px solid var(--eg-accent);font-size:.9em;line-height:1.45}
 .eg-reply p+p{margin-top:.25em;white-space:pre-line}
 .eg-proof summary{display:block;width:fit-content;min-height:24px;cursor:pointer;list-style:none}

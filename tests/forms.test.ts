@@ -118,6 +118,7 @@ test('a form is made by clicking on it, a customer answers its questions, and no
     await page.sees('Quiet')
     await page.sees('How easy was it?')
     await page.sees('4/5')
+    await page.sees('for you only')
 
     await page.go(`${demo.url}/s/wrenfield/gather`)
     await page.sees('How was the course?')

@@ -166,10 +166,11 @@ function Answers({ answers }: { answers: Answer[] }) {
   if (answers.length === 0) return null
   return (
     <dl className="mt-3 grid max-w-[46em] gap-x-6 gap-y-1.5 sm:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
-      {answers.map(({ label, value }) => (
-        <Fragment key={label}>
+      {answers.map(({ label, value, private: isPrivate }, i) => (
+        <Fragment key={i}>
           <dt className="break-words text-soft" dir="auto">
             {label}
+            {isPrivate && <span className="block text-[12.5px]">{say('decide.answerPrivate')}</span>}
           </dt>
           <dd className="customer-words break-words whitespace-pre-line" dir="auto">
             {value}

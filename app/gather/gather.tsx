@@ -172,7 +172,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
           products={quiet}
           total={products}
           isOwner={isOwner}
-          form={forms[0]?.address ?? null}
+          form={forms.find(({ state }) => state === 'open')?.address ?? null}
         />
       </div>
       <LatestArrivals shop={params.shop} latest={latest} found={loaderData.latestFound} listings={listings} />

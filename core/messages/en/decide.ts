@@ -79,6 +79,7 @@ export const decideWords = {
     likes_other: '{{count}} likes',
     siteClaims: 'verified buyer, says {{site}}',
     noWords: 'No text, only a rating.',
+    answerPrivate: 'for you only',
     onlyYou: 'no permission to show',
     onlyYouWhy:
       'The customer hasn’t agreed to publish this. You can approve it, but it’s never shown in public.',
