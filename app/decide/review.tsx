@@ -1,5 +1,5 @@
 import { ArrowLeft } from 'lucide-react'
-import { lazy, Suspense, useRef } from 'react'
+import { Suspense, lazy, useEffect, useRef } from 'react'
 import { data, Link, redirect, useFetcher } from 'react-router'
 import { z } from 'zod'
 import { spokenMoment } from '../../core/formats/dates'
@@ -94,13 +94,26 @@ export default function Review(props: Route.ComponentProps) {
 function OpenReview({ loaderData, params }: Route.ComponentProps) {
   const { review, signals, history, readers, search } = loaderData
   const fetcher = useFetcher<{ problem: string } | null>()
-  const act = (chosen: ReviewAct) => {
-    if (fetcher.state !== 'idle') return
+  // While the answer to a decision is still being read, the next review is there already: a key for it waits.
+  const sentFor = useRef('')
+  const held = useRef<{ chosen: ReviewAct; of: string } | null>(null)
+  const send = (chosen: ReviewAct) => {
+    sentFor.current = review.publicId
     void fetcher.submit(
       { act: JSON.stringify(reviewActSchema.parse(chosen)), revision: review.revision },
       { method: 'post', action: queuePath(params.shop, review.publicId, search) },
     )
   }
+  const act = (chosen: ReviewAct) => {
+    if (fetcher.state === 'idle') send(chosen)
+    else if (sentFor.current !== review.publicId) held.current = { chosen, of: review.publicId }
+  }
+  useEffect(() => {
+    const waiting = held.current
+    if (!waiting || fetcher.state !== 'idle') return
+    held.current = null
+    if (waiting.of === review.publicId) send(waiting.chosen)
+  })
   const address = `/s/${params.shop}/decide/${review.publicId}/aside`
   const writeReply = useRef<() => void>(() => undefined)
   return (
