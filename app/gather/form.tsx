@@ -10,6 +10,7 @@ import { say } from '../../core/messages/say/forms'
 import { requireShop } from '../account/session'
 import { CopyButton } from '../components/CopyButton'
 import { Menu } from '../components/Menu'
+import { StepButton } from '../components/StepButton'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
 import { NameField } from '../show/NameField'
@@ -113,8 +114,12 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
           >
             {problem ? say('show.notKept', { why: problem }) : saving ? say('show.keeping') : ''}
           </span>
-          <Step words={say('show.undo')} act={undo} icon={<Undo2 className="size-4" aria-hidden="true" />} />
-          <Step words={say('show.redo')} act={redo} icon={<Redo2 className="size-4" aria-hidden="true" />} />
+          <StepButton words={say('show.undo')} act={undo}>
+            <Undo2 className="size-4" aria-hidden="true" />
+          </StepButton>
+          <StepButton words={say('show.redo')} act={redo}>
+            <Redo2 className="size-4" aria-hidden="true" />
+          </StepButton>
           {view.state !== 'draft' && (
             <>
               <span className="[&_.btn]:h-8 [&_.btn]:min-h-8">
@@ -178,7 +183,7 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
           {part === 'writers' ? (
             <div className="flex flex-col gap-3">
               <button type="button" className="part self-start" onClick={() => setPart(null)}>
-                {say('forms.back2')}
+                {say('forms.allParts')}
               </button>
               <WhoMayWrite form={params.form} writers={view.writers} mails={view.mails} intent="writers" />
             </div>
@@ -208,20 +213,5 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
         <FormPreview address={`${at}/page`} draft={draft} part={part} choose={choose} />
       </div>
     </main>
-  )
-}
-
-function Step({ words, act, icon }: { words: string; act: (() => void) | null; icon: React.ReactNode }) {
-  return (
-    <button
-      type="button"
-      className="btn btn-quiet btn-low btn-square"
-      aria-label={words}
-      title={words}
-      disabled={act === null}
-      onClick={() => act?.()}
-    >
-      {icon}
-    </button>
   )
 }

@@ -1,5 +1,5 @@
 /** Whether a page is a form, or the thanks after it, for a frame in somebody's page. */
-export const isFramedForm = (pathname: string): boolean => /^\/f\/[^/]+\/frame(\/thanks)?$/.test(pathname)
+export const isFramedForm = (pathname: string): boolean => /^\/f\/[^/]+\/frame(\/thanks)?\/?$/.test(pathname)
 
 /**
  * Tells the page around a frame how high its content is, at once and whenever that changes: a frame that nobody sees

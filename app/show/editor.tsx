@@ -13,6 +13,7 @@ import { pictureAddress } from '../../core/formats/picture'
 import { slugOf } from '../../core/account/slug'
 import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
+import { StepButton } from '../components/StepButton'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
 import { swapIn } from '../../core/curation/byHand'
@@ -276,28 +277,5 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
         {panel === 'versions' && <Versions versions={view.spokenVersions} close={close} />}
       </Suspense>
     </main>
-  )
-}
-
-function StepButton({
-  words,
-  act,
-  children,
-}: {
-  words: string
-  act: (() => void) | null
-  children: React.ReactNode
-}) {
-  return (
-    <button
-      type="button"
-      className="btn btn-quiet btn-low btn-square"
-      aria-label={words}
-      title={words}
-      disabled={act === null}
-      onClick={() => act?.()}
-    >
-      {children}
-    </button>
   )
 }

@@ -10,7 +10,7 @@ const notOffered = messageCode('form.error.option')
 
 const typed = (limit: number) =>
   z
-    .string()
+    .string({ error: missing })
     .transform((text) => text.replace(/\r\n?/g, '\n'))
     .refine((text) => text.length <= limit, {
       error: (issue) => messageCode('form.error.longText', { over: String(issue.input).length - limit }),
@@ -28,16 +28,19 @@ function answerTo({ kind, options, steps, required }: Question) {
   const schemas = {
     short: () => typed(SHORT_ANSWER_LIMIT),
     long: () => typed(LONG_ANSWER_LIMIT),
-    one: () => z.string().refine(isOffered, { error: notOffered }),
+    one: () => z.string({ error: notOffered }).refine(isOffered, { error: notOffered }),
     several: () =>
       z
-        .array(z.string().refine(isOffered, { error: notOffered }))
+        .array(z.string({ error: notOffered }).refine(isOffered, { error: notOffered }))
         .max(options.length, { error: notOffered })
         .transform((chosen) => options.filter((option) => chosen.includes(option)).join('\n')),
-    date: () => z.string().refine(isDay, { error: messageCode('form.error.date') }),
+    date: () =>
+      z
+        .string({ error: messageCode('form.error.date') })
+        .refine(isDay, { error: messageCode('form.error.date') }),
     scale: () =>
       z
-        .string()
+        .string({ error: notOffered })
         .refine((step) => step === '' || (/^[1-9]\d?$/.test(step) && Number(step) <= steps), {
           error: notOffered,
         })

@@ -17,7 +17,9 @@ export const VERSION_FIELD = 'form_version'
 export const TRAP_FIELD = 'website'
 
 /** Browsers send line breaks as CRLF; the counter beside the field counts one character. */
-const typedText = z.string().transform((text) => text.replace(/\r\n?/g, '\n'))
+const typedText = z
+  .string({ error: messageCode('form.error.answer') })
+  .transform((text) => text.replace(/\r\n?/g, '\n'))
 
 const filled = (missing: string, limit: number) =>
   z

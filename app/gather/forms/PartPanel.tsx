@@ -40,7 +40,7 @@ export function PartPanel({
         onClick={leave}
       >
         <ArrowLeft className="size-4" aria-hidden="true" />
-        {say('forms.back2')}
+        {say('forms.allParts')}
       </button>
       {isQuestion ? (
         <QuestionPanel key={part} id={part.slice('question:'.length)} {...{ draft, change, leave }} />

@@ -59,7 +59,7 @@ export const formWords = {
     thanked: 'are thanked',
     thankedLink: 'are thanked, with a link “{{words}}”',
     parts: 'What it asks',
-    back2: 'All parts',
+    allParts: 'All parts',
     part: {
       heading: 'Heading',
       intro: 'Text below the heading',
