@@ -25,7 +25,7 @@ export default defineConfig(({ mode }) =>
               pages: 'onsite/behaviour/pages.ts',
               photos: 'onsite/behaviour/photos.ts',
               page: 'onsite/behaviour/page.ts',
-              said: 'onsite/behaviour/said.ts',
+              notes: 'onsite/behaviour/notes.ts',
             },
             preserveEntrySignatures: 'strict',
             output: { format: 'es', entryFileNames: '[name]-[hash].js' },

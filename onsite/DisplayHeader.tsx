@@ -3,7 +3,7 @@ import { layoutTraits } from '../core/display/layoutTraits'
 import type { DisplayModel } from '../core/display/displayModel'
 import { oneDecimal } from '../core/formats/rating'
 import { siteNumbers } from './siteNumbers'
-import { Said } from './Said'
+import { RequiredNote } from './RequiredNote'
 import { SiteIcon } from './SiteIcon'
 
 // The note that reviews were selected cannot be switched off.
@@ -55,16 +55,16 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
           </span>
         ))}
       {pickedFew && (
-        <Said ownCss={ownCss}>
+        <RequiredNote ownCss={ownCss}>
           <span className="eg-picked">{pickedWords(model)}</span>
-        </Said>
+        </RequiredNote>
       )}
       {publishableCount > 0 && (
-        <Said ownCss={ownCss}>
+        <RequiredNote ownCss={ownCss}>
           <a className="eg-how" href={links.how}>
             {translate('visitor.policy')}
           </a>
-        </Said>
+        </RequiredNote>
       )}
       {all && links.all && publishableCount > 0 && (
         <a className="eg-all" href={links.all}>

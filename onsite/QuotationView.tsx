@@ -2,7 +2,7 @@ import type { DisplayModel } from '../core/display/displayModel'
 import type { Quotation } from '../core/display/quotation'
 import { isValidElement, type ReactElement } from 'react'
 import { Glyphs } from './Glyphs'
-import { Said } from './Said'
+import { RequiredNote } from './RequiredNote'
 import { SiteIcon } from './SiteIcon'
 
 type Given = Pick<DisplayModel, 'translate' | 'parts' | 'title' | 'ownCss'>
@@ -190,9 +190,9 @@ export function Notes({ quotation, ownCss }: { quotation: Quotation; ownCss: Giv
         </details>
       )}
       {howItCame(quotation).map((note) => (
-        <Said key={note.key} ownCss={ownCss} ownLine>
+        <RequiredNote key={note.key} ownCss={ownCss} ownLine>
           {note}
-        </Said>
+        </RequiredNote>
       ))}
       {likes && <span className="eg-own eg-likes">{likes}</span>}
     </>

@@ -40,7 +40,7 @@ function behavioursOf({
   return [
     ...(quotations.some(({ date }) => date?.isRelative) ? ['dates' as const] : []),
     ...(fontsOf(theme).length > 0 ? ['fonts' as const] : []),
-    ...(ownCss ? ['said' as const] : []),
+    ...(ownCss ? ['notes' as const] : []),
     ...(own ? [own] : []),
     ...(photos ? ['photos' as const] : []),
     ...(reads ? ['origins' as const] : []),

@@ -37,14 +37,14 @@ function page(css: string, made: 'parsed' | 'loaded'): string {
   if (made === 'parsed')
     return `<div id="box"><template shadowrootmode="open"><style>${styles}</style>${html}</template></div>`
   const folder = path.join(import.meta.dirname, '../build/onsite/parts')
-  const said = readdirSync(folder).find((name) => name.startsWith('said-'))!
-  return `<div id="box"></div><script type="module">${readFileSync(path.join(folder, said), 'utf8').replace(/export\{(\w+) as default\};?/, 'window.said=$1;')}
+  const notes = readdirSync(folder).find((name) => name.startsWith('notes-'))!
+  return `<div id="box"></div><script type="module">${readFileSync(path.join(folder, notes), 'utf8').replace(/export\{(\w+) as default\};?/, 'window.notes=$1;')}
     const root = document.querySelector('#box').attachShadow({ mode: 'open' })
     const sheet = new CSSStyleSheet()
     sheet.replaceSync(${JSON.stringify(styles)})
     root.adoptedStyleSheets = [sheet]
     root.innerHTML = ${JSON.stringify(html).replace(/</g, '\\u003c')}
-    said(root)</script>`
+    notes(root)</script>`
 }
 
 /** The words of each note that can be read where they are: large enough, in front of all else, and with contrast. */

@@ -1,7 +1,7 @@
 import dates from '../../onsite/behaviour/dates'
 import { addToPreview as fonts } from '../../onsite/behaviour/fonts'
 import pack from '../../onsite/behaviour/pack'
-import said from '../../onsite/behaviour/said'
+import notes from '../../onsite/behaviour/notes'
 import slide from '../../onsite/behaviour/slide'
 import type { Behaviour } from '../../core/display/layoutTraits'
 
@@ -10,7 +10,7 @@ const behaviours: Partial<Record<Behaviour, (root: ParentNode) => void | (() => 
   dates,
   fonts,
   pack,
-  said,
+  notes,
   slide,
 }
 

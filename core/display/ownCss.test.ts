@@ -31,7 +31,7 @@ test('the custom properties of a display can be used, and no others', () => {
   )
   expect(faultsOf('a { color: var(--mine) }')).toEqual(['value'])
   expect(faultsOf('a { color: var(--eg-accent, transparent) }')).toEqual(['value'])
-  expect(faultsOf('.eg { --eg-said: red }')).toEqual(['property'])
+  expect(faultsOf('.eg { --eg-note: red }')).toEqual(['property'])
 })
 
 test.each([

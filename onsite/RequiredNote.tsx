@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react'
 import type { EffectiveCss } from '../core/display/ownCss'
-import { saidStyles } from './ownCssStyles'
+import { noteStyles } from './ownCssStyles'
 
 /**
  * What must be said: how many were picked, how reviews are handled, and how each review came. With own CSS it is in a
- * shadow root of its own, where own CSS does not reach; `behaviour/said.ts` makes it in other pages.
+ * shadow root of its own, where own CSS does not reach; `behaviour/notes.ts` makes it in other pages.
  */
-export function Said({
+export function RequiredNote({
   ownCss,
   ownLine = false,
   children,
@@ -20,7 +20,7 @@ export function Said({
   return (
     <span>
       <template {...{ shadowrootmode: 'open' }}>
-        <style dangerouslySetInnerHTML={{ __html: saidStyles(ownCss.paints, ownLine) }} />
+        <style dangerouslySetInnerHTML={{ __html: noteStyles(ownCss.paints, ownLine) }} />
         <p>{children}</p>
       </template>
     </span>

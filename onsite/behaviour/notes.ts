@@ -2,7 +2,7 @@
  * Makes the shadow roots of what must be said, which a page only makes by itself while it loads; also in reviews that
  * come later.
  */
-export default function said(root: ParentNode): () => void {
+export default function notes(root: ParentNode): () => void {
   const sheets = new Map<string, CSSStyleSheet>()
   function make(): void {
     for (const template of root.querySelectorAll<HTMLTemplateElement>('template[shadowrootmode]')) {
