@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { startTransition, useEffect, useRef, useState } from 'react'
 import { useFetcher } from 'react-router'
 import type { DraftSaved } from '../../server/publishing/draft'
 import { changedKeys } from './changedKeys'
@@ -36,6 +36,8 @@ export function useDraft<Draft extends object>(kept: Draft, savedAt: string, add
   const { submit } = fetcher
   const [draft, setDraft] = useState(kept)
   const [unsent, setUnsent] = useState(false)
+  /** Given to the fetcher, whose state does not tell of it yet: the router renders in a transition. */
+  const [handedOver, setHandedOver] = useState(false)
   const [steps, setSteps] = useState<Steps<Draft>>({ back: [], forth: [] })
   const lastChange = useRef({ at: 0, keys: '' })
   const keptText = JSON.stringify(kept)
@@ -47,8 +49,9 @@ export function useDraft<Draft extends object>(kept: Draft, savedAt: string, add
     answer && 'outcome' in answer && answer.outcome === 'changedElsewhere' && answer !== settled
       ? answer
       : null
+  if (handedOver && fetcher.state !== 'idle') setHandedOver(false)
   // The server's answer replaces the draft only if no change is unsaved.
-  if (seen !== keptText && !unsent && !clash && fetcher.state === 'idle') {
+  if (seen !== keptText && !unsent && !handedOver && !clash && fetcher.state === 'idle') {
     setSeen(keptText)
     if (keptText !== JSON.stringify(draft)) setSteps({ back: [...steps.back, draft], forth: [] })
     setDraft(kept)
@@ -61,7 +64,10 @@ export function useDraft<Draft extends object>(kept: Draft, savedAt: string, add
     if (!unsent || clash) return
     const timer = setTimeout(() => {
       setUnsent(false)
-      void submit(saving(draft, field, base.current), { method: 'post', action: address })
+      setHandedOver(true)
+      void submit(saving(draft, field, base.current), { method: 'post', action: address }).finally(() =>
+        startTransition(() => setHandedOver(false)),
+      )
     }, TYPING_PAUSE_MS)
     return () => clearTimeout(timer)
   }, [unsent, clash, draft, submit, address, field])
@@ -114,7 +120,7 @@ export function useDraft<Draft extends object>(kept: Draft, savedAt: string, add
     change,
     undo: steps.back.length > 0 ? undo : null,
     redo: steps.forth.length > 0 ? redo : null,
-    saving: unsent || fetcher.state !== 'idle',
+    saving: unsent || handedOver || fetcher.state !== 'idle',
     problem: answer && 'problem' in answer ? answer.problem : null,
     elsewhere: clash && {
       // One's own version is a step of undo.

@@ -5,7 +5,8 @@ import { expect } from 'vitest'
 import { en as customerTexts } from '../../core/messages/customers/en'
 import { ownerTexts } from '../../core/messages/en'
 
-const PATIENCE_MS = 12_000
+/** Longer than anything takes on a busy machine: a busy machine is no failure. */
+const PATIENCE_MS = 25_000
 type Texts = { [key: string]: string | Texts }
 const keysOf = (texts: Texts, prefix = ''): string[] =>
   Object.entries(texts).flatMap(([key, text]) =>
@@ -18,18 +19,25 @@ const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.mi
 
 /** A page as a person uses it: finds by what is seen, waits for what a person would wait for. */
 export function pageOf(driver: WebDriver) {
-  const wait = <T>(condition: () => Promise<T>, what: string): Promise<T> =>
-    driver.wait<T>(
-      async () => {
-        try {
-          return await condition()
-        } catch {
-          return false as T
-        }
-      },
-      PATIENCE_MS,
-      `waited in vain for ${what}`,
-    )
+  const wait = async <T>(condition: () => Promise<T>, what: string): Promise<T> => {
+    let refused = ''
+    const tried = async () => {
+      try {
+        return await condition()
+      } catch (error) {
+        refused = String(error)
+        return false as T
+      }
+    }
+    try {
+      return await driver.wait<T>(tried, PATIENCE_MS, `waited in vain for ${what}`)
+    } catch (error) {
+      const shown = await driver
+        .executeScript<string>('return location.href + "\\n" + document.body.innerText.slice(0, 1500)')
+        .catch(String)
+      throw new Error(`${String(error)}\n${refused}\nThe page: ${shown}`, { cause: error })
+    }
+  }
   const page = {
     driver,
     go: (address: string) => driver.get(address),
