@@ -13,8 +13,13 @@ export default [
   route('r/:token', 'public/myReview.tsx'),
   route('how/:shop', 'public/reviewPolicy.tsx'),
   route('f/:slug/photo', 'api/photo.ts'),
+  route('f/:slug/begun', 'api/begun.ts'),
   route('api/f/:slug', 'api/form.ts'),
   route('s/:shop/gather/forms/:form/page', 'gather/formPage.tsx'),
+  route('s/:shop/gather/forms/:form/try', 'gather/tryForm.tsx'),
+  route('s/:shop/gather/forms/:form/try/thanks', 'gather/triedForm.tsx'),
+  route('s/:shop/gather/forms/:form/card', 'gather/card.tsx'),
+  route('s/:shop/gather/forms/:form/photo', 'gather/tryPhoto.ts'),
   route('s/:shop', 'shop/layout.tsx', [
     index('shop/start.tsx'),
     route('changes', 'shop/changes.ts'),

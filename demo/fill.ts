@@ -4,7 +4,7 @@ import { plainAct, type ReviewAct } from '../core/moderation/reviewAct'
 import { manualEntrySchema } from '../core/intake/manualEntry'
 import { normalizeText } from '../core/formats/normalizeText'
 import type { PhotoRef } from '../core/intake/photos'
-import { TRAP_FIELD } from '../core/intake/submission'
+import { submissionSchema, TRAP_FIELD } from '../core/intake/submission'
 import { orderNumberKey } from '../core/proof/orderNumber'
 import { hashPassword } from '../server/account/password'
 import { openForm, submitForm } from '../server/collection/customerForm'
@@ -16,7 +16,7 @@ import { databaseFile, mediaFolder, signingKey } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
 import { insertDisplay } from '../server/data/displays'
 import { startingDesign } from '../core/form/startingDesign'
-import { insertForm, updateForm } from '../server/data/forms'
+import { formsOfShop, insertForm, updateForm } from '../server/data/forms'
 import { insertMember, type Member } from '../server/data/members'
 import { findReview } from '../server/data/reviewReading'
 import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
@@ -192,11 +192,16 @@ async function addShop(
 async function addDisplay(
   { db, newId, now }: Services,
   shop: Shop,
-  { key, name, path, configuration, listings = [] }: DisplayStory,
+  { key, name, path, configuration, listings = [], forms = [] }: DisplayStory,
   { siteUrl, connected }: { siteUrl: string; connected: Map<string, string> },
 ): Promise<void> {
   const shown = listings.flatMap((id) => connected.get(id) ?? [])
-  const selection = { ...configuration.selection, listings: shown }
+  const through = (await formsOfShop(db, shop.id)).filter(({ slug }) => forms.includes(slug))
+  const selection = {
+    ...configuration.selection,
+    listings: shown,
+    forms: through.map(({ publicId }) => publicId),
+  }
   const placement = { ...configuration.placement, url: `${siteUrl}${path}` }
   await db.transaction((trx) =>
     insertDisplay(trx, {
@@ -232,12 +237,17 @@ async function tell(
 }
 
 async function sent(services: Services, story: ShopStory, review: ReviewStory): Promise<string> {
-  const form = await openForm(services, story.form.slug)
-  if (!form) throw new Error(`the form ${story.form.slug} is missing`)
+  const slug = review.through?.form ?? story.form.slug
+  const form = await openForm(services, slug)
+  if (!form) throw new Error(`the form ${slug} is missing`)
   if (review.rating === null) throw new Error(`${review.name} gave no rating, which the form wants`)
   const opened = new Date(services.now().getTime() - review.took * 1000)
   const token = issueFormToken(services.signingKey, form.form.publicId, services.newId(), opened)
+  const answers = submissionSchema(form.skus, form.design)
+    .partial()
+    .parse(review.through?.answers ?? {})
   const { publicId } = await submitForm(services, form, {
+    ...answers,
     rating: review.rating,
     title: review.title ?? '',
     body: review.body,

@@ -41,6 +41,8 @@ export interface DisplayStory {
   /** The page of the stand-in site that it belongs to. */
   path: string
   configuration: Configuration
+  /** Slugs of forms that it shows alone. */
+  forms?: string[]
   /** Ids of listings on their sites that it shows alone. */
   listings?: string[]
   live: boolean
@@ -78,6 +80,8 @@ export interface ReviewStory {
   photos?: { drawn: string; shows: string }[]
   /** The shop's public reply. */
   reply?: string
+  /** Sent through another form than the first, with answers to its questions by the names of their fields. */
+  through?: { form: string; answers: Record<string, string | string[]> }
   /** Added by the shop. */
   byHand?: { role: string; company: string; portrait: string }
 }

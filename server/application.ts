@@ -34,6 +34,7 @@ import { startJobRunner } from './jobs/runner'
 import type { Log } from './log'
 import { smtpMailer } from './mail/mailer'
 import { rememberLatestShops } from './moderation/rememberLatestShops'
+import { buildFormVisits } from './collection/formVisits'
 import { buildSeen } from './publishing/seen'
 import { markInstallationStale } from './publishing/staleDisplays'
 import { buildServices, systemClock, type Services } from './services'
@@ -120,7 +121,8 @@ export async function startApplication(
   const throttle = buildThrottle(config.throttle)
   const memory = buildUploadMemory()
   const site = publicSiteOf(config.publicUrl)
-  const elogio = answeringStorageFaults(buildElogio(services, live))
+  const formVisits = buildFormVisits(services)
+  const elogio = answeringStorageFaults(buildElogio(services, live, formVisits))
   const publicAnswers = {
     live,
     variants: displayVariants(services, live),
@@ -177,6 +179,9 @@ export async function startApplication(
     services.streams.endAll()
     await requests.close(MAX_STOPPING_MS)
     loopDelay.stop()
+    await formVisits
+      .flush()
+      .catch((error: unknown) => log.warn({ error: String(error) }, 'form visits were not counted'))
     await jobs.stop()
     await workers.close()
     await db.destroy()

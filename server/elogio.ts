@@ -3,18 +3,29 @@ import { knownDevice, nameDevice } from './account/device'
 import { listenToChanges, signIn, signOut, findSession } from './account/session'
 import { changePassword, saveSettings } from './account/settings'
 import { isEmpty, setUp } from './account/setUp'
-import { issueChallenge, hasLostPhotos, openForm, submitForm, thanksFor } from './collection/customerForm'
+import {
+  formToTry,
+  hasLostPhotos,
+  issueChallenge,
+  openForm,
+  submitForm,
+  thanksFor,
+} from './collection/customerForm'
+import type { FormVisits } from './collection/formVisits'
+import { removeTrials } from './collection/trials'
 import {
   beginForm,
   closeForm,
   copyForm,
   discardFormDraft,
+  displayOfForm,
   formView,
   publishForm,
   renameForm,
   saveFormDraft,
   setFormAddress,
   setFormRemoved,
+  setFormSettings,
 } from './collection/forms'
 import { gatherView, setWriters } from './collection/gather'
 import { correctionView, correctReview } from './collection/correctReview'
@@ -25,6 +36,7 @@ import {
   mergeProducts,
   productsView,
   retireProduct,
+  setProductWriters,
   undoProductChange,
 } from './collection/products'
 import { writeDown, writeView } from './collection/writeDown'
@@ -87,7 +99,7 @@ import { stepCounts } from './stepCounts'
 type UseCase<A extends unknown[], R> = (services: Services, ...given: A) => R
 
 /** All use cases, bound to the services: the interface for routes. */
-export function buildElogio(services: Services, publication: Publication) {
+export function buildElogio(services: Services, publication: Publication, formVisits: FormVisits) {
   const bound =
     <A extends unknown[], R>(useCase: UseCase<A, R>) =>
     (...given: A): R =>
@@ -115,6 +127,9 @@ export function buildElogio(services: Services, publication: Publication) {
     tryMail: bound(tryMail),
     changePassword: bound(changePassword),
     openForm: bound(openForm),
+    formToTry: bound(formToTry),
+    removeTrials: bound(removeTrials),
+    formVisits,
     issueChallenge: bound(issueChallenge),
     submitForm: bound(submitForm),
     storePendingPhoto: bound(storePendingPhoto),
@@ -128,6 +143,9 @@ export function buildElogio(services: Services, publication: Publication) {
     consentOwn: bound(consentOwn),
     setWriters: bound(setWriters),
     formView: bound(formView),
+    setFormSettings: bound(setFormSettings),
+    displayOfForm: bound(displayOfForm),
+    setProductWriters: bound(setProductWriters),
     beginForm: bound(beginForm),
     copyForm: bound(copyForm),
     saveFormDraft: bound(saveFormDraft),

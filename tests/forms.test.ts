@@ -1,3 +1,5 @@
+import type { WebDriver } from 'selenium-webdriver'
+import type { Driver as ChromeDriver } from 'selenium-webdriver/chrome.js'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
@@ -166,3 +168,57 @@ test('a form stands in a page of the shop, as high as it is, and over another fr
     expect(await driver.executeScript(`return ${over}.querySelector("dialog").open`)).toBe(false)
   })
 })
+
+test('a test review goes the whole way and is removed; the card with the code has the size of the paper', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, `${demo.url}/s/wrenfield/gather`)
+    await page.press('Clubs and companies')
+    await page.press('Try it')
+    await page.press('Send a test review')
+    await page.sees('What you send from here is a test review')
+    await page.click('input[name=rating][value="5"] + span')
+    await page.type('[name=body]', 'Only to see what happens to it.')
+    await page.type('[name=author_name]', 'Mara Odell')
+    await page.type('[name=author_email]', 'mara@wrenfield.example')
+    await driver.executeScript(`document.querySelector('[name^=answer_][value="5"]').click()`)
+    await page.click('[name=consent]')
+    await page.press('Send my review')
+    await page.sees('Your test review has arrived')
+    await page.accessible()
+    await page.press('Follow it in Decide')
+    await page.sees('It came from trying a form.')
+    await page.press('Approve')
+    await page.sees('Approved')
+    expect(await textAt(`${demo.url}/d/clubs-answer`)).not.toContain('Only to see what happens')
+
+    await page.go(`${demo.url}/s/wrenfield/gather`)
+    await page.press('Clubs and companies')
+    await page.press('Try it')
+    await page.press('Remove all test reviews')
+    await page.sees('The test reviews were removed.')
+    await page.press('All parts')
+    await page.press('Lead customers here')
+    await page.press('Print a card')
+    await page.sees('localhost')
+    await page.accessible()
+    expect(await pagesPrinted(driver)).toEqual(['298x420'])
+    await driver.executeScript(`const size = document.querySelectorAll('select')[0]
+      Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(size, 'strip')
+      size.dispatchEvent(new Event('change', { bubbles: true }))`)
+    expect(await pagesPrinted(driver)).toEqual(['595x842'])
+  })
+})
+
+/** The sizes of the pages when printed, in points. */
+async function pagesPrinted(driver: WebDriver): Promise<string[]> {
+  const { data } = (await (driver as ChromeDriver).sendAndGetDevToolsCommand('Page.printToPDF', {
+    preferCSSPageSize: true,
+  })) as unknown as { data: string }
+  const sizes = Buffer.from(data, 'base64')
+    .toString('latin1')
+    .matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)
+  return [...sizes].map(([, width, height]) => `${Math.round(Number(width))}x${Math.round(Number(height))}`)
+}
+
+const textAt = async (address: string) => (await fetch(address)).text()

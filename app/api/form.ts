@@ -13,7 +13,7 @@ import type { Route } from './+types/form'
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await context.elogio.openForm(params.slug)
   const answers = answersTo(request, found?.shop)
-  if (found?.form.state !== 'open') return answers.refused(404, messageCode('problem.notFound'))
+  if (!found?.isOpen) return answers.refused(404, messageCode('problem.notFound'))
   const products = found.products.map(({ sku, title }) => ({ sku, title }))
   return Response.json(
     {
@@ -36,7 +36,7 @@ export async function action({ params, request, context }: Route.ActionArgs) {
     Number(context.form?.get(VERSION_FIELD)) || undefined,
   )
   const { language, refused, unfit } = answersTo(request, found?.shop)
-  if (found?.form.state !== 'open') return refused(404, messageCode('problem.notFound'))
+  if (!found?.isOpen) return refused(404, messageCode('problem.notFound'))
   const { throttle, clientAddress } = context
   const suspicion = await throttle.suspicion(clientAddress, params.slug)
   const wait = await throttle.submit(clientAddress, params.slug)

@@ -181,7 +181,11 @@ function Chips({ line, languages }: { line: Line; languages: string[] }) {
       {line.needsReply && line.showable && line.state === 'approved' && (
         <Chip tone="ochre">{say('decide.filter.needsReply.yes')}</Chip>
       )}
-      {!showable && <Chip tone="ochre">{say('decide.onlyYou')}</Chip>}
+      {!sourcePolicies[line.source].isPublic ? (
+        <Chip tone="ochre">{say('decide.trial')}</Chip>
+      ) : (
+        !showable && <Chip tone="ochre">{say('decide.onlyYou')}</Chip>
+      )}
       {line.tags.map((tag) => (
         <Chip key={tag}>{`#${tag}`}</Chip>
       ))}

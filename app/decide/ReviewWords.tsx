@@ -154,7 +154,15 @@ export function ReviewWords({
       )}
       {!review.showable && (
         <p className="mt-3 text-ochre">
-          <b className="font-semibold">{say('decide.onlyYou')}:</b> {say('decide.onlyYouWhy')}
+          {sourcePolicies[review.source].isPublic ? (
+            <>
+              <b className="font-semibold">{say('decide.onlyYou')}:</b> {say('decide.onlyYouWhy')}
+            </>
+          ) : (
+            <>
+              <b className="font-semibold">{say('decide.trial')}:</b> {say('decide.trialWhy')}
+            </>
+          )}
         </p>
       )}
     </>

@@ -1,6 +1,6 @@
 import { ArrowLeft, ExternalLink, Redo2, Undo2 } from 'lucide-react'
 import { useCallback, useState } from 'react'
-import { data, Link, redirect, useFetcher } from 'react-router'
+import { data, Link, redirect, useFetcher, useSearchParams } from 'react-router'
 import { z } from 'zod'
 import { slugOf } from '../../core/account/slug'
 import { designProblems } from '../../core/form/designProblems'
@@ -16,13 +16,13 @@ import { jsonText, readForm } from '../readForm'
 import { NameField } from '../show/NameField'
 import { useDraft } from '../show/useDraft'
 import { useUndoKeys } from '../show/useUndoKeys'
-import { FormAddress } from './forms/FormAddress'
 import { FormPreview } from './forms/FormPreview'
+import { FormUse } from './forms/FormUse'
+import { SettingsPanel, TAG_LIMIT } from './forms/SettingsPanel'
 import { FormSentence } from './forms/FormSentence'
 import { PartList } from './forms/PartList'
 import { PartPanel } from './forms/PartPanel'
-import type { FormPart } from './forms/formParts'
-import { WhoMayWrite } from './WhoMayWrite'
+import { isUse, type FormPart } from './forms/formParts'
 import type { Route } from './+types/form'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
@@ -37,11 +37,28 @@ const asked = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('writers'), writers: writersSchema }),
   z.object({ intent: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
   z.object({ intent: z.literal('address'), address: z.string().trim().min(1).max(60) }),
-  z.object({ intent: z.enum(['publish', 'discard', 'close', 'copy', 'remove']) }),
+  z.object({
+    intent: z.literal('settings'),
+    lastDay: z.union([z.literal(''), z.iso.date()]).optional(),
+    arrivesAs: z.enum(['waiting', 'approved']).optional(),
+    tag: z.string().trim().max(TAG_LIMIT).optional(),
+  }),
+  z.object({
+    intent: z.enum([
+      'publish',
+      'discard',
+      'close',
+      'copy',
+      'remove',
+      'display',
+      'removeTrials',
+      'restoreTrials',
+    ]),
+  }),
 ])
 
 export async function action({ request, context, params: { shop: slug, form } }: Route.ActionArgs) {
-  const { shop } = await requireShop(request, context, slug, 'settings')
+  const { shop, member } = await requireShop(request, context, slug, 'settings')
   const wish = readForm(context, asked)
   const { elogio } = context
   const found = (answer: unknown) => {
@@ -57,6 +74,21 @@ export async function action({ request, context, params: { shop: slug, form } }:
       return found(await elogio.renameForm(shop, form, wish.name))
     case 'address':
       return elogio.setFormAddress(shop, form, slugOf(wish.address))
+    case 'settings': {
+      const { intent: _intent, ...settings } = wish
+      return found(await elogio.setFormSettings(shop, form, settings))
+    }
+    case 'display': {
+      const key = await elogio.displayOfForm(shop, form)
+      found(key)
+      return redirect(`/s/${slug}/show/${key}?start`)
+    }
+    case 'removeTrials':
+    case 'restoreTrials':
+      await elogio.removeTrials(shop, member, form, wish.intent === 'restoreTrials')
+      return redirect(
+        `/s/${slug}/gather/forms/${form}${wish.intent === 'removeTrials' ? '?tests=removed' : ''}`,
+      )
     case 'publish':
       return found((await elogio.publishForm(shop, form)) === 'published')
     case 'discard':
@@ -88,7 +120,8 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
   const at = `/s/${params.shop}/gather/forms/${params.form}`
   const { draft, change, undo, redo, saving, problem } = useDraft(view.draft, '', at, 'draft')
   useUndoKeys(undo, redo)
-  const [part, setPart] = useState<FormPart | null>(null)
+  const tested = useSearchParams()[0].has('tests')
+  const [part, setPart] = useState<FormPart | null>(tested ? 'try' : null)
   const choose = useCallback((chosen: FormPart) => setPart(chosen), [])
   const act = useFetcher()
   const submit = (intent: string) => void act.submit({ intent }, { method: 'post', action: at })
@@ -107,7 +140,9 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
             {say('forms.back')}
           </Link>
           <NameField name={name} />
-          <span className="text-[13px] text-soft">{say(`forms.state.${view.state}`)}</span>
+          <span className="text-[13px] text-soft">
+            {say(`forms.state.${view.isOver ? 'over' : view.state}`)}
+          </span>
           <span
             className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft'}`}
             role="status"
@@ -173,40 +208,35 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
             </ul>
           </Menu>
         </div>
-        <FormSentence draft={draft} writers={view.writers} choose={choose} />
+        <FormSentence draft={draft} settings={view.settings} products={view.products} choose={choose} />
         {problems[0] && (
           <p className="text-[13px] font-semibold text-ochre">{say(`forms.problem.${problems[0].fault}`)}</p>
         )}
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[340px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
         <div className="min-h-0 overflow-y-auto border-r border-line bg-paper px-6 py-4">
-          {part === 'writers' ? (
+          {part === 'writers' || part === 'arrivals' || isUse(part) ? (
             <div className="flex flex-col gap-3">
-              <button type="button" className="part self-start" onClick={() => setPart(null)}>
+              <button
+                type="button"
+                className="inline-flex min-h-6 items-center gap-1 self-start text-petrol underline"
+                onClick={() => setPart(null)}
+              >
+                <ArrowLeft className="size-4" aria-hidden="true" />
                 {say('forms.allParts')}
               </button>
-              <WhoMayWrite form={params.form} writers={view.writers} mails={view.mails} intent="writers" />
+              {isUse(part) ? <FormUse {...{ part, view, at }} /> : <SettingsPanel {...{ part, view }} />}
             </div>
           ) : part ? (
             <PartPanel
               {...{ part, draft, change }}
               shopColour={view.shopColour}
+              products={view.products}
               leave={() => setPart(null)}
             />
           ) : (
             <>
-              <PartList {...{ draft, change, choose }} />
-              <FormAddress address={view.address} slug={view.slug} />
-              {view.state !== 'draft' && (
-                <div className="mt-4 flex flex-col items-start gap-2 border-t border-line pt-3">
-                  <h2>{say('forms.onPage')}</h2>
-                  <CopyButton text={view.code.inPlace} label={say('forms.inPlace')} />
-                  <CopyButton text={view.code.over} label={say('forms.over')} />
-                </div>
-              )}
-              <p className="mt-3 text-[13px] text-soft">
-                {say('forms.cameThrough', { count: view.arrivals })}
-              </p>
+              <PartList {...{ draft, change, choose }} isDraft={view.state === 'draft'} />
             </>
           )}
         </div>

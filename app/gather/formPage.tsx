@@ -1,6 +1,6 @@
 import { useEffect, useState, type MouseEvent } from 'react'
 import { data } from 'react-router'
-import { brandShades } from '../../core/display/brand'
+import { sheetLook } from '../../core/form/sheetLook'
 import type { FormDesign } from '../../core/form/design'
 import { requireShop } from '../account/session'
 import { FormFields } from '../public/FormFields'
@@ -55,7 +55,7 @@ export default function FormPage({
   return (
     <div className="form-editing" onClickCapture={choose} onSubmitCapture={(event) => event.preventDefault()}>
       <ShopSheet
-        shop={{ ...shop, shades: brandShades(design.colour || shop.brand) }}
+        shop={{ ...shop, shades: sheetLook(design, shop.brand) }}
         title={heading}
         translate={translate}
       >

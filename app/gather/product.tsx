@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { data, Link, redirect, useFetcher } from 'react-router'
 import { z } from 'zod'
 import { productFieldsSchema } from '../../core/intake/productFields'
+import { writersChoices, writersSchema } from '../../core/intake/writers'
 import { messageCode } from '../../core/messages/code'
 import { say } from '../../core/messages/say/products'
 import { requireShop } from '../account/session'
@@ -10,6 +11,7 @@ import { Field } from '../components/Field'
 import { PictureField } from '../components/PictureField'
 import { Problem } from '../components/Problem'
 import { orOffline } from '../offline'
+import { SelectLine } from '../show/SelectLine'
 import { formFields, readForm } from '../readForm'
 import type { ProductAnswer } from './productAnswers'
 import type { Route } from './+types/product'
@@ -28,14 +30,21 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 }
 
 const sent = z.object({
-  intent: z.enum(['edit', 'retire', 'offer', 'merge']),
+  intent: z.enum(['edit', 'retire', 'offer', 'merge', 'writers']),
   into: z.string().max(40).default(''),
+  /** Empty is what the form says. */
+  writers: z.union([z.literal(''), writersSchema]).default(''),
 })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop, 'products')
-  const { intent, into } = readForm(context, sent)
+  const { intent, into, writers } = readForm(context, sent)
   const { elogio } = context
+  if (intent === 'writers') {
+    if (!(await elogio.setProductWriters(shop, params.product, writers || null)))
+      throw data(null, { status: 404 })
+    return null
+  }
   const change = async () => {
     if (intent === 'merge') return elogio.mergeProducts(shop, member, params.product, into)
     if (intent !== 'edit') return elogio.retireProduct(shop, member, params.product, intent === 'retire')
@@ -139,6 +148,18 @@ export default function ProductPage({ loaderData, params }: Route.ComponentProps
               {say('products.cancel')}
             </Link>
           </div>
+        </fetcher.Form>
+        <fetcher.Form method="post" className="panel px-5 py-4">
+          <input type="hidden" name="intent" value="writers" />
+          <SelectLine
+            label={say('products.writers')}
+            value={product.writers ?? ''}
+            choices={[
+              ['', say('products.asTheForm')],
+              ...writersChoices.map((one): [string, string] => [one, say(`products.writersChoice.${one}`)]),
+            ]}
+            choose={(writers) => void fetcher.submit({ intent: 'writers', writers }, { method: 'post' })}
+          />
         </fetcher.Form>
         <fetcher.Form method="post" className="panel flex flex-wrap items-center gap-4 px-5 py-4">
           <p className="min-w-0 flex-1 basis-60 text-soft">

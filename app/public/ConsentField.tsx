@@ -5,15 +5,16 @@ import { useTranslate } from './speech'
 export function ConsentField({
   field,
   box,
-  shop,
+  words,
 }: {
   field: { name: string; initialValue?: unknown }
   box: RefObject<HTMLInputElement | null>
-  shop: string
+  /** What is agreed to. */
+  words: string
 }) {
   const translate = useTranslate()
   return (
-    <label className="flex items-start gap-3">
+    <label className="flex items-start gap-3" data-part="consent">
       <input
         ref={box}
         type="checkbox"
@@ -22,7 +23,9 @@ export function ConsentField({
         className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
       />
       <span>
-        <span className="block text-[15px]">{translate('form.consent', { shop })}</span>
+        <span className="block text-[15px]" dir="auto">
+          {words}
+        </span>
         <span className="block text-soft">{translate('form.consentHint')}</span>
       </span>
     </label>

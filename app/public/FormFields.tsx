@@ -11,6 +11,7 @@ import { useRef, useState } from 'react'
 import { Form } from 'react-router'
 import { publicName } from '../../core/display/publicName'
 import { answerField, askedQuestions } from '../../core/form/askedQuestions'
+import { announcesCoupon } from '../../core/form/coupon'
 import type { FormDesign } from '../../core/form/design'
 import { submissionSchema, TRAP_FIELD, VERSION_FIELD } from '../../core/intake/submission'
 import { WORK_FIELD } from '../../core/intake/suspicion'
@@ -217,7 +218,17 @@ export function FormFields({
         </Labelled>
       </div>
 
-      <ConsentField field={fields.consent} box={box} shop={shop.shortName} />
+      {announcesCoupon(design) && (
+        <p className="text-[15px]" data-part="coupon">
+          {translate('form.announce', { shop: shop.shortName })}
+        </p>
+      )}
+
+      <ConsentField
+        field={fields.consent}
+        box={box}
+        words={design.consent.label || translate('form.consent', { shop: shop.shortName })}
+      />
 
       {consent === 'asking' && (
         <AskConsent

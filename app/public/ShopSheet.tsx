@@ -2,6 +2,7 @@ import type { CSSProperties, ReactNode } from 'react'
 import { useLocation } from 'react-router'
 import type { BrandShades } from '../../core/display/brand'
 import type { CustomerTranslate } from '../../core/messages/customers/customerMessages'
+import type { SheetLook } from '../../core/form/sheetLook'
 import { isFramedForm } from './framed'
 import { TranslateContext } from './speech'
 
@@ -13,7 +14,7 @@ export function ShopSheet({
   translate,
   children,
 }: {
-  shop: { name: string; logo: string | null; shades: BrandShades }
+  shop: { name: string; logo: string | null; shades: BrandShades & Partial<SheetLook> }
   title: string
   /** For search engines and link previews. */
   description?: string
@@ -26,6 +27,7 @@ export function ShopSheet({
     '--shop-on-fill': shades.onFill,
     '--shop-edge': shades.edge,
     '--shop-button': shades.button,
+    '--sheet-corners': shades.corners === undefined ? undefined : `${shades.corners}px`,
     background: shades.background,
   } as CSSProperties
   // In a frame, the page around it has its name and its background.
@@ -33,7 +35,7 @@ export function ShopSheet({
     return (
       <div className="sheet framed" style={{ ...style, background: 'none' }}>
         <title>{`${title} · ${name}`}</title>
-        <main className="rounded-[18px] border border-line bg-paper px-5 py-5 sm:px-8">
+        <main className="rounded-(--sheet-corners,18px) border border-line bg-paper px-5 py-5 sm:px-8">
           <TranslateContext value={translate}>{children}</TranslateContext>
         </main>
       </div>
@@ -42,7 +44,7 @@ export function ShopSheet({
     <div className="sheet min-h-dvh sm:py-6" style={style}>
       <title>{`${title} · ${name}`}</title>
       <meta name="description" content={`${name}: ${description}`} />
-      <main className="min-h-dvh bg-paper px-6 py-6 sm:mx-auto sm:min-h-0 sm:max-w-[640px] sm:rounded-[18px] sm:border sm:border-line sm:px-10 sm:pb-9">
+      <main className="min-h-dvh bg-paper px-6 py-6 sm:mx-auto sm:min-h-0 sm:max-w-[640px] sm:rounded-(--sheet-corners,18px) sm:border sm:border-line sm:px-10 sm:pb-9">
         <header className="mb-5 flex items-center gap-2.5 text-[15px] font-semibold">
           {logo && <img src={logo} alt="" className="size-7" />}
           {name}

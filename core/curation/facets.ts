@@ -12,6 +12,8 @@ export interface Facets {
   hasPhoto: boolean
   /** The public id of the listing that it stands on; null for others. */
   listing: string | null
+  /** The public id of the form that it came through; null for others. */
+  form: string | null
 }
 
 /** How many reviews have equal facets. */

@@ -10,6 +10,8 @@ export interface PickFacets {
   sources: Record<string, number>
   /** By public id. */
   listings: Record<string, number>
+  /** By public id. */
+  forms: Record<string, number>
   languages: Record<string, number>
   verified: number
   hasText: number
@@ -25,6 +27,8 @@ export interface CountsToPickFrom {
   /** With each tag; a review counts for each of its tags. */
   byTag: (FacetCount & { tag: string })[]
 }
+
+const anyWay = { sources: [], listings: [], forms: [] }
 
 /** Ignores pins and the order by hand. */
 export function pickFacets(
@@ -52,8 +56,9 @@ export function pickFacets(
     ),
     products: sums(matching(tagged, { products: { kind: 'every' } }, {}), ({ productSku }) => productSku),
     tags: sums(matching(byTag, {}), ({ tag }) => tag),
-    sources: sums(matching(tagged, { sources: [], listings: [] }), ({ source }) => source),
-    listings: sums(matching(tagged, { sources: [], listings: [] }), ({ listing }) => listing),
+    sources: sums(matching(tagged, anyWay), ({ source }) => source),
+    listings: sums(matching(tagged, anyWay), ({ listing }) => listing),
+    forms: sums(matching(tagged, anyWay), ({ form }) => form),
     languages: sums(matching(tagged, { languages: [] }), ({ language }) => language),
     verified: sum(matching(tagged, { verifiedOnly: true })),
     hasText: sum(matching(tagged, { withWords: true })),

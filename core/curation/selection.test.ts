@@ -87,6 +87,7 @@ test('each choice says how many it would let through with all else as it is', ()
     sources: { form: 1 },
     languages: { de: 1 },
     listings: {},
+    forms: {},
     verified: 1,
     hasText: 1,
     hasPhoto: 0,

@@ -14,6 +14,7 @@ export const everything: Selection = {
   tags: [],
   sources: [],
   listings: [],
+  forms: [],
   languages: [],
   verifiedOnly: false,
   withWords: false,
@@ -67,13 +68,14 @@ export function ratedAmong(rating: number | null, ratings: number[]): boolean {
 /** Checks neither products, tags, dates nor pins. */
 export function hasFacetsOf(
   review: Facets,
-  { ratings, sources, listings, languages, verifiedOnly, withWords, withPhotos }: Selection,
+  { ratings, sources, listings, forms, languages, verifiedOnly, withWords, withPhotos }: Selection,
 ): boolean {
   return (
     ratedAmong(review.rating, ratings) &&
-    ((sources.length === 0 && listings.length === 0) ||
+    (sources.length + listings.length + forms.length === 0 ||
       (sources as string[]).includes(review.source) ||
-      (review.listing !== null && listings.includes(review.listing))) &&
+      (review.listing !== null && listings.includes(review.listing)) ||
+      (review.form !== null && forms.includes(review.form))) &&
     (languages.length === 0 || languages.includes(review.language ?? '')) &&
     (!verifiedOnly || review.verified) &&
     (!withWords || review.hasText) &&

@@ -27,6 +27,8 @@ export const selectionSchema = z.object({
   sources: z.array(z.enum(sources)),
   /** Public ids of listings on other sites, beside the sources. */
   listings: named.default([]),
+  /** Public ids of forms, beside the sources. */
+  forms: named.default([]),
   languages: z.array(z.string().min(2).max(3)).max(MOST_NAMED),
   verifiedOnly: z.boolean(),
   withWords: z.boolean(),

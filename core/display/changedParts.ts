@@ -16,7 +16,7 @@ function valuesOf(configuration: Configuration): Record<SentencePart | Setting, 
   return {
     ...selection,
     ...settingValues(configuration),
-    sources: [selection.sources, selection.listings],
+    sources: [selection.sources, selection.listings, selection.forms],
     written: [selection.writtenFrom, selection.writtenUntil],
     layout: layout.kind,
     theme: [theme.look, theme.background === 'colour' ? theme.colour : theme.background],

@@ -36,10 +36,10 @@ export interface OriginSummary extends Pick<
 /** The listings that a selection shows reviews of: those that it names, else all if it shows other sites at all. */
 export function listingsOf(
   listings: Record<string, ShownListing>,
-  { sources, listings: named }: Pick<Selection, 'sources' | 'listings'>,
+  { sources, listings: named, forms }: Pick<Selection, 'sources' | 'listings' | 'forms'>,
 ): ShownListing[] {
   const all = Object.values(listings)
-  if (sources.includes('listing') || (sources.length === 0 && named.length === 0)) return all
+  if (sources.includes('listing') || sources.length + named.length + forms.length === 0) return all
   return all.filter(({ publicId }) => named.includes(publicId))
 }
 

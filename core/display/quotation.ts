@@ -1,5 +1,12 @@
-import type { Answer } from '../intake/answer'
 import type { Excerpt } from './excerpt'
+
+/** An answer as visitors read it. */
+export interface ShownAnswer {
+  /** Stays the same when the question is worded anew. */
+  key: string
+  label: string
+  value: string
+}
 
 /** A review as visitors see it. Hidden and missing values are empty or null. */
 export interface Quotation {
@@ -17,7 +24,7 @@ export interface Quotation {
   words: Excerpt
   name: string
   /** To questions of the shop. */
-  answers: Answer[]
+  answers: ShownAnswer[]
   language: string | null
   /** The name of its language, if it is another than the display's and shown. */
   otherLanguage: string

@@ -12,11 +12,11 @@ export type SelectionFact =
 
 /** The criteria that visitors are told; empty for a display of the newest reviews. */
 export function selectionFacts({ selection }: Pick<Configuration, 'selection'>): SelectionFact[] {
-  const { ratings, tags, sources, listings, languages, leftOut, pins, order } = selection
+  const { ratings, tags, sources, listings, forms, languages, leftOut, pins, order } = selection
   const facts: (SelectionFact | false)[] = [
     asksForRatings(ratings) && { by: 'ratings', ratings },
     tags.length > 0 && { by: 'tags', tags },
-    sources.length + listings.length > 0 && { by: 'sources' },
+    sources.length + listings.length + forms.length > 0 && { by: 'sources' },
     languages.length > 0 && { by: 'languages', languages },
     selection.verifiedOnly && { by: 'verifiedOnly' },
     selection.withWords && { by: 'withWords' },

@@ -33,6 +33,8 @@ export interface DisplayShop {
   products: Record<string, string>
   /** By public id. */
   listings: Record<string, ShownListing>
+  /** Names of its forms by public id, also of removed ones. */
+  forms: Record<string, string>
   /** Of its forms, by id: as they are worded now, and whether visitors may read the answers. */
   questions: Record<string, { label: string; isPublic: boolean }>
   /** Names of the shop's looks by public id. */

@@ -19,15 +19,13 @@ export interface TableColumn extends ConfiguredColumn {
  * those that have come since.
  */
 export function tableColumns(configured: ConfiguredColumn[], quotations: Quotation[]): TableColumn[] {
-  const labels = new Set(quotations.flatMap(({ answers }) => answers.map(({ label }) => label)))
-  const present = new Set(
-    [
-      ...fixedColumns.filter((one) => !afterAnswers.includes(one)),
-      ...[...labels].map((label) => ANSWER + label),
-      ...afterAnswers,
-    ].filter((key) => key.startsWith(ANSWER) || quotations.some((one) => hasValue(one, key as FixedColumn))),
-  )
   const known = new Set(configured.map(({ key }) => key))
+  const answers = answerColumns(quotations, known)
+  const present = new Set(
+    [...fixedColumns.filter((one) => !afterAnswers.includes(one)), ...answers.keys(), ...afterAnswers].filter(
+      (key) => key.startsWith(ANSWER) || quotations.some((one) => hasValue(one, key as FixedColumn)),
+    ),
+  )
   return [
     ...configured.filter(({ key }) => present.has(key)),
     ...[...present]
@@ -36,8 +34,18 @@ export function tableColumns(configured: ConfiguredColumn[], quotations: Quotati
   ].map((column) => ({
     ...column,
     fixed: fixedColumns.find((one) => one === column.key) ?? null,
-    label: column.key.startsWith(ANSWER) ? column.key.slice(ANSWER.length) : '',
+    label: answers.get(column.key) ?? '',
   }))
+}
+
+/** The labels of answers by the keys of their columns. Questions that say the same share a column. */
+function answerColumns(quotations: Quotation[], configured: Set<string>): Map<string, string> {
+  const keysOf = new Map<string, string[]>()
+  for (const { key, label } of quotations.flatMap((quotation) => quotation.answers))
+    keysOf.set(label, [...new Set([...(keysOf.get(label) ?? []), ANSWER + key])])
+  return new Map(
+    [...keysOf].map(([label, keys]) => [keys.find((key) => configured.has(key)) ?? keys[0]!, label]),
+  )
 }
 
 function hasValue(quotation: Quotation, column: FixedColumn): boolean {

@@ -80,7 +80,13 @@ function shownAnswers(answers: Answer[], { questions }: DisplayShop, locale: str
   return answers.flatMap(({ label, value, question }) => {
     const now = question ? questions[question] : undefined
     if (now && !now.isPublic) return []
-    return [{ label: now?.label || label, value: question ? answerText(value, locale) : value }]
+    return [
+      {
+        key: question ?? label,
+        label: now?.label || label,
+        value: question ? answerText(value, locale) : value,
+      },
+    ]
   })
 }
 

@@ -12,5 +12,10 @@ export const WIDEST_SCALE = 10
 export const FORM_LABEL_LIMIT = 80
 export const FORM_HEADING_LIMIT = 120
 export const FORM_TEXT_LIMIT = 1000
+export const CONSENT_LIMIT = 300
+export const COUPON_LIMIT = 300
+/** Of the sheet, in CSS pixels. */
+export const MOST_CORNERS = 28
+export const USUAL_CORNERS = 18
 
 export const hasOptions = (kind: QuestionKind): boolean => kind === 'one' || kind === 'several'

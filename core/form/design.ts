@@ -2,14 +2,18 @@ import { z } from 'zod'
 import { BODY_LIMIT, TITLE_LIMIT } from '../intake/limits'
 import { MOST_PHOTOS } from '../intake/photos'
 import {
+  CONSENT_LIMIT,
+  COUPON_LIMIT,
   FORM_HEADING_LIMIT,
   FORM_LABEL_LIMIT,
   FORM_TEXT_LIMIT,
+  MOST_CORNERS,
   MOST_OPTIONS,
   MOST_QUESTIONS,
   OPTION_LIMIT,
   QUESTION_LIMIT,
   questionKinds,
+  USUAL_CORNERS,
   WIDEST_SCALE,
 } from './choices'
 
@@ -43,9 +47,19 @@ export const designSchema = z.object({
   intro: z.string().max(FORM_TEXT_LIMIT).default(''),
   /** Of the button and marks; empty is the shop's. */
   colour: colour.default(''),
+  /** Of the page around the sheet; empty is a light shade of the colour. */
+  background: colour.default(''),
+  /** Of the sheet, in CSS pixels. */
+  corners: z.number().int().min(0).max(MOST_CORNERS).default(USUAL_CORNERS),
   rating: z.object({ label }).prefault({}),
   product: z
-    .object({ shown: z.boolean().default(true), required: z.boolean().default(false), label })
+    .object({
+      shown: z.boolean().default(true),
+      required: z.boolean().default(false),
+      label,
+      /** The SKU of the only product that it is about; empty for any. */
+      fixed: z.string().max(100).default(''),
+    })
     .prefault({}),
   orderNumber: z.object({ shown: z.boolean().default(true), label }).prefault({}),
   title: z
@@ -72,7 +86,16 @@ export const designSchema = z.object({
     .max(MOST_QUESTIONS)
     .refine((all) => new Set(all.map(({ id }) => id)).size === all.length)
     .default([]),
+  /** What its writer agrees to; kept with each review. */
+  consent: z.object({ label: z.string().max(CONSENT_LIMIT).default('') }).prefault({}),
   button: z.string().max(60).default(''),
+  /**
+   * Shown after sending. One that the form announces marks the review as having received a discount, which visitors
+   * see.
+   */
+  coupon: z
+    .object({ text: z.string().max(COUPON_LIMIT).default(''), announced: z.boolean().default(true) })
+    .prefault({}),
   thanks: z
     .object({
       heading: z.string().max(FORM_HEADING_LIMIT).default(''),
@@ -83,6 +106,8 @@ export const designSchema = z.object({
           url: z.union([z.literal(''), z.url({ protocol: /^https?$/ }).max(2000)]).default(''),
         })
         .prefault({}),
+      /** Links for passing the form on. */
+      passOn: z.boolean().default(false),
     })
     .prefault({}),
   /** What a closed form says. */

@@ -1,5 +1,6 @@
 import { BODY_LIMIT, TITLE_LIMIT } from '../intake/limits'
 import { MOST_PHOTOS } from '../intake/photos'
+import { USUAL_CORNERS } from './choices'
 import type { FormDesign } from './design'
 
 /** Everything on, in the words of the catalogue; what `designSchema` fills in. */
@@ -8,8 +9,10 @@ export const startingDesign: FormDesign = {
   heading: '',
   intro: '',
   colour: '',
+  background: '',
+  corners: USUAL_CORNERS,
   rating: { label: '' },
-  product: { shown: true, required: false, label: '' },
+  product: { shown: true, required: false, label: '', fixed: '' },
   orderNumber: { shown: true, label: '' },
   title: { shown: true, label: '', most: TITLE_LIMIT },
   body: { required: false, label: '', least: 0, most: BODY_LIMIT },
@@ -17,7 +20,9 @@ export const startingDesign: FormDesign = {
   name: { label: '' },
   email: { label: '' },
   questions: [],
+  consent: { label: '' },
   button: '',
-  thanks: { heading: '', text: '', link: { words: '', url: '' } },
+  coupon: { text: '', announced: true },
+  thanks: { heading: '', text: '', link: { words: '', url: '' }, passOn: false },
   closed: '',
 }

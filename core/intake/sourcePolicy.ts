@@ -1,15 +1,19 @@
 /** How reviews reach the shop. */
-export const sources = ['form', 'manualEntry', 'listing'] as const
+export const sources = ['form', 'manualEntry', 'listing', 'trial'] as const
 export type Source = (typeof sources)[number]
 
 /** What holds for every review of a source. */
 export interface SourcePolicy {
   /** Who typed the review, and so who may change its words. */
   typedBy: 'customer' | 'shop' | 'site'
+  /** Whether visitors may see it, and counts of reviews include it. */
+  isPublic: boolean
   /** Whether it counts in averages. One that the shop typed does once its writer has confirmed it. */
   inAverages: boolean
   /** Whether it is compared with earlier reviews, and later ones with it. */
   compared: boolean
+  /** Whether decisions about it teach the detection of spam. */
+  teaches: boolean
   /** Whether its writer is asked to confirm the email address. */
   asksToConfirm: boolean
   /** Whether members hear of it. */
@@ -29,8 +33,10 @@ export interface SourcePolicy {
 export const sourcePolicies: Record<Source, SourcePolicy> = {
   form: {
     typedBy: 'customer',
+    isPublic: true,
     inAverages: true,
     compared: true,
+    teaches: true,
     asksToConfirm: true,
     notifies: true,
     checksPhotos: true,
@@ -41,8 +47,10 @@ export const sourcePolicies: Record<Source, SourcePolicy> = {
   },
   manualEntry: {
     typedBy: 'shop',
+    isPublic: true,
     inAverages: false,
     compared: false,
+    teaches: true,
     asksToConfirm: false,
     notifies: false,
     checksPhotos: true,
@@ -53,8 +61,10 @@ export const sourcePolicies: Record<Source, SourcePolicy> = {
   },
   listing: {
     typedBy: 'site',
+    isPublic: true,
     inAverages: false,
     compared: false,
+    teaches: true,
     asksToConfirm: false,
     notifies: false,
     checksPhotos: false,
@@ -63,10 +73,34 @@ export const sourcePolicies: Record<Source, SourcePolicy> = {
     changeAct: 'changeThere',
     undatedIsUnknown: true,
   },
+  /** A test review: it takes the way of a customer's, and nobody but the shop sees it. */
+  trial: {
+    typedBy: 'customer',
+    isPublic: false,
+    inAverages: false,
+    compared: false,
+    teaches: false,
+    asksToConfirm: true,
+    notifies: false,
+    checksPhotos: true,
+    explainsProof: true,
+    arrivalAct: 'arrive',
+    changeAct: 'change',
+    undatedIsUnknown: false,
+  },
 }
 
 /** The sources that are compared with earlier reviews. */
 export const comparedSources = sources.filter((source) => sourcePolicies[source].compared)
 
 /** The sources through which reviews come to the shop itself. */
-export const ownSources = sources.filter((source) => sourcePolicies[source].typedBy !== 'site')
+export const ownSources = sources.filter(
+  (source) => sourcePolicies[source].typedBy !== 'site' && sourcePolicies[source].isPublic,
+)
+
+/** The sources of reviews that visitors may see. */
+export const publicSources = sources.filter((source) => sourcePolicies[source].isPublic)
+
+/** Whether visitors may see a review whose writer gave this answer. */
+export const isShowable = (source: Source, consent: 'given' | 'refused' | 'stated'): boolean =>
+  sourcePolicies[source].isPublic && consent !== 'refused'

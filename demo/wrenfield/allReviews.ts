@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { ReviewStory } from '../story'
 import { readLetters } from '../letters'
+import { clubAnswers } from './clubAnswers'
 import { photosBy } from './photos'
 import { reviews } from './reviews'
 
@@ -21,6 +22,7 @@ export const allReviews: ReviewStory[] = [
   ...reviews.map((review) => ({ ...review, photos: photosBy[review.name] })),
   ...letters.map((letter) => ({
     ...letter,
+    ...(letter.name in clubAnswers && { through: { form: 'clubs', answers: clubAnswers[letter.name]! } }),
     order: letterOrders.find((own) => own.letter === letter)?.number ?? letter.order,
   })),
 ]

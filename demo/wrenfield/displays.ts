@@ -9,7 +9,7 @@ const display = (
   name: string,
   path: string,
   changed: Partial<Configuration>,
-  more: Pick<Partial<DisplayStory>, 'live' | 'listings'> = {},
+  more: Pick<Partial<DisplayStory>, 'live' | 'listings' | 'forms'> = {},
 ): DisplayStory => ({ key, name, path, configuration: { ...start, ...changed }, live: true, ...more })
 
 /** What came to the shop itself. */
@@ -17,7 +17,7 @@ const own = { ...start.selection, sources: ownSources }
 
 const onPage = { ...start.selection, products: { kind: 'page' as const } }
 
-/** Nine published displays and a draft, in looks that differ. */
+/** Ten published displays and a draft, in looks that differ. */
 export const displays: DisplayStory[] = [
   display('front-page', 'Front page', '/', {
     title: 'Kept bees a year longer',
@@ -95,6 +95,30 @@ export const displays: DisplayStory[] = [
       placement: { ...start.placement, place: 'elsewhere' },
     },
     { listings: ['/sheets/tasting-day.csv'] },
+  ),
+  display(
+    'clubs-answer',
+    'What clubs order',
+    '/journal',
+    {
+      title: 'Clubs and companies on ordering for many',
+      selection: { ...start.selection, limit: 12 },
+      layout: {
+        ...start.layout,
+        kind: 'table',
+        tableColumns: [
+          { key: 'name', heading: '', hidden: false, setOff: false },
+          { key: 'rating', heading: '', hidden: false, setOff: false },
+          { key: 'words', heading: 'What others should know', hidden: false, setOff: false },
+          { key: 'answer:clubhives', heading: '', hidden: false, setOff: true },
+          { key: 'answer:clubneeds', heading: '', hidden: false, setOff: false },
+        ],
+      },
+      theme: themeOfLook('ledger'),
+      heading: { ...start.heading, write: false },
+      placement: { ...start.placement, place: 'elsewhere' },
+    },
+    { forms: ['clubs'] },
   ),
   display('everywhere', 'From everywhere', '/', {
     title: 'What people say, wherever they say it',

@@ -184,17 +184,15 @@ test('before an update the database is copied, and the copy brings it back', asy
   const db = new Database(inData('elogio.db'))
   db.prepare('DELETE FROM knex_migrations WHERE name = ?').run(migrationNames.at(-1))
   db.exec(
-    ['name', 'state', 'draft', 'version', 'removed_at']
-      .map((column) => `ALTER TABLE form DROP COLUMN ${column};`)
-      .join('') +
-      [
-        'heading TEXT NOT NULL DEFAULT ""',
-        'intro TEXT NOT NULL DEFAULT ""',
-        'open INTEGER NOT NULL DEFAULT 1',
-      ]
-        .map((column) => `ALTER TABLE form ADD COLUMN ${column};`)
-        .join('') +
-      'DROP TABLE form_version; DROP TABLE form_slug',
+    [
+      'form DROP COLUMN tag',
+      'form DROP COLUMN arrives_as',
+      'form DROP COLUMN last_day',
+      'form DROP COLUMN trial_intake_id',
+      'product DROP COLUMN writers',
+    ]
+      .map((change) => `ALTER TABLE ${change};`)
+      .join('') + 'DROP TABLE form_day',
   )
   db.close()
   const updated = await openData(data, now)

@@ -1,12 +1,14 @@
 import { isLocalAddress } from '../../core/formats/ipAddress'
-import { aboutIn } from '../../core/intake/candidate'
+import { dayIn } from '../../core/formats/dates'
+import { announcesCoupon } from '../../core/form/coupon'
+import { aboutIn, type Candidate } from '../../core/intake/candidate'
 import { TRAP_FIELD, type Submission, type SubmissionGiven } from '../../core/intake/submission'
 import { lacksWork, WORK_FIELD } from '../../core/intake/suspicion'
 import { customerTranslate } from '../../core/messages/customers'
 import { customerLanguage, type CustomerLanguage } from '../../core/messages/customers/languages'
 import { answersIn } from '../../core/form/answers'
 import type { FormDesign } from '../../core/form/design'
-import { designOfVersion, findFormBySlug, type Form } from '../data/forms'
+import { designOfVersion, findForm, findFormBySlug, type Form } from '../data/forms'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { productsBySku, skuKey, type Product } from '../data/products'
 import { findShop, type Shop } from '../data/shops'
@@ -16,9 +18,15 @@ import { hashToken, issueFormToken, readFormToken } from './formToken'
 import { askForWork, workDone } from './proofOfWork'
 import { asCustomer } from '../../core/moderation/actor'
 import { receiveOne } from './receive'
+import { trialIntake } from './trials'
 
 export interface CustomerForm {
   form: Form
+  /** Whether customers can write through it now. */
+  isOpen: boolean
+  isRemoved: boolean
+  /** Whether a member tries it; what she sends is a test review. */
+  isTrial: boolean
   shop: Shop
   /** Those on offer. */
   products: Product[]
@@ -31,24 +39,58 @@ export interface CustomerForm {
 
 /** @param version the number of the design that the customer sees; by default the published one */
 export async function openForm(
-  { db }: Services,
+  services: Services,
   slug: string,
   version?: number,
 ): Promise<CustomerForm | null> {
+  const { db, now } = services
   const form = await findFormBySlug(db, slug)
   if (!form || form.state === 'draft') return null
-  const bySku = await productsBySku(db, form.shopId)
-  const onOffer = new Set([...bySku.values()].filter(({ retired }) => !retired))
   const begun = version === undefined ? null : await designOfVersion(db, form, version)
-  return {
-    form,
+  const shop = await findShop(db, form.shopId)
+  return customerForm(services, shop, form, {
     design: begun ?? form.design,
-    shop: await findShop(db, form.shopId),
+    isOpen: isOpenAt(form, shop, now()),
+    isTrial: false,
+  })
+}
+
+/** The draft of a form, for a member who tries it; null if the shop has no such form. */
+export async function formToTry(
+  services: Services,
+  shop: Shop,
+  publicId: string,
+): Promise<CustomerForm | null> {
+  const form = await findForm(services.db, shop.id, publicId)
+  return form && customerForm(services, shop, form, { design: form.draft, isOpen: true, isTrial: true })
+}
+
+async function customerForm(
+  { db }: Services,
+  shop: Shop,
+  form: Form,
+  as: Pick<CustomerForm, 'design' | 'isOpen' | 'isTrial'>,
+): Promise<CustomerForm> {
+  const bySku = await productsBySku(db, shop.id)
+  const onOffer = new Set([...bySku.values()].filter(({ retired }) => !retired))
+  return {
+    ...as,
+    form,
+    isRemoved: form.removedAt !== null,
+    shop,
     products: [...onOffer].sort((a, b) => a.title.localeCompare(b.title)),
     skus: [...bySku.keys()],
     productWithSku: (sku) => bySku.get(skuKey(sku)),
   }
 }
+
+/** Its last day counts as a whole, in the shop's time zone. */
+export const isOpenAt = (
+  { state, lastDay, removedAt }: Pick<Form, 'state' | 'lastDay' | 'removedAt'>,
+  { timeZone }: Pick<Shop, 'timeZone'>,
+  now: Date,
+): boolean =>
+  removedAt === null && state === 'open' && (lastDay === '' || dayIn(timeZone, now.toISOString()) <= lastDay)
 
 /**
  * A token and a computation for the browser.
@@ -61,12 +103,15 @@ export async function issueChallenge(services: Services, { form }: CustomerForm,
 }
 
 /** Stored with the answer, as evidence of what the customer agreed to. */
-export const consentText = (shop: Shop, language: CustomerLanguage): string =>
-  customerTranslate(language)('form.consent', { shop: shop.shortName })
+export const consentText = (
+  shop: Shop,
+  { consent }: Pick<FormDesign, 'consent'>,
+  language: CustomerLanguage,
+): string => consent.label.trim() || customerTranslate(language)('form.consent', { shop: shop.shortName })
 
 export async function submitForm(
   services: Services,
-  { form, shop, design }: CustomerForm,
+  { form, shop, design, isTrial, productWithSku }: CustomerForm,
   submission: SubmissionGiven,
   {
     ip = '',
@@ -78,12 +123,14 @@ export async function submitForm(
   const work = submission[WORK_FIELD]
   const done = work === undefined ? null : await workDone(services, token, work)
   const fillSeconds = readFormToken(services.signingKey, form.publicId, token, services.now())
-  return receiveOne(services, shop, asCustomer, {
-    source: 'form',
+  const read = language ?? customerLanguage(shop.locale) ?? 'en'
+  const productSku = design.product.fixed || submission.product
+  const candidate: Candidate = {
+    source: isTrial ? 'trial' : 'form',
     formId: form.id,
     identity: fillSeconds === null ? { by: 'nothing' } : { by: 'token', token },
     tokenGood: fillSeconds !== null,
-    writers: form.writers,
+    writers: productWithSku(productSku)?.writers ?? form.writers,
     workMissing: lacksWork(suspicion, work !== undefined, done),
     trapSprung: (submission[TRAP_FIELD] ?? '') !== '',
     fillSeconds,
@@ -95,22 +142,26 @@ export async function submitForm(
     authorName: submission.author_name,
     authorEmail: submission.author_email,
     orderNumber: submission.order_number,
-    productSku: submission.product,
+    productSku,
     writtenAt: null,
-    arrivesAs: 'waiting',
-    about: aboutIn(submission),
+    arrivesAs: isTrial ? 'waiting' : form.arrivesAs,
+    about: {
+      ...aboutIn(submission),
+      ...(announcesCoupon(design) && { relationship: customerTranslate(read)('form.discounted') }),
+    },
     photos: await pendingPhotos(services, form, submission.media),
     note: '',
-    tags: [],
+    tags: form.tag ? [form.tag] : [],
     answers: answersIn(design, submission),
     posted: null,
     evidence: [],
     customerLanguage: language,
     consent: {
       answer: submission.consent ? 'given' : 'refused',
-      text: consentText(shop, language ?? customerLanguage(shop.locale) ?? 'en'),
+      text: consentText(shop, design, read),
     },
-  })
+  }
+  return receiveOne(services, shop, asCustomer, candidate, isTrial ? await trialIntake(services, form) : null)
 }
 
 // A form that is sent twice is answered like the first time, although its photos are no longer pending.

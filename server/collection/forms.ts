@@ -1,4 +1,5 @@
 import { escape } from 'html-escaper'
+import { askedQuestions } from '../../core/form/askedQuestions'
 import { isReadyToOpen } from '../../core/form/designProblems'
 import type { FormDesign } from '../../core/form/design'
 import { startingDesigns, type StartingForm } from '../../core/form/startingForms'
@@ -8,22 +9,30 @@ import { customerLanguage } from '../../core/messages/customers/languages'
 import { say } from '../../core/messages/say/everything'
 import { firstFree, slugOf } from '../../core/account/slug'
 import {
-  arrivalsOfForm,
+  arrivalsByDay,
   findForm,
   insertForm,
   insertFormVersion,
   isFormSlugTaken,
   moveForm,
+  nameOfForm,
   removeForm,
   updateForm,
   type Form,
+  type FormSettings,
   type FormState,
 } from '../data/forms'
+import { formDays } from '../data/formDays'
 import { productsOfShop } from '../data/products'
 import type { Shop } from '../data/shops'
+import { tagsOfShop } from '../data/tags'
+import { startDisplay } from '../publishing/newDisplay'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
-import { recently } from './gather'
+import { isOpenAt } from './customerForm'
+import { countTrials } from './trials'
+
+const DAY_MS = 86_400_000
 
 export interface FormView {
   publicId: string
@@ -31,13 +40,19 @@ export interface FormView {
   slug: string
   address: string
   state: FormState
-  writers: Writers
+  settings: FormSettings
+  /** Whether its last day is over. */
+  isOver: boolean
   draft: FormDesign
   /** Whether customers see something else than the draft. */
   differs: boolean
-  /** Reviews that came through it in the last 30 days. */
-  arrivals: number
+  /** The last 30 days, in UTC. */
+  days: FormDay[]
+  /** The number of its test reviews. */
+  trials: number
   products: { sku: string; title: string }[]
+  /** The shop's tags. */
+  tags: string[]
   /** Whether an email server is set up. */
   mails: boolean
   /** HTML for the owner's pages: the form in its place, or over the page from a link. */
@@ -49,21 +64,49 @@ export async function formView(services: Services, shop: Shop, publicId: string)
   const { db, publicUrl, mailer, now } = services
   const form = await findForm(db, shop.id, publicId)
   if (!form) return null
-  const { id, name, slug, state, writers, draft } = form
+  const { name, slug, state, draft } = form
+  const { writers, arrivesAs, tag, lastDay } = form
   return {
     publicId,
     name,
     slug,
     address: `${publicUrl}/f/${slug}`,
     state,
-    writers,
+    settings: { writers, arrivesAs, tag, lastDay },
+    isOver: state === 'open' && !isOpenAt(form, shop, now()),
     draft,
     differs: state !== 'draft' && isOther(form),
-    arrivals: await arrivalsOfForm(db, shop.id, id, recently(now())),
+    days: await daysOfForm(services, form),
+    trials: await countTrials(services, form),
     products: (await productsOfShop(db, shop.id)).map(({ sku, title }) => ({ sku, title })),
+    tags: (await tagsOfShop(db, shop.id)).map((one) => one.name),
     mails: mailer !== null,
     code: formCode(publicUrl, shop, slug),
   }
+}
+
+/** How often a form was opened, begun and sent on a day. */
+export interface FormDay {
+  day: string
+  opened: number
+  begun: number
+  sent: number
+}
+
+const DAYS_SHOWN = 30
+
+async function daysOfForm({ db, now }: Services, { id }: Form): Promise<FormDay[]> {
+  const days = Array.from({ length: DAYS_SHOWN }, (_, i) =>
+    new Date(now().getTime() - (DAYS_SHOWN - 1 - i) * DAY_MS).toISOString().slice(0, 10),
+  )
+  const visits = new Map((await formDays(db, id, days[0]!)).map((one) => [one.day, one]))
+  const arrivals = new Map((await arrivalsByDay(db, id, days[0]!)).map(({ day, count }) => [day, count]))
+  return days.map((day) => ({
+    day,
+    opened: visits.get(day)?.opened ?? 0,
+    begun: visits.get(day)?.begun ?? 0,
+    sent: arrivals.get(day) ?? 0,
+  }))
 }
 
 function formCode(publicUrl: string, { locale }: Shop, slug: string): FormView['code'] {
@@ -88,7 +131,7 @@ export async function beginForm(services: Services, shop: Shop, start: StartingF
         ]
       : []
   const design = { ...startingDesigns[start], questions }
-  return addForm(services, shop, { name: '', design, writers: writersOf(services) })
+  return addForm(services, shop, { name: '', design, ...startingSettings, writers: writersOf(services) })
 }
 
 /** A copy of a form as a draft; null if the shop has no such form. */
@@ -99,13 +142,13 @@ export async function copyForm(
   name: string,
 ): Promise<string | null> {
   const form = await findForm(services.db, shop.id, publicId)
-  return form && addForm(services, shop, { name, design: form.draft, writers: form.writers })
+  return form && addForm(services, shop, { ...form, name, design: form.draft })
 }
 
 async function addForm(
   services: Services,
   shop: Shop,
-  { name, design, writers }: Pick<Form, 'name' | 'writers' | 'design'>,
+  { name, design, writers, ...more }: Pick<Form, 'name' | 'design'> & FormSettings,
 ): Promise<string> {
   const { newId, now } = services
   const publicId = newId()
@@ -118,9 +161,13 @@ async function addForm(
       state: 'draft',
       now: now().toISOString(),
     })
+    const { arrivesAs, tag, lastDay } = more
+    await updateForm(trx, shop.id, publicId, { arrivesAs, tag, lastDay })
   })
   return publicId
 }
+
+const startingSettings: FormSettings = { writers: 'anyone', arrivesAs: 'waiting', tag: '', lastDay: '' }
 
 // Without an email server nobody could confirm an address.
 const writersOf = ({ mailer }: Services): Writers => (mailer ? 'confirmed' : 'anyone')
@@ -132,6 +179,31 @@ export function saveFormDraft(
   draft: FormDesign,
 ): Promise<boolean> {
   return updateForm(db, shop.id, publicId, { draft })
+}
+
+/** Sets who can write, how reviews begin, their tag and the last day; earlier reviews stay as they are. */
+export function setFormSettings(
+  { db }: Services,
+  shop: Shop,
+  publicId: string,
+  settings: Partial<FormSettings>,
+): Promise<boolean> {
+  return updateForm(db, shop.id, publicId, settings)
+}
+
+/** Begins a display of the reviews of a form, as a draft. Returns its key; null if the shop has no such form. */
+export async function displayOfForm(
+  services: Services,
+  shop: Shop,
+  publicId: string,
+): Promise<string | null> {
+  const form = await findForm(services.db, shop.id, publicId)
+  if (!form) return null
+  const asksInPublic = askedQuestions(form.draft).some((question) => question.public)
+  return startDisplay(services, shop, asksInPublic ? 'table' : 'list', {
+    name: nameOfForm(form),
+    selection: { forms: [publicId] },
+  })
 }
 
 export function renameForm({ db }: Services, shop: Shop, publicId: string, name: string): Promise<boolean> {

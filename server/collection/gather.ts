@@ -57,7 +57,7 @@ export async function gatherView(services: Services, shop: Shop): Promise<Gather
         writers,
         heading: design.heading,
         address: `${publicUrl}/f/${slug}`,
-        arrivals: await arrivalsOfForm(db, shop.id, id, since),
+        arrivals: await arrivalsOfForm(db, id, since),
       })),
     ),
     writtenDown: (await arrivalsSince(db, shop.id, since, ['manualEntry'])).count,

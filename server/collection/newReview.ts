@@ -1,4 +1,4 @@
-import { sourcePolicies } from '../../core/intake/sourcePolicy'
+import { isShowable, sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { NewReview } from '../data/reviewWriting'
 import type { Services } from '../services'
 import { storedIdentity } from './identity'
@@ -21,7 +21,7 @@ export function newReview(
     listingId: candidate.posted?.listingId ?? null,
     productId: product?.id ?? null,
     state: judged.state,
-    showable: candidate.consent.answer !== 'refused',
+    showable: isShowable(candidate.source, candidate.consent.answer),
     proof: proof?.line ? { lineId: proof.line.id, method: proof.by } : null,
     proofFailure: sourcePolicies[candidate.source].explainsProof ? (proof?.failure ?? null) : null,
     unconfirmed: judged.unconfirmed,

@@ -2,6 +2,7 @@ import { hundredthsOfFive } from '../../core/formats/rating'
 import { nothingAbout, type Candidate } from '../../core/intake/candidate'
 import type { OwnChange } from '../../core/intake/ownChange'
 import type { PhotoRef } from '../../core/intake/photos'
+import { sourcePolicies, type Source } from '../../core/intake/sourcePolicy'
 import { asCustomer } from '../../core/moderation/actor'
 import type { DecisionState } from '../../core/moderation/decisionState'
 import { trustedSubmission } from '../../core/moderation/submissionChecks'
@@ -66,7 +67,7 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
   if (sameWords && samePhotos) return false
   const { address, productSku, writers } = await confirmationOf(services.db, shop.id, review.id)
   const candidate: Candidate = {
-    source: 'form',
+    source: changedBy(review.source),
     identity: { by: 'review', id: review.id },
     formId: own.form?.id ?? null,
     ...trustedSubmission,
@@ -97,6 +98,10 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
   const { received } = await receive(services, shop, batch)
   return received[0]!.outcome === 'changed'
 }
+
+/** As what a change by its writer comes in: one that the shop typed is hers from then on. */
+const changedBy = (source: Source): Source =>
+  sourcePolicies[source].typedBy === 'customer' ? source : 'form'
 
 /** The kept photos of the earlier version and the new ones, in the given order. */
 async function photosChosen(
@@ -137,7 +142,9 @@ export async function consentOwn(services: Services, token: string, given: boole
   const own = await ownReview(services, token)
   if (!own) return
   await moveOwn(services, own, given ? 'consent' : 'noConsent', (point) =>
-    point.showable === given ? null : { ...point, showable: given },
+    point.showable === given || !sourcePolicies[own.review.source].isPublic
+      ? null
+      : { ...point, showable: given },
   )
 }
 

@@ -1,5 +1,6 @@
 import { asMember } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
+import type { Writers } from '../../core/intake/writers'
 import { skuFromTitle, type ProductForm } from '../../core/intake/productFields'
 import { appendDecision } from '../data/decisions'
 import type { Member } from '../data/members'
@@ -22,6 +23,7 @@ import {
   productsOfShop,
   approvedOfProducts,
   setMerged,
+  setProductWriters as putProductWriters,
   setRetired,
   skuKey,
   updateProduct,
@@ -134,6 +136,14 @@ export function retireProduct(
     return { kind: retired ? 'retire' : 'offer', product, into: null }
   })
 }
+
+/** Sets who can write about a product, whatever the form says; null is what the form says. */
+export const setProductWriters = (
+  { db }: Services,
+  shop: Shop,
+  publicId: string,
+  writers: Writers | null,
+): Promise<boolean> => putProductWriters(db, shop.id, publicId, writers)
 
 /** Merges a product into another one, which gets its reviews, its orders and its links. */
 export function mergeProducts(

@@ -1,7 +1,7 @@
 import type { Candidate } from '../../core/intake/candidate'
-import { sourcePolicies } from '../../core/intake/sourcePolicy'
+import { isShowable, sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { Actor } from '../../core/moderation/actor'
-import { countIntake } from '../data/intakes'
+import { countIntake, type Intake } from '../data/intakes'
 import { knownReviews, type KnownReview } from '../data/knownReviews'
 import { productsBySku, skuKey } from '../data/products'
 import { findReceipt, type Receipt } from '../data/receipts'
@@ -52,8 +52,9 @@ export async function receiveOne(
   shop: Shop,
   actor: Actor,
   candidate: Candidate,
+  intake: Intake | null = null,
 ): Promise<Receipt> {
-  const { received } = await receive(services, shop, { actor, intake: null, candidates: [candidate] })
+  const { received } = await receive(services, shop, { actor, intake, candidates: [candidate] })
   const { receipt, reviewId } = received[0]!
   return receipt ?? (await findReceipt(services.db, shop.id, { reviewId }))!
 }
@@ -141,7 +142,7 @@ const named = ({ id, publicId }: KnownReview) => ({ reviewId: id, publicId })
 const receiptOf = ({ candidate, judged, invited }: Arrived): Receipt => ({
   publicId: judged.publicId,
   state: judged.state,
-  showable: candidate.consent.answer !== 'refused',
+  showable: isShowable(candidate.source, candidate.consent.answer),
   confirm: invited,
   unconfirmed: judged.unconfirmed,
 })

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { designSchema, type FormDesign } from '../../core/form/design'
 import type { Writers } from '../../core/intake/writers'
+import { publicSources } from '../../core/intake/sourcePolicy'
 import { countRows } from './countRows'
 
 export type FormState = 'draft' | 'open' | 'closed'
@@ -14,12 +15,24 @@ export interface Form {
   name: string
   state: FormState
   writers: Writers
+  /** The state in which its reviews begin, unless a rule is stronger. */
+  arrivesAs: 'waiting' | 'approved'
+  /** What its reviews are tagged; empty for nothing. */
+  tag: string
+  /** The last day on which it is open, in the shop's time zone; empty for no end. */
+  lastDay: string
+  /** The intake of its test reviews; null if there are none. */
+  trialIntakeId: number | null
   /** The number of the published version; 0 if there is none. */
   version: number
   /** As published; for a form that never was, its draft. */
   design: FormDesign
   draft: FormDesign
+  removedAt: string | null
 }
+
+/** What holds for all versions of a form. */
+export type FormSettings = Pick<Form, 'writers' | 'arrivesAs' | 'tag' | 'lastDay'>
 
 const columns = {
   id: 'form.id',
@@ -29,9 +42,14 @@ const columns = {
   name: 'form.name',
   state: 'form.state',
   writers: 'form.writers',
+  arrivesAs: 'form.arrives_as',
+  tag: 'form.tag',
+  lastDay: 'form.last_day',
+  trialIntakeId: 'form.trial_intake_id',
   version: 'form.version',
   design: 'form_version.design',
   draft: 'form.draft',
+  removedAt: 'form.removed_at',
 }
 type FormRow = Omit<Form, 'design' | 'draft'> & { design: string | null; draft: string }
 
@@ -54,9 +72,12 @@ async function first(query: Knex.QueryBuilder): Promise<Form | null> {
   return row ? read(row) : null
 }
 
-/** By its address, or one that it had. Slugs are unique in the installation, so a slug identifies its shop. */
+/**
+ * By its address, or one that it had; a removed one too. Slugs are unique in the installation, so a slug identifies
+ * its shop.
+ */
 export function findFormBySlug(db: Knex, slug: string): Promise<Form | null> {
-  return first(forms(db).whereIn('form.id', db('form_slug').where({ slug }).select('form_id')))
+  return first(published(db).whereIn('form.id', db('form_slug').where({ slug }).select('form_id')))
 }
 
 export function findForm(db: Knex, shopId: number, publicId: string): Promise<Form | null> {
@@ -89,13 +110,26 @@ export async function designOfVersion(
   return row ? readDesign(row.design) : null
 }
 
-export async function arrivalsOfForm(
+/** The reviews that came through a form since a moment, without test reviews. */
+const arrived = (db: Knex, formId: number, since: string) =>
+  db('review')
+    .where({ form_id: formId })
+    .where('received_at', '>=', since)
+    .whereIn('source', publicSources)
+    .whereNot('state', 'undone')
+
+export async function arrivalsOfForm(db: Knex, formId: number, since: string): Promise<number> {
+  return countRows(arrived(db, formId, since))
+}
+
+/** How many came on each day, in UTC. */
+export async function arrivalsByDay(
   db: Knex,
-  shopId: number,
   formId: number,
   since: string,
-): Promise<number> {
-  return countRows(db('review').where({ shop_id: shopId, form_id: formId }).where('received_at', '>=', since))
+): Promise<{ day: string; count: number }[]> {
+  const day = db.raw('substr(received_at, 1, 10)')
+  return arrived(db, formId, since).groupBy(day).select({ day }).count({ count: '*' })
 }
 
 /** Inserts a form; an open one with its first version. */
@@ -144,13 +178,19 @@ export async function updateForm(
   db: Knex,
   shopId: number,
   publicId: string,
-  changes: Partial<Pick<Form, 'name' | 'state' | 'writers' | 'draft'>>,
+  changes: Partial<FormSettings & Pick<Form, 'name' | 'state' | 'trialIntakeId' | 'draft'>>,
 ): Promise<boolean> {
-  const { draft, ...plain } = changes
+  const { draft, arrivesAs, lastDay, trialIntakeId, ...plain } = changes
   return (
     (await db('form')
       .where({ shop_id: shopId, public_id: publicId, removed_at: null })
-      .update({ ...plain, ...(draft && { draft: JSON.stringify(draft) }) })) > 0
+      .update({
+        ...plain,
+        ...(arrivesAs !== undefined && { arrives_as: arrivesAs }),
+        ...(lastDay !== undefined && { last_day: lastDay }),
+        ...(trialIntakeId !== undefined && { trial_intake_id: trialIntakeId }),
+        ...(draft && { draft: JSON.stringify(draft) }),
+      })) > 0
   )
 }
 
@@ -174,6 +214,16 @@ export async function removeForm(
 export async function isFormSlugTaken(db: Knex, slug: string, except = 0): Promise<boolean> {
   return (await db('form_slug').where({ slug }).whereNot({ form_id: except }).first('slug')) !== undefined
 }
+
+/** How each form of a shop is called, by public id; also removed ones, since their reviews stay. */
+export async function formNames(db: Knex, shopId: number): Promise<Record<string, string>> {
+  const rows = (await published(db).where({ 'form.shop_id': shopId }).select(columns)) as FormRow[]
+  return Object.fromEntries(rows.map(read).map((form) => [form.publicId, nameOfForm(form)]))
+}
+
+/** Its name, or what tells it from others of the shop. */
+export const nameOfForm = ({ name, design, slug }: Pick<Form, 'name' | 'design' | 'slug'>): string =>
+  name || design.heading || slug
 
 /** The questions of a shop's forms by id: how they are worded now, and whether answers may be shown. */
 export async function questionsOfShop(

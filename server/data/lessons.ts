@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { sourcePolicies, sources } from '../../core/intake/sourcePolicy'
 import type { StoredState } from '../../core/moderation/rules'
 import type { Verdict } from '../../core/moderation/wording/model'
 
@@ -10,6 +11,8 @@ export interface LessonKey {
   /** Reviews of one customer, or one group of copies, have the same. */
   sender: string
 }
+
+const silentSources = sources.filter((source) => !sourcePolicies[source].teaches)
 
 /** Reviews of a list that are looked through for lessons, the latest first. */
 const LOOKED_THROUGH = 1000
@@ -32,6 +35,7 @@ export async function lessonsOf(db: Knex, shopId: number): Promise<LessonKey[]> 
   for (const { state, verdict, other } of lists) {
     const rows: { id: number; versionId: number; arrival: string; by: string }[] = await db('review')
       .where({ shop_id: shopId, state })
+      .whereRaw(`+source NOT IN (${silentSources.map(() => '?').join(', ')})`, silentSources)
       .whereNotExists(db('untaught').whereRaw('untaught.review_id = review.id'))
       .orderBy('id', 'desc')
       .limit(LOOKED_THROUGH)

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { Writers } from '../../core/intake/writers'
 
 export interface Product {
   id: number
@@ -11,6 +12,8 @@ export interface Product {
   pageUrl: string
   /** Forms no longer offer it; its reviews stay. */
   retired: boolean
+  /** Who can write about it; null for what the form says. */
+  writers: Writers | null
 }
 
 const columns = {
@@ -21,6 +24,7 @@ const columns = {
   picture: 'product.picture',
   pageUrl: 'product.page_url',
   retired: 'product.retired',
+  writers: 'product.writers',
 }
 type Row = Omit<Product, 'retired'> & { retired: 0 | 1 }
 const read = ({ retired, ...row }: Row): Product => ({ ...row, retired: retired === 1 })
@@ -165,6 +169,16 @@ export async function setRetired(
   retired: boolean,
 ): Promise<void> {
   await trx('product').where({ shop_id: shopId, id }).update({ retired })
+}
+
+/** Returns false if the shop has no such product. */
+export async function setProductWriters(
+  db: Knex,
+  shopId: number,
+  publicId: string,
+  writers: Writers | null,
+): Promise<boolean> {
+  return (await db('product').where({ shop_id: shopId, public_id: publicId }).update({ writers })) > 0
 }
 
 /** Products that were merged into the first one move along. Returns their ids. */

@@ -17,6 +17,8 @@ export interface PublishableRow {
   hasPhoto: 0 | 1
   /** 0 for none. */
   listingId: number
+  /** 0 for none. */
+  formId: number
   writtenAt: string
 }
 
@@ -26,6 +28,7 @@ export type CountRow = FacetCount & { row: Omit<PublishableRow, 'id' | 'writtenA
 type StoredCount = Omit<PublishableRow, 'id' | 'writtenAt'> & {
   productSku: string | null
   listing: string | null
+  form: string | null
   count: number
 }
 
@@ -38,6 +41,7 @@ const facetColumns = {
   hasText: 'has_text',
   hasPhoto: 'has_photo',
   listingId: 'listing_id',
+  formId: 'form_id',
 }
 /** The listing has a column of the same name. */
 const facetsIn = (table: string): typeof facetColumns =>
@@ -46,9 +50,10 @@ const facetsIn = (table: string): typeof facetColumns =>
   ) as typeof facetColumns
 const rowColumns = { id: 'review_id', ...facetColumns, writtenAt: 'written_at' }
 
-const counted = ({ productSku, listing, count, ...row }: StoredCount): CountRow => ({
+const counted = ({ productSku, listing, form, count, ...row }: StoredCount): CountRow => ({
   productSku,
   listing,
+  form,
   count,
   rating: row.rating || null,
   source: row.source,
@@ -64,12 +69,14 @@ export async function publishableCounts(db: Knex, shopId: number): Promise<Count
   const rows: StoredCount[] = await db('publishable_count')
     .leftJoin('product', 'product.id', 'publishable_count.product_id')
     .leftJoin('listing', 'listing.id', 'publishable_count.listing_id')
+    .leftJoin('form', 'form.id', 'publishable_count.form_id')
     .where({ 'publishable_count.shop_id': shopId })
     .where('publishable_count.count', '>', 0)
     .select({
       ...facetsIn('publishable_count'),
       productSku: 'product.sku',
       listing: 'listing.public_id',
+      form: 'form.public_id',
       count: 'publishable_count.count',
     })
   return rows.map(counted)
@@ -127,8 +134,17 @@ function countedTogether(db: Knex, reviews: Knex.QueryBuilder, ...more: string[]
     .from(reviews.as('chosen'))
     .leftJoin('product', 'product.id', 'chosen.product_id')
     .leftJoin('listing', 'listing.id', 'chosen.listing_id')
+    .leftJoin('form', 'form.id', 'chosen.form_id')
     .groupBy(...Object.values(facetsIn('chosen')), ...more)
-    .select({ ...facetsIn('chosen'), productSku: 'product.sku', listing: 'listing.public_id' }, ...more)
+    .select(
+      {
+        ...facetsIn('chosen'),
+        productSku: 'product.sku',
+        listing: 'listing.public_id',
+        form: 'form.public_id',
+      },
+      ...more,
+    )
     .count({ count: '*' })
 }
 

@@ -2,7 +2,8 @@ import type { Knex } from 'knex'
 
 const counted = `shop_id, state, product_id, rating, showable, in_averages, source, language, verified, has_text,
   needs_reply`
-const facets = 'shop_id, product_id, rating, source, language, verified, has_text, listing_id, has_photo'
+const facets =
+  'shop_id, product_id, rating, source, language, verified, has_text, listing_id, has_photo, form_id'
 
 /** The same as what triggers do when a review changes later. */
 const statements = [
@@ -21,12 +22,12 @@ const statements = [
     WHERE review.id BETWEEN ? AND ?`,
   `INSERT INTO publishable_review
       (review_id, shop_id, product_id, rating, source, language, verified, has_text, listing_id, has_photo,
-        written_at)
+        form_id, written_at)
     SELECT review.id, review.shop_id, ifnull(review.product_id, 0), ifnull(review.rating, 0), review.source,
       review.language, review.verified, review.has_text, ifnull(review.listing_id, 0),
       EXISTS (SELECT 1 FROM version_photo JOIN photo ON photo.id = version_photo.photo_id
         WHERE version_photo.version_id = review.published_version_id AND photo.declined = 0),
-      review.written_at
+      ifnull(review.form_id, 0), review.written_at
     FROM review WHERE review.id BETWEEN ? AND ? AND published_version_id IS NOT NULL AND showable = 1`,
   `INSERT INTO publishable_count (${facets}, count)
     SELECT ${facets}, count(*) FROM publishable_review WHERE review_id BETWEEN ? AND ? GROUP BY ${facets}

@@ -46,6 +46,7 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
     .leftJoin('product', 'product.id', 'review.product_id')
     .leftJoin('reply', 'reply.id', 'review.reply_id')
     .leftJoin('listing', 'listing.id', 'review.listing_id')
+    .leftJoin('form', 'form.id', 'review.form_id')
     .leftJoin('listing_review', 'listing_review.review_id', 'review.id')
     // A changed version can wait while the one before it stays public.
     .where({ 'review.showable': 1 })
@@ -81,6 +82,7 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
       companyLogo: 'review_version.company_logo',
       seenUrl: db.raw("CASE WHEN review_version.seen_public = 1 THEN review_version.seen_url ELSE '' END"),
       listing: 'listing.public_id',
+      form: 'form.public_id',
       origin: 'listing.origin',
       likes: 'listing_review.likes',
       claimsVerified: 'listing_review.claims_verified',

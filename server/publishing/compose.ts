@@ -12,7 +12,7 @@ import type { Configuration } from '../../core/display/configuration'
 import { adapterFor, placeName } from '../../core/listing/origins'
 import type { OriginAdapter } from '../../core/listing/originAdapter'
 import { listingsOf, type ShownListing } from '../../core/display/origins'
-import { formsOfShop, questionsOfShop } from '../data/forms'
+import { formsOfShop, formNames, questionsOfShop } from '../data/forms'
 import { listingsOfShop, type Listing } from '../data/listings'
 import { looksOfShop } from '../data/looks'
 import { productsBySku, productsOfShop, skuKey } from '../data/products'
@@ -38,6 +38,7 @@ export async function displayShop(
         shownListing(origins, listing),
       ]),
     ),
+    forms: await formNames(db, shop.id),
     questions: await questionsOfShop(db, shop.id),
     looks: Object.fromEntries((await looksOfShop(db, shop.id)).map(({ publicId, name }) => [publicId, name])),
     logo: shop.logo,
@@ -68,10 +69,11 @@ function shownListing(origins: OriginAdapter[], listing: Listing): ShownListing 
   }
 }
 
-/** The titles of products by SKU, and the names of listings and looks by public id, for sentences. */
-export const namesIn = ({ products, listings, looks }: DisplayShop): Record<string, string> => ({
+/** The titles of products by SKU, and the names of listings, forms and looks by public id, for sentences. */
+export const namesIn = ({ products, listings, forms, looks }: DisplayShop): Record<string, string> => ({
   ...products,
   ...looks,
+  ...forms,
   ...Object.fromEntries(
     Object.values(listings).map(({ publicId, site, name }) => [
       publicId,
@@ -181,13 +183,14 @@ function readBy(selection: Selection, origin: string | undefined, { listings }: 
   return {
     ...selection,
     sources: [],
+    forms: [],
     listings: there.length > 0 ? there.map(({ publicId }) => publicId) : ['-'],
   }
 }
 
-const chosenOwn = ({ sources }: Selection) => {
+const chosenOwn = ({ sources, forms }: Selection) => {
   const some = ownSources.filter((source) => sources.includes(source))
-  return some.length > 0 ? some : ownSources
+  return some.length + forms.length > 0 ? some : ownSources
 }
 
 export type Composer = Awaited<ReturnType<typeof composer>>

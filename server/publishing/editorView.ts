@@ -86,6 +86,7 @@ export interface EditorView {
   facets: PickFacets
   products: { sku: string; title: string }[]
   listings: { publicId: string; words: string; isConnected: boolean }[]
+  forms: { publicId: string; words: string }[]
   /** The columns that a table of the selected reviews can have, with their headings. */
   tableColumns: (TableColumn & { words: string })[]
   /** All publishable reviews in its scope. */
@@ -173,6 +174,7 @@ export async function editorView(
       words: site === name ? name : `${site} (${name})`,
       isConnected,
     })),
+    forms: Object.entries(composing.shop.forms).map(([publicId, words]) => ({ publicId, words })),
     tableColumns: tableColumns(configuration.layout.tableColumns, model.quotations).map((column) => ({
       ...column,
       words: headingOf(column, model),

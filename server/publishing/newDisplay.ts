@@ -1,3 +1,4 @@
+import type { Selection } from '../../core/curation/selectionSchema'
 import { layouts, type Layout } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
 import { isTable, layoutTraits } from '../../core/display/layoutTraits'
@@ -9,7 +10,7 @@ import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { composer } from './compose'
 import { pageLook } from './editorView'
-import { addDisplay } from './manage'
+import { addDisplay, DISPLAY_NAME_LIMIT } from './manage'
 
 /** The initial settings of a layout. */
 export function startOf(layout: Layout): Configuration {
@@ -47,11 +48,20 @@ export async function looksToStartFrom(
 }
 
 /** Creates a display with a layout, in the style that the shop's new displays start with. Returns its key. */
-export async function startDisplay(services: Services, shop: Shop, layout: Layout): Promise<string> {
+export async function startDisplay(
+  services: Services,
+  shop: Shop,
+  layout: Layout,
+  {
+    name = say(`show.look.${layout}.name`),
+    selection = {},
+  }: { name?: string; selection?: Partial<Selection> } = {},
+): Promise<string> {
   const theme = await startingThemeOf(services.db, shop.id)
   const start = startOf(layout)
-  return addDisplay(services, shop, say(`show.look.${layout}.name`), {
+  return addDisplay(services, shop, name.slice(0, DISPLAY_NAME_LIMIT), {
     ...start,
+    selection: { ...start.selection, ...selection },
     theme: theme ?? start.theme,
   })
 }

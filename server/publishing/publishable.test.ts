@@ -206,8 +206,8 @@ test('the counters follow each change of a review', async () => {
     db.raw<{ sum: number; different: number }[]>(
       `SELECT sum(count) AS sum, sum(abs(count)) AS different FROM (
         SELECT product_id, rating, source, language, verified, has_text, has_photo, sum(count) AS count FROM (
-          SELECT product_id, rating, source, language, verified, has_text, listing_id, has_photo, count FROM publishable_count
-          UNION ALL SELECT product_id, rating, source, language, verified, has_text, listing_id, has_photo, -1 FROM publishable_review)
+          SELECT product_id, rating, source, language, verified, has_text, listing_id, has_photo, form_id, count FROM publishable_count
+          UNION ALL SELECT product_id, rating, source, language, verified, has_text, listing_id, has_photo, form_id, -1 FROM publishable_review)
         GROUP BY 1, 2, 3, 4, 5, 6)`,
     )
   const before = await publishableCounts(db, shop.id)

@@ -262,7 +262,7 @@ const rowsToLookUp = (counts: CountRow[], ofEach: number) =>
   counts.reduce((sum, { count }) => sum + Math.min(count, ofEach), 0)
 
 const keyOf = (row: CountRow['row']) =>
-  `${row.productId} ${row.rating} ${row.source} ${row.language} ${row.verified} ${row.hasText} ${row.listingId} ${row.hasPhoto}`
+  `${row.productId} ${row.rating} ${row.source} ${row.language} ${row.verified} ${row.hasText} ${row.listingId} ${row.hasPhoto} ${row.formId}`
 
 /** Whether a row has the facets of one of some counters. */
 function rowsOf(counts: CountRow[]): (row: PublishableRow) => boolean {

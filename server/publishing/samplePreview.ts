@@ -16,7 +16,16 @@ export function samplePreview(
 ): string {
   const model = displayModel({
     configuration: startingConfiguration,
-    shop: { ...shop, products: {}, listings: {}, questions: {}, looks: {}, logo: null, site: plainStyle },
+    shop: {
+      ...shop,
+      products: {},
+      listings: {},
+      forms: {},
+      questions: {},
+      looks: {},
+      logo: null,
+      site: plainStyle,
+    },
     picked: [],
     totals: { tally: tallyOf([]), publishableCount: 0, byListing: {} },
     links: { write: null, all: '', how: '' },

@@ -75,10 +75,11 @@ export async function allOfDisplay(services: Services, key: string, asked: Asked
       selection: {
         ...everything,
         products: selection.products,
-        // A display of other sites alone leads to more of the same.
-        ...(selection.listings.length > 0 && {
+        // A display of other sites or of forms leads to more of the same.
+        ...(selection.listings.length + selection.forms.length > 0 && {
           sources: selection.sources,
           listings: selection.listings,
+          forms: selection.forms,
         }),
       },
       layout: { ...layout, kind: 'list', paging: 'none' },

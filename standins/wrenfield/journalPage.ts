@@ -23,6 +23,7 @@ ${pasted(elogioUrl, 'on-the-map')}
 </div>
 <div class="wide">
 <h2>For clubs and companies</h2>
+${pasted(elogioUrl, 'clubs-answer')}
 ${pastedForm(elogioUrl, 'clubs')}
 </div>`,
   )

@@ -5,7 +5,7 @@ import path from 'node:path'
 import { insertDisplay } from '../../server/data/displays'
 import type { Member } from '../../server/data/members'
 import { findShop, type Shop } from '../../server/data/shops'
-import { openForm, submitForm } from '../../server/collection/customerForm'
+import { openForm, submitForm, type CustomerForm } from '../../server/collection/customerForm'
 import { issueFormToken } from '../../server/collection/formToken'
 import { hashPassword } from '../../server/account/password'
 import { everything } from '../../core/curation/selection'
@@ -142,11 +142,20 @@ export async function send(
   given: Partial<Submission> = {},
   sent: { ip?: string } = {},
 ) {
-  const form = await openForm(services, slug)
+  return sendThrough(services, (await openForm(services, slug))!, given, sent)
+}
+
+/** The same for a form that is open in some way. */
+export function sendThrough(
+  services: Services,
+  form: CustomerForm,
+  given: Partial<Submission> = {},
+  sent: Parameters<typeof submitForm>[3] = {},
+) {
   const opened = new Date(services.now().getTime() - 60_000)
   return submitForm(
     services,
-    form!,
+    form,
     {
       rating: 4,
       title: '',
@@ -156,7 +165,7 @@ export async function send(
       order_number: '',
       product: '',
       consent: true,
-      token: issueFormToken(services.signingKey, form!.form.publicId, services.newId(), opened),
+      token: issueFormToken(services.signingKey, form.form.publicId, services.newId(), opened),
       website: '',
       media: [],
       ...given,

@@ -8,7 +8,7 @@ export function FormAddress({ address, slug }: { address: string; slug: string }
   >()
   const answer = fetcher.data
   return (
-    <fetcher.Form method="post" className="mt-4 border-t border-line pt-3">
+    <fetcher.Form method="post">
       <input type="hidden" name="intent" value="address" />
       <label className="flex flex-col gap-1">
         <span className="text-[13px] text-soft">

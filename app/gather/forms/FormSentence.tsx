@@ -1,33 +1,50 @@
 import { askedQuestions } from '../../../core/form/askedQuestions'
 import type { FormDesign } from '../../../core/form/design'
-import type { Writers } from '../../../core/intake/writers'
+import { couponOf } from '../../../core/form/coupon'
+import { dateFormat } from '../../../core/formats/dates'
 import { say } from '../../../core/messages/say/forms'
+import type { FormSettings } from '../../../server/data/forms'
 import type { FormPart } from './formParts'
 
 /** What the form is, in one sentence; each part leads to its settings. */
 export function FormSentence({
   draft,
-  writers,
+  settings,
+  products,
   choose,
 }: {
   draft: FormDesign
-  writers: Writers
+  settings: FormSettings
+  products: { sku: string; title: string }[]
   choose: (part: FormPart) => void
 }) {
   const { product, photos, thanks } = draft
   const questions = askedQuestions(draft)
   const link = thanks.link.words.trim() && thanks.link.url ? thanks.link.words.trim() : ''
   const parts: Record<string, { part: FormPart; words: string }> = {
-    writers: { part: 'writers', words: say(`forms.writers.${writers}`) },
+    writers: { part: 'writers', words: say(`forms.writers.${settings.writers}`) },
     product: {
       part: 'product',
-      words: say(`forms.about.${!product.shown ? 'shop' : product.required ? 'required' : 'any'}`),
+      words:
+        product.fixed !== ''
+          ? (products.find(({ sku }) => sku === product.fixed)?.title ?? product.fixed)
+          : say(`forms.about.${!product.shown ? 'shop' : product.required ? 'required' : 'any'}`),
     },
     photos: { part: 'photos', words: photos.most > 0 ? say('forms.photos', { count: photos.most }) : '' },
     questions: {
       part: `question:${questions[0]?.id ?? ''}`,
       words: questions.length > 0 ? say('forms.asked', { count: questions.length }) : '',
     },
+    until: {
+      part: 'writers',
+      words:
+        settings.lastDay === ''
+          ? ''
+          : dateFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(settings.lastDay)),
+    },
+    arrivals: { part: 'arrivals', words: say(`forms.arrives.${settings.arrivesAs}`) },
+    tag: { part: 'arrivals', words: settings.tag },
+    coupon: { part: 'coupon', words: couponOf(draft) === '' ? '' : say('forms.withCoupon') },
     thanks: {
       part: 'thanks',
       words: link ? say('forms.thankedLink', { words: link }) : say('forms.thanked'),

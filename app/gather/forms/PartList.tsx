@@ -3,10 +3,19 @@ import { MOST_QUESTIONS } from '../../../core/form/choices'
 import { designProblems } from '../../../core/form/designProblems'
 import type { Question } from '../../../core/form/design'
 import { say } from '../../../core/messages/say/forms'
-import { formParts, isShown, otherParts, type FormPart, type PartProps } from './formParts'
+import { formParts, formUses, isShown, otherParts, type FormPart, type PartProps } from './formParts'
 
 /** All parts of a form, each opening its settings, and the shop's own questions. */
-export function PartList({ draft, change, choose }: PartProps & { choose: (part: FormPart) => void }) {
+export function PartList({
+  draft,
+  change,
+  choose,
+  isDraft,
+}: PartProps & {
+  choose: (part: FormPart) => void
+  /** Whether customers have never seen it. */
+  isDraft: boolean
+}) {
   const row = (part: FormPart, words: string, state = '') => (
     <li key={part}>
       <button
@@ -31,6 +40,13 @@ export function PartList({ draft, change, choose }: PartProps & { choose: (part:
   }
   return (
     <>
+      <p className="flex flex-wrap gap-x-4 pb-4">
+        {(isDraft ? (['try'] as const) : formUses).map((use) => (
+          <button key={use} type="button" className="part min-h-6" onClick={() => choose(use)}>
+            {say(`forms.part.${use}`)}
+          </button>
+        ))}
+      </p>
       <h2>{say('forms.parts')}</h2>
       <ul className="-mx-2 mt-1">
         {formParts.map((part) =>

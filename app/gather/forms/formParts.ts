@@ -1,3 +1,4 @@
+import { couponOf } from '../../../core/form/coupon'
 import type { FormDesign } from '../../../core/form/design'
 
 /** What can be changed of a form, in the order of the page; a question is `question:ID`. */
@@ -12,16 +13,42 @@ export const formParts = [
   'photos',
   'name',
   'email',
+  'coupon',
+  'consent',
   'button',
 ] as const
 export const otherParts = ['colour', 'thanks', 'closed'] as const
+/** What is done with a form, beside its settings. */
+export const formUses = ['try', 'place', 'came'] as const
+export type FormUsePart = (typeof formUses)[number]
 export type FormPart =
-  (typeof formParts)[number] | (typeof otherParts)[number] | 'writers' | `question:${string}`
+  | FormUsePart
+  | (typeof formParts)[number]
+  | (typeof otherParts)[number]
+  | 'writers'
+  | 'arrivals'
+  | `question:${string}`
 
 export interface PartProps {
   draft: FormDesign
   change: (changed: FormDesign) => void
 }
+
+/** What the settings of a part are given. */
+export interface PanelProps extends PartProps {
+  part: FormPart
+  shopColour: string
+  products: { sku: string; title: string }[]
+}
+
+const fields = ['rating', 'product', 'orderNumber', 'title', 'body', 'photos', 'name', 'email'] as const
+
+/** Whether a part is a field that customers fill in. */
+export const isField = (part: FormPart): part is (typeof fields)[number] =>
+  (fields as readonly FormPart[]).includes(part)
+
+export const isUse = (part: FormPart | null): part is FormUsePart =>
+  part !== null && (formUses as readonly FormPart[]).includes(part)
 
 /** Parts that can be left out, and whether they are asked for. */
 export const isShown = (draft: FormDesign, part: (typeof formParts)[number]): boolean | null => {
@@ -32,6 +59,8 @@ export const isShown = (draft: FormDesign, part: (typeof formParts)[number]): bo
       return draft[part].shown
     case 'photos':
       return draft.photos.most > 0
+    case 'coupon':
+      return couponOf(draft) !== ''
     case 'intro':
       return draft.intro !== ''
     default:

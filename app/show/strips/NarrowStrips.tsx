@@ -1,4 +1,4 @@
-import { sources as allSources } from '../../../core/intake/sourcePolicy'
+import { publicSources } from '../../../core/intake/sourcePolicy'
 import { languageName } from '../../../core/messages/languageName'
 import { say } from '../../../core/messages/say/narrow'
 import { SwitchLine } from '../SwitchLine'
@@ -25,20 +25,23 @@ export function TagsStrip(props: StripProps) {
   )
 }
 
-/** Ways to the shop, other sites in general, and single listings. */
+/** Ways to the shop, other sites in general, and single listings and forms. */
 export function SourcesStrip(props: StripProps) {
   const { view, draft } = props
-  const { sources, listings } = draft.selection
+  const { sources, listings, forms } = draft.selection
   const { facets } = view
   const chosenListings = view.listings.filter(
     ({ publicId, isConnected }) =>
       isConnected || listings.includes(publicId) || (facets.listings[publicId] ?? 0) > 0,
   )
-  const some = allSources.filter((source) => source !== 'listing' || chosenListings.length > 0)
+  const chosenForms = view.forms.filter(
+    ({ publicId }) => forms.includes(publicId) || (facets.forms[publicId] ?? 0) > 0,
+  )
+  const some = publicSources.filter((source) => source !== 'listing' || chosenListings.length > 0)
   return (
     <Checkboxes
       label={say('display.part.sources')}
-      chosen={[...sources, ...listings]}
+      chosen={[...sources, ...listings, ...forms]}
       choices={[
         ...some.map((source) => ({
           value: source as string,
@@ -50,14 +53,20 @@ export function SourcesStrip(props: StripProps) {
           words,
           count: facets.listings[publicId] ?? 0,
         })),
+        ...chosenForms.map(({ publicId, words }) => ({
+          value: publicId,
+          words: say('display.throughForm', { form: words }),
+          count: facets.forms[publicId] ?? 0,
+        })),
       ]}
       choose={(chosen) =>
         changing(
           props,
           'selection',
         )({
-          sources: allSources.filter((source) => chosen.includes(source)),
+          sources: publicSources.filter((source) => chosen.includes(source)),
           listings: chosenListings.map(({ publicId }) => publicId).filter((id) => chosen.includes(id)),
+          forms: chosenForms.map(({ publicId }) => publicId).filter((id) => chosen.includes(id)),
         })
       }
     />

@@ -39,6 +39,18 @@ export const de: CustomerMessages = {
     trap: 'Dieses Feld frei lassen',
     closed: 'Dieses Formular ist geschlossen.',
     closedHint: '{{shop}} nimmt hier zurzeit keine Bewertungen an.',
+    discounted: 'hat einen Rabatt erhalten',
+    announce:
+      '{{shop}} gibt für eine Bewertung einen Rabatt, ob sie gut oder schlecht ausfällt. Besucher sehen, dass Sie einen erhalten haben.',
+    scan: 'Einfach scannen, oder zu finden unter',
+    passOn: {
+      title: '{{shop}} weiterempfehlen',
+      share: 'Teilen',
+      copy: 'Link kopieren',
+      copied: 'Kopiert',
+      email: 'Per E-Mail senden',
+      subject: '{{shop}}',
+    },
     mistakes_one: 'Eine Angabe stimmt noch nicht. Was Sie eingegeben haben, ist noch da.',
     mistakes_other: '{{count}} Angaben stimmen noch nicht. Was Sie eingegeben haben, ist noch da.',
     error: {
@@ -67,6 +79,7 @@ export const de: CustomerMessages = {
       confirmFirst: '{{shop}} sieht sie, sobald Sie Ihre E-Mail-Adresse bestätigt haben.',
       confirm:
         'Wir haben Ihnen eine E-Mail geschickt. Bestätigen Sie Ihre Adresse mit der Schaltfläche darin.',
+      coupon: 'Ihr Rabatt',
     },
   },
   photo: {

@@ -40,6 +40,18 @@ export const en = {
     trap: 'Leave this empty',
     closed: 'This form is closed.',
     closedHint: '{{shop}} isn’t taking reviews here at the moment.',
+    discounted: 'received a discount',
+    announce:
+      '{{shop}} gives a discount for a review, whether it’s good or bad. Visitors see that you received one.',
+    scan: 'Scan this, or go to',
+    passOn: {
+      title: 'Tell others about {{shop}}',
+      share: 'Share',
+      copy: 'Copy the link',
+      copied: 'Copied',
+      email: 'Send by email',
+      subject: '{{shop}}',
+    },
     mistakes_one: 'One thing to fix. Everything you typed is still here.',
     mistakes_other: '{{count}} things to fix. Everything you typed is still here.',
     error: {
@@ -67,6 +79,7 @@ export const en = {
       mail: 'We won’t email you about it, and your address is never shown.',
       confirmFirst: '{{shop}} sees it once you’ve confirmed your email address.',
       confirm: 'We’ve sent you an email. Press the button in it to confirm your address.',
+      coupon: 'Your discount',
     },
   },
   photo: {

@@ -38,6 +38,18 @@ export const es: CustomerMessages = {
     trap: 'Deje este campo vacío',
     closed: 'Este formulario está cerrado.',
     closedHint: '{{shop}} no acepta reseñas aquí por el momento.',
+    discounted: 'recibió un descuento',
+    announce:
+      '{{shop}} da un descuento por una reseña, sea buena o mala. Los visitantes ven que usted lo recibió.',
+    scan: 'Escanee este código, o vaya a',
+    passOn: {
+      title: 'Hable de {{shop}} a otras personas',
+      share: 'Compartir',
+      copy: 'Copiar el enlace',
+      copied: 'Copiado',
+      email: 'Enviar por correo electrónico',
+      subject: '{{shop}}',
+    },
     mistakes_one: 'Hay un dato que corregir. Todo lo que escribió sigue aquí.',
     mistakes_other: 'Hay {{count}} datos que corregir. Todo lo que escribió sigue aquí.',
     error: {
@@ -65,6 +77,7 @@ export const es: CustomerMessages = {
       mail: 'No le escribiremos por esto, y su dirección nunca se muestra.',
       confirmFirst: '{{shop}} la verá cuando usted haya confirmado su dirección de correo.',
       confirm: 'Le hemos enviado un correo. Pulse el botón que contiene para confirmar su dirección.',
+      coupon: 'Su descuento',
     },
   },
   photo: {

@@ -39,6 +39,18 @@ export const fr: CustomerMessages = {
     trap: 'Laissez ce champ vide',
     closed: 'Ce formulaire est fermé.',
     closedHint: '{{shop}} n’accepte pas d’avis ici pour le moment.',
+    discounted: 'a reçu une remise',
+    announce:
+      '{{shop}} offre une remise pour un avis, qu’il soit bon ou mauvais. Les visiteurs voient que vous en avez reçu une.',
+    scan: 'Scannez ce code, ou rendez-vous sur',
+    passOn: {
+      title: 'Parler de {{shop}} autour de vous',
+      share: 'Partager',
+      copy: 'Copier le lien',
+      copied: 'Copié',
+      email: 'Envoyer par e-mail',
+      subject: '{{shop}}',
+    },
     mistakes_one: 'Un point à corriger. Ce que vous avez saisi est toujours là.',
     mistakes_other: '{{count}} points à corriger. Ce que vous avez saisi est toujours là.',
     error: {
@@ -67,6 +79,7 @@ export const fr: CustomerMessages = {
       confirmFirst: '{{shop}} le verra dès que vous aurez confirmé votre adresse e-mail.',
       confirm:
         'Nous vous avons envoyé un e-mail. Cliquez sur le bouton qu’il contient pour confirmer votre adresse.',
+      coupon: 'Votre remise',
     },
   },
   photo: {

@@ -39,6 +39,18 @@ export const it: CustomerMessages = {
     trap: 'Lasciare vuoto questo campo',
     closed: 'Questo modulo è chiuso.',
     closedHint: '{{shop}} al momento non accetta recensioni qui.',
+    discounted: 'ha ricevuto uno sconto',
+    announce:
+      '{{shop}} offre uno sconto per una recensione, bella o brutta che sia. I visitatori vedono che ne ha ricevuto uno.',
+    scan: 'Inquadri il codice, o vada su',
+    passOn: {
+      title: 'Parli di {{shop}} ad altre persone',
+      share: 'Condividi',
+      copy: 'Copia il link',
+      copied: 'Copiato',
+      email: 'Invia per e-mail',
+      subject: '{{shop}}',
+    },
     mistakes_one: 'C’è un dato da correggere. Quello che ha scritto è ancora qui.',
     mistakes_other: 'Ci sono {{count}} dati da correggere. Quello che ha scritto è ancora qui.',
     error: {
@@ -66,6 +78,7 @@ export const it: CustomerMessages = {
       mail: 'Non Le scriveremo per questo, e il Suo indirizzo non viene mai mostrato.',
       confirmFirst: '{{shop}} la vedrà appena avrà confermato il Suo indirizzo e-mail.',
       confirm: 'Le abbiamo inviato un’e-mail. Prema il pulsante che contiene per confermare l’indirizzo.',
+      coupon: 'Il Suo sconto',
     },
   },
   photo: {

@@ -8,7 +8,7 @@ import { languageName } from '../languageName'
 import { say } from '../say/show'
 import { listed, ratingText } from './listed'
 
-/** Titles of products by SKU, and names of listings and of the shop's looks by public id. */
+/** Titles of products by SKU, and names of listings, forms and the shop's looks by public id. */
 export type ProductNames = Record<string, string>
 
 /** The text of each part of the sentence. */
@@ -16,7 +16,7 @@ export function partTexts(
   { selection, layout, theme, placement, title }: Configuration,
   names: ProductNames = {},
 ): Record<SentencePart, string> {
-  const { limit, ratings, products, tags, sources, listings, languages, order } = selection
+  const { limit, ratings, products, tags, sources, listings, forms, languages, order } = selection
   return {
     limit: String(limit),
     ratings: ratingText(ratings),
@@ -33,6 +33,7 @@ export function partTexts(
         ...listings.map((id) =>
           say('display.postedOn', { listing: names[id] ?? say('display.goneListing') }),
         ),
+        ...forms.map((id) => say('display.throughForm', { form: names[id] ?? say('display.goneForm') })),
       ],
       'or',
     ),

@@ -80,6 +80,8 @@ export const decideWords = {
     siteClaims: 'verified buyer, says {{site}}',
     noWords: 'No text, only a rating.',
     answerPrivate: 'for you only',
+    trial: 'test review',
+    trialWhy: 'It came from trying a form. No visitor sees it and no average counts it.',
     onlyYou: 'no permission to show',
     onlyYouWhy:
       'The customer hasn’t agreed to publish this. You can approve it, but it’s never shown in public.',
@@ -176,6 +178,7 @@ export const decideWords = {
         form: 'through the form',
         manualEntry: 'added by you',
         listing: 'on another site',
+        trial: 'test reviews',
       },
       language: { name: 'Language', some: 'in {{value}}', none: 'too short to tell' },
       bought: { name: 'Verified', some: '{{value}}', yes: 'verified buyers', no: 'not verified' },

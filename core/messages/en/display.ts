@@ -40,7 +40,14 @@ export const displayWords = {
     },
     postedOn: 'posted on {{listing}}',
     goneListing: 'a listing that is gone',
-    source: { form: 'through the form', manualEntry: 'added by you', listing: 'posted on other sites' },
+    throughForm: 'through the form {{form}}',
+    goneForm: 'a form that is gone',
+    source: {
+      form: 'through any form',
+      manualEntry: 'added by you',
+      listing: 'posted on other sites',
+      trial: 'test reviews',
+    },
     order: {
       balanced: 'in a balanced selection',
       newest: 'newest first',

@@ -25,6 +25,13 @@ export const productWords = {
     editShort: 'Edit',
     save: 'Save',
     cancel: 'Cancel',
+    writers: 'Who can write about it',
+    asTheForm: 'whoever the form lets write',
+    writersChoice: {
+      anyone: 'anyone',
+      confirmed: 'anyone who confirms their email address',
+      buyers: 'only verified buyers',
+    },
     retire: 'Take off the form',
     retireHint:
       'Off the form, customers can’t choose it any more. Its reviews stay, and its own links go on working.',

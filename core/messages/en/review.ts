@@ -43,6 +43,7 @@ export const reviewWords = {
     form: 'shop form',
     manualEntry: 'Added by you',
     listing: 'on another site',
+    trial: 'Test review',
     original: 'Link to the original',
   },
 } as const

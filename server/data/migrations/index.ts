@@ -28,6 +28,7 @@ import * as misfits from './0026_misfits'
 import * as looks from './0027_looks'
 import * as withPhoto from './0028_with_photo'
 import * as formDesigns from './0029_form_designs'
+import * as formCounts from './0030_form_counts'
 
 export interface Named {
   name: string
@@ -64,6 +65,7 @@ const all: Named[] = [
   { name: '0027_looks', migration: looks },
   { name: '0028_with_photo', migration: withPhoto },
   { name: '0029_form_designs', migration: formDesigns },
+  { name: '0030_form_counts', migration: formCounts },
 ]
 
 export const migrationNames = all.map(({ name }) => name)

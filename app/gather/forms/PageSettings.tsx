@@ -1,0 +1,185 @@
+import {
+  CONSENT_LIMIT,
+  COUPON_LIMIT,
+  FORM_HEADING_LIMIT,
+  FORM_TEXT_LIMIT,
+  MOST_CORNERS,
+} from '../../../core/form/choices'
+import type { FormDesign } from '../../../core/form/design'
+import { say } from '../../../core/messages/say/forms'
+import { Slider } from '../../show/Slider'
+import { SwitchLine } from '../../show/SwitchLine'
+import type { PanelProps } from './formParts'
+import { TextLine } from './TextLine'
+
+/** The settings of what surrounds the fields of a form, and of the page after it. */
+export function PageSettings({ part, draft, change, shopColour }: PanelProps) {
+  const set = <K extends keyof FormDesign>(key: K, value: FormDesign[K]) => change({ ...draft, [key]: value })
+  switch (part) {
+    case 'heading':
+      return (
+        <TextLine
+          label={say('forms.wording')}
+          value={draft.heading}
+          limit={FORM_HEADING_LIMIT}
+          placeholder={say('form.heading')}
+          set={(heading) => set('heading', heading)}
+        />
+      )
+    case 'intro':
+      return (
+        <TextLine
+          label={say('forms.part.intro')}
+          value={draft.intro}
+          limit={FORM_TEXT_LIMIT}
+          rows={4}
+          set={(intro) => set('intro', intro)}
+        />
+      )
+    case 'button':
+      return (
+        <TextLine
+          label={say('forms.wording')}
+          value={draft.button}
+          limit={60}
+          placeholder={say('form.send')}
+          set={(button) => set('button', button)}
+        />
+      )
+    case 'consent':
+      return (
+        <>
+          <TextLine
+            label={say('forms.wording')}
+            value={draft.consent.label}
+            limit={CONSENT_LIMIT}
+            rows={3}
+            placeholder={say('forms.usualConsent')}
+            set={(label) => set('consent', { label })}
+          />
+          <p className="text-[13px] text-soft">{say('forms.consentHint')}</p>
+        </>
+      )
+    case 'coupon':
+      return (
+        <>
+          <TextLine
+            label={say('forms.couponText')}
+            value={draft.coupon.text}
+            limit={COUPON_LIMIT}
+            rows={2}
+            set={(text) => set('coupon', { ...draft.coupon, text })}
+          />
+          <SwitchLine
+            words={say('forms.couponAnnounced')}
+            on={draft.coupon.announced}
+            set={(announced) => set('coupon', { ...draft.coupon, announced })}
+          />
+          <p className="text-[13px] text-soft">
+            {say(draft.coupon.announced ? 'forms.couponMarked' : 'forms.couponSurprise')}
+          </p>
+        </>
+      )
+    case 'closed':
+      return (
+        <TextLine
+          label={say('forms.part.closed')}
+          value={draft.closed}
+          limit={FORM_TEXT_LIMIT}
+          rows={4}
+          set={(closed) => set('closed', closed)}
+        />
+      )
+    case 'colour':
+      return (
+        <>
+          <SwitchLine
+            words={say('forms.ownColour')}
+            on={draft.colour !== ''}
+            set={(own) => set('colour', own ? shopColour : '')}
+          />
+          {draft.colour && (
+            <ColourLine
+              label={say('forms.part.colour')}
+              value={draft.colour}
+              set={(colour) => set('colour', colour)}
+            />
+          )}
+          <p className="text-[13px] text-soft">{say('forms.readable')}</p>
+          <SwitchLine
+            words={say('forms.ownBackground')}
+            on={draft.background !== ''}
+            set={(own) => set('background', own ? '#f1ece2' : '')}
+          />
+          {draft.background && (
+            <ColourLine
+              label={say('forms.background')}
+              value={draft.background}
+              set={(background) => set('background', background)}
+            />
+          )}
+          <Slider
+            label={say('forms.corners')}
+            value={draft.corners}
+            words={`${draft.corners} px`}
+            min={0}
+            max={MOST_CORNERS}
+            set={(corners) => set('corners', corners)}
+          />
+        </>
+      )
+    case 'thanks':
+      return (
+        <>
+          <TextLine
+            label={say('forms.thanksHeading')}
+            value={draft.thanks.heading}
+            limit={FORM_HEADING_LIMIT}
+            placeholder={say('form.thanks.title')}
+            set={(heading) => set('thanks', { ...draft.thanks, heading })}
+          />
+          <TextLine
+            label={say('forms.thanksText')}
+            value={draft.thanks.text}
+            limit={FORM_TEXT_LIMIT}
+            rows={4}
+            set={(text) => set('thanks', { ...draft.thanks, text })}
+          />
+          <TextLine
+            label={say('forms.linkWords')}
+            value={draft.thanks.link.words}
+            limit={60}
+            set={(words) => set('thanks', { ...draft.thanks, link: { ...draft.thanks.link, words } })}
+          />
+          <TextLine
+            label={say('forms.linkUrl')}
+            value={draft.thanks.link.url}
+            limit={2000}
+            type="url"
+            set={(url) => set('thanks', { ...draft.thanks, link: { ...draft.thanks.link, url } })}
+          />
+          <SwitchLine
+            words={say('forms.passOn')}
+            on={draft.thanks.passOn}
+            set={(passOn) => set('thanks', { ...draft.thanks, passOn })}
+          />
+        </>
+      )
+    default:
+      return null
+  }
+}
+
+function ColourLine({ label, value, set }: { label: string; value: string; set: (colour: string) => void }) {
+  return (
+    <label className="flex items-center gap-2">
+      {label}
+      <input
+        type="color"
+        value={value}
+        onChange={(event) => set(event.currentTarget.value)}
+        className="h-9 w-16 cursor-pointer rounded-lg border border-edge"
+      />
+    </label>
+  )
+}

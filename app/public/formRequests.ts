@@ -1,0 +1,100 @@
+import { parseWithZod } from '@conform-to/zod/v4'
+import { data, redirect, type AppLoadContext } from 'react-router'
+import { couponOf } from '../../core/form/coupon'
+import { sheetLook } from '../../core/form/sheetLook'
+import { submissionSchema } from '../../core/intake/submission'
+import { messageCode } from '../../core/messages/code'
+import type { CustomerForm } from '../../server/collection/customerForm'
+import { onlyFields } from '../readForm'
+import { storageFaultIn } from '../storageProblem'
+import { waitCode } from '../waitCode'
+import { mediaErrors, takePhotos } from './photos/takePhotos'
+import { speechFor, withLanguage } from './speechFor'
+
+interface Asked {
+  request: Request
+  context: AppLoadContext
+}
+
+/** What the page of a form shows. */
+export async function formPage(found: CustomerForm, { request, context }: Asked) {
+  const { form, shop, design, products } = found
+  const asked = found.productWithSku(new URL(request.url).searchParams.get('product') ?? '')
+  const fixed = found.productWithSku(design.product.fixed) ?? asked
+  const suspicion = await context.throttle.suspicion(context.clientAddress, form.slug)
+  return {
+    speech: speechFor(request, shop),
+    design,
+    version: form.version,
+    open: found.isOpen,
+    ...(await context.elogio.issueChallenge(found, suspicion)),
+    shop: {
+      name: shop.name,
+      shortName: shop.shortName,
+      logo: shop.logo,
+      shades: sheetLook(design, shop.brand),
+    },
+    products: products.map(({ sku, title }) => ({ sku, title })),
+    fixedProduct: fixed ? { sku: fixed.sku, title: fixed.title, picture: fixed.picture } : null,
+  }
+}
+
+/** The page after a form; null if the address names no review of it. */
+export async function thanksPage(found: CustomerForm, { request, context }: Asked) {
+  const publicId = new URL(request.url).searchParams.get('of') ?? ''
+  const received = await context.elogio.thanksFor(found, publicId)
+  const { form, design, shop } = found
+  return (
+    received && {
+      received,
+      speech: speechFor(request, shop),
+      thanks: design.thanks,
+      coupon: couponOf(design),
+      passOnUrl: shop.siteUrl || `${context.elogio.publicUrl}/f/${form.slug}`,
+      shop: {
+        name: shop.name,
+        shortName: shop.shortName,
+        logo: shop.logo,
+        shades: sheetLook(design, shop.brand),
+      },
+    }
+  )
+}
+
+/** Receives what a customer sends, and leads her to the thanks; otherwise answers what is wrong. */
+export async function sendForm(found: CustomerForm, { request, context }: Asked) {
+  const { form, shop, design, skus } = found
+  const schema = submissionSchema(skus, design)
+  const { throttle, clientAddress } = context
+  const sent = onlyFields(context, Object.keys(schema.shape))
+  const suspicion = await throttle.suspicion(clientAddress, form.slug)
+  const wait = await throttle.submit(clientAddress, form.slug)
+  const taken = await takePhotos(sent, context, form, { opening: wait === null })
+  const { photos, problems } = taken
+  const submission = parseWithZod(taken.form, { schema })
+  if (wait !== null)
+    return data(
+      { reply: submission.reply({ formErrors: [waitCode(wait)] }), photos },
+      { status: 429, headers: { 'Retry-After': String(wait) } },
+    )
+  if (submission.status !== 'success' || problems.length > 0)
+    return data({ reply: submission.reply(mediaErrors(problems)), photos }, { status: 422 })
+  if (await context.elogio.hasLostPhotos(found, submission.value))
+    return data(
+      { reply: submission.reply(mediaErrors([messageCode('photo.error.gone')])), photos },
+      { status: 422 },
+    )
+  try {
+    const { publicId } = await context.elogio.submitForm(found, submission.value, {
+      ip: clientAddress,
+      suspicion,
+      language: speechFor(request, shop).language,
+    })
+    const { pathname } = new URL(request.url)
+    return redirect(withLanguage(`${pathname.replace('.data', '')}/thanks?of=${publicId}`, request))
+  } catch (error) {
+    if (!storageFaultIn(error)) throw error
+    const reply = submission.reply({ formErrors: [messageCode('problem.notSaved')] })
+    return data({ reply, photos }, { status: 503, headers: { 'Retry-After': '60' } })
+  }
+}
