@@ -72,7 +72,7 @@ export function DisplayHeader({ model }: { model: DisplayModel }) {
         </a>
       )}
       {write && links.write && (
-        <a className="eg-write" href={links.write}>
+        <a className="eg-write" href={links.write} data-form={translate('visitor.close')}>
           {translate('visitor.write')}
         </a>
       )}

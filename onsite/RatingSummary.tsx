@@ -8,7 +8,7 @@ export function RatingSummary({ model }: { model: DisplayModel }) {
   const { shows } = layoutTraits[layout.kind]
   if (tally.average === null)
     return links.write && (shows === 'line' || shows === 'badge') ? (
-      <a className="eg-to" href={links.write}>
+      <a className="eg-to" href={links.write} data-form={translate('visitor.close')}>
         {translate('visitor.write')}
       </a>
     ) : null

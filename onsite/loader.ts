@@ -29,6 +29,8 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     const reserved = reservedHeight(box)
     show(box, html, css)
     for (const behaviour of behaviours) behaviour.default?.(box.shadowRoot!)
+    for (const link of box.shadowRoot!.querySelectorAll<HTMLAnchorElement>('[data-form]'))
+      openOver(link, frameAddress(box, link.href), box)
     if (jsonLd) tellSearchEngines(box, jsonLd)
     const page = location.origin + location.pathname
     navigator.sendBeacon?.(`${display}/seen`, page + missingHeight(box, reserved))
@@ -97,43 +99,66 @@ function tellSearchEngines(box: HTMLElement, jsonLd: object): void {
   box.append(data)
 }
 
-/** Shows a form in its box, as high as its content; or over the page, from the link that is there. */
-function showForm(box: HTMLElement, origin: string): void {
-  const link = box.querySelector('a')
-  if (box.dataset.elogioAsked !== undefined || !link) return
-  box.dataset.elogioAsked = ''
-  const query = new URLSearchParams(box.dataset.product ? { product: box.dataset.product } : {})
-  const language = box.closest<HTMLElement>('[lang]')?.lang
-  if (language) query.set('lang', language)
-  const slug = encodeURIComponent(box.dataset.elogioForm ?? '')
+/** A frame with a form, as high as its content. What is done instead if the page forbids frames is `refused`. */
+function formFrame(address: string, title: string, refused: () => void) {
+  const { origin } = new URL(address)
   const frame = document.createElement('iframe')
-  frame.title = link.textContent ?? ''
+  frame.title = title
   frame.style.cssText = 'display:block;width:100%;height:900px;border:0;color-scheme:light'
   addEventListener('message', ({ source, origin: from, data }: MessageEvent) => {
     const height = Number((data as { elogioHeight?: unknown } | null)?.elogioHeight)
     if (source === frame.contentWindow && from === origin && height > 0) frame.style.height = `${height}px`
   })
-  const load = () => (frame.src ||= `${origin}/f/${slug}/frame?${query}`)
-  // In a shadow root, the page's styles don't reach the frame.
-  const rootIn = (host: HTMLElement, display: string) => {
-    host.style.setProperty('display', display, 'important')
-    return host.attachShadow({ mode: 'open' })
-  }
-  if (!('over' in box.dataset)) {
-    load()
-    rootIn(box, 'block').append(frame)
+  document.addEventListener('securitypolicyviolation', ({ blockedURI, effectiveDirective }) => {
+    if (frame.src && blockedURI.startsWith(origin) && effectiveDirective === 'frame-src') refused()
+  })
+  return { frame, load: () => (frame.src ||= address) }
+}
+
+/** A shadow root that the page's styles don't reach, in an element of its own. */
+function rootIn(host: HTMLElement, display: string): ShadowRoot {
+  host.style.setProperty('display', display, 'important')
+  return host.attachShadow({ mode: 'open' })
+}
+
+/** The form of a box: its address in a frame, for the product and in the language of the page. */
+function frameAddress(box: HTMLElement, form: string): string {
+  const query = new URLSearchParams(box.dataset.product ? { product: box.dataset.product } : {})
+  const language = box.dataset.lang ?? box.closest<HTMLElement>('[lang]')?.lang
+  if (language) query.set('lang', language)
+  return `${form}/frame?${query}`
+}
+
+/** Shows a form in its box; or over the page, from the link that is there. */
+function showForm(box: HTMLElement, origin: string): void {
+  const link = box.querySelector('a')
+  if (box.dataset.elogioAsked !== undefined || !link) return
+  box.dataset.elogioAsked = ''
+  const address = frameAddress(box, `${origin}/f/${encodeURIComponent(box.dataset.elogioForm ?? '')}`)
+  if ('over' in box.dataset) {
+    openOver(link, address, box)
     return
   }
+  const { frame, load } = formFrame(address, link.textContent ?? '', () =>
+    frame.replaceWith(document.createElement('slot')),
+  )
+  load()
+  rootIn(box, 'block').append(frame)
+}
+
+/** A click on a link opens a form over the page. */
+function openOver(link: HTMLAnchorElement, address: string, box: HTMLElement): void {
+  const { frame, load } = formFrame(address, link.textContent ?? '', () => (location.href = link.href))
   const over = document.createElement('dialog')
   over.style.cssText = 'width:min(640px,94vw);max-height:94vh;padding:0;border:0;background:none'
   const close = document.createElement('button')
   close.textContent = '×'
-  close.ariaLabel = box.dataset.close ?? 'Close'
+  close.ariaLabel = link.dataset.form ?? box.dataset.close ?? 'Close'
   close.style.cssText =
     'position:absolute;z-index:1;inset-inline-end:10px;top:10px;width:40px;height:40px;border:0;border-radius:50%;background:#fff;color:#222;font:26px/1 sans-serif;cursor:pointer'
   close.onclick = () => over.close()
   over.append(close, frame)
-  rootIn(box.appendChild(document.createElement('span')), 'contents').append(over)
+  rootIn((box.shadowRoot ?? box).appendChild(document.createElement('span')), 'contents').append(over)
   // Outside of the frame is the dialog's backdrop.
   over.addEventListener('click', (event) => event.target === over && over.close())
   link.addEventListener('click', (event) => {

@@ -106,6 +106,11 @@ test('on other pages: strict, twice, dark, with an unknown key, without scripts,
     )
     await page.displaySees(/Kept bees/)
     expect(await columns(driver)).toBe(3)
+    // The page forbids frames, so the form opens on its own page.
+    await driver.executeScript(
+      "document.querySelector('[data-elogio]').shadowRoot.querySelector('.eg-write').click()",
+    )
+    await page.at('/f/tell-us')
 
     await page.go(
       site.show(`<main>${box()}${script()}<p>and again</p>${box()}${script()}${box('unknown')}</main>`),

@@ -1,4 +1,4 @@
-import type { WebDriver } from 'selenium-webdriver'
+import { Key, type WebDriver } from 'selenium-webdriver'
 import type { Driver as ChromeDriver } from 'selenium-webdriver/chrome.js'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
@@ -166,6 +166,27 @@ test('a form stands in a page of the shop, as high as it is, and over another fr
     await page.accessible()
     await driver.executeScript(`${over}.querySelector("button").click()`)
     expect(await driver.executeScript(`return ${over}.querySelector("dialog").open`)).toBe(false)
+
+    // Behind a display's own link too, for the product of the display.
+    await page.go(`${demo.shopUrl}goods/hk-2`)
+    const display = 'document.querySelector("[data-elogio=product-page]").shadowRoot'
+    await driver.wait(
+      () => driver.executeScript(`return ${display}?.querySelector(".eg-write")`),
+      8000,
+      'the display with its link',
+    )
+    await driver.executeScript(`${display}.querySelector(".eg-write").click()`)
+    const host = `[...${display}.children].at(-1).shadowRoot`
+    await driver.switchTo().frame(await driver.executeScript(`return ${host}.querySelector("iframe")`))
+    await page.sees('Hive kit, two boxes')
+    await page.sees('Send my review')
+    await driver.switchTo().defaultContent()
+    await page.keys(Key.ESCAPE)
+    await driver.wait(
+      () => driver.executeScript(`return !${host}.querySelector("dialog").open`),
+      8000,
+      'closed by Escape',
+    )
   })
 })
 

@@ -157,6 +157,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   const names = Object.fromEntries([
     ...view.products.map(({ sku, title }) => [sku, title]),
     ...view.listings.map(({ publicId, words }) => [publicId, words]),
+    ...view.forms.map(({ publicId, words }) => [publicId, words]),
     ...view.ownLooks.map(({ publicId, name }) => [publicId, name]),
   ]) as Record<string, string>
   const page = draft.placement.url || view.siteUrl

@@ -21,9 +21,11 @@ ${pasted(elogioUrl, 'side-column')}
 <div class="wide reviews">
 ${pasted(elogioUrl, 'on-the-map')}
 </div>
+<div class="wide reviews">
+${pasted(elogioUrl, 'clubs-answer')}
+</div>
 <div class="wide">
 <h2>For clubs and companies</h2>
-${pasted(elogioUrl, 'clubs-answer')}
 ${pastedForm(elogioUrl, 'clubs')}
 </div>`,
   )
