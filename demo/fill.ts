@@ -15,7 +15,7 @@ import { issueFormToken } from '../server/collection/formToken'
 import { databaseFile, mediaFolder, signingKey } from '../server/dataFolder'
 import { openDatabase } from '../server/data/database'
 import { insertDisplay } from '../server/data/displays'
-import { startingDesign } from '../core/form/startingDesign'
+import { designSchema } from '../core/form/design'
 import { formsOfShop, insertForm, updateForm } from '../server/data/forms'
 import { insertMember, type Member } from '../server/data/members'
 import { findReview } from '../server/data/reviewReading'
@@ -144,7 +144,7 @@ async function addShop(
     publicId: newId(),
     slug,
     writers: 'anyone',
-    design: { ...startingDesign, heading, intro },
+    design: designSchema.parse({ schema: 1, heading, intro }),
     now: services.now().toISOString(),
   })
   for (const more of story.moreForms)

@@ -1,4 +1,5 @@
 import type { FormDesign } from '../../core/form/design'
+import { RichText } from './RichText'
 import { useTranslate } from './speech'
 
 /** Heading and text of a form, and the product that it is about. */
@@ -15,10 +16,10 @@ export function FormHead({
       <h1 className="text-[26px] leading-tight" data-part="heading" dir="auto">
         {heading || translate('form.heading')}
       </h1>
-      {intro && (
-        <p className="mt-1 text-[15px] whitespace-pre-line text-soft" data-part="intro" dir="auto">
-          {intro}
-        </p>
+      {intro.length > 0 && (
+        <div className="mt-1 text-[15px] text-soft" data-part="intro" dir="auto">
+          <RichText text={intro} />
+        </div>
       )}
       {product && (
         <p className="mt-3 flex items-center gap-3 text-[15px]">

@@ -35,7 +35,12 @@ export default function CustomerForm({ loaderData, actionData, params }: Route.C
   const heading = design.heading || translate('form.heading')
   const begun = useBegun(`/f/${params.slug}/begun`, loaderData.token)
   return (
-    <ShopSheet shop={shop} title={heading} description={design.intro || heading} translate={translate}>
+    <ShopSheet
+      shop={shop}
+      title={heading}
+      description={loaderData.description || heading}
+      translate={translate}
+    >
       {open ? (
         <div {...begun}>
           <FormHead design={design} product={loaderData.fixedProduct} />

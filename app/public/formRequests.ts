@@ -1,6 +1,7 @@
 import { parseWithZod } from '@conform-to/zod/v4'
 import { data, redirect, type AppLoadContext } from 'react-router'
 import { couponOf } from '../../core/form/coupon'
+import { plainTextOf } from '../../core/form/richText'
 import { sheetLook } from '../../core/form/sheetLook'
 import { submissionSchema } from '../../core/intake/submission'
 import { messageCode } from '../../core/messages/code'
@@ -25,6 +26,8 @@ export async function formPage(found: CustomerForm, { request, context }: Asked)
   return {
     speech: speechFor(request, shop),
     design,
+    /** For search engines; empty for none. */
+    description: plainTextOf(design.intro),
     version: form.version,
     open: found.isOpen,
     ...(await context.elogio.issueChallenge(found, suspicion)),

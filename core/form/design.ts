@@ -16,6 +16,7 @@ import {
   USUAL_CORNERS,
   WIDEST_SCALE,
 } from './choices'
+import { cutRichText } from './richText'
 
 /** Empty is the text of the catalogue, in the customer's language. */
 const label = z.string().max(FORM_LABEL_LIMIT).default('')
@@ -44,7 +45,11 @@ export type Question = z.infer<typeof questionSchema>
 export const designSchema = z.object({
   schema: z.literal(1),
   heading: z.string().max(FORM_HEADING_LIMIT).default(''),
-  intro: z.string().max(FORM_TEXT_LIMIT).default(''),
+  /** Plain text, or a document of the editor; kept is what may be shown. */
+  intro: z
+    .unknown()
+    .transform((given) => cutRichText(given, FORM_TEXT_LIMIT))
+    .prefault(''),
   /** Of the button and marks; empty is the shop's. */
   colour: colour.default(''),
   /** Of the page around the sheet; empty is a light shade of the colour. */

@@ -7,7 +7,7 @@ import type { FormDesign } from './design'
 export const startingDesign: FormDesign = {
   schema: 1,
   heading: '',
-  intro: '',
+  intro: [],
   colour: '',
   background: '',
   corners: USUAL_CORNERS,

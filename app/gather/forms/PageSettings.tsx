@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react'
 import {
   CONSENT_LIMIT,
   COUPON_LIMIT,
@@ -11,6 +12,9 @@ import { Slider } from '../../show/Slider'
 import { SwitchLine } from '../../show/SwitchLine'
 import type { PanelProps } from './formParts'
 import { TextLine } from './TextLine'
+
+// An editor is large, so it comes when it is used.
+const RichTextField = lazy(() => import('./RichTextField'))
 
 /** The settings of what surrounds the fields of a form, and of the page after it. */
 export function PageSettings({ part, draft, change, shopColour }: PanelProps) {
@@ -28,13 +32,14 @@ export function PageSettings({ part, draft, change, shopColour }: PanelProps) {
       )
     case 'intro':
       return (
-        <TextLine
-          label={say('forms.part.intro')}
-          value={draft.intro}
-          limit={FORM_TEXT_LIMIT}
-          rows={4}
-          set={(intro) => set('intro', intro)}
-        />
+        <Suspense fallback={<p className="min-h-32" />}>
+          <RichTextField
+            label={say('forms.part.intro')}
+            value={draft.intro}
+            limit={FORM_TEXT_LIMIT}
+            set={(intro) => set('intro', intro)}
+          />
+        </Suspense>
       )
     case 'button':
       return (

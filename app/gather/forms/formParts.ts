@@ -62,7 +62,7 @@ export const isShown = (draft: FormDesign, part: (typeof formParts)[number]): bo
     case 'coupon':
       return couponOf(draft) !== ''
     case 'intro':
-      return draft.intro !== ''
+      return draft.intro.length > 0
     default:
       return null
   }
