@@ -26,6 +26,7 @@ import {
   setFormAddress,
   setFormRemoved,
   setFormSettings,
+  storeFormPicture,
 } from './collection/forms'
 import { gatherView, setWriters } from './collection/gather'
 import { correctionView, correctReview } from './collection/correctReview'
@@ -145,6 +146,7 @@ export function buildElogio(services: Services, publication: Publication, formVi
     formView: bound(formView),
     setFormSettings: bound(setFormSettings),
     displayOfForm: bound(displayOfForm),
+    storeFormPicture: bound(storeFormPicture),
     setProductWriters: bound(setProductWriters),
     beginForm: bound(beginForm),
     copyForm: bound(copyForm),

@@ -3,6 +3,7 @@ import { useCallback, useState } from 'react'
 import { data, Link, redirect, useFetcher, useSearchParams } from 'react-router'
 import { z } from 'zod'
 import { slugOf } from '../../core/account/slug'
+import { pictureAddress } from '../../core/formats/picture'
 import { designProblems } from '../../core/form/designProblems'
 import { designSchema } from '../../core/form/design'
 import { writersSchema } from '../../core/intake/writers'
@@ -37,6 +38,7 @@ const asked = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('writers'), writers: writersSchema }),
   z.object({ intent: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
   z.object({ intent: z.literal('address'), address: z.string().trim().min(1).max(60) }),
+  z.object({ intent: z.literal('picture'), picture: pictureAddress }),
   z.object({
     intent: z.literal('settings'),
     lastDay: z.union([z.literal(''), z.iso.date()]).optional(),
@@ -78,6 +80,8 @@ export async function action({ request, context, params: { shop: slug, form } }:
       const { intent: _intent, ...settings } = wish
       return found(await elogio.setFormSettings(shop, form, settings))
     }
+    case 'picture':
+      return { picture: await elogio.storeFormPicture(shop, wish.picture) }
     case 'display': {
       const key = await elogio.displayOfForm(shop, form)
       found(key)

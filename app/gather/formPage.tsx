@@ -55,7 +55,7 @@ export default function FormPage({
   return (
     <div className="form-editing" onClickCapture={choose} onSubmitCapture={(event) => event.preventDefault()}>
       <ShopSheet
-        shop={{ ...shop, shades: sheetLook(design, shop.brand) }}
+        shop={{ ...shop, logo: design.logo ? shop.logo : null, shades: sheetLook(design, shop.brand) }}
         title={heading}
         translate={translate}
       >

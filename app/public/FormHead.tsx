@@ -4,15 +4,23 @@ import { useTranslate } from './speech'
 
 /** Heading and text of a form, and the product that it is about. */
 export function FormHead({
-  design: { heading, intro },
+  design: { heading, intro, picture },
   product,
 }: {
-  design: Pick<FormDesign, 'heading' | 'intro'>
+  design: Pick<FormDesign, 'heading' | 'intro' | 'picture'>
   product: { title: string; picture: string | null } | null
 }) {
   const translate = useTranslate()
   return (
     <>
+      {picture.name && (
+        <img
+          src={`/media/${picture.name}`}
+          alt={picture.alt}
+          data-part="picture"
+          className="mb-4 max-h-72 w-full rounded-lg object-cover"
+        />
+      )}
       <h1 className="text-[26px] leading-tight" data-part="heading" dir="auto">
         {heading || translate('form.heading')}
       </h1>

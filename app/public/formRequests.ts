@@ -34,7 +34,7 @@ export async function formPage(found: CustomerForm, { request, context }: Asked)
     shop: {
       name: shop.name,
       shortName: shop.shortName,
-      logo: shop.logo,
+      logo: design.logo ? shop.logo : null,
       shades: sheetLook(design, shop.brand),
     },
     products: products.map(({ sku, title }) => ({ sku, title })),
@@ -57,7 +57,7 @@ export async function thanksPage(found: CustomerForm, { request, context }: Aske
       shop: {
         name: shop.name,
         shortName: shop.shortName,
-        logo: shop.logo,
+        logo: design.logo ? shop.logo : null,
         shades: sheetLook(design, shop.brand),
       },
     }

@@ -16,6 +16,7 @@ import {
   USUAL_CORNERS,
   WIDEST_SCALE,
 } from './choices'
+import { keptFile } from '../formats/picture'
 import { cutRichText } from './richText'
 
 /** Empty is the text of the catalogue, in the customer's language. */
@@ -44,6 +45,15 @@ export type Question = z.infer<typeof questionSchema>
 /** What a form shows and asks for. Rating, name and email address are always asked for. */
 export const designSchema = z.object({
   schema: z.literal(1),
+  /** Whether the shop's logo is above the form. */
+  logo: z.boolean().default(true),
+  /** A file of the shop above the heading; without a name there is none. */
+  picture: z
+    .object({
+      name: z.union([z.literal(''), keptFile]).default(''),
+      alt: z.string().max(QUESTION_LIMIT).default(''),
+    })
+    .prefault({}),
   heading: z.string().max(FORM_HEADING_LIMIT).default(''),
   /** Plain text, or a document of the editor; kept is what may be shown. */
   intro: z

@@ -6,6 +6,8 @@ import type { FormDesign } from './design'
 /** Everything on, in the words of the catalogue; what `designSchema` fills in. */
 export const startingDesign: FormDesign = {
   schema: 1,
+  logo: true,
+  picture: { name: '', alt: '' },
   heading: '',
   intro: [],
   colour: '',

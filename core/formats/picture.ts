@@ -9,5 +9,8 @@ export const pictureAddress = z
   .regex(/^(|data:image\/(webp|png|jpeg|svg\+xml);base64,[A-Za-z0-9+/=]+)$/)
   .default('')
 
+/** The name of a stored picture. */
+export const keptFile = z.string().regex(/^[0-9a-f]{32}\.webp$/)
+
 /** The address of a stored picture that stays as it is. */
 export const keptPicture = z.string().regex(/^\/media\/[0-9a-f]{32}\.webp$/)

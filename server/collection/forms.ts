@@ -26,6 +26,7 @@ import { formDays } from '../data/formDays'
 import { productsOfShop } from '../data/products'
 import type { Shop } from '../data/shops'
 import { tagsOfShop } from '../data/tags'
+import { storePicture } from '../media/storePicture'
 import { startDisplay } from '../publishing/newDisplay'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
@@ -190,6 +191,13 @@ export function setFormSettings(
 ): Promise<boolean> {
   return updateForm(db, shop.id, publicId, settings)
 }
+
+/** In pixels: the sheet's width on dense screens. */
+const PICTURE_PX = 1200
+
+/** Stores a picture for the draft of a form. Returns the name of its file; null if it can't be read. */
+export const storeFormPicture = (services: Services, shop: Shop, picture: string): Promise<string | null> =>
+  storePicture(services, shop.id, picture, PICTURE_PX)
 
 /** Begins a display of the reviews of a form, as a draft. Returns its key; null if the shop has no such form. */
 export async function displayOfForm(

@@ -33,10 +33,11 @@ function unused(db: Knex, before: string): Knex.QueryBuilder {
   const query = db('media').where('media.created_at', '<', before)
   for (const [table, column] of uses)
     query.whereNotExists(db(table).whereRaw('?? = media.name', [`${table}.${column}`]))
-  // Any version of a display can be published again.
-  return query.whereNotExists(
-    db('display_version').whereRaw("json_extract(configuration, '$.picture') = media.name"),
-  )
+  // Any version of a display can be published again, and any version of a form be filled in.
+  return query
+    .whereNotExists(db('display_version').whereRaw("json_extract(configuration, '$.picture') = media.name"))
+    .whereNotExists(db('form').whereRaw("json_extract(draft, '$.picture.name') = media.name"))
+    .whereNotExists(db('form_version').whereRaw("json_extract(design, '$.picture.name') = media.name"))
 }
 
 /** Files registered before a time that nothing refers to. */

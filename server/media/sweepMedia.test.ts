@@ -5,6 +5,9 @@ import { afterEach, beforeEach, expect, test } from 'vitest'
 import { addShop, send, testServices } from '../../tests/support/shop'
 import { phonePhoto } from '../../tests/support/pictures'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
+import { designSchema } from '../../core/form/design'
+import { startingDesign } from '../../core/form/startingDesign'
+import { publishForm, saveFormDraft, storeFormPicture } from '../collection/forms'
 import { findFormBySlug, type Form } from '../data/forms'
 import { insertDisplay } from '../data/displays'
 import { findReview } from '../data/reviewReading'
@@ -43,6 +46,19 @@ test('photos of a form that was never sent go after two days, not before', async
   later(0.2)
   expect([await sweepMedia(services), files().length]).toEqual([2, 0])
   expect(await services.db('media').pluck('name')).toEqual([])
+})
+
+test('the picture of a form stays while its draft or any version of it has it', async () => {
+  const picture = (await storeFormPicture(services, shop, await address(90)))!
+  const draft = designSchema.parse({ schema: 1, picture: { name: picture } })
+  await saveFormDraft(services, shop, form.publicId, draft)
+  later(3)
+  expect(await sweepMedia(services)).toBe(0)
+  await publishForm(services, shop, form.publicId)
+  await saveFormDraft(services, shop, form.publicId, startingDesign)
+  await publishForm(services, shop, form.publicId)
+  later(3)
+  expect([await sweepMedia(services), files()]).toEqual([0, [picture]])
 })
 
 test('photos of a review stay for ever, with portraits and what any version of a display shows', async () => {

@@ -5,11 +5,13 @@ import {
   FORM_HEADING_LIMIT,
   FORM_TEXT_LIMIT,
   MOST_CORNERS,
+  QUESTION_LIMIT,
 } from '../../../core/form/choices'
 import type { FormDesign } from '../../../core/form/design'
 import { say } from '../../../core/messages/say/forms'
 import { Slider } from '../../show/Slider'
 import { SwitchLine } from '../../show/SwitchLine'
+import { FormPicture } from './FormPicture'
 import type { PanelProps } from './formParts'
 import { TextLine } from './TextLine'
 
@@ -17,9 +19,24 @@ import { TextLine } from './TextLine'
 const RichTextField = lazy(() => import('./RichTextField'))
 
 /** The settings of what surrounds the fields of a form, and of the page after it. */
-export function PageSettings({ part, draft, change, shopColour }: PanelProps) {
+export default function PageSettings({ part, draft, change, shopColour }: PanelProps) {
   const set = <K extends keyof FormDesign>(key: K, value: FormDesign[K]) => change({ ...draft, [key]: value })
   switch (part) {
+    case 'picture':
+      return (
+        <>
+          <SwitchLine words={say('forms.logo')} on={draft.logo} set={(logo) => set('logo', logo)} />
+          <FormPicture picture={draft.picture} set={(picture) => set('picture', picture)} />
+          {draft.picture.name && (
+            <TextLine
+              label={say('forms.pictureAlt')}
+              value={draft.picture.alt}
+              limit={QUESTION_LIMIT}
+              set={(alt) => set('picture', { ...draft.picture, alt })}
+            />
+          )}
+        </>
+      )
     case 'heading':
       return (
         <TextLine

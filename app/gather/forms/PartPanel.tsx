@@ -1,9 +1,12 @@
 import { ArrowLeft } from 'lucide-react'
+import { lazy, Suspense } from 'react'
 import { say } from '../../../core/messages/say/forms'
 import { FieldSettings } from './FieldSettings'
 import { isField, type FormPart, type PanelProps } from './formParts'
-import { PageSettings } from './PageSettings'
 import { QuestionPanel } from './QuestionPanel'
+
+// Comes when it is used, so that the editor opens sooner.
+const PageSettings = lazy(() => import('./PageSettings'))
 
 /** The settings of one part of a form. */
 export function PartPanel({ leave, ...panel }: PanelProps & { leave: () => void }) {
@@ -24,7 +27,13 @@ export function PartPanel({ leave, ...panel }: PanelProps & { leave: () => void 
       ) : (
         <>
           <h2>{say(`forms.part.${part as Exclude<FormPart, `question:${string}`>}`)}</h2>
-          {isField(part) ? <FieldSettings {...panel} /> : <PageSettings {...panel} />}
+          {isField(part) ? (
+            <FieldSettings {...panel} />
+          ) : (
+            <Suspense fallback={<p className="min-h-32" />}>
+              <PageSettings {...panel} />
+            </Suspense>
+          )}
         </>
       )}
     </div>

@@ -3,6 +3,7 @@ import type { FormDesign } from '../../../core/form/design'
 
 /** What can be changed of a form, in the order of the page; a question is `question:ID`. */
 export const formParts = [
+  'picture',
   'heading',
   'intro',
   'rating',
@@ -59,6 +60,8 @@ export const isShown = (draft: FormDesign, part: (typeof formParts)[number]): bo
       return draft[part].shown
     case 'photos':
       return draft.photos.most > 0
+    case 'picture':
+      return draft.picture.name !== ''
     case 'coupon':
       return couponOf(draft) !== ''
     case 'intro':

@@ -102,6 +102,7 @@ export const formWords = {
     parts: 'What it asks',
     allParts: 'All parts',
     part: {
+      picture: 'Logo and picture',
       heading: 'Heading',
       intro: 'Text below the heading',
       rating: 'Rating',
@@ -148,6 +149,8 @@ export const formWords = {
     background: 'Background',
     corners: 'Corners',
     anyProduct: 'any product',
+    logo: 'The shop’s logo at the top',
+    pictureAlt: 'What it shows, for people who can’t see it',
     usualConsent: 'Your shop may show my review on its site',
     consentHint: 'What a customer agreed to stays with the review, in these words.',
     couponText: 'Shown after sending',
