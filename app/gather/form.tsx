@@ -7,7 +7,11 @@ import { pictureAddress } from '../../core/formats/picture'
 import { designProblems } from '../../core/form/designProblems'
 import { designSchema } from '../../core/form/design'
 import { writersSchema } from '../../core/intake/writers'
+import { editedIn, withEdited } from '../../core/form/translation'
+import type { CustomerLanguage } from '../../core/messages/customers/languages'
+import { languageName } from '../../core/messages/languageName'
 import { say } from '../../core/messages/say/forms'
+import { SelectLine } from '../show/SelectLine'
 import { requireShop } from '../account/session'
 import { CopyButton } from '../components/CopyButton'
 import { Menu } from '../components/Menu'
@@ -127,6 +131,7 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
   const tested = useSearchParams()[0].has('tests')
   const [part, setPart] = useState<FormPart | null>(tested ? 'try' : null)
   const choose = useCallback((chosen: FormPart) => setPart(chosen), [])
+  const [language, setLanguage] = useState<CustomerLanguage | ''>('')
   const act = useFetcher()
   const submit = (intent: string) => void act.submit({ intent }, { method: 'post', action: at })
   const problems = designProblems(draft)
@@ -233,7 +238,10 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
             </div>
           ) : part ? (
             <PartPanel
-              {...{ part, draft, change }}
+              {...{ part }}
+              draft={language ? editedIn(draft, language) : draft}
+              change={(changed) => change(language ? withEdited(draft, language, changed) : changed)}
+              key={language}
               shopColour={view.shopColour}
               products={view.products}
               leave={() => setPart(null)}
@@ -244,7 +252,23 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
             </>
           )}
         </div>
-        <FormPreview address={`${at}/page`} draft={draft} part={part} choose={choose} />
+        <FormPreview
+          address={`${at}/page${language ? `?lang=${language}` : ''}`}
+          {...{ draft, part, choose }}
+          words={
+            view.languages.length > 1 && (
+              <SelectLine
+                label={say('forms.wordsFor')}
+                value={language}
+                choices={[
+                  ['', say('forms.allLanguages')],
+                  ...view.languages.map((one): [CustomerLanguage, string] => [one, languageName(one)]),
+                ]}
+                choose={setLanguage}
+              />
+            )
+          }
+        />
       </div>
     </main>
   )

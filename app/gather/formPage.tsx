@@ -1,5 +1,6 @@
 import { useEffect, useState, type MouseEvent } from 'react'
 import { data } from 'react-router'
+import { designIn } from '../../core/form/translation'
 import { sheetLook } from '../../core/form/sheetLook'
 import type { FormDesign } from '../../core/form/design'
 import { requireShop } from '../account/session'
@@ -50,7 +51,7 @@ export default function FormPage({
     event.preventDefault()
     if (found) parent.postMessage({ part: found.getAttribute('data-part') }, location.origin)
   }
-  const { design } = shown
+  const design = designIn(shown.design, speech.language)
   const heading = design.heading || translate('form.heading')
   return (
     <div className="form-editing" onClickCapture={choose} onSubmitCapture={(event) => event.preventDefault()}>

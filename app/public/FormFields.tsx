@@ -12,7 +12,7 @@ import { Form } from 'react-router'
 import { publicName } from '../../core/display/publicName'
 import { answerField, askedQuestions } from '../../core/form/askedQuestions'
 import { announcesCoupon } from '../../core/form/coupon'
-import type { FormDesign } from '../../core/form/design'
+import type { ShownDesign } from '../../core/form/translation'
 import { submissionSchema, TRAP_FIELD, VERSION_FIELD } from '../../core/intake/submission'
 import { WORK_FIELD } from '../../core/intake/suspicion'
 import { Labelled, Mistakes } from './Labelled'
@@ -46,7 +46,7 @@ export function FormFields({
   address,
   lastResult,
 }: {
-  design: FormDesign
+  design: ShownDesign
   /** The number of the design, so that what is sent is read as it was asked for. */
   version: number
   shop: { shortName: string }

@@ -1,5 +1,5 @@
 import { getInputProps, getSelectProps, getTextareaProps, type FieldMetadata } from '@conform-to/react'
-import type { Question } from '../../core/form/design'
+import type { ShownQuestion } from '../../core/form/translation'
 import { Labelled, Mistakes } from './Labelled'
 import { useTranslate } from './speech'
 
@@ -12,7 +12,7 @@ export function QuestionField({
   field,
   shop,
 }: {
-  question: Question
+  question: ShownQuestion
   field: FieldMetadata<string>
   /** The shop's short name. */
   shop: string
@@ -52,7 +52,9 @@ export function QuestionField({
           <select {...getSelectProps(field)} key={field.key} className={`select ${wide}`}>
             <option value="">–</option>
             {options.map((option) => (
-              <option key={option}>{option}</option>
+              <option key={option} value={option}>
+                {question.words?.[option] ?? option}
+              </option>
             ))}
           </select>
         </Labelled>
@@ -76,14 +78,14 @@ export function QuestionField({
 }
 
 function Choices({
-  question: { id, label, required },
+  question: { id, label, required, words },
   note,
   field,
   type,
   options,
   ends,
 }: {
-  question: Question
+  question: ShownQuestion
   note: string
   field: FieldMetadata<string>
   type: 'radio' | 'checkbox'
@@ -123,7 +125,7 @@ function Choices({
                     : 'checkbox checkbox-sm border-edge'
               }
             />
-            {option}
+            {words?.[option] ?? option}
           </label>
         ))}
         {ends?.[1] && <span className="text-[13px] text-soft">{ends[1]}</span>}

@@ -3,6 +3,7 @@ import { data, redirect, type AppLoadContext } from 'react-router'
 import { couponOf } from '../../core/form/coupon'
 import { plainTextOf } from '../../core/form/richText'
 import { sheetLook } from '../../core/form/sheetLook'
+import { designIn } from '../../core/form/translation'
 import { submissionSchema } from '../../core/intake/submission'
 import { messageCode } from '../../core/messages/code'
 import type { CustomerForm } from '../../server/collection/customerForm'
@@ -19,12 +20,14 @@ interface Asked {
 
 /** What the page of a form shows. */
 export async function formPage(found: CustomerForm, { request, context }: Asked) {
-  const { form, shop, design, products } = found
+  const { form, shop, products } = found
+  const speech = speechFor(request, shop)
+  const design = designIn(found.design, speech.language)
   const asked = found.productWithSku(new URL(request.url).searchParams.get('product') ?? '')
   const fixed = found.productWithSku(design.product.fixed) ?? asked
   const suspicion = await context.throttle.suspicion(context.clientAddress, form.slug)
   return {
-    speech: speechFor(request, shop),
+    speech,
     design,
     /** For search engines; empty for none. */
     description: plainTextOf(design.intro),
@@ -46,11 +49,13 @@ export async function formPage(found: CustomerForm, { request, context }: Asked)
 export async function thanksPage(found: CustomerForm, { request, context }: Asked) {
   const publicId = new URL(request.url).searchParams.get('of') ?? ''
   const received = await context.elogio.thanksFor(found, publicId)
-  const { form, design, shop } = found
+  const { form, shop } = found
+  const speech = speechFor(request, shop)
+  const design = designIn(found.design, speech.language)
   return (
     received && {
       received,
-      speech: speechFor(request, shop),
+      speech,
       thanks: design.thanks,
       coupon: couponOf(design),
       passOnUrl: shop.siteUrl || `${context.elogio.publicUrl}/f/${form.slug}`,

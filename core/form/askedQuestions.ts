@@ -1,8 +1,8 @@
 import { hasOptions } from './choices'
-import type { FormDesign, Question } from './design'
+import type { Question } from './design'
 
 /** The questions that are asked, each with the options that are offered: those with words, each once. */
-export function askedQuestions({ questions }: Pick<FormDesign, 'questions'>): Question[] {
+export function askedQuestions<Q extends Question>({ questions }: { questions: Q[] }): Q[] {
   return questions
     .map((question) => ({
       ...question,

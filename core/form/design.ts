@@ -17,15 +17,24 @@ import {
   WIDEST_SCALE,
 } from './choices'
 import { keptFile } from '../formats/picture'
+import { customerLanguages } from '../messages/customers/languages'
 import { cutRichText } from './richText'
+import { textKeys } from './textKeys'
 
 /** Empty is the text of the catalogue, in the customer's language. */
 const label = z.string().max(FORM_LABEL_LIMIT).default('')
 const colour = z.union([z.literal(''), z.string().regex(/^#[0-9a-f]{6}$/i)])
 
+/** Plain text, or a document of the editor; kept is what may be shown. */
+const intro = z
+  .unknown()
+  .transform((given) => cutRichText(given, FORM_TEXT_LIMIT))
+  .prefault('')
+const questionId = z.string().regex(/^[a-z0-9]{4,20}$/)
+
 export const questionSchema = z.object({
   /** Stays the same whatever the question says; its field is `answer_ID`. */
-  id: z.string().regex(/^[a-z0-9]{4,20}$/),
+  id: questionId,
   kind: z.enum(questionKinds),
   /** A question without words is not asked. */
   label: z.string().max(QUESTION_LIMIT),
@@ -42,6 +51,31 @@ export const questionSchema = z.object({
 })
 export type Question = z.infer<typeof questionSchema>
 
+const words = z.string().max(FORM_TEXT_LIMIT)
+
+/** The texts of a form in one language; an empty one is that of all languages. */
+const translationSchema = z.object({
+  texts: z.partialRecord(z.enum(textKeys), words).default({}),
+  intro,
+  /** By the id of the question; options in the order of the question's. */
+  questions: z
+    .record(
+      questionId,
+      z
+        .object({
+          label: z.string().max(QUESTION_LIMIT),
+          hint: z.string().max(QUESTION_LIMIT),
+          low: z.string().max(FORM_LABEL_LIMIT),
+          high: z.string().max(FORM_LABEL_LIMIT),
+          options: z.array(z.string().max(OPTION_LIMIT)).max(MOST_OPTIONS),
+        })
+        .partial(),
+    )
+    .refine((all) => Object.keys(all).length <= 2 * MOST_QUESTIONS)
+    .default({}),
+})
+export type Translation = z.infer<typeof translationSchema>
+
 /** What a form shows and asks for. Rating, name and email address are always asked for. */
 export const designSchema = z.object({
   schema: z.literal(1),
@@ -55,11 +89,7 @@ export const designSchema = z.object({
     })
     .prefault({}),
   heading: z.string().max(FORM_HEADING_LIMIT).default(''),
-  /** Plain text, or a document of the editor; kept is what may be shown. */
-  intro: z
-    .unknown()
-    .transform((given) => cutRichText(given, FORM_TEXT_LIMIT))
-    .prefault(''),
+  intro,
   /** Of the button and marks; empty is the shop's. */
   colour: colour.default(''),
   /** Of the page around the sheet; empty is a light shade of the colour. */
@@ -127,5 +157,6 @@ export const designSchema = z.object({
     .prefault({}),
   /** What a closed form says. */
   closed: z.string().max(FORM_TEXT_LIMIT).default(''),
+  translations: z.partialRecord(z.enum(customerLanguages), translationSchema).default({}),
 })
 export type FormDesign = z.infer<typeof designSchema>

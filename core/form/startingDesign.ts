@@ -27,4 +27,5 @@ export const startingDesign: FormDesign = {
   coupon: { text: '', announced: true },
   thanks: { heading: '', text: '', link: { words: '', url: '' }, passOn: false },
   closed: '',
+  translations: {},
 }

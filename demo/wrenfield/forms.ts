@@ -47,6 +47,31 @@ export const moreForms: FormStory[] = [
         text: 'The list for the spring order opens in February.',
         link: { words: 'To the shop', url: 'https://wrenfield.example/' },
       },
+      translations: {
+        de: {
+          texts: {
+            heading: 'Sie bestellen für viele',
+            body: 'Was sollten andere wissen, bevor sie bestellen?',
+            thanksHeading: 'Danke Ihnen allen',
+            thanksText: 'Die Liste für die Frühjahrsbestellung öffnet im Februar.',
+            linkWords: 'Zum Laden',
+          },
+          intro: 'Vier Fragen, zwei Minuten. Wir lesen jede Antwort am selben Tag.',
+          questions: {
+            clubhives: { label: 'Wie viele Völker betreuen Sie?', options: ['bis 10', '11 bis 50', 'mehr'] },
+            clubneeds: {
+              label: 'Was bestellen Sie?',
+              options: ['Beuten', 'Anzüge', 'Futter', 'Kurse'],
+            },
+            clubeasy: {
+              label: 'Wie leicht war es, für viele zu bestellen?',
+              low: 'mühsam',
+              high: 'leicht',
+            },
+            clubbetter: { label: 'Was sollten wir besser machen?' },
+          },
+        },
+      },
     }),
   },
   {

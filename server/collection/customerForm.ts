@@ -6,6 +6,7 @@ import { TRAP_FIELD, type Submission, type SubmissionGiven } from '../../core/in
 import { lacksWork, WORK_FIELD } from '../../core/intake/suspicion'
 import { customerTranslate } from '../../core/messages/customers'
 import { customerLanguage, type CustomerLanguage } from '../../core/messages/customers/languages'
+import { designIn } from '../../core/form/translation'
 import { answersIn } from '../../core/form/answers'
 import type { FormDesign } from '../../core/form/design'
 import { designOfVersion, findForm, findFormBySlug, type Form } from '../data/forms'
@@ -158,7 +159,7 @@ export async function submitForm(
     customerLanguage: language,
     consent: {
       answer: submission.consent ? 'given' : 'refused',
-      text: consentText(shop, design, read),
+      text: consentText(shop, designIn(design, read), read),
     },
   }
   return receiveOne(services, shop, asCustomer, candidate, isTrial ? await trialIntake(services, form) : null)

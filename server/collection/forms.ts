@@ -1,11 +1,15 @@
 import { escape } from 'html-escaper'
 import { askedQuestions } from '../../core/form/askedQuestions'
 import { isReadyToOpen } from '../../core/form/designProblems'
-import type { FormDesign } from '../../core/form/design'
+import type { FormDesign, Translation } from '../../core/form/design'
 import { startingDesigns, type StartingForm } from '../../core/form/startingForms'
 import type { Writers } from '../../core/intake/writers'
 import { customerTranslate } from '../../core/messages/customers'
-import { customerLanguage } from '../../core/messages/customers/languages'
+import {
+  customerLanguage,
+  customerLanguages,
+  type CustomerLanguage,
+} from '../../core/messages/customers/languages'
 import { say } from '../../core/messages/say/everything'
 import { firstFree, slugOf } from '../../core/account/slug'
 import {
@@ -52,6 +56,8 @@ export interface FormView {
   /** The number of its test reviews. */
   trials: number
   products: { sku: string; title: string }[]
+  /** Those that customers can read the shop's forms in. */
+  languages: CustomerLanguage[]
   /** The shop's tags. */
   tags: string[]
   /** Whether an email server is set up. */
@@ -81,6 +87,7 @@ export async function formView(services: Services, shop: Shop, publicId: string)
     trials: await countTrials(services, form),
     products: (await productsOfShop(db, shop.id)).map(({ sku, title }) => ({ sku, title })),
     tags: (await tagsOfShop(db, shop.id)).map((one) => one.name),
+    languages: customerLanguages.filter((one) => shop.customerLanguages.includes(one)),
     mails: mailer !== null,
     code: formCode(publicUrl, shop, slug),
   }
@@ -154,7 +161,7 @@ async function addForm(
   const { newId, now } = services
   const publicId = newId()
   // Answers are known by the id of their question, in all forms of a shop.
-  const own = { ...design, questions: design.questions.map((one) => ({ ...one, id: newId() })) }
+  const own = withNewIds(design, newId)
   await services.db.transaction(async (trx) => {
     const slug = await firstFree(slugOf(design.heading) || shop.slug, (one) => isFormSlugTaken(trx, one))
     await insertForm(trx, {
@@ -169,6 +176,23 @@ async function addForm(
 }
 
 const startingSettings: FormSettings = { writers: 'anyone', arrivesAs: 'waiting', tag: '', lastDay: '' }
+
+function withNewIds(design: FormDesign, newId: () => string): FormDesign {
+  const ids = new Map(design.questions.map(({ id }) => [id, newId()]))
+  const renamed = ({ questions, ...translation }: Translation): Translation => ({
+    ...translation,
+    questions: Object.fromEntries(
+      Object.entries(questions).flatMap(([id, words]) => (ids.has(id) ? [[ids.get(id)!, words]] : [])),
+    ),
+  })
+  return {
+    ...design,
+    questions: design.questions.map((one) => ({ ...one, id: ids.get(one.id)! })),
+    translations: Object.fromEntries(
+      Object.entries(design.translations).map(([language, one]) => [language, renamed(one)]),
+    ),
+  }
+}
 
 // Without an email server nobody could confirm an address.
 const writersOf = ({ mailer }: Services): Writers => (mailer ? 'confirmed' : 'anyone')

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
 import type { FormDesign } from '../../../core/form/design'
 import { say } from '../../../core/messages/say/forms'
 import type { FormPart } from './formParts'
@@ -11,8 +11,11 @@ export function FormPreview({
   draft,
   part,
   choose,
+  words,
 }: {
   address: string
+  /** What chooses the language of the texts. */
+  words: ReactNode
   draft: FormDesign
   part: FormPart | null
   choose: (part: FormPart) => void
@@ -42,6 +45,7 @@ export function FormPreview({
           {say('forms.phone')}
         </button>
         <span>{say('forms.clickToChange')}</span>
+        {words}
       </div>
       <iframe
         ref={frame}

@@ -70,6 +70,8 @@ export const formWords = {
     taken: 'Another form has this address. “{{free}}” is free.',
     moved: 'Changed. The earlier address leads here too.',
     phone: 'phone',
+    wordsFor: 'Words for',
+    allLanguages: 'every language',
     clickToChange: 'Click anything in the form to change it',
     preview: 'The form as customers see it',
     sentence:
