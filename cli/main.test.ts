@@ -30,7 +30,7 @@ test('log verify says of each shop that its chain holds, and where one is broken
   const sound = run(folder)
   expect([sound.status, sound.stdout]).toEqual([
     0,
-    'wrenfield: 521 entries, the chain holds\nsaltmarsh: 8 entries, the chain holds\n',
+    'wrenfield: 522 entries, the chain holds\nsaltmarsh: 8 entries, the chain holds\n',
   ])
   const db = await openDatabase(path.join(folder, 'elogio.db'))
   await db.raw('DROP TRIGGER decision_never_updated')

@@ -5,12 +5,25 @@ import { say } from '../../core/messages/say/decide'
 import type { Facets } from '../../server/moderation/facets'
 import { Stitches } from '../components/RatingMark'
 import { queuePath } from './address'
-import { choiceWords } from './filterWords'
+import { choiceWords, type Titles } from './filterWords'
 import { FilterSelect, MoreFilters, type FilterChoice, type FilterChoices } from './MoreFilters'
 import type { OpenStrip } from './FilterSentence'
 
 /** More choices than these are a select. */
 const MOST_CHIPS = 24
+
+interface FilterGiven {
+  shop: string
+  filter: ReviewFilter
+  facets: Facets
+  products: { id: number; sku: string; title: string }[]
+  tags: string[]
+  forms: { value: string }[]
+  answers: { value: string }[]
+  titles: Titles
+  open: OpenStrip
+  close: () => void
+}
 
 /** The choices of one part of the filter, or of all unset parts, with the number of matches of each. */
 export function FilterStrip({
@@ -19,17 +32,12 @@ export function FilterStrip({
   facets,
   products,
   tags,
+  forms,
+  answers,
+  titles,
   open,
   close,
-}: {
-  shop: string
-  filter: ReviewFilter
-  facets: Facets
-  products: { id: number; sku: string; title: string }[]
-  tags: string[]
-  open: OpenStrip
-  close: () => void
-}) {
+}: FilterGiven) {
   const strip = useRef<HTMLDivElement>(null)
   useEffect(
     () => strip.current?.querySelector<HTMLElement>('[aria-current], a, select, input')?.focus(),
@@ -39,13 +47,12 @@ export function FilterStrip({
     close()
     document.querySelector<HTMLElement>(`[data-filter=${open}]`)?.focus()
   }
-  const titles = Object.fromEntries(products.map(({ sku, title }) => [sku, title]))
   const to = (change: Partial<ReviewFilter>) => queuePath(shop, null, { ...filter, ...change })
   // A search can only be sorted by arrival.
   const sorts = filter.q ? (['newest', 'oldest'] as const) : reviewSorts
   // The counters don't cover search, tags and dates, and numbers that ignore them would mislead.
-  const exact = !filter.q && !filter.tag && !filter.from && !filter.to
-  const choices = choicesOf(facets, products, tags)
+  const exact = !filter.q && !filter.tag && !filter.form && !filter.answer && !filter.from && !filter.to
+  const choices = choicesOf(facets, { products, tags, forms, answers })
   return (
     <div
       ref={strip}
@@ -129,8 +136,7 @@ export function FilterStrip({
 /** The choices of each part; products, sources and languages only if there are any. */
 function choicesOf(
   facets: Facets,
-  products: { id: number; sku: string; title: string }[],
-  tags: string[],
+  { products, tags, forms, answers }: Pick<FilterGiven, 'products' | 'tags' | 'forms' | 'answers'>,
 ): FilterChoices {
   const yesNo = (part: 'verified' | 'hasText' | 'needsReply') => [
     { value: 'yes', count: facets[part]['1'] ?? 0 },
@@ -150,6 +156,8 @@ function choicesOf(
     words: yesNo('hasText'),
     needsReply: yesNo('needsReply'),
     tag: tags.map((value) => ({ value, count: null })),
+    form: forms.map(({ value }) => ({ value, count: null })),
+    answer: answers.map(({ value }) => ({ value, count: null })),
   }
 }
 

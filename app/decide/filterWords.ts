@@ -13,11 +13,13 @@ export const stripParts = [
   'words',
   'needsReply',
   'tag',
+  'form',
+  'answer',
   'dates',
 ] as const
 export type StripPart = (typeof stripParts)[number]
 
-/** The title of a product, or its SKU if unknown. */
+/** Titles of products by SKU, names of forms by public id, and answers. */
 export type Titles = Record<string, string>
 
 /** The text of a single choice: "verified buyers", "English". */
@@ -27,6 +29,9 @@ export function choiceWords(part: FilterPart, value: string, titles: Titles): st
       return value === '0' ? say('decide.filter.rating.none') : value
     case 'product':
       return value === WHOLE_SHOP ? say('decide.filter.product.none') : (titles[value] ?? value)
+    case 'form':
+    case 'answer':
+      return titles[value] ?? say('decide.filter.gone')
     case 'source':
       return say(`decide.filter.source.${value as Source}`)
     case 'language':

@@ -62,12 +62,15 @@ export interface QueueContext {
 }
 
 export default function Queue({ loaderData, params }: Route.ComponentProps) {
-  const { search, counts, lines, total, products, tags } = loaderData
+  const { search, counts, lines, total, products, tags, forms, answers } = loaderData
   const [open, setOpen] = useState<OpenStrip | null>(null)
   const [message, setMessage] = useState('')
   const selection = useSelection(lines, queueQuery({ ...search, show: undefined }))
   const lanes = reviewStates.filter((state) => state !== 'withdrawn' || counts[state] > 0)
-  const titles = Object.fromEntries(products.map(({ sku, title }) => [sku, title]))
+  const titles = Object.fromEntries([
+    ...products.map(({ sku, title }) => [sku, title]),
+    ...[...forms, ...answers].map(({ value, words }) => [value, words]),
+  ]) as Record<string, string>
   const reviewIsOpen = 'review' in params && params.review !== undefined
   return (
     <main className="flex min-h-0 flex-1 flex-col">
@@ -115,7 +118,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
             filter={search}
             facets={loaderData.facets}
             products={products}
-            tags={tags}
+            {...{ tags, forms, answers, titles }}
             open={open}
             close={() => setOpen(null)}
           />

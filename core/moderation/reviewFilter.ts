@@ -26,6 +26,15 @@ export const reviewFilterSchema = z.object({
   words: yesNo.optional().catch(undefined),
   needsReply: yesNo.optional().catch(undefined),
   tag: z.string().min(1).max(60).optional().catch(undefined),
+  /** The public id of a form. */
+  form: z.string().max(40).optional().catch(undefined),
+  /** The id of a question and an answer to it, as `ID:ANSWER`. */
+  answer: z
+    .string()
+    .max(200)
+    .regex(/^[a-z0-9]+:./)
+    .optional()
+    .catch(undefined),
   from: day.optional().catch(undefined),
   to: day.optional().catch(undefined),
   q: z.string().trim().min(1).max(200).optional().catch(undefined),
@@ -44,6 +53,8 @@ export const filterParts = [
   'words',
   'needsReply',
   'tag',
+  'form',
+  'answer',
   'from',
   'to',
   'q',

@@ -192,7 +192,7 @@ test('before an update the database is copied, and the copy brings it back', asy
       'product DROP COLUMN writers',
     ]
       .map((change) => `ALTER TABLE ${change};`)
-      .join('') + 'DROP TABLE form_day',
+      .join('') + 'DROP TABLE form_day; DROP TABLE review_answer',
   )
   db.close()
   const updated = await openData(data, now)

@@ -18,6 +18,9 @@ export interface LaneFilter {
   needsReply: boolean | null
   /** -1 for an unknown tag. */
   tagId: number | null
+  /** -1 for an unknown form. */
+  formId: number | null
+  answer: { question: string; value: string } | null
   /** Received from this moment on, and before that one. */
   from: string | null
   before: string | null
@@ -36,6 +39,8 @@ export const wholeLane = (state: ReviewState): LaneFilter => ({
   hasText: null,
   needsReply: null,
   tagId: null,
+  formId: null,
+  answer: null,
   from: null,
   before: null,
   words: null,
@@ -62,8 +67,10 @@ export function countedIn(filter: LaneFilter): { part: CountedPart; value: strin
   })
 }
 
-export function hasCounters({ tagId, from, before, words }: LaneFilter): boolean {
-  return tagId === null && from === null && before === null && words === null
+export function hasCounters({ tagId, formId, answer, from, before, words }: LaneFilter): boolean {
+  return (
+    tagId === null && formId === null && answer === null && from === null && before === null && words === null
+  )
 }
 
 /** Groups are collapsed only in an unfiltered list of undecided reviews. */
@@ -122,6 +129,12 @@ export function filtered(
     query.whereRaw(
       'EXISTS (SELECT 1 FROM review_tag WHERE tag_id = ? AND review_id = review.id)',
       filter.tagId,
+    )
+  if (filter.formId !== null) query.where('review.form_id', filter.formId)
+  if (filter.answer !== null)
+    query.whereRaw(
+      'EXISTS (SELECT 1 FROM review_answer WHERE question = ? AND value = ? AND review_id = review.id)',
+      [filter.answer.question, filter.answer.value],
     )
   if (filter.from !== null) query.where('review.received_at', '>=', filter.from)
   if (filter.before !== null) query.where('review.received_at', '<', filter.before)

@@ -1,4 +1,6 @@
 import type { Knex } from 'knex'
+import { MOST_OPTIONS, OPTION_LIMIT } from '../../core/form/choices'
+import type { Answer } from '../../core/intake/answer'
 import type { Review, ReviewVersion } from '../../core/intake/review'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { MODEL, type Signal } from '../../core/moderation/signal'
@@ -78,6 +80,13 @@ export async function insertReviews(
       created_at: receivedAt,
     })),
   )
+  await insertRows(
+    trx,
+    'review_answer',
+    reviews.flatMap(({ version }, i) =>
+      answerLines(version.answers).map((line) => ({ ...line, review_id: ids[i]!.reviewId })),
+    ),
+  )
   for (const [i, { proof, photos, receivedAt }] of reviews.entries()) {
     if (proof) await insertProof(trx, shopId, ids[i]!.reviewId, proof, receivedAt)
     if (photos.length > 0) await insertPhotos(trx, { shopId, ...ids[i]! }, photos, receivedAt)
@@ -89,6 +98,18 @@ export async function insertReviews(
   )
   await indexInserted(trx, { from: first.review, to: first.review + reviews.length - 1 })
   return ids
+}
+
+/** Each line of the answers to questions of forms that can be an option, once. */
+function answerLines(answers: Answer[]): { question: string; value: string }[] {
+  return answers.flatMap(({ question, value }) =>
+    question === undefined
+      ? []
+      : [...new Set(value.split('\n'))]
+          .filter((line) => line !== '' && line.length <= OPTION_LIMIT)
+          .slice(0, MOST_OPTIONS)
+          .map((line) => ({ question, value: line })),
+  )
 }
 
 function reviewRow(

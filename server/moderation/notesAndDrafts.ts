@@ -1,3 +1,7 @@
+import { askedQuestions } from '../../core/form/askedQuestions'
+import { hasOptions } from '../../core/form/choices'
+import type { Question } from '../../core/form/design'
+import { formsOfShop, nameOfForm, type Form } from '../data/forms'
 import type { Shop } from '../data/shops'
 import { deleteSavedView, putSavedView, savedViewsOfShop, type SavedView } from '../data/savedViews'
 import { tagsOfShop } from '../data/tags'
@@ -41,9 +45,38 @@ export async function savePhotoDescription(
 export async function queueNames(
   { db }: Services,
   shop: Shop,
-): Promise<{ views: SavedView[]; tags: string[] }> {
+): Promise<{
+  views: SavedView[]
+  tags: string[]
+  /** Forms beside the only one, by public id. */
+  forms: Named[]
+  /** Answers that can be chosen in a form, by question and answer. */
+  answers: Named[]
+}> {
   const tags = await tagsOfShop(db, shop.id)
-  return { views: await savedViewsOfShop(db, shop.id), tags: tags.map(({ name }) => name) }
+  const forms = (await formsOfShop(db, shop.id)).filter(({ version }) => version > 0)
+  const named = (form: Form): Named => ({ value: form.publicId, words: nameOfForm(form) })
+  return {
+    views: await savedViewsOfShop(db, shop.id),
+    tags: tags.map(({ name }) => name),
+    forms: forms.length > 1 ? forms.map(named) : [],
+    answers: forms.flatMap(({ design }) => askedQuestions(design).flatMap(answersTo)),
+  }
+}
+
+interface Named {
+  value: string
+  words: string
+}
+
+/** What can be chosen as an answer to a question; nothing for free texts. */
+function answersTo({ id, label, kind, options, steps }: Question): Named[] {
+  const values = hasOptions(kind)
+    ? options
+    : kind === 'scale'
+      ? Array.from({ length: steps }, (_, i) => `${i + 1}/${steps}`)
+      : []
+  return values.map((value) => ({ value: `${id}:${value}`, words: `${label} ${value.replace('/', ' / ')}` }))
 }
 
 /** Saves a filter; one with the same name is replaced. */

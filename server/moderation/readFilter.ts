@@ -2,11 +2,18 @@ import { startOfDay } from '../../core/formats/dates'
 import { WHOLE_SHOP, type ReviewFilter } from '../../core/moderation/reviewFilter'
 import type { ReviewState } from '../../core/moderation/rules'
 import { fullTextQuery } from '../../core/moderation/searchWords'
+import { findForm } from '../data/forms'
 import type { LaneFilter } from '../data/laneFilter'
 import { productWithSku } from '../data/products'
 import type { Shop } from '../data/shops'
 import { findTag } from '../data/tags'
 import type { Services } from '../services'
+
+/** A question and an answer, from `ID:ANSWER`. */
+function answerIn(asked: string): LaneFilter['answer'] {
+  const at = asked.indexOf(':')
+  return { question: asked.slice(0, at), value: asked.slice(at + 1) }
+}
 
 /** Converts a filter to database values: products and tags to ids, days to times. */
 export async function readFilter(
@@ -32,6 +39,8 @@ export async function readFilter(
     hasText: yes(asked.words),
     needsReply: yes(asked.needsReply),
     tagId: asked.tag === undefined ? null : ((await findTag(db, shop.id, asked.tag))?.id ?? -1),
+    formId: asked.form === undefined ? null : ((await findForm(db, shop.id, asked.form))?.id ?? -1),
+    answer: asked.answer === undefined ? null : answerIn(asked.answer),
     from: asked.from === undefined ? null : startOfDay(shop.timeZone, asked.from),
     before: asked.to === undefined ? null : startOfDay(shop.timeZone, asked.to, 1),
     words,

@@ -185,6 +185,9 @@ export const decideWords = {
       words: { name: 'Text', some: '{{value}}', yes: 'with text', no: 'only a rating' },
       needsReply: { name: 'Reply', some: '{{value}}', yes: 'needs a reply', no: 'needs no reply' },
       tag: { name: 'Tag', some: 'tagged {{value}}' },
+      form: { name: 'Form', some: 'through the form {{value}}' },
+      answer: { name: 'Answer', some: 'answered “{{value}}”' },
+      gone: 'that is gone',
       dates: {
         name: 'Received',
         from: 'from',

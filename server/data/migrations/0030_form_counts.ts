@@ -70,6 +70,16 @@ const statements = [
     begun INTEGER NOT NULL DEFAULT 0,
     PRIMARY KEY (form_id, day)
   ) WITHOUT ROWID`,
+  // The lines of answers to forms' questions, for filters.
+  `CREATE TABLE review_answer (
+    question TEXT NOT NULL,
+    value TEXT NOT NULL,
+    review_id INTEGER NOT NULL REFERENCES review(id),
+    PRIMARY KEY (question, value, review_id)
+  ) WITHOUT ROWID`,
+  `INSERT OR IGNORE INTO review_answer (question, value, review_id)
+    SELECT answer.value ->> 'question', answer.value ->> 'value', review_id
+    FROM review_version, json_each(answers) AS answer WHERE answer.value ->> 'question' IS NOT NULL`,
   `ALTER TABLE form ADD COLUMN tag TEXT NOT NULL DEFAULT ''`,
   // Unless a rule is stronger.
   `ALTER TABLE form ADD COLUMN arrives_as TEXT NOT NULL DEFAULT 'waiting' CHECK (arrives_as IN ('waiting', 'approved'))`,

@@ -1,0 +1,85 @@
+import { beforeEach, expect, test } from 'vitest'
+import { designSchema } from '../../core/form/design'
+import { reviewFilterSchema } from '../../core/moderation/reviewFilter'
+import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { beginForm, formView, publishForm, saveFormDraft, setFormRemoved } from '../collection/forms'
+import { variedSentence } from '../../tests/support/submissions'
+import type { Shop } from '../data/shops'
+import type { Services } from '../services'
+import { queueNames } from './notesAndDrafts'
+import { queueView } from './queue'
+import { readFilter } from './readFilter'
+
+let services: Services
+let shop: Shop
+let form: string
+beforeEach(async () => {
+  ;({ services } = await testServices())
+  shop = await addShop(services, 'wrenfield', [await addMember(services, 'Mara')])
+  form = await beginForm(services, shop, 'short')
+  const design = {
+    questions: [
+      {
+        id: 'needs',
+        kind: 'several',
+        label: 'What do you order?',
+        options: ['Hives', 'Feed: winter', 'Suits'],
+      },
+      { id: 'easy', kind: 'scale', label: 'How easy?', steps: 5 },
+      { id: 'more', kind: 'short', label: 'Anything else?' },
+    ],
+  }
+  await saveFormDraft(services, shop, form, designSchema.parse({ schema: 1, ...design }))
+  await publishForm(services, shop, form)
+  const { slug } = (await formView(services, shop, form))!
+  // As the schema of the form reads them.
+  const answers = [
+    { answer_needs: 'Hives\nFeed: winter', answer_easy: '5/5' },
+    { answer_needs: 'Suits', answer_easy: '5/5', answer_more: 'Hives' },
+    {},
+  ]
+  for (const [i, given] of answers.entries())
+    await send(services, slug, {
+      body: variedSentence(i),
+      ...given,
+      author_name: `Ada ${i}`,
+      author_email: `ada${i}@wendt.example`,
+    } as object)
+  await send(services, 'wrenfield')
+})
+
+const found = async (asked: object) => {
+  const filter = await readFilter(services, shop, 'waiting', reviewFilterSchema.parse(asked))
+  const { lines, total } = await queueView(services, shop, filter, 10)
+  expect(total).toBe(lines.length)
+  return lines.map(({ authorName }) => authorName)
+}
+
+test('reviews are found by their form and by what was answered', async () => {
+  expect(await found({})).toHaveLength(4)
+  expect(await found({ form })).toEqual(['Ada 2', 'Ada 1', 'Ada 0'])
+  expect(await found({ answer: 'needs:Hives' })).toEqual(['Ada 0'])
+  expect(await found({ answer: 'needs:Feed: winter' })).toEqual(['Ada 0'])
+  expect(await found({ answer: 'easy:5/5' })).toEqual(['Ada 1', 'Ada 0'])
+  expect(await found({ answer: 'easy:5/5', form, rating: 4 })).toEqual(['Ada 1', 'Ada 0'])
+  expect(await found({ form: 'unknown' })).toEqual([])
+  expect(await found({ answer: "needs:' OR 1=1 --" })).toEqual([])
+})
+
+test('forms and answers are offered by name; what cannot be read filters nothing', async () => {
+  const { forms, answers } = await queueNames(services, shop)
+  expect(forms.map(({ words }) => words)).toEqual([
+    'How was it?',
+    (await formView(services, shop, form))!.slug,
+  ])
+  expect(answers.map(({ words }) => words).slice(0, 4)).toEqual([
+    'What do you order? Hives',
+    'What do you order? Feed: winter',
+    'What do you order? Suits',
+    'How easy? 1 / 5',
+  ])
+  for (const answer of ['', 'needs', ':Hives', `needs:${'x'.repeat(300)}`])
+    expect(reviewFilterSchema.parse({ answer }).answer).toBeUndefined()
+  await setFormRemoved(services, shop, form, true)
+  expect((await queueNames(services, shop)).forms).toEqual([])
+})
