@@ -39,7 +39,7 @@ test('log verify says of each shop that its chain holds, and where one is broken
   const broken = run(folder)
   expect([broken.status, broken.stdout]).toEqual([
     1,
-    'wrenfield: BROKEN at entry 9 of 521\nsaltmarsh: 8 entries, the chain holds\n',
+    'wrenfield: BROKEN at entry 9 of 522\nsaltmarsh: 8 entries, the chain holds\n',
   ])
 }, 30_000)
 

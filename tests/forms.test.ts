@@ -3,6 +3,7 @@ import type { Driver as ChromeDriver } from 'selenium-webdriver/chrome.js'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
+import { startOtherSite } from './support/otherSite'
 import { pageOf, signIn, type Page } from './support/page'
 
 let demo: Running
@@ -188,6 +189,77 @@ test('a form stands in a page of the shop, as high as it is, and over another fr
       'closed by Escape',
     )
   })
+})
+
+test('in a hostile page the form has its own height and nothing is cut, from 320 to 1,600 px; without scripts a link leads to it', async () => {
+  const site = await startOtherSite()
+  const box = `<div data-elogio-form="clubs" lang="de"><a href="${demo.url}/f/clubs">Bewertung schreiben</a></div>`
+  const address = site.show(
+    `<style>*{all:unset;display:block;letter-spacing:4px!important}iframe{height:50px!important;width:90px!important;transform:rotate(3deg)}span{display:none!important}</style>
+     <main>${box}</main><script async src="${demo.url}/embed.js"></script>`,
+    { 'Content-Security-Policy': `script-src ${demo.url}; frame-src ${demo.url}; style-src 'unsafe-inline'` },
+  )
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(address)
+    const frame = 'document.querySelector("[data-elogio-form]").shadowRoot?.querySelector("iframe")'
+    await driver.wait(() => driver.executeScript(`return ${frame} !== undefined`), 8000)
+    const inFrame = async <T>(expression: string): Promise<T> => {
+      await driver.switchTo().frame(await driver.executeScript(`return ${frame}`))
+      const found = await driver.executeScript<T>(`return ${expression}`)
+      await driver.switchTo().defaultContent()
+      return found
+    }
+    for (const width of [320, 390, 768, 1280, 1600]) {
+      await (driver as ChromeDriver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+        ...{ width, height: 900, deviceScaleFactor: 1, mobile: false },
+      })
+      // The height of the content, and how far that reaches beyond the frame.
+      await driver.wait(
+        async () => {
+          const [cut, wide] = await inFrame<[number, number]>(
+            '[document.body.firstElementChild.scrollHeight - innerHeight, document.documentElement.scrollWidth - innerWidth]',
+          )
+          return cut === 0 && wide <= 0
+        },
+        8000,
+        `nothing cut at ${width}`,
+      )
+      expect(await driver.executeScript<number>(`return ${frame}.offsetWidth`)).toBeGreaterThan(width * 0.9)
+    }
+    await driver.switchTo().frame(await driver.executeScript(`return ${frame}`))
+    await page.sees('Wie viele Völker betreuen Sie?')
+    await page.accessible()
+    // What a screen reader meets, in the order of the page.
+    const order = await driver.executeScript<string[]>(
+      'return [...document.querySelectorAll("h1, legend, label[for], button")].map((one) => one.innerText.split("\\n")[0])',
+    )
+    const places = [
+      'Sie bestellen',
+      'Worum geht',
+      'Was sollten andere',
+      'Wie viele',
+      'Name',
+      'E-Mail',
+      'Bewertung senden',
+    ].map((words) => order.findIndex((one) => one.startsWith(words)))
+    expect(places).toEqual(places.toSorted((a, b) => a - b))
+    expect(places).not.toContain(-1)
+  })
+  await withBrowser({ ...phone, scripts: false }, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(address)
+    await page.press('Bewertung schreiben')
+    await page.at('/f/clubs')
+    await page.click('input[name=rating][value="4"] + span')
+    await page.type('[name=body]', 'Sent from a page without scripts, and kept whole.')
+    await page.click('[name^=answer_][value="3"] ~ *, label:has([name^=answer_][value="3"])')
+    await page.type('[name=author_name]', 'Bo Lund')
+    await page.type('[name=author_email]', 'bo@lund.example')
+    await page.press('Send my review')
+    await page.sees('Thank you, all of you')
+  })
+  site.stop()
 })
 
 test('a test review goes the whole way and is removed; the card with the code has the size of the paper', async () => {

@@ -30,7 +30,7 @@ export function Labelled({
         <label htmlFor={field.id} className={light ? '' : 'font-semibold'}>
           {label}
         </label>
-        {hint && <span className="max-w-[60%] truncate text-[12.5px] text-soft">{hint}</span>}
+        {hint && <span className="min-w-0 text-[12.5px] [overflow-wrap:anywhere] text-soft">{hint}</span>}
       </div>
       {children}
       <Mistakes field={field} />

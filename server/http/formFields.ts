@@ -10,7 +10,8 @@ export class FormRefused extends Error {
   }
 }
 
-const MAX_FIELDS = 100
+/** Several of the 200 choices of a question are fields of the same name. */
+const MAX_FIELDS = 1000
 const MAX_NAME_LENGTH = 100
 /** The deepest nesting of a name such as `a.b[0]`. */
 const MAX_NAME_DEPTH = 3

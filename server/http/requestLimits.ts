@@ -22,7 +22,11 @@ const limitsByAddress: [path: RegExp, type: RegExp, limits: BodyLimits][] = [
     { maxBytes: 31_000_000, kind: 'form' },
   ],
   // Photos arrive one by one before the form, or all with it if no script ran.
-  [/^\/f\/[^/]+\/photo(?:\?|$)/, /./, { maxBytes: MOST_PHOTO_BYTES, kind: 'bytes' }],
+  [
+    /^\/(?:f|s\/[^/]+\/gather\/forms)\/[^/]+\/photo(?:\?|$)/,
+    /./,
+    { maxBytes: MOST_PHOTO_BYTES, kind: 'bytes' },
+  ],
   [/^\/(?:f|r)\/[^/]+(?:\/frame)?(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 60_000_000, kind: 'form' }],
 ]
 
