@@ -75,7 +75,7 @@ try {
     }
     await keep(page, 'site')
     await page.go(`${demo.url}/s/wrenfield/show`)
-    await page.sees('9 displays are published.')
+    await page.sees('10 displays are published.')
     await page.sees('seen today')
     await keep(page, 'show')
     await page.press('Front page')
