@@ -116,6 +116,25 @@ export const de: CustomerMessages = {
       slow: 'Dieses Foto zu öffnen dauert zu lange.',
     },
   },
+  video: {
+    add: 'Video hinzufügen',
+    hint: 'bis {{seconds}} Sekunden und {{megabytes}} MB; Angaben über Sie werden entfernt',
+    of: 'Video {{place}}',
+    checking: 'wird geprüft',
+    one: 'Ein Video genügt.',
+    refused: {
+      empty: 'Diese Datei ist leer.',
+      large:
+        'Dieses Video ist größer als {{megabytes}} MB. Ein kürzeres oder eines mit geringerer Auflösung passt.',
+      long: 'Dieses Video ist länger als {{seconds}} Sekunden. Bitte kürzen Sie es.',
+      noLength: 'Dieses Video sagt nicht, wie lang es ist. Bitte speichern Sie es neu als MP4.',
+      cut: 'Dieses Video endet mittendrin. Bitte wählen Sie es noch einmal oder nehmen Sie es neu auf.',
+      codec:
+        'Nicht jeder Browser kann dieses Video abspielen. MP4 mit H.264, wie die meisten Telefone es aufnehmen, geht.',
+      other: 'Das ist kein Video, das wir kennen. Bitte wählen Sie MP4 oder WebM.',
+      slow: 'Dieses Video zu lesen dauert zu lange.',
+    },
+  },
   confirm: {
     title: 'Ist das Ihre Bewertung?',
     intro:

@@ -115,6 +115,23 @@ export const en = {
       slow: 'This photo takes too long to open.',
     },
   },
+  video: {
+    add: 'Add a video',
+    hint: 'up to {{seconds}} seconds and {{megabytes}} MB; what it says of you is removed',
+    of: 'Video {{place}}',
+    checking: 'checking it',
+    one: 'One video is enough.',
+    refused: {
+      empty: 'This file is empty.',
+      large: 'This video is larger than {{megabytes}} MB. A shorter one, or one of a lower resolution, fits.',
+      long: 'This video is longer than {{seconds}} seconds. Please cut it first.',
+      noLength: 'This video doesn’t say how long it is. Please save it anew as MP4.',
+      cut: 'This video ends in the middle. Please choose it again, or record it anew.',
+      codec: 'Not every browser can play this video. An MP4 with H.264, as most phones record it, works.',
+      other: 'This isn’t a video that we know. Please choose an MP4 or WebM.',
+      slow: 'This video takes too long to read.',
+    },
+  },
   confirm: {
     title: 'Is this your review?',
     intro:

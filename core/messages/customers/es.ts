@@ -113,6 +113,24 @@ export const es: CustomerMessages = {
       slow: 'Esta foto tarda demasiado en abrirse.',
     },
   },
+  video: {
+    add: 'Añadir un vídeo',
+    hint: 'hasta {{seconds}} segundos y {{megabytes}} MB; se quitan los datos sobre usted',
+    of: 'Vídeo {{place}}',
+    checking: 'comprobando',
+    one: 'Con un vídeo basta.',
+    refused: {
+      empty: 'Este archivo está vacío.',
+      large: 'Este vídeo ocupa más de {{megabytes}} MB. Sirve uno más corto o de menor resolución.',
+      long: 'Este vídeo dura más de {{seconds}} segundos. Córtelo primero.',
+      noLength: 'Este vídeo no dice cuánto dura. Guárdelo de nuevo como MP4.',
+      cut: 'Este vídeo termina a la mitad. Elíjalo otra vez o grábelo de nuevo.',
+      codec:
+        'No todos los navegadores reproducen este vídeo. Sirve un MP4 con H.264, como graban casi todos los teléfonos.',
+      other: 'No es un vídeo que conozcamos. Elija un MP4 o un WebM.',
+      slow: 'Este vídeo tarda demasiado en leerse.',
+    },
+  },
   confirm: {
     title: '¿Es su reseña?',
     intro:

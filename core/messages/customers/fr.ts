@@ -116,6 +116,24 @@ export const fr: CustomerMessages = {
       slow: 'Cette photo met trop de temps à s’ouvrir.',
     },
   },
+  video: {
+    add: 'Ajouter une vidéo',
+    hint: 'jusqu’à {{seconds}} secondes et {{megabytes}} Mo ; les données sur vous sont retirées',
+    of: 'Vidéo {{place}}',
+    checking: 'vérification',
+    one: 'Une seule vidéo suffit.',
+    refused: {
+      empty: 'Ce fichier est vide.',
+      large: 'Cette vidéo dépasse {{megabytes}} Mo. Une vidéo plus courte ou de moindre résolution convient.',
+      long: 'Cette vidéo dure plus de {{seconds}} secondes. Veuillez la raccourcir.',
+      noLength: 'Cette vidéo n’indique pas sa durée. Veuillez l’enregistrer de nouveau en MP4.',
+      cut: 'Cette vidéo s’arrête au milieu. Veuillez la choisir de nouveau ou la réenregistrer.',
+      codec:
+        'Certains navigateurs ne lisent pas cette vidéo. Un MP4 en H.264, comme en font la plupart des téléphones, convient.',
+      other: 'Ce n’est pas une vidéo que nous connaissons. Choisissez un MP4 ou un WebM.',
+      slow: 'Cette vidéo est trop longue à lire.',
+    },
+  },
   confirm: {
     title: 'Est-ce votre avis ?',
     intro:

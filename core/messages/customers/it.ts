@@ -114,6 +114,24 @@ export const it: CustomerMessages = {
       slow: 'Questa foto impiega troppo tempo ad aprirsi.',
     },
   },
+  video: {
+    add: 'Aggiungi un video',
+    hint: 'fino a {{seconds}} secondi e {{megabytes}} MB; i dati su di Lei vengono rimossi',
+    of: 'Video {{place}}',
+    checking: 'controllo',
+    one: 'Un solo video basta.',
+    refused: {
+      empty: 'Questo file è vuoto.',
+      large: 'Questo video supera {{megabytes}} MB. Va bene uno più corto o a risoluzione più bassa.',
+      long: 'Questo video dura più di {{seconds}} secondi. Lo accorci, per favore.',
+      noLength: 'Questo video non dice quanto dura. Lo salvi di nuovo come MP4.',
+      cut: 'Questo video finisce a metà. Lo scelga di nuovo o lo registri ancora.',
+      codec:
+        'Non tutti i browser riproducono questo video. Va bene un MP4 con H.264, come registrano quasi tutti i telefoni.',
+      other: 'Non è un video che conosciamo. Scelga un MP4 o un WebM.',
+      slow: 'Questo video richiede troppo tempo per essere letto.',
+    },
+  },
   confirm: {
     title: 'È la Sua recensione?',
     intro:
