@@ -69,6 +69,8 @@ function policyFor(nonce: string, framedBy: string): string {
     `style-src 'self' 'nonce-${nonce}'`,
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' data:",
+    // A customer's video is looked at before it is sent.
+    "media-src 'self' blob:",
     "worker-src 'self'",
     "object-src 'none'",
     "base-uri 'none'",

@@ -93,8 +93,15 @@ export function Photos({
       data-on={translate('visitor.after')}
       data-close={translate('visitor.close')}
     >
-      {photos.map(({ large, small, width, height, alt }) => (
-        <a key={large} href={large} data-w={width} data-h={height}>
+      {photos.map(({ large, small, width, height, alt, video }) => (
+        <a
+          key={large}
+          className={video ? 'eg-video' : undefined}
+          href={video ?? large}
+          data-w={width}
+          data-h={height}
+          data-poster={video ? large : undefined}
+        >
           <img src={small} alt={alt} width="76" height="76" loading="lazy" />
         </a>
       ))}

@@ -84,7 +84,10 @@ describe('the output', () => {
     )
   })
   test('photos are links that work without scripts, told apart in words, and open by what the loader brings', () => {
-    const photo = { name: 'a.webp', small: 'b.webp', width: 1600, height: 1200 }
+    const photo = {
+      ...{ name: 'a.webp', small: 'b.webp', width: 1600, height: 1200 },
+      ...{ video: null, seconds: null },
+    }
     const photos = [
       { ...photo, alt: 'A hive in the snow' },
       { ...photo, alt: '' },

@@ -79,9 +79,13 @@ const photos = `
 .eg-photos{display:flex;flex-wrap:wrap;gap:6px;margin-top:.6em}
 .eg-photos a,.eg-photos img{display:block;border-radius:min(var(--eg-round),12px)}
 .eg-photos img{width:76px;height:76px;object-fit:cover}
+.eg-video{position:relative}
+.eg-video::after{content:'';position:absolute;inset:0;margin:auto;width:30px;height:30px;border-radius:50%;background:#000b;pointer-events:none}
+.eg-video::before{content:'';position:absolute;z-index:1;inset:0;margin:auto;width:0;height:0;border:7px solid #0000;border-inline-start:11px solid #fff;border-inline-end:0;transform:translateX(1px);pointer-events:none}
 .eg-view{position:fixed;inset:0;margin:auto;padding:0 0 52px;border:0;border-radius:12px;width:fit-content;height:fit-content;max-width:96vw;max-height:96vh;overflow:hidden;background:#14181a;color:#fff}
 .eg-view::backdrop{background:#000b}
-.eg-view img{display:block;width:auto;height:auto;max-width:96vw;max-height:calc(96vh - 52px);object-fit:contain}
+.eg-view [hidden]{display:none!important}
+.eg-view img,.eg-view video{display:block;width:auto;height:auto;max-width:96vw;max-height:calc(96vh - 52px);object-fit:contain}
 .eg-view p{position:absolute;inset:auto 148px 0 16px;height:52px;display:grid;align-items:center;overflow:hidden;font-size:15px;line-height:1.25}
 .eg .eg-view button{position:absolute;bottom:6px;width:40px;height:40px;font:22px/1 ${signs}}
 .eg-view button:nth-of-type(1){inset-inline-end:96px}

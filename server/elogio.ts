@@ -69,6 +69,7 @@ import { readTogether, reviewView } from './moderation/reviewView'
 import { undo, undoFromLog } from './moderation/undo'
 import { shopPicture } from './media/picture'
 import { pendingPhotos, storePendingPhoto } from './media/pendingPhotos'
+import { storeVideoPiece } from './media/videoPieces'
 import { readPreviewPage } from './outside/previewPage'
 import { readShopSite } from './outside/readShopSite'
 import { displayCards } from './publishing/displayCards'
@@ -134,6 +135,7 @@ export function buildElogio(services: Services, publication: Publication, formVi
     issueChallenge: bound(issueChallenge),
     submitForm: bound(submitForm),
     storePendingPhoto: bound(storePendingPhoto),
+    storeVideoPiece: bound(storeVideoPiece),
     pendingPhotos: bound(pendingPhotos),
     hasLostPhotos: bound(hasLostPhotos),
     thanksFor: bound(thanksFor),

@@ -12,6 +12,7 @@ import { DIGEST, sendDigest } from './mail/notifyMembers'
 import { HOLD_CROWD, holdCrowd } from './moderation/reviewGroups'
 import { sweepMedia } from './media/sweepMedia'
 import { IMPORT_ORDERS, runOrderImport } from './proof/ordersUpload'
+import { sweepVideoPieces } from './media/videoPieces'
 import { sweepIncoming } from './proof/incoming'
 import { rebuildDisplays } from './publishing/rebuildDisplays'
 import type { Publication } from './publishing/published'
@@ -100,7 +101,10 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       tries: 12,
       quietMs: 10 * MINUTE_MS,
       everyMs: HOUR_MS,
-      run: async () => ({ files: (await sweepMedia(services)) + (await sweepIncoming(services)) }),
+      run: async () => ({
+        files:
+          (await sweepMedia(services)) + (await sweepIncoming(services)) + (await sweepVideoPieces(services)),
+      }),
     },
   }
 }

@@ -12,15 +12,22 @@ beforeAll(async () => {
 })
 afterAll(() => demo.stop())
 
-/** The field of a label in the editor. */
-const field = (page: Page, label: string, text: string) =>
-  page.driver
-    .executeScript(
-      `const field = [...document.querySelectorAll('main label')].find((one) => one.innerText.startsWith(arguments[0])).querySelector('input, textarea')
-       field.focus(); field.select()`,
-      label,
-    )
-    .then(() => page.keys(text))
+/** Types into the field of a label in the editor. Settings come when they are opened. */
+const field = async (page: Page, label: string, text: string) => {
+  await page.driver.wait(
+    () =>
+      page.driver.executeScript(
+        `const found = [...document.querySelectorAll('main label')].find((one) => one.innerText.startsWith(arguments[0]))?.querySelector('input, textarea')
+         found?.focus()
+         found?.select()
+         return found !== undefined`,
+        label,
+      ),
+    8000,
+    `the field ${label}`,
+  )
+  await page.keys(text)
+}
 const choose = (page: Page, label: string, value: string) =>
   page.driver.executeScript(
     `const list = [...document.querySelectorAll('main label')].find((one) => one.innerText.startsWith(arguments[0])).querySelector('select')
@@ -281,8 +288,8 @@ test('a test review goes the whole way and is removed; the card with the code ha
     await page.accessible()
     await page.press('Follow it in Decide')
     await page.sees('It came from trying a form.')
-    await page.press('Approve')
-    await page.sees('Approved')
+    await page.keys('1')
+    await page.counts({ approved: 337 })
     expect(await textAt(`${demo.url}/d/clubs-answer`)).not.toContain('Only to see what happens')
 
     await page.go(`${demo.url}/s/wrenfield/gather`)
@@ -300,6 +307,89 @@ test('a test review goes the whole way and is removed; the card with the code ha
       Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(size, 'strip')
       size.dispatchEvent(new Event('change', { bubbles: true }))`)
     expect(await pagesPrinted(driver)).toEqual(['595x842'])
+  })
+})
+
+test('a video is sent ahead, waits for the owner, and is played by visitors only when they want', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, `${demo.url}/s/wrenfield/gather`)
+    await page.press('Clubs and companies')
+    await page.press('Photos and video')
+    await driver.executeScript(
+      '[...document.querySelectorAll("main label")].find((one) => one.innerText === "A video too").querySelector("input").click()',
+    )
+    await page.press('Publish the changes')
+    await page.sees('Customers see this')
+
+    await page.go(`${demo.url}/f/clubs`)
+    await page.click('input[name=rating][value="5"] + span')
+    await page.find('input[accept^=video]')
+    // A film of a second, as a browser records it: without saying how long it is.
+    await driver.executeAsyncScript(`const done = arguments[arguments.length - 1]
+      const canvas = document.createElement('canvas')
+      canvas.width = 160; canvas.height = 120
+      const pen = canvas.getContext('2d')
+      let step = 0
+      const paint = setInterval(() => { pen.fillStyle = 'hsl(' + step++ * 20 + ' 80% 50%)'; pen.fillRect(0, 0, 160, 120) }, 40)
+      const recorder = new MediaRecorder(canvas.captureStream(25), { mimeType: 'video/webm;codecs=vp8' })
+      const parts = []
+      recorder.ondataavailable = ({ data }) => parts.push(data)
+      recorder.onstop = () => {
+        clearInterval(paint)
+        const files = new DataTransfer()
+        files.items.add(new File(parts, 'bees.webm', { type: 'video/webm' }))
+        const field = document.querySelector('input[accept^=video]')
+        field.files = files.files
+        field.dispatchEvent(new Event('change', { bubbles: true }))
+        done()
+      }
+      recorder.start()
+      setTimeout(() => recorder.stop(), 1200)`)
+    await page.find('[data-photo=ready] input')
+    await page.accessible()
+    await page.type('[data-photo=ready] input', 'Bees at the door')
+    await page.type('[name=body]', 'Forty of us ordered, and every box was labelled.')
+    await driver.executeScript(`document.querySelector('[name^=answer_][value="5"]').click()`)
+    await page.type('[name=author_name]', 'Kim Aldous')
+    await page.type('[name=author_email]', 'kim@aldous.example')
+    await page.click('[name=consent]')
+    await page.press('Send my review')
+    await page.sees('Thank you, all of you')
+
+    await page.go(`${demo.url}/s/wrenfield/decide?lane=held&q=labelled`)
+    await page.press('Kim Aldous')
+    await page.click('[aria-label^="Photos"] button, section button:has(img[src*="/media/"])')
+    const video = await page.find('dialog video')
+    expect(await driver.executeScript('return [arguments[0].autoplay, arguments[0].paused]', video)).toEqual([
+      false,
+      true,
+    ])
+    await driver.wait(
+      () => driver.executeScript('return arguments[0].readyState >= 1', video),
+      8000,
+      'a video that can be played',
+    )
+    await page.accessible()
+    await page.keys(Key.ESCAPE)
+    await page.keys('1')
+    await page.sees(/Approved\s*337/)
+
+    await driver.wait(
+      async () => (await textAt(`${demo.url}/d/clubs-answer`)).includes('eg-video'),
+      10_000,
+      'the video in the display',
+    )
+    await page.go(`${demo.url}/d/clubs-answer`)
+    await page.click('.eg-video')
+    const shown = await page.find('.eg-view video')
+    expect(
+      await driver.executeScript(
+        'return [arguments[0].hidden, arguments[0].paused, arguments[0].ariaLabel]',
+        shown,
+      ),
+    ).toEqual([false, true, 'Bees at the door'])
+    await page.accessible()
   })
 })
 

@@ -1,4 +1,4 @@
-import { ChevronLeft, ChevronRight, X } from 'lucide-react'
+import { ChevronLeft, ChevronRight, Play, X } from 'lucide-react'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { ALT_LIMIT } from '../../core/intake/photos'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
@@ -39,6 +39,12 @@ export function ReviewPhotos({ address, photos, writer, act }: Given) {
                 alt=""
                 className={`size-24 object-cover ${photo.declined ? 'opacity-35 grayscale' : ''}`}
               />
+              {photo.video && (
+                <Play
+                  className="absolute inset-0 m-auto size-8 rounded-full bg-deep/75 p-1.5 text-white"
+                  aria-hidden="true"
+                />
+              )}
               {photo.declined && (
                 <span className="absolute inset-x-0 bottom-0 bg-deep/85 px-1 py-0.5 text-[12px] text-white">
                   {say('photos.hidden')}
@@ -98,18 +104,33 @@ function Large({
       onClick={(event) => event.target === dialog.current && dialog.current?.close()}
       onKeyDown={(event) => {
         event.stopPropagation()
-        if (event.target instanceof HTMLInputElement) return
+        if (event.target instanceof HTMLInputElement || event.target instanceof HTMLVideoElement) return
         if (event.key === 'ArrowLeft') step(-1)
         if (event.key === 'ArrowRight') step(1)
       }}
     >
-      <img
-        src={`/media/${photo.name}`}
-        width={photo.width}
-        height={photo.height}
-        alt={photo.alt || say('photos.byWriter', { name: writer })}
-        className="mx-auto h-auto max-h-[calc(96dvh-132px)] w-auto max-w-full bg-wash object-contain"
-      />
+      {photo.video ? (
+        <video
+          key={photo.video}
+          src={`/media/${photo.video}`}
+          poster={`/media/${photo.name}`}
+          width={photo.width}
+          height={photo.height}
+          controls
+          playsInline
+          preload="metadata"
+          aria-label={photo.alt || say('photos.byWriter', { name: writer })}
+          className="mx-auto h-auto max-h-[calc(96dvh-132px)] w-auto max-w-full bg-wash"
+        />
+      ) : (
+        <img
+          src={`/media/${photo.name}`}
+          width={photo.width}
+          height={photo.height}
+          alt={photo.alt || say('photos.byWriter', { name: writer })}
+          className="mx-auto h-auto max-h-[calc(96dvh-132px)] w-auto max-w-full bg-wash object-contain"
+        />
+      )}
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 px-5 py-3">
         <AltField key={photo.publicId} address={address} photo={photo} />
         <button type="button" className="btn btn-quiet" onClick={() => act({ kind, photo: photo.publicId })}>

@@ -183,9 +183,14 @@ export function FormFields({
         />
       ))}
 
-      {design.photos.most > 0 && (
+      {(design.photos.most > 0 || design.video.shown) && (
         <div data-part="photos">
-          <PhotoField photos={photos} errors={fields.media.errors} most={design.photos.most} />
+          <PhotoField
+            photos={photos}
+            errors={fields.media.errors}
+            most={design.photos.most}
+            takesVideo={design.video.shown}
+          />
         </div>
       )}
 

@@ -40,7 +40,15 @@ export interface Quotation {
   /** The address of the writer's picture. */
   portrait: string | null
   /** Addresses of the files of photos. */
-  photos: { large: string; small: string; width: number; height: number; alt: string }[]
+  photos: {
+    large: string
+    small: string
+    width: number
+    height: number
+    alt: string
+    /** The address of the video that it is the first picture of; null for a photo. */
+    video: string | null
+  }[]
   relationship: string
   /** The site that it was posted on, for reading by origin; empty for the shop's own. */
   postedOn: string

@@ -27,13 +27,14 @@ export function toQuotation(
 ): Quotation {
   const at = (file: string | null) => file && `${mediaUrl}${file}`
   const by = publicName(review.authorName, parts.name)
-  const photoOf = ({ name, small, width, height, alt }: Photo, i: number) => ({
+  const photoOf = ({ name, small, width, height, alt, video }: Photo, i: number) => ({
     large: `${mediaUrl}${name}`,
     small: `${mediaUrl}${small}`,
     width,
     height,
     // Photos without a description need distinct names.
-    alt: alt || translate('visitor.photo', { place: i + 1, name: by }),
+    alt: alt || translate(video ? 'visitor.video' : 'visitor.photo', { place: i + 1, name: by }),
+    video: at(video),
   })
   const spoken = { now, timeZone: shop.timeZone, locale }
   const shownRating = review.rating !== null && parts.rating !== 'hidden' ? review.rating : null

@@ -124,6 +124,7 @@ export const designSchema = z.object({
     })
     .prefault({}),
   photos: z.object({ most: z.number().int().min(0).max(MOST_PHOTOS).default(MOST_PHOTOS) }).prefault({}),
+  video: z.object({ shown: z.boolean().default(false) }).prefault({}),
   name: z.object({ label }).prefault({}),
   email: z.object({ label }).prefault({}),
   questions: z

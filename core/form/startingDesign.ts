@@ -19,6 +19,7 @@ export const startingDesign: FormDesign = {
   title: { shown: true, label: '', most: TITLE_LIMIT },
   body: { required: false, label: '', least: 0, most: BODY_LIMIT },
   photos: { most: MOST_PHOTOS },
+  video: { shown: false },
   name: { label: '' },
   email: { label: '' },
   questions: [],

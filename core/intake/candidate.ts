@@ -74,6 +74,9 @@ export interface Photo {
   small: string
   /** A description for people who can't see it; may be empty. */
   alt: string
+  /** The file of the video that it is the first picture of, and its length; null for a photo. */
+  video: string | null
+  seconds: number | null
 }
 
 /** Unknown values are empty. */

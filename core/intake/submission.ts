@@ -46,10 +46,13 @@ export function isSkuAmong(skus: string[]): (sku: string) => boolean {
 }
 
 /** The part of a design that says what is accepted. */
-export type AcceptingDesign = Pick<FormDesign, 'title' | 'body' | 'product' | 'photos' | 'questions'>
+export type AcceptingDesign = Pick<
+  FormDesign,
+  'title' | 'body' | 'product' | 'photos' | 'video' | 'questions'
+>
 
 /** The fields of every form under their public names. Products are given by SKU. */
-function ownFields(productSkus: string[], { title, body, product, photos }: AcceptingDesign) {
+function ownFields(productSkus: string[], { title, body, product, photos, video }: AcceptingDesign) {
   return {
     rating: z
       .string({ error: messageCode('form.error.rating') })
@@ -76,7 +79,7 @@ function ownFields(productSkus: string[], { title, body, product, photos }: Acce
       .string()
       .optional()
       .transform((answer) => ['on', 'yes', 'true', '1'].includes((answer ?? '').toLowerCase())),
-    media: photoRefsUpTo(photos.most),
+    media: photoRefsUpTo(photos.most + (video.shown ? 1 : 0)),
     token: z.string().max(500).optional(),
     [WORK_FIELD]: z.string().max(2000).optional(),
     [VERSION_FIELD]: z.coerce.number().int().optional().catch(undefined),

@@ -1,4 +1,4 @@
-/** Opens photos above the page. Arrow keys move between the photos of a review. */
+/** Opens photos and videos above the page. Arrow keys move between those of a review; nothing plays by itself. */
 export default function photos(root: ParentNode): () => void {
   const ending = new AbortController()
   const heard = { signal: ending.signal }
@@ -10,11 +10,20 @@ export default function photos(root: ParentNode): () => void {
     at = (to + links.length) % links.length
     const link = links[at]!
     const image = view!.querySelector('img')!
-    image.src = link.href
-    image.alt = link.querySelector('img')!.alt
-    image.width = Number(link.dataset.w)
-    image.height = Number(link.dataset.h)
-    view!.querySelector('p')!.textContent = `${image.alt} (${at + 1} / ${links.length})`
+    const video = view!.querySelector('video')!
+    const { poster } = link.dataset
+    const { alt } = link.querySelector('img')!
+    const shown = poster ? video : image
+    image.hidden = poster !== undefined
+    video.hidden = !poster
+    video.pause()
+    if (poster) video.poster = poster
+    else image.alt = alt
+    video.ariaLabel = alt
+    shown.src = link.href
+    shown.width = Number(link.dataset.w)
+    shown.height = Number(link.dataset.h)
+    view!.querySelector('p')!.textContent = `${alt} (${at + 1} / ${links.length})`
     for (const step of view!.querySelectorAll<HTMLElement>('.eg-turn')) step.hidden = links.length < 2
   }
 
@@ -32,19 +41,26 @@ export default function photos(root: ParentNode): () => void {
     }
     const said = document.createElement('p')
     said.setAttribute('aria-live', 'polite')
+    const video = document.createElement('video')
+    video.controls = true
+    video.playsInline = true
+    video.preload = 'metadata'
     dialog.append(
       document.createElement('img'),
+      video,
       said,
       button('eg-turn', '←', words.back!, () => show(at - 1)),
       button('eg-turn', '→', words.on!, () => show(at + 1)),
       button('eg-shut', '×', words.close!, () => dialog.close()),
     )
     dialog.addEventListener('keydown', (event) => {
-      const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+      // A video has its own arrow keys.
+      const step = event.target === video ? 0 : { ArrowLeft: -1, ArrowRight: 1 }[event.key]
       if (step) show(at + step)
       // The page behind may use the same keys.
       event.stopPropagation()
     })
+    dialog.addEventListener('close', () => video.pause())
     dialog.addEventListener('click', (event) => event.target === dialog && dialog.close())
     return dialog
   }

@@ -185,6 +185,8 @@ test('before an update the database is copied, and the copy brings it back', asy
   db.prepare('DELETE FROM knex_migrations WHERE name = ?').run(migrationNames.at(-1))
   db.exec(
     [
+      'photo DROP COLUMN seconds',
+      'pending_photo DROP COLUMN seconds',
       'form DROP COLUMN tag',
       'form DROP COLUMN arrives_as',
       'form DROP COLUMN last_day',
@@ -192,7 +194,9 @@ test('before an update the database is copied, and the copy brings it back', asy
       'product DROP COLUMN writers',
     ]
       .map((change) => `ALTER TABLE ${change};`)
-      .join('') + 'DROP TABLE form_day; DROP TABLE review_answer',
+      .join('') +
+      'DROP TABLE form_day; DROP TABLE review_answer; DROP INDEX photo_by_video; DROP INDEX pending_photo_by_video;' +
+      'ALTER TABLE photo DROP COLUMN video; ALTER TABLE pending_photo DROP COLUMN video',
   )
   db.close()
   const updated = await openData(data, now)

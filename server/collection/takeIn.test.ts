@@ -144,7 +144,7 @@ describe('an intake', () => {
 
   test('of a batch that can’t be stored nothing is stored', async () => {
     const broken = brought('broken', {
-      photos: [{ id: 99, name: '', small: '', width: 1, height: 1, alt: '' }],
+      photos: [{ id: 99, name: '', small: '', width: 1, height: 1, alt: '', video: null, seconds: null }],
     })
     await expect(
       receive(services, shop, { actor: asMember(mara), intake: null, candidates: [...many(3), broken] }),

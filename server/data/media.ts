@@ -21,6 +21,8 @@ export async function insertMedia(
 const uses = [
   ['photo', 'name'],
   ['photo', 'small'],
+  ['photo', 'video'],
+  ['pending_photo', 'video'],
   ['pending_photo', 'name'],
   ['pending_photo', 'small'],
   ['review_version', 'portrait'],

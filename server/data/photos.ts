@@ -22,11 +22,20 @@ export async function insertPendingPhoto(
   await db('pending_photo').insert({ ...stored, shop_id: form.shopId, form_id: form.id, uploaded_at: now })
 }
 
+export async function setPendingVideo(
+  db: Knex,
+  form: { id: number },
+  key: string,
+  video: { video: string; seconds: number },
+): Promise<void> {
+  await db('pending_photo').where({ form_id: form.id, key }).update(video)
+}
+
 export async function findPendingPhotos(db: Knex, formId: number, keys: string[]): Promise<PendingPhoto[]> {
   return db('pending_photo')
     .where({ form_id: formId })
     .whereIn('key', keys)
-    .select('key', 'name', 'small', 'width', 'height')
+    .select('key', 'name', 'small', 'width', 'height', 'video', 'seconds')
 }
 
 /** The photos of a version: ids of earlier ones, and new ones. */
@@ -55,7 +64,17 @@ async function insertPhoto(
   trx: Knex.Transaction,
   shopId: number,
   reviewId: number,
-  { key, publicId, name, small, width, height, alt }: Photo & { publicId: string; key: string },
+  {
+    key,
+    publicId,
+    name,
+    small,
+    width,
+    height,
+    alt,
+    video,
+    seconds,
+  }: Photo & { publicId: string; key: string },
   now: string,
 ): Promise<number> {
   const [id] = await trx('photo').insert({
@@ -67,6 +86,8 @@ async function insertPhoto(
     width,
     height,
     alt,
+    video,
+    seconds,
     created_at: now,
   })
   await trx('pending_photo').where({ shop_id: shopId, key }).delete()
@@ -87,6 +108,8 @@ export async function photosOfVersion(db: Knex, shopId: number, versionId: numbe
       width: 'photo.width',
       height: 'photo.height',
       alt: 'photo.alt',
+      video: 'photo.video',
+      seconds: 'photo.seconds',
       declined: 'photo.declined',
     })
   return rows.map((row) => ({ ...row, declined: row.declined === 1 }))

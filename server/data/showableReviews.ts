@@ -19,7 +19,8 @@ const TAGS = `(
 
 const PHOTOS = `(
   SELECT json_group_array(json_object(
-    'name', name, 'small', small, 'width', width, 'height', height, 'alt', alt) ORDER BY position)
+    'name', name, 'small', small, 'width', width, 'height', height, 'alt', alt,
+    'video', video, 'seconds', seconds) ORDER BY position)
   FROM version_photo JOIN photo ON photo.id = version_photo.photo_id
   WHERE version_photo.version_id = review.published_version_id AND photo.declined = 0
 )`

@@ -41,7 +41,7 @@ export function visitorPage(page: string): Prepared {
     {
       'Content-Type': 'text/html; charset=utf-8',
       'Cache-Control': ALWAYS_ASK,
-      'Content-Security-Policy': `default-src 'none'; script-src 'self'; style-src ${hashes.join(' ')}; font-src 'self'; img-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'`,
+      'Content-Security-Policy': `default-src 'none'; script-src 'self'; style-src ${hashes.join(' ')}; font-src 'self'; img-src 'self'; media-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'`,
     },
     'quickly',
   )

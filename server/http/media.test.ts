@@ -56,3 +56,28 @@ test('what is not there, and what is no picture’s name, is not answered from t
     expect([address, (await fetch(url + address)).status]).toEqual([address, 418])
   expect((await fetch(`${url}/media/${name}`, { method: 'POST' })).status).toBe(418)
 })
+
+test('a video comes in the parts that a browser asks for', async () => {
+  const film = `${'c3'.repeat(16)}.mp4`
+  writeFileSync(path.join(folder, film), 'a whole film of bees')
+  const asked = (range?: string) =>
+    fetch(`${url}/media/${film}`, { headers: range === undefined ? {} : { Range: range } })
+  const whole = await asked()
+  expect([whole.status, await whole.text()]).toEqual([200, 'a whole film of bees'])
+  expect(Object.fromEntries(whole.headers)).toMatchObject({
+    'content-type': 'video/mp4',
+    'accept-ranges': 'bytes',
+    'x-content-type-options': 'nosniff',
+    'content-security-policy': "default-src 'none'; sandbox",
+    'cache-control': 'public, max-age=31536000, immutable',
+  })
+  const part = await asked('bytes=2-6')
+  expect([part.status, await part.text(), part.headers.get('content-range')]).toEqual([
+    206,
+    'whole',
+    'bytes 2-6/20',
+  ])
+  expect((await asked('bytes=90-')).status).toBe(416)
+  expect((await fetch(`${url}/media/${'d4'.repeat(16)}.webm`)).status).toBe(404)
+  expect((await fetch(`${url}/media/${film}`, { method: 'POST' })).status).not.toBe(200)
+})

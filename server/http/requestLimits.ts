@@ -27,6 +27,7 @@ const limitsByAddress: [path: RegExp, type: RegExp, limits: BodyLimits][] = [
     /./,
     { maxBytes: MOST_PHOTO_BYTES, kind: 'bytes' },
   ],
+  [/^\/(?:f|s\/[^/]+\/gather\/forms)\/[^/]+\/video(?:\?|$)/, /./, { maxBytes: 4_100_000, kind: 'bytes' }],
   [/^\/(?:f|r)\/[^/]+(?:\/frame)?(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 60_000_000, kind: 'form' }],
 ]
 

@@ -19,6 +19,8 @@ export interface Throttle {
   /** The suspicion against a further submission, 0 to 4. */
   suspicion: (clientAddress: string, form: string) => Promise<number>
   photo: (clientAddress: string) => Promise<number | null>
+  /** A piece of a video; a whole one is 25. */
+  videoPiece: (clientAddress: string) => Promise<number | null>
   readSite: (clientAddress: string) => Promise<number | null>
   /** A member opens a page of the shop's site in the editor. */
   previewPage: (memberId: number) => Promise<number | null>
@@ -46,6 +48,7 @@ export function buildThrottle(on: boolean): Throttle {
   const submissions = limiter(60, 10)
   const [hourly, formLately] = [limiter(UNLIMITED, 60), limiter(UNLIMITED, 10)]
   const photos = limiter(80, 10)
+  const videoPieces = limiter(200, 10)
   const sites = limiter(20, 10)
   const pagesInEditor = limiter(60, 10)
   const lookUps = limiter(300, 10)
@@ -86,6 +89,7 @@ export function buildThrottle(on: boolean): Throttle {
             toForm: await taken(formLately, form),
           })
         : 0,
+    videoPiece: (clientAddress) => take(videoPieces, limitKeyOf(clientAddress)),
     photo: (clientAddress) => take(photos, limitKeyOf(clientAddress)),
     readSite: (clientAddress) => take(sites, limitKeyOf(clientAddress)),
     previewPage: (memberId) => take(pagesInEditor, String(memberId)),

@@ -33,6 +33,8 @@ export async function storePendingPhoto(
     small: await keepFile(services, form.shopId, made.small),
     width,
     height,
+    video: null,
+    seconds: null,
   }
   await insertPendingPhoto(services.db, form, stored, services.now().toISOString())
   return { key: stored.key, small: stored.small, width, height }

@@ -16,6 +16,7 @@ export const loadTask: { [N in TaskName]: () => Promise<Task<N>> } = {
   moveReviews: async () => (await import('../collection/moveReviews')).moveReviews,
   publishStale: async () => (await import('../publishing/publish')).publishStale,
   makeVariant: async () => (await import('../http/makeVariant')).makeVariant,
+  readVideo: async () => (await import('../media/readVideoTask')).readVideoTask,
   readPage: async () => (await import('../outside/readTasks')).readPageTask,
   readStyles: async () => (await import('../outside/readTasks')).readStylesTask,
   stillPage: async () => (await import('../outside/readTasks')).stillPageTask,

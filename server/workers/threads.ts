@@ -59,6 +59,7 @@ const poolOf: Record<TaskName, 'long' | 'history' | 'render' | 'backup'> = {
   makeVariant: 'render',
   readOrigin: 'render',
   takeInFound: 'long',
+  readVideo: 'render',
   readPage: 'render',
   readStyles: 'render',
   stillPage: 'render',

@@ -5,6 +5,7 @@ import type { OriginQuestion, ReadReply } from '../../core/listing/originQuestio
 import type { SheetMatching } from '../../core/listing/matching'
 import type { Declaration } from '../../core/site/css'
 import type { Page } from '../../core/site/page'
+import type { VideoRefusal } from '../../core/video/video'
 import type { UndoIntake } from '../collection/undoIntakeJob'
 import type { MoveReviews } from '../collection/moveReviewsJob'
 import type { AnswerKind } from '../http/answerKind'
@@ -31,6 +32,10 @@ export interface Tasks {
     output: ReadReply
   }
   takeInFound: { input: { shopId: number; intake: string; candidates: Candidate[] }; output: void }
+  readVideo: {
+    input: { file: string }
+    output: { kind: 'mp4' | 'webm'; seconds: number } | { refused: VideoRefusal }
+  }
   readPage: { input: { html: string; url: string }; output: Page }
   readStyles: { input: { styles: string[] }; output: Declaration[] }
   stillPage: { input: { html: string; url: string }; output: string }

@@ -143,14 +143,22 @@ export function FieldSettings({ part, draft, change, products }: PanelProps) {
       )
     case 'photos':
       return (
-        <Slider
-          label={say('forms.mostPhotos')}
-          value={draft.photos.most}
-          words={draft.photos.most === 0 ? say('forms.none') : String(draft.photos.most)}
-          min={0}
-          max={MOST_PHOTOS}
-          set={(most) => set('photos', { most })}
-        />
+        <>
+          <Slider
+            label={say('forms.mostPhotos')}
+            value={draft.photos.most}
+            words={draft.photos.most === 0 ? say('forms.none') : String(draft.photos.most)}
+            min={0}
+            max={MOST_PHOTOS}
+            set={(most) => set('photos', { most })}
+          />
+          <SwitchLine
+            words={say('forms.video')}
+            on={draft.video.shown}
+            set={(shown) => set('video', { shown })}
+          />
+          <p className="text-[13px] text-soft">{say('forms.videoHint')}</p>
+        </>
       )
     default:
       return null

@@ -11,6 +11,7 @@ const photos = (items: PhotoItem[]): Photos => ({
   tooMany: false,
   pending: false,
   add: nothing,
+  addVideo: nothing,
   remove: nothing,
   again: nothing,
   say: nothing,

@@ -1,5 +1,5 @@
 import { ImagePlus, X } from 'lucide-react'
-import { useEffect, useRef, useState, type DragEvent } from 'react'
+import { lazy, Suspense, useEffect, useRef, useState, type DragEvent } from 'react'
 import { ALT_LIMIT, MOST_PHOTOS, writeRef } from '../../../core/intake/photos'
 import type { CustomerTranslate } from '../../../core/messages/customers/customerMessages'
 import { useCodes, useTranslate } from '../speech'
@@ -8,18 +8,24 @@ import type { PhotoItem, Photos } from './usePhotos'
 
 const TAKEN = 'image/jpeg,image/png,image/webp,image/avif,image/gif'
 
+// Few forms ask for a video.
+const VideoButton = lazy(() => import('./VideoButton'))
+
 /** Photos are shrunk and uploaded while the form is filled in. Without scripts they are sent with the form. */
 export function PhotoField({
   photos,
   errors,
   mayAdd = true,
   most = MOST_PHOTOS,
+  takesVideo = false,
 }: {
   photos: Photos
   errors: string[] | undefined
   mayAdd?: boolean
-  /** How many are welcome. */
+  /** How many photos are welcome. */
   most?: number
+  /** Whether a video is welcome. */
+  takesVideo?: boolean
 }) {
   const awake = useAwake()
   const translate = useTranslate()
@@ -58,7 +64,7 @@ export function PhotoField({
           ))}
         </ul>
       )}
-      {mayAdd && items.length < most && (
+      {mayAdd && items.filter(({ isVideo }) => !isVideo).length < most && (
         <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
           <label className="btn h-9 min-h-9 border-edge font-normal has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-(--shop-edge)">
             <ImagePlus className="size-4" aria-hidden="true" />
@@ -82,6 +88,11 @@ export function PhotoField({
           </span>
         </div>
       )}
+      {mayAdd && takesVideo && awake && !items.some(({ isVideo }) => isVideo) && (
+        <Suspense fallback={<div className="mt-2 h-9" />}>
+          <VideoButton take={photos.addVideo} />
+        </Suspense>
+      )}
       {photos.tooMany && (
         <p role="alert" className="mt-1 font-semibold text-plum">
           {translate('photo.error.many', { most })}
@@ -97,7 +108,7 @@ export function PhotoField({
 }
 
 function Item({
-  item: { id, alt, file, state },
+  item: { id, alt, file, state, isVideo },
   item,
   place,
   photos,
@@ -118,7 +129,7 @@ function Item({
         {ready ? (
           <img
             src={`/media/${ready.small}`}
-            alt={translate('photo.of', { place })}
+            alt={isVideo ? translate('video.of') : translate('photo.of', { place })}
             className="size-16 object-cover"
           />
         ) : (
@@ -128,7 +139,7 @@ function Item({
       <span className="min-w-0 flex-1">
         {ready && awake && file === null && (
           <span className="text-[13px] text-soft">
-            {alt || translate('photo.of', { place })}
+            {alt || isVideo ? translate('video.of') : translate('photo.of', { place })}
             <input type="hidden" name="media" value={writeRef({ key: ready.key, alt })} />
           </span>
         )}

@@ -6,6 +6,7 @@ import { PhotoProblem, shrink, uploadPhoto, type UploadedPhoto } from './uploadP
 export interface PhotoItem {
   id: string
   alt: string
+  isVideo?: true
   /** Null for a photo that the review had before. */
   file: File | null
   state:
@@ -29,8 +30,18 @@ export function usePhotos(address: string, kept: KeptPhoto[]) {
     [],
   )
   const bring = useCallback(
-    async (id: string, file: File) => {
+    async (id: string, file: File, isVideo = false) => {
       try {
+        if (isVideo) {
+          put(id, { state: { is: 'sending', part: 0 } })
+          // Few reviews have a video.
+          const { uploadVideo } = await import('./uploadVideo')
+          const video = await uploadVideo(address, file, (part) =>
+            put(id, { state: { is: 'sending', part } }),
+          )
+          put(id, { state: { is: 'ready', key: video.key, small: video.small } })
+          return
+        }
         put(id, { state: { is: 'shrinking' } })
         const small = await shrink(file)
         put(id, { state: { is: 'sending', part: 0 } })
@@ -52,18 +63,23 @@ export function usePhotos(address: string, kept: KeptPhoto[]) {
     pending: items.some(({ state }) => state.is === 'shrinking' || state.is === 'sending'),
     add: (files: File[]) => {
       const added = files
-        .slice(0, MOST_PHOTOS - items.length)
+        .slice(0, MOST_PHOTOS - items.filter(({ isVideo }) => !isVideo).length)
         .map((file): PhotoItem => ({ id: crypto.randomUUID(), alt: '', file, state: { is: 'shrinking' } }))
       setTooMany(files.length > added.length)
       setItems((all) => [...all, ...added])
       // One by one: a phone has memory for one large photo, not for four.
       void added.reduce((before, { id, file }) => before.then(() => bring(id, file!)), Promise.resolve())
     },
+    addVideo: (file: File) => {
+      const id = crypto.randomUUID()
+      setItems((all) => [...all, { id, alt: '', file, isVideo: true, state: { is: 'sending', part: 0 } }])
+      void bring(id, file, true)
+    },
     remove: (id: string) => {
       setTooMany(false)
       setItems((all) => all.filter((item) => item.id !== id))
     },
-    again: ({ id, file }: PhotoItem) => file && void bring(id, file),
+    again: ({ id, file, isVideo }: PhotoItem) => file && void bring(id, file, isVideo),
     say: (id: string, alt: string) => put(id, { alt }),
   }
 }

@@ -119,7 +119,7 @@ export const de: CustomerMessages = {
   video: {
     add: 'Video hinzufügen',
     hint: 'bis {{seconds}} Sekunden und {{megabytes}} MB; Angaben über Sie werden entfernt',
-    of: 'Video {{place}}',
+    of: 'Ihr Video',
     checking: 'wird geprüft',
     one: 'Ein Video genügt.',
     refused: {
@@ -246,6 +246,7 @@ export const de: CustomerMessages = {
     goTo: 'Zu {{place}} von {{all}}',
     mark: '{{mark}} Sterne: {{count}}',
     photo: 'Foto {{place}} von {{name}}',
+    video: 'Video von {{name}}',
     close: 'Schließen',
     notPublishedTitle: 'Noch nicht veröffentlicht',
     notPublished:

@@ -118,7 +118,7 @@ export const en = {
   video: {
     add: 'Add a video',
     hint: 'up to {{seconds}} seconds and {{megabytes}} MB; what it says of you is removed',
-    of: 'Video {{place}}',
+    of: 'Your video',
     checking: 'checking it',
     one: 'One video is enough.',
     refused: {
@@ -233,6 +233,7 @@ export const en = {
     goTo: 'Go to {{place}} of {{all}}',
     mark: '{{mark}} stars: {{count}}',
     photo: 'Photo {{place}} by {{name}}',
+    video: 'Video by {{name}}',
     close: 'Close',
     notPublishedTitle: 'Not published yet',
     notPublished:

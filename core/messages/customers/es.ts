@@ -116,7 +116,7 @@ export const es: CustomerMessages = {
   video: {
     add: 'Añadir un vídeo',
     hint: 'hasta {{seconds}} segundos y {{megabytes}} MB; se quitan los datos sobre usted',
-    of: 'Vídeo {{place}}',
+    of: 'Su vídeo',
     checking: 'comprobando',
     one: 'Con un vídeo basta.',
     refused: {
@@ -239,6 +239,7 @@ export const es: CustomerMessages = {
     goTo: 'Ir a {{place}} de {{all}}',
     mark: '{{mark}} estrellas: {{count}}',
     photo: 'Foto {{place}} de {{name}}',
+    video: 'Vídeo de {{name}}',
     close: 'Cerrar',
     notPublishedTitle: 'Aún sin publicar',
     notPublished:

@@ -119,7 +119,7 @@ export const fr: CustomerMessages = {
   video: {
     add: 'Ajouter une vidéo',
     hint: 'jusqu’à {{seconds}} secondes et {{megabytes}} Mo ; les données sur vous sont retirées',
-    of: 'Vidéo {{place}}',
+    of: 'Votre vidéo',
     checking: 'vérification',
     one: 'Une seule vidéo suffit.',
     refused: {
@@ -244,6 +244,7 @@ export const fr: CustomerMessages = {
     goTo: 'Aller à {{place}} sur {{all}}',
     mark: '{{count}} avis à {{mark}}',
     photo: 'Photo {{place}} de {{name}}',
+    video: 'Vidéo de {{name}}',
     close: 'Fermer',
     notPublishedTitle: 'Pas encore publié',
     notPublished:

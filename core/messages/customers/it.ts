@@ -117,7 +117,7 @@ export const it: CustomerMessages = {
   video: {
     add: 'Aggiungi un video',
     hint: 'fino a {{seconds}} secondi e {{megabytes}} MB; i dati su di Lei vengono rimossi',
-    of: 'Video {{place}}',
+    of: 'Il Suo video',
     checking: 'controllo',
     one: 'Un solo video basta.',
     refused: {
@@ -241,6 +241,7 @@ export const it: CustomerMessages = {
     goTo: 'Vai a {{place}} di {{all}}',
     mark: '{{mark}} stelle: {{count}}',
     photo: 'Foto {{place}} di {{name}}',
+    video: 'Video di {{name}}',
     close: 'Chiudi',
     notPublishedTitle: 'Non ancora pubblicato',
     notPublished:

@@ -80,6 +80,13 @@ const statements = [
   `INSERT OR IGNORE INTO review_answer (question, value, review_id)
     SELECT answer.value ->> 'question', answer.value ->> 'value', review_id
     FROM review_version, json_each(answers) AS answer WHERE answer.value ->> 'question' IS NOT NULL`,
+  // A video with its first picture; seconds are its length.
+  `ALTER TABLE photo ADD COLUMN video TEXT`,
+  `ALTER TABLE photo ADD COLUMN seconds REAL`,
+  `ALTER TABLE pending_photo ADD COLUMN video TEXT`,
+  `ALTER TABLE pending_photo ADD COLUMN seconds REAL`,
+  `CREATE INDEX pending_photo_by_video ON pending_photo (video) WHERE video IS NOT NULL`,
+  `CREATE INDEX photo_by_video ON photo (video) WHERE video IS NOT NULL`,
   `ALTER TABLE form ADD COLUMN tag TEXT NOT NULL DEFAULT ''`,
   // Unless a rule is stronger.
   `ALTER TABLE form ADD COLUMN arrives_as TEXT NOT NULL DEFAULT 'waiting' CHECK (arrives_as IN ('waiting', 'approved'))`,
