@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { Photo } from '../../core/intake/candidate'
+import { countRows } from './countRows'
 
 /** A photo of a form that is not sent yet. */
 export interface PendingPhoto extends Omit<Photo, 'alt'> {
@@ -29,6 +30,12 @@ export async function setPendingVideo(
   video: { video: string; seconds: number },
 ): Promise<void> {
   await db('pending_photo').where({ form_id: form.id, key }).update(video)
+}
+
+/** The number of a shop's videos whose forms are not sent yet. */
+export function countPendingVideos(db: Knex, shopId: number): Promise<number> {
+  // The condition of the partial index.
+  return countRows(db('pending_photo').where({ shop_id: shopId }).whereRaw('video IS NOT NULL'))
 }
 
 export async function findPendingPhotos(db: Knex, formId: number, keys: string[]): Promise<PendingPhoto[]> {

@@ -48,7 +48,7 @@ export function buildThrottle(on: boolean): Throttle {
   const submissions = limiter(60, 10)
   const [hourly, formLately] = [limiter(UNLIMITED, 60), limiter(UNLIMITED, 10)]
   const photos = limiter(80, 10)
-  const videoPieces = limiter(200, 10)
+  const videoPieces = limiter(80, 10)
   const sites = limiter(20, 10)
   const pagesInEditor = limiter(60, 10)
   const lookUps = limiter(300, 10)

@@ -4,13 +4,15 @@ import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
 import path from 'node:path'
 import { MOST_VIDEO_BYTES, type VideoRefusal } from '../../core/video/video'
 import { insertMedia } from '../data/media'
-import { findPendingPhotos, setPendingVideo } from '../data/photos'
+import { countPendingVideos, findPendingPhotos, setPendingVideo } from '../data/photos'
 import type { Services } from '../services'
 
 /* Videos are sent in pieces, and kept as parts of files beside the pictures until they are whole and checked. */
 
 /** Unfinished ones of a shop; the oldest gives way. */
-const MOST_UNFINISHED = 30
+const MOST_UNFINISHED = 20
+/** Whole ones of a shop whose forms are not sent; a crowd of them must not fill the disk. */
+const MOST_UNSENT = 40
 const MOST_CHECKING_MS = 20_000
 const DAY_MS = 86_400_000
 
@@ -24,6 +26,8 @@ export type VideoOutcome =
   | { refused: VideoRefusal }
   /** There is no picture with this key. */
   | { missing: true }
+  /** Too many wait for their forms; later there is room. */
+  | { full: true }
 
 /**
  * Appends a piece to the video of an uploaded picture; with the last one, the video is checked and belongs to the
@@ -40,6 +44,7 @@ export async function storeVideoPiece(
   const [picture] = await findPendingPhotos(services.db, form.id, [key])
   if (!picture) return { missing: true }
   if (picture.video) return { video: picture.video, seconds: picture.seconds ?? 0 }
+  if ((await countPendingVideos(services.db, form.shopId)) >= MOST_UNSENT) return { full: true }
   const file = path.join(folderOf(services), `${form.shopId}-${key}.part`)
   const size = existsSync(file) ? (await stat(file)).size : 0
   if (at !== size) return { size }

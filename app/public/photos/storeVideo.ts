@@ -6,6 +6,9 @@ import type { CustomerForm } from '../../../server/collection/customerForm'
 import { storageFaultIn } from '../../storageProblem'
 import { photoRefusal } from './storePhoto'
 
+/** Unsent ones are deleted every hour. */
+const FULL_S = 3600
+
 const asked = z.object({
   key: z.string().regex(/^[a-z0-9]{1,40}$/),
   at: z.coerce.number().int().min(0),
@@ -27,6 +30,8 @@ export async function storeVideo(
     const bytes = new Uint8Array(await request.arrayBuffer())
     const stored = await context.elogio.storeVideoPiece(found.form, { ...piece.data, bytes })
     if ('missing' in stored) return refused(404, messageCode('photo.error.gone'))
+    if ('full' in stored)
+      return refused(429, messageCode('photo.error.wait'), { 'Retry-After': String(FULL_S) })
     if ('refused' in stored) return refused(422, videoRefusalCode(stored.refused))
     return Response.json(stored, { status: 'video' in stored ? 201 : 202 })
   } catch (error) {

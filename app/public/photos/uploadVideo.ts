@@ -32,7 +32,7 @@ export async function uploadVideo(
   if (file.size === 0) throw refused('empty')
   if (file.size > MOST_VIDEO_BYTES) throw refused('large')
   const stored = await uploadPhoto(photoAddress, await pictureOf(file), () => undefined)
-  const address = `${photoAddress.replace('/photo', '/video')}&key=${stored.key}&whole=${file.size}`
+  const address = `${photoAddress.replace(/\/photo\?/, '/video?')}&key=${stored.key}&whole=${file.size}`
   for (let at = 0; ;) {
     const answer = await sendPiece(`${address}&at=${at}`, file.slice(at, at + PIECE_BYTES))
     if ('video' in answer) return stored
