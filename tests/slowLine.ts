@@ -43,7 +43,7 @@ try {
   const pages = [
     ...['/', '/goods', '/journal', '/tasting', '/saltmarsh'].map((page) => new URL(page, demo.shopUrl).href),
     ...[...keys, ...(await publishOthers())].map((key) => `${demo.url}/d/${key}`),
-    `${demo.url}/f/tell-us`,
+    ...['tell-us', 'clubs'].map((slug) => `${demo.url}/f/${slug}`),
     `${demo.url}/how/wrenfield`,
   ]
   console.log(
