@@ -298,7 +298,7 @@ test('a test review goes the whole way and is removed; the card with the code ha
     await page.press('Remove all test reviews')
     await page.sees('The test reviews were removed.')
     await page.press('All parts')
-    await page.press('Lead customers here')
+    await page.press('Share the form')
     await page.press('Print a card')
     await page.sees('localhost')
     await page.accessible()

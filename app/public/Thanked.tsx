@@ -50,7 +50,7 @@ export function Thanked({
           </b>
         </p>
       )}
-      <p className="mt-2 text-[17px]">{translate('form.thanks.kept', { shop: shop.name })}</p>
+      <p className="mt-4 text-[17px]">{translate('form.thanks.kept', { shop: shop.name })}</p>
       <ul className="mt-4 flex flex-col gap-2 text-[15px]">
         {received.confirm && <li className="font-semibold">{translate('form.thanks.confirm')}</li>}
         {nextSteps(received).map((key) => (

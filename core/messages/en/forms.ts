@@ -124,7 +124,7 @@ export const formWords = {
       writers: 'Who can write',
       arrivals: 'New reviews',
       try: 'Try it',
-      place: 'Lead customers here',
+      place: 'Share the form',
       came: 'Last 30 days',
     },
     text: {
