@@ -348,6 +348,11 @@ test('a video is sent ahead, waits for the owner, and is played by visitors only
       setTimeout(() => recorder.stop(), 1200)`)
     await page.find('[data-photo=ready] input')
     await page.accessible()
+    expect(
+      await driver.executeScript(
+        'return document.getElementById(document.querySelector("[name=author_email]").getAttribute("aria-describedby")).innerText',
+      ),
+    ).toBe('never shown')
     await page.type('[data-photo=ready] input', 'Bees at the door')
     await page.type('[name=body]', 'Forty of us ordered, and every box was labelled.')
     await driver.executeScript(`document.querySelector('[name^=answer_][value="5"]').click()`)
@@ -358,6 +363,7 @@ test('a video is sent ahead, waits for the owner, and is played by visitors only
     await page.sees('Thank you, all of you')
 
     await page.go(`${demo.url}/s/wrenfield/decide?lane=held&q=labelled`)
+    await page.sees('1 video')
     await page.press('Kim Aldous')
     await page.click('[aria-label^="Photos"] button, section button:has(img[src*="/media/"])')
     const video = await page.find('dialog video')

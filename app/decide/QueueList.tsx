@@ -174,7 +174,8 @@ function Chips({ line, languages }: { line: Line; languages: string[] }) {
         </Chip>
       ))}
       {verified && <Chip tone="moss">{say('proof.verified')}</Chip>}
-      {line.photos > 0 && <Chip>{say('photos.short', { count: line.photos })}</Chip>}
+      {line.photos > line.videos && <Chip>{say('photos.short', { count: line.photos - line.videos })}</Chip>}
+      {line.videos > 0 && <Chip>{say('photos.shortVideo', { count: line.videos })}</Chip>}
       {sourcePolicies[line.source].typedBy === 'shop' && <Chip>{say('decide.writtenDown')}</Chip>}
       {!verified && proofFailure && <Chip>{say(`proof.short.${proofFailure}`)}</Chip>}
       {language && !languages.includes(language) && <Chip>{languageName(language)}</Chip>}

@@ -27,7 +27,7 @@ export function ReviewPhotos({ address, photos, writer, act }: Given) {
               type="button"
               className="relative block cursor-zoom-in overflow-hidden rounded-lg"
               aria-label={[
-                say('photos.large', { place: i + 1, all: photos.length }),
+                say(photo.video ? 'photos.largeVideo' : 'photos.large', { place: i + 1, all: photos.length }),
                 photo.declined && say('photos.hidden'),
               ]
                 .filter(Boolean)
@@ -98,7 +98,10 @@ function Large({
   return (
     <dialog
       ref={dialog}
-      aria-label={say('photos.large', { place: at + 1, all: photos.length })}
+      aria-label={say(photo.video ? 'photos.largeVideo' : 'photos.large', {
+        place: at + 1,
+        all: photos.length,
+      })}
       className="m-auto max-h-[96dvh] max-w-[96vw] overflow-hidden rounded-xl bg-paper p-0 text-ink backdrop:bg-black/70"
       onClose={close}
       onClick={(event) => event.target === dialog.current && dialog.current?.close()}

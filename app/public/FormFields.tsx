@@ -141,7 +141,9 @@ export function FormFields({
             part="product"
           >
             <select
-              {...getSelectProps(fields.product)}
+              {...getSelectProps(fields.product, {
+                ariaDescribedBy: design.product.required ? undefined : fields.product.descriptionId,
+              })}
               key={fields.product.key}
               className="select w-full border-edge text-[15px]"
             >
@@ -163,7 +165,10 @@ export function FormFields({
             part="orderNumber"
           >
             <input
-              {...getInputProps(fields.order_number, { type: 'text' })}
+              {...getInputProps(fields.order_number, {
+                type: 'text',
+                ariaDescribedBy: fields.order_number.descriptionId,
+              })}
               key={fields.order_number.key}
               autoComplete="off"
               className="input w-full border-edge text-[15px]"
@@ -202,7 +207,10 @@ export function FormFields({
           hint={shownName ? translate('form.shownAs', { name: shownName }) : translate('form.shownAsHint')}
         >
           <input
-            {...getInputProps(fields.author_name, { type: 'text' })}
+            {...getInputProps(fields.author_name, {
+              type: 'text',
+              ariaDescribedBy: fields.author_name.descriptionId,
+            })}
             key={fields.author_name.key}
             autoComplete="name"
             className="input w-full border-edge text-[15px]"
@@ -215,7 +223,10 @@ export function FormFields({
           hint={translate('form.neverShown')}
         >
           <input
-            {...getInputProps(fields.author_email, { type: 'email' })}
+            {...getInputProps(fields.author_email, {
+              type: 'email',
+              ariaDescribedBy: fields.author_email.descriptionId,
+            })}
             key={fields.author_email.key}
             autoComplete="email"
             className="input w-full border-edge text-[15px]"

@@ -1,13 +1,17 @@
 import type { ReactNode } from 'react'
 import { useCodes } from './speech'
 
-interface FieldOfForm {
-  id: string
+interface FieldErrors {
   errorId: string
   errors?: string[]
 }
 
-/** A labelled field with its hint and errors. */
+interface FieldOfForm extends FieldErrors {
+  id: string
+  descriptionId: string
+}
+
+/** A labelled field with its hint and errors. The input names the hint by the field's `descriptionId`. */
 export function Labelled({
   field,
   label,
@@ -30,7 +34,11 @@ export function Labelled({
         <label htmlFor={field.id} className={light ? '' : 'font-semibold'}>
           {label}
         </label>
-        {hint && <span className="min-w-0 text-[12.5px] [overflow-wrap:anywhere] text-soft">{hint}</span>}
+        {hint && (
+          <span id={field.descriptionId} className="min-w-0 text-[12.5px] [overflow-wrap:anywhere] text-soft">
+            {hint}
+          </span>
+        )}
       </div>
       {children}
       <Mistakes field={field} />
@@ -38,7 +46,7 @@ export function Labelled({
   )
 }
 
-export function Mistakes({ field }: { field: FieldOfForm }) {
+export function Mistakes({ field }: { field: FieldErrors }) {
   const wordCode = useCodes()
   if (!field.errors) return null
   return (

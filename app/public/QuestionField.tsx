@@ -22,6 +22,7 @@ export function QuestionField({
   const asked = { field, label, part: `question:${id}`, light: !required }
   const read = translate(question.public ? 'form.answerShown' : 'form.answerHidden', { shop })
   const note = [hint, !required && translate('form.optional'), read].filter(Boolean).join(', ')
+  const described = note ? { ariaDescribedBy: field.descriptionId } : {}
   const wide = 'w-full border-edge text-[15px]'
   switch (kind) {
     case 'short':
@@ -29,7 +30,7 @@ export function QuestionField({
       return (
         <Labelled {...asked} hint={note}>
           <input
-            {...getInputProps(field, { type: kind === 'date' ? 'date' : 'text' })}
+            {...getInputProps(field, { type: kind === 'date' ? 'date' : 'text', ...described })}
             key={field.key}
             className={`input ${wide} ${kind === 'date' ? 'max-w-52' : ''}`}
           />
@@ -39,7 +40,7 @@ export function QuestionField({
       return (
         <Labelled {...asked} hint={note}>
           <textarea
-            {...getTextareaProps(field)}
+            {...getTextareaProps(field, described)}
             key={field.key}
             rows={2}
             className={`textarea field-sizing-content max-h-80 min-h-16 leading-snug ${wide}`}
@@ -49,7 +50,7 @@ export function QuestionField({
     case 'one':
       return options.length > MOST_SEEN ? (
         <Labelled {...asked} hint={note}>
-          <select {...getSelectProps(field)} key={field.key} className={`select ${wide}`}>
+          <select {...getSelectProps(field, described)} key={field.key} className={`select ${wide}`}>
             <option value="">–</option>
             {options.map((option) => (
               <option key={option} value={option}>

@@ -31,7 +31,7 @@ export function WordsFields({
           part="title"
         >
           <input
-            {...getInputProps(title, { type: 'text' })}
+            {...getInputProps(title, { type: 'text', ariaDescribedBy: title.descriptionId })}
             key={title.key}
             className="input customer-words w-full border-edge text-[16px]"
           />
@@ -49,7 +49,7 @@ export function WordsFields({
         }
       >
         <textarea
-          {...getTextareaProps(body)}
+          {...getTextareaProps(body, { ariaDescribedBy: body.descriptionId })}
           key={body.key}
           rows={3}
           className="textarea customer-words field-sizing-content max-h-96 min-h-20 w-full border-edge text-[17px] leading-snug"

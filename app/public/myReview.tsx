@@ -226,7 +226,10 @@ function Change({
         hint={translate('form.shownAsHint')}
       >
         <input
-          {...getInputProps(fields.author_name, { type: 'text' })}
+          {...getInputProps(fields.author_name, {
+            type: 'text',
+            ariaDescribedBy: fields.author_name.descriptionId,
+          })}
           key={fields.author_name.key}
           autoComplete="name"
           className="input w-full border-edge text-[15px]"

@@ -32,6 +32,7 @@ export interface ReviewLine
     >,
     Pick<ReviewVersion, 'rating' | 'authorName' | 'title' | 'body' | 'language'> {
   photos: number
+  videos: number
   /** The number of reviews of its group in the same state, itself included; 0 without a group. */
   together: number
   productTitle: string | null
@@ -71,6 +72,11 @@ const TOGETHER = `CASE WHEN review.group_id IS NULL THEN 0 ELSE (
   SELECT count(*) FROM review AS other WHERE other.group_id = review.group_id AND other.state = review.state
 ) END`
 
+const VIDEOS = `CASE WHEN review.photos = 0 THEN 0 ELSE (
+  SELECT count(*) FROM version_photo JOIN photo ON photo.id = version_photo.photo_id
+  WHERE version_photo.version_id = review.current_version_id AND photo.video IS NOT NULL
+) END`
+
 function withWords(db: Knex, query: Knex.QueryBuilder): Knex.QueryBuilder<Row, Row[]> {
   return query
     .join('review_version', 'review_version.id', 'review.current_version_id')
@@ -81,6 +87,7 @@ function withWords(db: Knex, query: Knex.QueryBuilder): Knex.QueryBuilder<Row, R
         '(SELECT group_concat(kind ORDER BY points DESC) FROM signal WHERE signal.version_id = review.current_version_id AND points >= 0)',
       ),
       together: db.raw(TOGETHER),
+      videos: db.raw(VIDEOS),
     })
 }
 

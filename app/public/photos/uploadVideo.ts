@@ -9,7 +9,7 @@ import {
 import { PhotoProblem, uploadPhoto, type UploadedPhoto } from './uploadPhoto'
 
 const PIECE_BYTES = 4_000_000
-/** Attempts to send a piece; the time between them doubles. */
+/** Attempts to send a piece, the time between them doubles; and how often the server may have lost what it had. */
 const MOST_ATTEMPTS = 7
 const FIRST_WAIT_MS = 500
 const READING_MS = 15_000
@@ -33,12 +33,15 @@ export async function uploadVideo(
   if (file.size > MOST_VIDEO_BYTES) throw refused('large')
   const stored = await uploadPhoto(photoAddress, await pictureOf(file), () => undefined)
   const address = `${photoAddress.replace(/\/photo\?/, '/video?')}&key=${stored.key}&whole=${file.size}`
-  for (let at = 0; ;) {
+  let [at, lost] = [0, 0]
+  while (lost < MOST_ATTEMPTS) {
     const answer = await sendPiece(`${address}&at=${at}`, file.slice(at, at + PIECE_BYTES))
     if ('video' in answer) return stored
+    if (answer.size <= at) lost++
     at = answer.size
     progress(at / file.size)
   }
+  throw new PhotoProblem(messageCode('photo.error.offline'), true)
 }
 
 type Answer = { size: number } | { video: string }

@@ -2,6 +2,7 @@ export const photoWords = {
   photos: {
     from: 'Photos: {{count}}',
     large: 'Photo {{place}} of {{all}}',
+    largeVideo: 'Video {{place}} of {{all}}',
     back: 'Previous',
     on: 'Next',
     close: 'Close',
@@ -16,5 +17,7 @@ export const photoWords = {
     byWriter: 'Photo by {{name}}',
     short_one: '{{count}} photo',
     short_other: '{{count}} photos',
+    shortVideo_one: '{{count}} video',
+    shortVideo_other: '{{count}} videos',
   },
 } as const
