@@ -2,6 +2,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { startOtherSite, type OtherSite } from './support/otherSite'
+import { moveUpByKeys } from './support/moveUpByKeys'
 import { Key, pageOf, type Page, signIn } from './support/page'
 
 let demo: Running
@@ -134,36 +135,9 @@ test('what is changed by clicking it, moved by keys, undone, kept as a version a
     await page.sees('Publish 1 change')
 
     const before = await order(page)
-    await driver.executeScript('document.querySelector("[data-picked] li:nth-child(3) button").focus()')
-    await page.keys(Key.SPACE)
-    const told = (words: RegExp) =>
-      driver.wait(
-        async () =>
-          words.test(
-            await driver.executeScript<string>(
-              'return document.querySelector("[id^=DndLiveRegion]").textContent',
-            ),
-          ),
-        700,
-        `it is told: ${words}`,
-      )
-    await told(/(Picked up .* from|is over) place 3/)
-    // The list listens to the arrows a moment after it has told so.
-    await driver.wait(async () => {
-      await page.keys(Key.ARROW_UP)
-      return told(/over place [12] /).catch(() => false)
-    }, 8000)
-    await page.keys(Key.SPACE)
-    await told(/Dropped .* at place [12] /)
+    const place = await moveUpByKeys(page, '[data-picked] li:nth-child(3) button')
     await page.sees('pinned', '[data-picked]')
-    const moved = [...before.filter((name) => name !== before[2])]
-    const place = Number(
-      /Dropped .* at place (\d)/.exec(
-        await driver.executeScript<string>(
-          'return document.querySelector("[id^=DndLiveRegion]").textContent',
-        ),
-      )![1],
-    )
+    const moved = before.toSpliced(2, 1)
     moved.splice(place - 1, 0, before[2]!)
     const stand = (names: string[], what: string) =>
       driver.wait(async () => String(await order(page)) === String(names), 5000, what)

@@ -4,6 +4,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { startOtherSite } from './support/otherSite'
+import { moveUpByKeys } from './support/moveUpByKeys'
 import { pageOf, signIn, type Page } from './support/page'
 
 let demo: Running
@@ -52,17 +53,20 @@ const clickInForm = async (page: Page, part: string) => {
     `${part} in the form`,
   )
 }
-const inForm = async (page: Page, words: string) => {
+/** The words stand in the form, in this order. */
+const inForm = async (page: Page, ...words: string[]) => {
   const frame = await page.find('iframe')
   await page.driver.wait(
-    () =>
-      page.driver.executeScript(
-        'return arguments[0].contentDocument.body.innerText.includes(arguments[1])',
+    async () => {
+      const text = await page.driver.executeScript<string>(
+        'return arguments[0].contentDocument.body.innerText',
         frame,
-        words,
-      ),
+      )
+      const places = words.map((some) => text.indexOf(some))
+      return places.every((place, i) => place > (places[i - 1] ?? -1))
+    },
     8000,
-    `${words} in the form`,
+    `${words.join(', ')} in the form`,
   )
 }
 
@@ -83,6 +87,10 @@ test('a form is made by clicking on it, a customer answers its questions, and no
     await field(page, 'Choices', 'Honey\nQuiet\nCompany')
     await page.click('main input[type=checkbox]')
     await inForm(page, 'Company')
+    await page.press('All parts')
+    expect(await moveUpByKeys(page, '[aria-label^="Move How easy was it?"]')).toBe(1)
+    await inForm(page, 'How easy was it?', 'What did you hope for?')
+    await page.press('What did you hope for?')
     await page.accessible()
     await page.press('Open the form to customers')
     await page.sees('Customers see this')

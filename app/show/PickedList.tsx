@@ -1,19 +1,5 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type Announcements,
-} from '@dnd-kit/core'
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable'
-import { GripVertical } from 'lucide-react'
+import { closestCenter, DndContext } from '@dnd-kit/core'
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { Link } from 'react-router'
 import type { Configuration } from '../../core/display/configuration'
 import { languageName } from '../../core/messages/languageName'
@@ -21,6 +7,8 @@ import { countWordFirst } from '../../core/messages/countWord'
 import { say } from '../../core/messages/say/show'
 import type { EditorView } from '../../server/publishing/editorView'
 import type { PickedLine } from '../../server/publishing/pickedLine'
+import { DragHandle } from '../components/DragHandle'
+import { spokenMoves, useDragSensors } from '../components/dragging'
 import { RatingMark } from '../components/RatingMark'
 import { leaveOut, movedTo, pullIn, takeBackIn, unpin } from '../../core/curation/byHand'
 
@@ -35,10 +23,7 @@ interface Given {
 export default function PickedList({ shop, view, draft, change }: Given) {
   const { picked, publishableCount, next, leftOut } = view
   const ids = picked.map(({ publicId }) => publicId)
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  )
+  const sensors = useDragSensors()
   const select = (selection: Configuration['selection']) => change({ ...draft, selection })
   return (
     <aside className="flex min-h-0 flex-col border-l border-line bg-paper" aria-labelledby="picked">
@@ -59,7 +44,7 @@ export default function PickedList({ shop, view, draft, change }: Given) {
         <DndContext
           id="picked-reviews"
           sensors={sensors}
-          accessibility={spokenMoves(picked)}
+          accessibility={spokenMoves(picked.map(({ publicId, name }) => ({ id: publicId, name })))}
           collisionDetection={closestCenter}
           onDragEnd={({ active, over }) => {
             if (!over || active.id === over.id) return
@@ -101,23 +86,6 @@ export default function PickedList({ shop, view, draft, change }: Given) {
   )
 }
 
-/** Announcements for screen readers while a review is moved. */
-function spokenMoves(picked: PickedLine[]) {
-  const name = (id: unknown) => picked.find(({ publicId }) => publicId === id)?.name ?? ''
-  const place = (id: unknown) => picked.findIndex(({ publicId }) => publicId === id) + 1
-  const at = (key: 'show.moved' | 'show.putAt', id: unknown, over: unknown) =>
-    say(key, { name: name(id), place: place(over), count: picked.length })
-  return {
-    screenReaderInstructions: { draggable: say('show.howToMove') },
-    announcements: {
-      onDragStart: ({ active }) => say('show.held', { name: name(active.id), place: place(active.id) }),
-      onDragOver: ({ active, over }) => (over ? at('show.moved', active.id, over.id) : undefined),
-      onDragEnd: ({ active, over }) => (over ? at('show.putAt', active.id, over.id) : undefined),
-      onDragCancel: ({ active }) => say('show.notMoved', { name: name(active.id) }),
-    } satisfies Announcements,
-  }
-}
-
 function PickedRow({
   shop,
   line: { publicId, name, rating, words, reason },
@@ -135,8 +103,8 @@ function PickedRow({
   unpin: () => void
   leaveOut: () => void
 }) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
-    useSortable({ id: publicId })
+  const sortable = useSortable({ id: publicId })
+  const { setNodeRef, transform, transition, isDragging } = sortable
   return (
     <li
       ref={setNodeRef}
@@ -147,16 +115,7 @@ function PickedRow({
       }}
     >
       <div className="flex items-start gap-1 py-2 pr-3 pl-1.5 hover:bg-wash">
-        <button
-          type="button"
-          ref={setActivatorNodeRef}
-          {...attributes}
-          {...listeners}
-          aria-label={say('show.move', { name, place: place + 1 })}
-          className="mt-0.5 grid h-7 w-6 shrink-0 cursor-grab touch-none place-items-center rounded text-soft hover:text-ink"
-        >
-          <GripVertical size={15} aria-hidden="true" />
-        </button>
+        <DragHandle sortable={sortable} name={name} place={place} />
         <div className="min-w-0 flex-1">
           <Link to={`/s/${shop}/decide/${publicId}`} className="block">
             <span className="flex items-center gap-2">

@@ -1,9 +1,13 @@
 import { Plus } from 'lucide-react'
+import { lazy, Suspense } from 'react'
 import { MOST_QUESTIONS } from '../../../core/form/choices'
 import { designProblems } from '../../../core/form/designProblems'
 import type { Question } from '../../../core/form/design'
 import { say } from '../../../core/messages/say/forms'
 import { formParts, formUses, isShown, otherParts, type FormPart, type PartProps } from './formParts'
+import { PartRow } from './PartRow'
+
+const QuestionList = lazy(() => import('./QuestionList'))
 
 /** All parts of a form, each opening its settings, and the shop's own questions. */
 export function PartList({
@@ -17,18 +21,14 @@ export function PartList({
   isDraft: boolean
 }) {
   const row = (part: FormPart, words: string, state = '') => (
-    <li key={part}>
-      <button
-        type="button"
-        className="flex min-h-9 w-full items-center justify-between gap-3 rounded-lg px-2 text-left hover:bg-wash"
-        onClick={() => choose(part)}
-      >
-        <span className="min-w-0 truncate">{words}</span>
-        <span className="text-[13px] text-soft">{state}</span>
-      </button>
-    </li>
+    <PartRow key={part} words={words} state={state} choose={() => choose(part)} />
   )
   const unready = new Set(designProblems(draft).map(({ question }) => question))
+  const questions = draft.questions.map(({ id, label, kind }) => ({
+    id,
+    name: label.trim() || say('forms.untitled'),
+    state: unready.has(id) ? '!' : say(`forms.kinds.${kind}`),
+  }))
   const add = () => {
     const question: Question = {
       id: crypto.randomUUID().replaceAll('-', '').slice(0, 12),
@@ -54,15 +54,21 @@ export function PartList({
         )}
       </ul>
       <h2 className="mt-4">{say('forms.questions')}</h2>
-      <ul className="-mx-2 mt-1">
-        {draft.questions.map(({ id, label, kind }) =>
-          row(
-            `question:${id}`,
-            label.trim() || say('forms.untitled'),
-            unready.has(id) ? '!' : say(`forms.kinds.${kind}`),
-          ),
-        )}
-      </ul>
+      {/* The rows by themselves, until they can be moved. */}
+      <Suspense
+        fallback={
+          <ul className="-mx-2 mt-1 pl-6">
+            {questions.map(({ id, name, state }) => row(`question:${id}`, name, state))}
+          </ul>
+        }
+      >
+        <QuestionList
+          questions={draft.questions}
+          rows={questions}
+          order={(questions) => change({ ...draft, questions })}
+          choose={(id) => choose(`question:${id}`)}
+        />
+      </Suspense>
       {draft.questions.length < MOST_QUESTIONS && (
         <button type="button" className="btn btn-quiet btn-low mt-1" onClick={add}>
           <Plus className="size-4" aria-hidden="true" />

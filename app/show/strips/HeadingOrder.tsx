@@ -1,21 +1,9 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
-import {
-  arrayMove,
-  horizontalListSortingStrategy,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from '@dnd-kit/sortable'
+import { closestCenter, DndContext } from '@dnd-kit/core'
+import { arrayMove, horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable'
 import { GripVertical } from 'lucide-react'
 import type { Heading } from '../../../core/display/configuration'
 import { say } from '../../../core/messages/say/show'
+import { spokenMoves, useDragSensors } from '../../components/dragging'
 
 type Block = Heading['order'][number]
 
@@ -30,16 +18,15 @@ export default function HeadingOrder({
   shown: Block[]
   set: (order: Block[]) => void
 }) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  )
+  const sensors = useDragSensors()
+  const names = shown.map((id) => ({ id, name: say(`display.headingBlock.${id}`) }))
   return (
     <div className="flex flex-wrap items-center gap-2 text-[13px] text-soft">
       {say('heading.order')}
       <DndContext
         id="heading-order"
         sensors={sensors}
+        accessibility={spokenMoves(names)}
         collisionDetection={closestCenter}
         onDragEnd={({ active, over }) => {
           if (over && active.id !== over.id)

@@ -1,4 +1,5 @@
 import { decideWords } from './decide'
+import { draggingWords } from './dragging'
 import { displayWords } from './display'
 import { fairWords } from './fair'
 import { formWords } from './forms'
@@ -49,6 +50,7 @@ export const ownerTexts = {
   ...problemWords,
   ...proofWords,
   ...photoWords,
+  ...draggingWords,
   ...setUpWords,
   ...frameWords,
 } as const

@@ -147,13 +147,6 @@ export const showWords = {
     noneChosen: 'No reviews selected yet',
     chosen: '{{Count}} shown, in order',
     ofStock: 'of {{stock}}',
-    move: 'Move {{name}}, place {{place}}',
-    howToMove:
-      'Press Space to pick up a review, the arrow keys to move it, Space to drop it, Escape to cancel.',
-    held: 'Picked up {{name}} from place {{place}}.',
-    moved: '{{name}} is over place {{place}} of {{count}}.',
-    putAt: 'Dropped {{name}} at place {{place}} of {{count}}.',
-    notMoved: '{{name}} stays in its place.',
     pinned: 'pinned',
     pinHere: 'Pin here',
     unpin: 'Unpin',
