@@ -44,6 +44,7 @@ export default [
     route('decide/undo', 'decide/undo.ts'),
     route('decide/attack', 'decide/attack.ts'),
     route('decide/many', 'decide/bulkAction.ts'),
+    route('decide/download', 'decide/download.ts'),
     route('decide/views', 'decide/saveFilter.ts'),
     route('decide/:review/correct', 'decide/correct.tsx'),
     route('decide/:review/evidence/:file', 'decide/evidence.ts'),

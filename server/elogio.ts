@@ -63,6 +63,7 @@ import {
 import { decide, decideMany } from './moderation/decide'
 import { allInLane, firstInLane, laneToOpen, neighbours, queueView } from './moderation/queue'
 import { readFilter } from './moderation/readFilter'
+import { reviewsToDownload } from './moderation/reviewsToDownload'
 import { holdNewcomers, latestAttack } from './moderation/attacks'
 import { lessonsView, teachAgain, unteach } from './moderation/lessons'
 import { readTogether, reviewView } from './moderation/reviewView'
@@ -199,6 +200,7 @@ export function buildElogio(services: Services, publication: Publication, formVi
     queueView: bound(queueView),
     firstInLane: bound(firstInLane),
     allInLane: bound(allInLane),
+    reviewsToDownload: bound(reviewsToDownload),
     queueNames: bound(queueNames),
     saveView: bound(saveView),
     deleteView: bound(deleteView),

@@ -1,5 +1,7 @@
+import { Download } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { Link, Outlet } from 'react-router'
+import { may } from '../../core/account/permissions'
 import { spokenMoment, wholeDays } from '../../core/formats/dates'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { countWordFirst } from '../../core/messages/countWord'
@@ -42,6 +44,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     products,
     oldest: oldest && { ...oldest, days: wholeDays(oldest.receivedAt, now) },
     languages: shop.languages,
+    mayDownload: may(shop.role, 'downloads'),
     lines: lines.map((line) => ({ ...line, when: spokenMoment(line.receivedAt, spoken) })),
   }
 }
@@ -111,6 +114,17 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
           unconfirmed={loaderData.unconfirmed}
         >
           <FilterSentence filter={search} titles={titles} open={open} setOpen={setOpen} />
+          {loaderData.mayDownload && total > 0 && (
+            <a
+              className="ml-5 hidden min-h-6 items-center gap-1.5 font-semibold text-petrol hover:underline lg:inline-flex"
+              href={`/s/${params.shop}/decide/download?${queueQuery({ ...search, show: undefined })}`}
+              title={say('decide.downloadTitle')}
+              download
+            >
+              <Download className="size-4" aria-hidden="true" />
+              {say('decide.download')}
+            </a>
+          )}
         </Lanes>
         {open && (
           <FilterStrip

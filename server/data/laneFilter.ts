@@ -146,6 +146,31 @@ function indexFor(column: string, rarest: CountedPart | null): string {
   return rarest === null ? 'review_by_lane' : `review_by_lane_${columns[rarest]}`
 }
 
+/** Keeps what comes after a review in the order of the list, wherever it is now. */
+export function after(query: Knex.QueryBuilder, filter: LaneFilter, reviewId: number): Knex.QueryBuilder {
+  return onOneSide(query, filter, reviewId, sortKey(filter).direction === 'asc' ? '>' : '<')
+}
+
+/** Keeps what comes before a review in the order of the list. */
+export function before(query: Knex.QueryBuilder, filter: LaneFilter, reviewId: number): Knex.QueryBuilder {
+  return onOneSide(query, filter, reviewId, sortKey(filter).direction === 'asc' ? '<' : '>')
+}
+
+function onOneSide(
+  query: Knex.QueryBuilder,
+  filter: LaneFilter,
+  reviewId: number,
+  sign: '<' | '>',
+): Knex.QueryBuilder {
+  const { column } = sortKey(filter)
+  if (column === 'id')
+    return query.where(filter.words === null ? 'review.id' : 'review_text.rowid', sign, reviewId)
+  return query.whereRaw(
+    `(review.${column}, review.id) ${sign} (SELECT ${column}, id FROM review WHERE id = ?)`,
+    reviewId,
+  )
+}
+
 export function orderBy(query: Knex.QueryBuilder, filter: LaneFilter, backwards = false): Knex.QueryBuilder {
   const { column, direction } = sortKey(filter)
   const way = backwards === (direction === 'asc') ? 'desc' : 'asc'

@@ -4,6 +4,8 @@ import type { Review, ReviewVersion } from '../../core/intake/review'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import type { SignalKind } from '../../core/moderation/signal'
 import {
+  after,
+  before,
   filtered,
   collapsed,
   collapsesGroups,
@@ -166,16 +168,10 @@ export async function neighbourInLane(
     const near = await nearBefore(db, shopId, filter, rarest, reviewId)
     if (near !== 'far') return near
   }
-  const { column, direction } = sortKey(filter)
-  const sign = (side === 'after') === (direction === 'asc') ? '>' : '<'
   const query = filtered(db, shopId, filter, rarest)
   if (collapsesGroups(filter)) collapsed(query)
-  if (column === 'id') query.where(filter.words === null ? 'review.id' : 'review_text.rowid', sign, reviewId)
-  else
-    query.whereRaw(
-      `(review.${column}, review.id) ${sign} (SELECT ${column}, id FROM review WHERE id = ?)`,
-      reviewId,
-    )
+  if (side === 'after') after(query, filter, reviewId)
+  else before(query, filter, reviewId)
   return orderBy(query, filter, side === 'before')
     .join('review_version', 'review_version.id', 'review.current_version_id')
     .first({ publicId: 'review.public_id', authorName: 'review_version.author_name' })

@@ -47,6 +47,11 @@ test.each(forbidden)('%s is for owners', async (path) => {
   expect(await page.text()).toContain('Only an owner of the shop can do this')
 })
 
+test('the reviews with their email addresses are for owners to download', async () => {
+  expect((await get(`${shop}/decide/download?lane=waiting`)).status).toBe(403)
+  expect(await (await get(`${shop}/decide?lane=waiting`)).text()).not.toContain('decide/download')
+})
+
 test.each<[string, Record<string, string>]>([
   ['/gather', { form: 'any', writers: 'anyone' }],
   ['/gather/orders', { upload: 'abcdefgh12', name: 'orders.csv' }],

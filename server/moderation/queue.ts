@@ -75,7 +75,8 @@ export async function firstInLane({ db }: Services, shop: Shop, filter: LaneFilt
   return (await chosenInLane(db, shop.id, filter, rarest, 1))[0]?.publicId ?? null
 }
 
-async function rarestOf(db: Knex, shop: Shop, filter: LaneFilter) {
+/** The most selective part of a filter. */
+export async function rarestOf(db: Knex, shop: Shop, filter: LaneFilter) {
   return countedIn(filter).length === 0
     ? null
     : rarestPart(await groupsInLane(db, shop.id, filter.state), filter)

@@ -26,7 +26,9 @@ export function readCsv(text: string): SheetTable {
 function checkedTable(headings: string[], rows: string[][], unreadRows: number[] = []): SheetTable {
   if (rows.length > MAX_ROWS || headings.length > MAX_COLUMNS) throw new OriginRefusal('tooLarge')
   return {
-    headings: distinct(headings.map((heading) => heading.replace(/\s+/g, ' ').trim().slice(0, MAX_HEADING))),
+    headings: distinct(
+      headings.map((heading) => cellText(heading).replace(/\s+/g, ' ').slice(0, MAX_HEADING)),
+    ),
     rows: rows.map((cells) => headings.map((_, i) => cellText(cells[i] ?? ''))),
     unreadRows,
   }

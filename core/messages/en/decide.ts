@@ -48,6 +48,8 @@ export const decideWords = {
     unreply: '{{who}} deleted the reply',
   },
   decide: {
+    download: 'Download',
+    downloadTitle: 'Download the reviews of this list, with their answers, for a spreadsheet (CSV)',
     title: 'Decide',
     oldest: {
       now: 'All arrived today.',

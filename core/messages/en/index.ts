@@ -18,6 +18,7 @@ import { previewWords } from './preview'
 import { productWords } from './products'
 import { problemWords } from './problems'
 import { proofWords } from './proof'
+import { reviewSheetWords } from './reviewSheet'
 import { reviewWords } from './review'
 import { setUpWords } from './setUp'
 import { showWords } from './show'
@@ -50,6 +51,7 @@ export const ownerTexts = {
   ...problemWords,
   ...proofWords,
   ...photoWords,
+  ...reviewSheetWords,
   ...draggingWords,
   ...setUpWords,
   ...frameWords,
