@@ -44,7 +44,7 @@ function signalOf(kind: SignalKind, arriving: Partial<Arriving>, memory?: ShopHi
 describe('wording', () => {
   test.each([
     'Earn money from home, guaranteed profit with bitcoin, register today',
-    'Kredit ohne Schufa, schnelle Auszahlung, jetzt Antrag stellen',
+    'Kredit ohne Auskunft, schnelle Auszahlung, jetzt Antrag stellen',
     'Casino en ligne, bonus sans dépôt, tours gratuits, gagnez ce soir',
     'Préstamo urgente sin aval, dinero en su cuenta hoy, solicite ahora',
     'Guadagna da casa senza esperienza, profitto garantito, iscriviti',
