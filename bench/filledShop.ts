@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { openDatabase } from '../server/data/database'
 import { startingDesign } from '../core/form/startingDesign'
-import { insertForm } from '../server/data/forms'
+import { findForm, insertForm } from '../server/data/forms'
 import { insertRows } from '../server/data/insertRows'
 import { insertMember } from '../server/data/members'
 import { indexInserted } from '../server/data/reviewIndexes'
@@ -68,14 +68,19 @@ export async function filledShop(size: number): Promise<FilledShop> {
     now: '2026-01-01T00:00:00.000Z',
   })
   await insertMembership(db, memberId, shopId)
-  await insertForm(db, {
-    shopId,
-    publicId: 'form',
-    slug: 'bench',
-    writers: 'anyone',
-    design: startingDesign,
-    now: '',
-  })
+  const slugs = ['bench', 'clubs', 'course']
+  for (const slug of slugs)
+    await insertForm(db, {
+      shopId,
+      publicId: slug,
+      slug,
+      writers: 'anyone',
+      design: startingDesign,
+      now: '',
+    })
+  const forms: Record<string, number> = Object.fromEntries(
+    await Promise.all(slugs.map(async (slug) => [slug, (await findForm(db, shopId, slug))!.id] as const)),
+  )
   for (let i = 1; i <= 18; i++)
     await db('product').insert({
       shop_id: shopId,
@@ -88,6 +93,11 @@ export async function filledShop(size: number): Promise<FilledShop> {
     seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648
     return Math.floor((seed / 2_147_483_648) * below)
   }
+  /** Few come through the form for clubs, a third through that of the course. */
+  const formOf = (i: number) => (i % 500 === 7 ? 'clubs' : i % 3 === 0 ? 'course' : 'bench')
+  const answerOf = (i: number) =>
+    i % Math.ceil(size / 40) === 0 ? 'hundreds' : ['none', 'a few', 'many'][(i % 7) % 3]!
+
   const year = Date.parse('2026-01-01T00:00:00Z')
   const CHUNK = 500
   for (let start = 0; start < size; start += CHUNK) {
@@ -96,6 +106,7 @@ export async function filledShop(size: number): Promise<FilledShop> {
     await db.transaction(async (trx) => {
       await insertRows(trx, 'review', rows.map(({ review }) => review)) // prettier-ignore
       await insertRows(trx, 'review_version', rows.map(({ version }) => version)) // prettier-ignore
+      await insertRows(trx, 'review_answer', rows.flatMap(({ answers }) => answers)) // prettier-ignore
       await indexInserted(trx, { from: start + 1, to: start + rows.length })
     })
   }
@@ -118,6 +129,7 @@ export async function filledShop(size: number): Promise<FilledShop> {
       shop_id: shopId,
       public_id: `r${i}`,
       source: chance(30) === 0 ? 'manualEntry' : 'form',
+      form_id: forms[formOf(i)]!,
       product_id: chance(19) || null,
       state,
       current_version_id: i + 1,
@@ -150,7 +162,8 @@ export async function filledShop(size: number): Promise<FilledShop> {
       written_at: at,
       written_precision: 'moment',
     }
-    return { review, version }
+    const answers = formOf(i) === 'bench' ? [] : [{ question: 'hives', value: answerOf(i), review_id: i + 1 }]
+    return { review, version, answers }
   }
 
   return {

@@ -3,6 +3,7 @@ import { reviewFilterSchema } from '../core/moderation/reviewFilter'
 import { plainAct } from '../core/moderation/reviewAct'
 import { decide } from '../server/moderation/decide'
 import { neighbours, queueView } from '../server/moderation/queue'
+import { reviewsToDownload, ROWS_AT_ONCE } from '../server/moderation/reviewsToDownload'
 import { readFilter } from '../server/moderation/readFilter'
 import { filledShop, type FilledShop } from './filledShop'
 
@@ -26,6 +27,11 @@ const asked = {
   'needsReply a reply': { needsReply: 'yes' },
   'rating and product': { rating: 1, product: 'SKU-7' },
   'rating and verified': { rating: 4, bought: 'yes' },
+  'a form': { form: 'clubs' },
+  'a large form': { form: 'course' },
+  'a rare answer': { answer: 'hives:hundreds' },
+  'a common answer': { answer: 'hives:many' },
+  'form and answer': { form: 'course', answer: 'hives:hundreds' },
   date: { from: '2026-03-01', to: '2026-03-07' },
   'lowest first': { sort: 'lowest' },
   'a rare word': { q: 'ovipositor' },
@@ -61,6 +67,9 @@ async function measured({ services, shop }: FilledShop): Promise<Map<string, num
           )
       }
     }
+  const all = await readFilter(services, shop, 'approved', reviewFilterSchema.parse({}))
+  const rows = reviewsToDownload(services, shop, all)
+  figures.set(`${ROWS_AT_ONCE} rows of a download`, await p95(() => rows.next()))
   const member = { id: 1, name: 'Mara', email: '' }
   let revision = 1
   figures.set(

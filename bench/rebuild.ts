@@ -17,7 +17,7 @@ import { filledShop } from './filledShop'
 
 /**
  * The time of a decision that many displays show, until the last one is stored, and the waiting time of
- * somebody in the queue meanwhile, compared with no rendering.
+ * somebody in the queue meanwhile, compared with no rendering. Two displays of ten show the reviews of one form.
  */
 const DISPLAYS = 200
 const REVIEWS = Number(process.argv[2] ?? 3000)
@@ -40,7 +40,11 @@ for (let i = 0; i < DISPLAYS; i++)
       now,
       configuration: configured({
         title: key,
-        selection: { limit: 12, order: (['newest', 'highest', 'verified'] as const)[i % 3] },
+        selection: {
+          limit: 12,
+          order: (['newest', 'highest', 'verified'] as const)[i % 3],
+          forms: [[], ['clubs'], ['course']][i % 10] ?? [],
+        },
         layout: { kind: layouts[i % layouts.length] },
       }),
     })
