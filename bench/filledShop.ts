@@ -8,6 +8,7 @@ import { insertRows } from '../server/data/insertRows'
 import { insertMember } from '../server/data/members'
 import { indexInserted } from '../server/data/reviewIndexes'
 import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
+import { tagsNamed } from '../server/data/tags'
 import { Turns } from '../server/data/turns'
 import { buildServices, type Services } from '../server/services'
 
@@ -81,6 +82,10 @@ export async function filledShop(size: number): Promise<FilledShop> {
   const forms: Record<string, number> = Object.fromEntries(
     await Promise.all(slugs.map(async (slug) => [slug, (await findForm(db, shopId, slug))!.id] as const)),
   )
+  const tagIds: Record<string, number> = await db.transaction(async (trx) => ({
+    prize: (await tagsNamed(trx, shopId, ['prize']))[0]!,
+    course: (await tagsNamed(trx, shopId, ['course']))[0]!,
+  }))
   for (let i = 1; i <= 18; i++)
     await db('product').insert({
       shop_id: shopId,
@@ -98,6 +103,8 @@ export async function filledShop(size: number): Promise<FilledShop> {
   const answerOf = (i: number) =>
     i % Math.ceil(size / 40) === 0 ? 'hundreds' : ['none', 'a few', 'many'][(i % 7) % 3]!
 
+  const tagsOf = (i: number) => [...(i % 700 === 5 ? ['prize'] : []), ...(i % 4 === 0 ? ['course'] : [])]
+
   const year = Date.parse('2026-01-01T00:00:00Z')
   const CHUNK = 500
   for (let start = 0; start < size; start += CHUNK) {
@@ -107,6 +114,7 @@ export async function filledShop(size: number): Promise<FilledShop> {
       await insertRows(trx, 'review', rows.map(({ review }) => review)) // prettier-ignore
       await insertRows(trx, 'review_version', rows.map(({ version }) => version)) // prettier-ignore
       await insertRows(trx, 'review_answer', rows.flatMap(({ answers }) => answers)) // prettier-ignore
+      await insertRows(trx, 'review_tag', rows.flatMap(({ tags }) => tags)) // prettier-ignore
       await indexInserted(trx, { from: start + 1, to: start + rows.length })
     })
   }
@@ -163,7 +171,8 @@ export async function filledShop(size: number): Promise<FilledShop> {
       written_precision: 'moment',
     }
     const answers = formOf(i) === 'bench' ? [] : [{ question: 'hives', value: answerOf(i), review_id: i + 1 }]
-    return { review, version, answers }
+    const tags = tagsOf(i).map((name) => ({ shop_id: shopId, tag_id: tagIds[name]!, review_id: i + 1 }))
+    return { review, version, answers, tags }
   }
 
   return {

@@ -1,4 +1,4 @@
-import { existsSync, rmSync } from 'node:fs'
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { answers, portFree, runProgram, startProgram, tieTogether } from './children.mjs'
 import { build, fail, installPackages, root } from './install.mjs'
@@ -8,6 +8,9 @@ const standinPort = process.env.STANDIN_PORT ?? '4311'
 const smtpPort = process.env.STANDIN_SMTP_PORT ?? '4312'
 const publicUrl = process.env.PUBLIC_URL ?? `http://localhost:${port}`
 const data = path.resolve(root, process.env.ELOGIO_DATA ?? './data')
+const database = path.join(data, 'elogio.db')
+/** When the demo was filled: reviews on the other sites keep their dates. */
+const sinceFile = path.join(data, 'demo-since')
 
 installPackages()
 build()
@@ -15,20 +18,24 @@ try {
   await portFree(port, 'PORT')
   await portFree(standinPort, 'STANDIN_PORT')
   await portFree(smtpPort, 'STANDIN_SMTP_PORT')
+  if (process.argv.includes('--fresh')) rmSync(database, { force: true })
+  const isFilled = existsSync(database)
+  const since = isFilled && existsSync(sinceFile) ? readFileSync(sinceFile, 'utf8') : new Date().toISOString()
   // The made-up shop is connected to the outside sites while it is filled.
   const outside = startProgram('build/app/standins.js', {
     STANDIN_PORT: standinPort,
     STANDIN_SMTP_PORT: smtpPort,
     ELOGIO_URL: publicUrl,
+    STANDIN_SINCE: since,
   })
   process.once('exit', () => outside.kill())
   await answers(`http://localhost:${standinPort}/`, outside)
   const env = { PORT: port, PUBLIC_URL: publicUrl, ELOGIO_DATA: data }
-  if (process.argv.includes('--fresh')) rmSync(path.join(data, 'elogio.db'), { force: true })
-  if (!existsSync(path.join(data, 'elogio.db'))) {
+  if (!isFilled) {
     console.log('Filling a new data folder with the made-up shops.')
     await runProgram('demo/main.ts', { ...env, STANDIN_PORT: standinPort })
   }
+  writeFileSync(sinceFile, since)
   const { owner } = await readMembers()
   const application = startProgram('build/app/main.js', {
     ...env,

@@ -34,7 +34,9 @@ const mailbox = startMailbox(smtpPort, (message) => {
   process.exit(1)
 })
 
-const listings = buildListingSites(`http://localhost:${port}`, () => new Date())
+/** Reviews on other sites keep their dates when the demo is started again. */
+const since = process.env.STANDIN_SINCE ? new Date(process.env.STANDIN_SINCE) : new Date()
+const listings = buildListingSites(`http://localhost:${port}`, () => new Date(), since)
 
 const server = createServer((req, res) => {
   const { pathname, searchParams } = new URL(`http://standin.example${req.url ?? '/'}`)

@@ -116,7 +116,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
           <FilterSentence filter={search} titles={titles} open={open} setOpen={setOpen} />
           {loaderData.mayDownload && total > 0 && (
             <a
-              className="ml-4 hidden align-bottom min-h-6 items-center gap-1.5 font-semibold text-petrol hover:underline lg:inline-flex"
+              className="ml-4 hidden min-h-6 items-center gap-1.5 font-semibold text-petrol hover:underline lg:inline-flex"
               href={`/s/${params.shop}/decide/download?${queueQuery({ ...search, show: undefined })}`}
               title={say('decide.downloadTitle')}
               download

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import type { ReviewSort } from '../../core/moderation/reviewFilter'
 import type { Source } from '../../core/intake/sourcePolicy'
 import { openStates, type ReviewState } from '../../core/moderation/rules'
+import { countRows } from './countRows'
 
 /** A list with its filters and order, in database values; null means no filter. */
 export interface LaneFilter {
@@ -102,48 +103,92 @@ export function sortKey(filter: LaneFilter): { column: string; direction: 'asc' 
   }
 }
 
+/** Parts of a filter that are not counted for each list. */
+const listedParts = ['tagId', 'formId', 'answer'] as const
+type ListedPart = (typeof listedParts)[number]
+/** A part of a filter that can lead a query. */
+export type LeadingPart = CountedPart | ListedPart
+
+/** The number of reviews that each such part of a filter lets through, whatever their list, up to a limit. */
+export async function listedIn(
+  db: Knex,
+  filter: LaneFilter,
+  limit: number,
+): Promise<{ part: ListedPart; count: number }[]> {
+  const { tagId, formId, answer } = filter
+  const rows: Record<ListedPart, Knex.QueryBuilder | null> = {
+    tagId: tagId === null ? null : db('review_tag').where({ tag_id: tagId }),
+    formId: formId === null ? null : db('review').where({ form_id: formId }),
+    answer: answer && db('review_answer').where(answer),
+  }
+  const counts: { part: ListedPart; count: number }[] = []
+  for (const part of listedParts) {
+    const found = rows[part]?.limit(limit).select(db.raw('1'))
+    if (found) counts.push({ part, count: await countRows(db.from(found.as('found'))) })
+  }
+  return counts
+}
+
 /**
- * SQLite has no statistics here, so the query names its index: the one of the sort order, otherwise the one of the most
- * selective filter.
- * @param rarest the most selective filter
+ * SQLite has no statistics here, so the query names what leads it: the index of the sort order, otherwise the most
+ * selective part of the filter.
+ * @param rarest the most selective part
  */
 export function filtered(
   db: Knex,
   shopId: number,
   filter: LaneFilter,
-  rarest: CountedPart | null,
+  rarest: LeadingPart | null,
 ): Knex.QueryBuilder {
-  const { column } = sortKey(filter)
-  const query =
-    filter.words === null
-      ? db.from(db.raw(`review INDEXED BY ${indexFor(column, rarest)}`))
-      : db
-          .from(db.raw('review_text CROSS JOIN review ON review.id = review_text.rowid'))
-          .whereRaw(
-            'review_text MATCH ?',
-            `scope:shop${shopId}${filter.state} AND ({title body author_name}: (${filter.words}))`,
-          )
+  const query = db.from(db.raw(tablesFor(filter, rarest)))
+  if (filter.words !== null)
+    query.whereRaw(
+      'review_text MATCH ?',
+      `scope:shop${shopId}${filter.state} AND ({title body author_name}: (${filter.words}))`,
+    )
   query.where({ 'review.shop_id': shopId, 'review.state': filter.state })
   for (const { part, value } of countedIn(filter)) query.where(`review.${columns[part]}`, value)
-  if (filter.tagId !== null)
+  if (rarest === 'tagId') query.where('review_tag.tag_id', filter.tagId)
+  else if (filter.tagId !== null)
     query.whereRaw(
       'EXISTS (SELECT 1 FROM review_tag WHERE tag_id = ? AND review_id = review.id)',
       filter.tagId,
     )
   if (filter.formId !== null) query.where('review.form_id', filter.formId)
-  if (filter.answer !== null)
-    query.whereRaw(
-      'EXISTS (SELECT 1 FROM review_answer WHERE question = ? AND value = ? AND review_id = review.id)',
-      [filter.answer.question, filter.answer.value],
-    )
+  if (filter.answer !== null) {
+    const { question, value } = filter.answer
+    if (rarest === 'answer') query.where({ 'review_answer.question': question, 'review_answer.value': value })
+    else
+      query.whereRaw(
+        'EXISTS (SELECT 1 FROM review_answer WHERE question = ? AND value = ? AND review_id = review.id)',
+        [question, value],
+      )
+  }
   if (filter.from !== null) query.where('review.received_at', '>=', filter.from)
   if (filter.before !== null) query.where('review.received_at', '<', filter.before)
   return query
 }
 
-function indexFor(column: string, rarest: CountedPart | null): string {
-  if (column !== 'id') return `review_by_lane_${column}`
-  return rarest === null ? 'review_by_lane' : `review_by_lane_${columns[rarest]}`
+/** A CROSS JOIN keeps SQLite from changing the order of the tables. */
+function tablesFor(filter: LaneFilter, rarest: LeadingPart | null): string {
+  const hasWords = filter.words !== null
+  switch (rarest) {
+    case 'tagId':
+    case 'answer': {
+      const first = rarest === 'tagId' ? 'review_tag' : 'review_answer'
+      return hasWords
+        ? `${first} CROSS JOIN review_text ON review_text.rowid = ${first}.review_id CROSS JOIN review ON review.id = review_text.rowid`
+        : `${first} CROSS JOIN review ON review.id = ${first}.review_id`
+    }
+    case 'formId':
+      return `review INDEXED BY review_by_form${hasWords ? ' CROSS JOIN review_text ON review_text.rowid = review.id' : ''}`
+    default: {
+      if (hasWords) return 'review_text CROSS JOIN review ON review.id = review_text.rowid'
+      const { column } = sortKey(filter)
+      if (column !== 'id') return `review INDEXED BY review_by_lane_${column}`
+      return `review INDEXED BY ${rarest === null ? 'review_by_lane' : `review_by_lane_${columns[rarest]}`}`
+    }
+  }
 }
 
 /** Keeps what comes after a review in the order of the list, wherever it is now. */

@@ -11,7 +11,7 @@ import {
   collapsesGroups,
   orderBy,
   sortKey,
-  type CountedPart,
+  type LeadingPart,
   type LaneFilter,
 } from './laneFilter'
 
@@ -106,7 +106,7 @@ export async function reviewsInLane(
   db: Knex,
   shopId: number,
   filter: LaneFilter,
-  rarest: CountedPart | null,
+  rarest: LeadingPart | null,
   limit: number,
 ): Promise<ReviewLine[]> {
   const query = orderBy(filtered(db, shopId, filter, rarest).limit(limit), filter)
@@ -119,7 +119,7 @@ export async function chosenInLane(
   db: Knex,
   shopId: number,
   filter: LaneFilter,
-  rarest: CountedPart | null,
+  rarest: LeadingPart | null,
   limit: number,
 ): Promise<{ publicId: string; revision: number }[]> {
   return orderBy(filtered(db, shopId, filter, rarest).limit(limit), filter).select({
@@ -133,7 +133,7 @@ export async function countUpTo(
   db: Knex,
   shopId: number,
   filter: LaneFilter,
-  rarest: CountedPart | null,
+  rarest: LeadingPart | null,
   limit: number,
 ): Promise<number> {
   const found = filtered(db, shopId, filter, rarest).limit(limit).select(db.raw('1'))
@@ -160,7 +160,7 @@ export async function neighbourInLane(
   db: Knex,
   shopId: number,
   filter: LaneFilter,
-  rarest: CountedPart | null,
+  rarest: LeadingPart | null,
   reviewId: number,
   side: 'after' | 'before',
 ): Promise<{ publicId: string; authorName: string } | undefined> {
@@ -188,7 +188,7 @@ async function nearBefore(
   db: Knex,
   shopId: number,
   filter: LaneFilter,
-  rarest: CountedPart | null,
+  rarest: LeadingPart | null,
   reviewId: number,
 ): Promise<{ publicId: string; authorName: string } | undefined | 'far'> {
   const ids: number[] = await orderBy(filtered(db, shopId, filter, rarest).limit(NEAR), filter).pluck(

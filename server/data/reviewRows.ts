@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { AboutWriter } from '../../core/intake/candidate'
 import type { Review, ReviewVersion } from '../../core/intake/review'
-import { after, filtered, orderBy, type CountedPart, type LaneFilter } from './laneFilter'
+import { after, filtered, orderBy, type LeadingPart, type LaneFilter } from './laneFilter'
 import { tagsOfReviews } from './tags'
 import { readAnswers } from './versionRow'
 
@@ -61,7 +61,7 @@ export async function reviewRows(
   db: Knex,
   shopId: number,
   filter: LaneFilter,
-  rarest: CountedPart | null,
+  rarest: LeadingPart | null,
   last: number | null,
   limit: number,
 ): Promise<ReviewRow[]> {

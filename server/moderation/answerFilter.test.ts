@@ -4,10 +4,15 @@ import { reviewFilterSchema } from '../../core/moderation/reviewFilter'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
 import { beginForm, formView, publishForm, saveFormDraft, setFormRemoved } from '../collection/forms'
 import { variedSentence } from '../../tests/support/submissions'
+import type { ReviewState } from '../../core/moderation/rules'
+import { wholeLane, type LeadingPart } from '../data/laneFilter'
+import { reviewsInLane } from '../data/reviewLists'
 import type { Shop } from '../data/shops'
+import { tagReview, tagsNamed } from '../data/tags'
 import type { Services } from '../services'
 import { queueNames } from './notesAndDrafts'
 import { queueView } from './queue'
+import { rarestOf } from './rarestOf'
 import { readFilter } from './readFilter'
 
 let services: Services
@@ -64,6 +69,41 @@ test('reviews are found by their form and by what was answered', async () => {
   expect(await found({ answer: 'easy:5/5', form, rating: 4 })).toEqual(['Ada 1', 'Ada 0'])
   expect(await found({ form: 'unknown' })).toEqual([])
   expect(await found({ answer: "needs:' OR 1=1 --" })).toEqual([])
+})
+
+test('whatever leads the query, it finds the same reviews in the same order', async () => {
+  const { db } = services
+  const { lines } = await queueView(services, shop, wholeLane('waiting'), 10)
+  await db.transaction(async (trx) => {
+    const course = await tagsNamed(trx, shop.id, ['course'])
+    for (const { id, authorName } of lines)
+      if (authorName !== 'Ada 1') await tagReview(trx, shop.id, id, course)
+  })
+  const narrowed = { form, answer: 'easy:5/5', tag: 'course' }
+  for (const asked of [
+    narrowed,
+    { ...narrowed, q: variedSentence(0).split(' ')[0] },
+    { ...narrowed, sort: 'lowest' },
+    { ...narrowed, from: '2020-01-01' },
+  ]) {
+    const filter = await readFilter(services, shop, 'waiting', reviewFilterSchema.parse(asked))
+    const found = async (part: LeadingPart | null) =>
+      (await reviewsInLane(db, shop.id, filter, part, 10)).map(({ authorName }) => authorName)
+    for (const part of [null, 'tagId', 'formId', 'answer'] as const)
+      expect(await found(part)).toEqual(['Ada 0'])
+  }
+})
+
+test('what lets few reviews through leads a query, and the list does where it is smaller', async () => {
+  const leading = async (asked: object, lane: ReviewState = 'waiting') =>
+    rarestOf(services.db, shop, await readFilter(services, shop, lane, reviewFilterSchema.parse(asked)))
+  expect(await leading({})).toBeNull()
+  expect(await leading({ q: 'the' })).toBeNull()
+  expect(await leading({ form })).toBe('formId')
+  expect(await leading({ form, answer: 'needs:Hives' })).toBe('answer')
+  expect(await leading({ form, rating: 4 })).toBe('formId')
+  expect(await leading({ form, answer: 'needs:Hives', tag: 'nobody has it' })).toBe('tagId')
+  expect(await leading({ form }, 'spam')).toBeNull()
 })
 
 test('forms and answers are offered by name; what cannot be read filters nothing', async () => {

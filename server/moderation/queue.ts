@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
 import { collapsedInLane, largestGroup, type LargestGroup } from '../data/groups'
-import { countedIn, collapsesGroups, hasCounters, type LaneFilter } from '../data/laneFilter'
+import { collapsesGroups, hasCounters, type LaneFilter } from '../data/laneFilter'
 import { groupsInLane, laneCounts, showableCount, unconfirmedCount } from '../data/reviewCounts'
 import {
   chosenInLane,
@@ -15,7 +15,8 @@ import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { tagsOfReviews } from '../data/tags'
 import type { Services } from '../services'
-import { countOf, facetsOf, rarestPart, type Facets } from './facets'
+import { countOf, facetsOf, type Facets } from './facets'
+import { rarestOf } from './rarestOf'
 
 /** The state of the queue and the matches of a filter in one lane. */
 export interface QueueView {
@@ -45,7 +46,7 @@ export async function queueView(
   limit: number,
 ): Promise<QueueView> {
   const groups = await groupsInLane(db, shop.id, filter.state)
-  const rarest = rarestPart(groups, filter)
+  const rarest = await rarestOf(db, shop, filter, groups)
   const lines = await reviewsInLane(db, shop.id, filter, rarest, limit)
   const tags = await tagsOfReviews(
     db,
@@ -73,13 +74,6 @@ export async function queueView(
 export async function firstInLane({ db }: Services, shop: Shop, filter: LaneFilter): Promise<string | null> {
   const rarest = await rarestOf(db, shop, filter)
   return (await chosenInLane(db, shop.id, filter, rarest, 1))[0]?.publicId ?? null
-}
-
-/** The most selective part of a filter. */
-export async function rarestOf(db: Knex, shop: Shop, filter: LaneFilter) {
-  return countedIn(filter).length === 0
-    ? null
-    : rarestPart(await groupsInLane(db, shop.id, filter.state), filter)
 }
 
 /** The most reviews of one bulk action. */

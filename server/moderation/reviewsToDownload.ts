@@ -3,7 +3,7 @@ import type { LaneFilter } from '../data/laneFilter'
 import { reviewRows, type ReviewRow } from '../data/reviewRows'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { rarestOf } from './queue'
+import { rarestOf } from './rarestOf'
 
 /** So many are read at once; other requests are answered in between. */
 export const ROWS_AT_ONCE = 200

@@ -17,9 +17,11 @@ export interface ListingSites {
 const names = ['lanternway', 'barrowmere', 'brindlepost', 'sheets'] as const
 export type SiteName = (typeof names)[number]
 
-/** Three sites and some published sheets under one host. Their reviews are as old as they say at the time of the start. */
-export function buildListingSites(host: string, now: () => Date): ListingSites {
-  const start = now()
+/**
+ * Three sites and some published sheets under one host.
+ * @param start when their reviews are as old as they say
+ */
+export function buildListingSites(host: string, now: () => Date, start = now()): ListingSites {
   const on: Record<SiteName, Faults> = {
     lanternway: new Set(),
     barrowmere: new Set(),
@@ -46,7 +48,7 @@ export function buildListingSites(host: string, now: () => Date): ListingSites {
       shown('brindlepost', brindlepostBusinesses(start)),
       on.brindlepost,
     ),
-    sheets: sheets(home('sheets'), on.sheets, now),
+    sheets: sheets(home('sheets'), on.sheets, start),
   }
   return {
     faultsOf: (site) => on[site],

@@ -6,9 +6,12 @@ import path from 'node:path'
 import { owner } from '../../demo/members'
 import { databaseFile } from '../../server/dataFolder'
 import { openDatabase } from '../../server/data/database'
+import { CHECK_LISTING } from '../../server/listing/checkListingJob'
 import { makeLive } from '../../server/publishing/draft'
 import { copyDemo, copyMigrated, FILLED_SITE, SECRET } from './prepared'
 import { addMember, addShop, send, testServices } from './shop'
+
+const HOUR_MS = 3_600_000
 
 /** The whole thing as people meet it: the application and the outside world, each on a port and in a process of its own. */
 export interface Running {
@@ -44,6 +47,10 @@ async function copyFilled(dataFolder: string, siteUrl: string): Promise<void> {
   ])
   for (const column of ['url', 'write_url'])
     await db.raw('UPDATE listing SET ?? = replace(??, ?, ?)', [column, column, FILLED_SITE, siteUrl])
+  // Rows of a sheet are known by its address too: a check would bring all of them again.
+  await db('job')
+    .where({ kind: CHECK_LISTING })
+    .update({ due_at: new Date(Date.now() + HOUR_MS).toISOString() })
   await db.raw("UPDATE review_version SET seen_url = replace(seen_url, ?, ?) WHERE seen_url <> ''", [
     FILLED_SITE,
     siteUrl,

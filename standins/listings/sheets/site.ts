@@ -8,10 +8,9 @@ const DAY_MS = 86_400_000
  * Published sheets: answers of a survey as CSV and as a table in a page, a large one, and a page with marked-up
  * reviews. New rows come at the bottom.
  */
-export function sheets(home: string, on: Faults, now: () => Date): Site {
-  const start = now().getTime()
+export function sheets(home: string, on: Faults, start: Date): Site {
   const stamp = (daysAgo: number, i: number) => {
-    const at = new Date(start - daysAgo * DAY_MS - i * 47 * 60_000)
+    const at = new Date(start.getTime() - daysAgo * DAY_MS - i * 47 * 60_000)
     const two = (number: number) => String(number).padStart(2, '0')
     return `${two(at.getUTCDate())}/${two(at.getUTCMonth() + 1)}/${at.getUTCFullYear()} ${two(at.getUTCHours())}:${two(at.getUTCMinutes())}:09`
   }
