@@ -1,6 +1,9 @@
 import { countedIn, countedParts, type CountedPart, type LaneFilter } from '../data/laneFilter'
 import type { CountedGroup } from '../data/reviewCounts'
 
+/** Matches that the counters can't tell are counted one by one, up to this. */
+export const COUNT_LIMIT = 300
+
 /** The number of matches for each choice of each filter, with all other filters unchanged. */
 export type Facets = Record<CountedPart, Record<string, number>>
 

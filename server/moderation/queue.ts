@@ -15,7 +15,7 @@ import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { tagsOfReviews } from '../data/tags'
 import type { Services } from '../services'
-import { countOf, facetsOf, type Facets } from './facets'
+import { COUNT_LIMIT, countOf, facetsOf, type Facets } from './facets'
 import { rarestOf } from './rarestOf'
 
 /** The state of the queue and the matches of a filter in one lane. */
@@ -35,9 +35,6 @@ export interface QueueView {
   totalIsLeast: boolean
   facets: Facets
 }
-
-/** The limit where the counters can't give the number. */
-export const COUNT_LIMIT = 300
 
 export async function queueView(
   { db }: Services,
