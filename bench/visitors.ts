@@ -76,7 +76,7 @@ try {
     console.log(
       `12 reviews of 60 words, ${kind}: ${twelveReviews(kind)} bytes gzip of HTML, CSS and JSON-LD (goal 8,000)`,
     )
-  for (const name of readdirSync('build/onsite/parts'))
+  for (const name of readdirSync('build/onsite/parts').filter((file) => file.endsWith('.js')))
     console.log(
       `what a layout adds, ${name.replace(/-.*/, '')}: ${gzipSync(readFileSync(`build/onsite/parts/${name}`), { level: 9 }).length} bytes gzip (goal 2,000)`,
     )

@@ -61,6 +61,7 @@ export function build() {
       'vite.loader.config.ts',
       'vite.server.config.ts',
       'react-router.config.ts',
+      'scripts/compress.mjs',
     ].map((name) => path.join(root, name)),
   ]
   const now = digest(sources)

@@ -37,7 +37,7 @@ function page(css: string, made: 'parsed' | 'loaded'): string {
   if (made === 'parsed')
     return `<div id="box"><template shadowrootmode="open"><style>${styles}</style>${html}</template></div>`
   const folder = path.join(import.meta.dirname, '../build/onsite/parts')
-  const notes = readdirSync(folder).find((name) => name.startsWith('notes-'))!
+  const notes = readdirSync(folder).find((name) => /^notes-.*\.js$/.test(name))!
   return `<div id="box"></div><script type="module">${readFileSync(path.join(folder, notes), 'utf8').replace(/export\{(\w+) as default\};?/, 'window.notes=$1;')}
     const root = document.querySelector('#box').attachShadow({ mode: 'open' })
     const sheet = new CSSStyleSheet()

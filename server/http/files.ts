@@ -1,10 +1,10 @@
-import { readFileSync, readdirSync } from 'node:fs'
+import { existsSync, readFileSync, readdirSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import path from 'node:path'
 import { fonts } from '../../core/display/choices'
 import { isShipped, shippedFonts, type ShippedFont } from '../../core/display/fonts'
 import type { Services } from '../services'
-import { prepare, type Prepared } from './prepared'
+import { asItIs, prepare, type Prepared } from './prepared'
 
 const types: Record<string, string> = {
   '.js': 'text/javascript; charset=utf-8',
@@ -17,6 +17,8 @@ const types: Record<string, string> = {
   '.json': 'application/json; charset=utf-8',
 }
 const compressed = new Set(['.woff2', '.png', '.ico'])
+/** The build puts its files beside themselves in these formats. */
+const isCompressedCopy = (name: string) => /\.(gz|br)$/.test(name)
 
 const PARTS = 'build/onsite/parts'
 const FOREVER = 'public, max-age=31536000, immutable'
@@ -52,7 +54,7 @@ export function onsiteFiles(): Map<string, Prepared> {
     ...fonts
       .filter(isShipped)
       .flatMap((font) => [fontFile(font, font, 'latin'), fontFile(font, `${font}-ext`, 'latin-ext')]),
-    ...readdirSync(PARTS).map((name): [string, Prepared] => [
+    ...parts().map((name): [string, Prepared] => [
       `/parts/${name}`,
       file(path.join(PARTS, name), {
         'Cache-Control': FOREVER,
@@ -63,17 +65,17 @@ export function onsiteFiles(): Map<string, Prepared> {
   ])
 }
 
+const parts = () => readdirSync(PARTS).filter((name) => !isCompressedCopy(name))
+
 /** Addresses of the scripts of single layouts, by module. The file names contain a hash of the content. */
 export function behaviourAddresses(): Services['behaviours'] {
-  return Object.fromEntries(
-    readdirSync(PARTS).map((name) => [name.replace(/-[\w-]{8}\.js$/, ''), `/parts/${name}`]),
-  )
+  return Object.fromEntries(parts().map((name) => [name.replace(/-[\w-]{8}\.js$/, ''), `/parts/${name}`]))
 }
 
 /** All built files for browsers, by address. Files with a hash in their name are cached for ever. */
 export function builtFiles(folder: string): Map<string, Prepared> {
-  const files = readdirSync(folder, { recursive: true, withFileTypes: true }).filter((entry) =>
-    entry.isFile(),
+  const files = readdirSync(folder, { recursive: true, withFileTypes: true }).filter(
+    (entry) => entry.isFile() && !isCompressedCopy(entry.name),
   )
   return new Map(
     files.map((entry) => {
@@ -89,6 +91,13 @@ function file(name: string, headers: Record<string, string>): Prepared {
   return prepare(
     readFileSync(name),
     { 'Content-Type': types[ending] ?? 'application/octet-stream', ...headers },
-    compressed.has(ending) ? 'never' : 'thoroughly',
+    compressed.has(ending) ? asItIs : compressedCopies(name),
   )
+}
+
+function compressedCopies(name: string) {
+  const [gzip, brotli] = [`${name}.gz`, `${name}.br`]
+  return existsSync(gzip) && existsSync(brotli)
+    ? { gzip: readFileSync(gzip), brotli: readFileSync(brotli) }
+    : undefined
 }

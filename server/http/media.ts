@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises'
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import path from 'node:path'
 import send from 'send'
-import { prepare, type Prepared } from './prepared'
+import { asItIs, prepare, type Prepared } from './prepared'
 import { sendPrepared } from './sendPrepared'
 
 const lasting = 'public, max-age=31536000, immutable'
@@ -42,7 +42,7 @@ export function mediaAnswers(folder: string) {
   async function fromFile(name: string): Promise<Prepared | null> {
     const bytes = await readFile(path.join(folder, name)).catch(() => null)
     if (!bytes) return null
-    const prepared = prepare(bytes, headers, 'never')
+    const prepared = prepare(bytes, headers, asItIs)
     if (!kept.has(name)) bytesKept += bytes.length
     kept.set(name, prepared)
     for (const [oldest, { plain }] of kept) {

@@ -13,18 +13,23 @@ export interface Prepared {
 /** Shorter answers fit into one packet anyway. In bytes. */
 export const WORTH_COMPRESSING = 600
 
-/** The effort of compression; files of a release may take long. */
-const levels = { quickly: { gzip: 6, brotli: 5 }, thoroughly: { gzip: 9, brotli: 11 } }
+/** Files of a release are compressed better when it is built. */
+const GZIP_LEVEL = 6
+const BROTLI_QUALITY = 5
 
-/** @param compress `never` for compressed formats such as fonts and pictures */
+type Compressed = Pick<Prepared, 'gzip' | 'brotli'>
+
+/** For formats that are compressed already, such as fonts and pictures. */
+export const asItIs: Compressed = { gzip: null, brotli: null }
+
+/** @param compressed the body, compressed before */
 export function prepare(
   body: string | Buffer,
   headers: Record<string, string>,
-  compress: 'never' | keyof typeof levels = 'thoroughly',
+  compressed?: Compressed,
 ): Prepared {
   const plain = Buffer.from(body)
-  const worth = compress !== 'never' && plain.length >= WORTH_COMPRESSING
-  const level = levels[compress === 'never' ? 'quickly' : compress]
+  const { gzip, brotli } = compressed ?? compress(plain)
   const etag = strongEtag(plain)
   return {
     etag,
@@ -32,18 +37,20 @@ export function prepare(
       'X-Content-Type-Options': 'nosniff',
       'Referrer-Policy': 'strict-origin-when-cross-origin',
       ...headers,
-      ...(worth ? { Vary: 'Accept-Encoding' } : {}),
+      ...(gzip || brotli ? { Vary: 'Accept-Encoding' } : {}),
       ETag: etag,
     },
     plain,
-    gzip: worth ? gzipSync(plain, { level: level.gzip }) : null,
-    brotli: worth
-      ? brotliCompressSync(plain, {
-          params: {
-            [constants.BROTLI_PARAM_SIZE_HINT]: plain.length,
-            [constants.BROTLI_PARAM_QUALITY]: level.brotli,
-          },
-        })
-      : null,
+    gzip,
+    brotli,
   }
+}
+
+function compress(plain: Buffer): Compressed {
+  if (plain.length < WORTH_COMPRESSING) return asItIs
+  const params = {
+    [constants.BROTLI_PARAM_SIZE_HINT]: plain.length,
+    [constants.BROTLI_PARAM_QUALITY]: BROTLI_QUALITY,
+  }
+  return { gzip: gzipSync(plain, { level: GZIP_LEVEL }), brotli: brotliCompressSync(plain, { params }) }
 }

@@ -8,7 +8,9 @@ import { COUNT_LIMIT, countOf, rarestPart } from './facets'
  * How few reviews a part must let through to lead. It then costs a look at each of them. Leading with the list costs
  * `inList / count` looks for each match that is counted, and such a look takes about a fourth of the time.
  */
-const worthLeading = (inList: number) => Math.sqrt((inList * COUNT_LIMIT) / 4)
+const worthLeading = (inList: number) => Math.max(SOON_READ, Math.sqrt((inList * COUNT_LIMIT) / 4))
+/** So many are read in 20 ms, even when none of them is in the list. */
+const SOON_READ = 5000
 /** Looking for words in one review takes the full-text index a millisecond or more. */
 const WORTH_LEADING_WITH_WORDS = 30
 

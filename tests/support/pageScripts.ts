@@ -18,7 +18,7 @@ interface Manifest {
  * when they are needed, so the manifest of all of them is not loaded.
  */
 export function pageScripts(): Record<string, number> {
-  const name = readdirSync(path.join(client, 'assets')).find((file) => file.startsWith('manifest-'))!
+  const name = readdirSync(path.join(client, 'assets')).find((file) => /^manifest-.*\.js$/.test(file))!
   const manifest = path.join('/assets', name)
   const { entry, routes } = JSON.parse(
     /{.*}/s.exec(readFileSync(path.join(client, manifest), 'utf8'))![0],
