@@ -25,9 +25,6 @@ beforeAll(async () => {
   filled = await filledShop(SIZE)
   const { services, shop } = filled
   const { db } = services
-  await db('tag').insert(['rare', 'common'].map((name, i) => ({ id: i + 1, shop_id: shop.id, name })))
-  for (let id = 1; id <= SIZE; id += 7)
-    await db('review_tag').insert({ shop_id: shop.id, tag_id: id % 490 === 1 ? 1 : 2, review_id: id })
   await photographed()
   const ids: number[] = await db('review').pluck('id')
   all = []
@@ -73,8 +70,9 @@ function drawn(chance: (below: number) => number): { selection: Selection; page:
       limit: 1 + chance(20),
       ratings: chance(2) ? everything.ratings : [1 + chance(5)],
       products: chance(2) && skus.length > 0 ? { kind: 'chosen', skus } : { kind: 'every' },
-      tags: chance(4) ? [] : [['rare', 'common', 'none'][chance(3)]!],
+      tags: chance(4) ? [] : [['prize', 'course', 'none'][chance(3)]!],
       sources: chance(4) ? [] : ['manualEntry'],
+      forms: chance(3) ? [] : [['clubs', 'course', 'none'][chance(3)]!],
       languages: chance(3) ? [] : [['pl', 'de', 'en'][chance(3)]!],
       verifiedOnly: chance(4) === 0,
       withWords: chance(4) === 0,
