@@ -171,19 +171,16 @@ export function filtered(
 
 /** A CROSS JOIN keeps SQLite from changing the order of the tables. */
 function tablesFor(filter: LaneFilter, rarest: LeadingPart | null): string {
-  const hasWords = filter.words !== null
+  const thenWords = filter.words === null ? '' : ' CROSS JOIN review_text ON review_text.rowid = review.id'
   switch (rarest) {
     case 'tagId':
-    case 'answer': {
-      const first = rarest === 'tagId' ? 'review_tag' : 'review_answer'
-      return hasWords
-        ? `${first} CROSS JOIN review_text ON review_text.rowid = ${first}.review_id CROSS JOIN review ON review.id = review_text.rowid`
-        : `${first} CROSS JOIN review ON review.id = ${first}.review_id`
-    }
+      return `review_tag CROSS JOIN review ON review.id = review_tag.review_id${thenWords}`
+    case 'answer':
+      return `review_answer CROSS JOIN review ON review.id = review_answer.review_id${thenWords}`
     case 'formId':
-      return `review INDEXED BY review_by_form${hasWords ? ' CROSS JOIN review_text ON review_text.rowid = review.id' : ''}`
+      return `review INDEXED BY review_by_form${thenWords}`
     default: {
-      if (hasWords) return 'review_text CROSS JOIN review ON review.id = review_text.rowid'
+      if (filter.words !== null) return 'review_text CROSS JOIN review ON review.id = review_text.rowid'
       const { column } = sortKey(filter)
       if (column !== 'id') return `review INDEXED BY review_by_lane_${column}`
       return `review INDEXED BY ${rarest === null ? 'review_by_lane' : `review_by_lane_${columns[rarest]}`}`

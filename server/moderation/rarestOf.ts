@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { countedIn, hasCounters, listedIn, type LeadingPart, type LaneFilter } from '../data/laneFilter'
 import { groupsInLane, type CountedGroup } from '../data/reviewCounts'
+import { countUpTo } from '../data/reviewLists'
 import type { Shop } from '../data/shops'
 import { COUNT_LIMIT, countOf, rarestPart } from './facets'
 
@@ -11,7 +12,7 @@ import { COUNT_LIMIT, countOf, rarestPart } from './facets'
 const worthLeading = (inList: number) => Math.max(SOON_READ, Math.sqrt((inList * COUNT_LIMIT) / 4))
 /** So many are read in 20 ms, even when none of them is in the list. */
 const SOON_READ = 5000
-/** Looking for words in one review takes the full-text index a millisecond or more. */
+/** The full-text index takes a millisecond or more to look into one review. */
 const WORTH_LEADING_WITH_WORDS = 30
 
 /**
@@ -26,8 +27,14 @@ export async function rarestOf(
 ): Promise<LeadingPart | null> {
   if (countedIn(filter).length === 0 && hasCounters(filter)) return null
   const counters = groups ?? (await groupsInLane(db, shop.id, filter.state))
+  if (filter.words !== null) {
+    const wordless: LaneFilter = { ...filter, words: null }
+    const rarest = await rarestOf(db, shop, wordless, counters)
+    const count = await countUpTo(db, shop.id, wordless, rarest, WORTH_LEADING_WITH_WORDS + 1)
+    return count <= WORTH_LEADING_WITH_WORDS ? rarest : null
+  }
   const inList = countOf(counters, filter)
-  const most = Math.min(inList, filter.words === null ? worthLeading(inList) : WORTH_LEADING_WITH_WORDS)
+  const most = Math.min(inList, worthLeading(inList))
   const listed = (await listedIn(db, filter, Math.floor(most) + 1)).toSorted((a, b) => a.count - b.count)[0]
   return listed && listed.count <= most ? listed.part : rarestPart(counters, filter)
 }
