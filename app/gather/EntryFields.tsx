@@ -36,10 +36,10 @@ export function EntryFields({
         <>
           <Rating given={values.rating} errors={errors.rating} />
           <Field name="body" label={say('write.words')} hint={say('write.customersSee')} errors={errors.body}>
-            {(id) => (
+            {(attributes) => (
               <textarea
                 name="body"
-                id={id}
+                {...attributes}
                 rows={4}
                 defaultValue={values.body}
                 className="textarea customer-words field-sizing-content max-h-80 min-h-24 w-full border-edge text-[17px] leading-snug"
@@ -59,10 +59,10 @@ export function EntryFields({
           hint={say('form.shownAsHint')}
           errors={errors.author_name}
         >
-          {(id) => (
+          {(attributes) => (
             <input
               name="author_name"
-              id={id}
+              {...attributes}
               defaultValue={values.author_name}
               autoComplete="off"
               className={text}
@@ -70,10 +70,10 @@ export function EntryFields({
           )}
         </Field>
         <Field name="written_at" label={say('write.date')} errors={errors.written_at}>
-          {(id) => (
+          {(attributes) => (
             <input
               name="written_at"
-              id={id}
+              {...attributes}
               type="date"
               max={today}
               defaultValue={values.written_at}
@@ -82,10 +82,10 @@ export function EntryFields({
           )}
         </Field>
         <Field name="product" label={say('write.product')} errors={errors.product}>
-          {(id) => (
+          {(attributes) => (
             <select
               name="product"
-              id={id}
+              {...attributes}
               className="select w-full border-edge text-[15px]"
               defaultValue={values.product}
             >
@@ -104,7 +104,9 @@ export function EntryFields({
           hint={say('write.relationshipHint')}
           errors={errors.relationship}
         >
-          {(id) => <input name="relationship" id={id} defaultValue={values.relationship} className={text} />}
+          {(attributes) => (
+            <input name="relationship" {...attributes} defaultValue={values.relationship} className={text} />
+          )}
         </Field>
       </div>
       <details open={folded.some((name) => errors[name] || values[name])}>
@@ -117,10 +119,10 @@ export function EntryFields({
               hint={say('write.customersSee')}
               errors={errors.title}
             >
-              {(id) => (
+              {(attributes) => (
                 <input
                   name="title"
-                  id={id}
+                  {...attributes}
                   defaultValue={values.title}
                   className={`${text} customer-words`}
                 />
@@ -128,7 +130,9 @@ export function EntryFields({
             </Field>
           )}
           <Field name="role" label={say('write.role')} hint={say('write.customersSee')} errors={errors.role}>
-            {(id) => <input name="role" id={id} defaultValue={values.role} className={text} />}
+            {(attributes) => (
+              <input name="role" {...attributes} defaultValue={values.role} className={text} />
+            )}
           </Field>
           <Field
             name="company"
@@ -136,13 +140,15 @@ export function EntryFields({
             hint={say('write.customersSee')}
             errors={errors.company}
           >
-            {(id) => <input name="company" id={id} defaultValue={values.company} className={text} />}
+            {(attributes) => (
+              <input name="company" {...attributes} defaultValue={values.company} className={text} />
+            )}
           </Field>
           <Field name="company_url" label={say('write.companyUrl')} errors={errors.company_url}>
-            {(id) => (
+            {(attributes) => (
               <input
                 name="company_url"
-                id={id}
+                {...attributes}
                 defaultValue={values.company_url}
                 inputMode="url"
                 placeholder="https://"
@@ -157,10 +163,10 @@ export function EntryFields({
               hint={say('write.onlyYou')}
               errors={errors.seen_url}
             >
-              {(id) => (
+              {(attributes) => (
                 <input
                   name="seen_url"
-                  id={id}
+                  {...attributes}
                   defaultValue={values.seen_url}
                   inputMode="url"
                   placeholder="https://"
@@ -171,16 +177,18 @@ export function EntryFields({
             <Checkbox name="seen_public" label={say('write.seenPublic')} given={values.seen_public} />
           </div>
           <Field name="note" label={say('write.note')} hint={say('write.onlyYou')} errors={errors.note}>
-            {(id) => <input name="note" id={id} defaultValue={values.note} className={text} />}
+            {(attributes) => (
+              <input name="note" {...attributes} defaultValue={values.note} className={text} />
+            )}
           </Field>
           <Picture name="portrait" label={say('write.portrait')} given={values.portrait} />
           <Picture name="company_logo" label={say('write.companyLogo')} given={values.company_logo} />
           <Field name="tags" label={say('write.tags')} hint={say('write.tagsHint')} errors={errors.tags}>
-            {(id) => (
+            {(attributes) => (
               <>
                 <input
                   name="tags"
-                  id={id}
+                  {...attributes}
                   defaultValue={values.tags}
                   list="known-tags"
                   className={text}

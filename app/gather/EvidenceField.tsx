@@ -15,7 +15,7 @@ export function EvidenceField({
   const left = kept.filter(({ publicId }) => !removed.includes(publicId))
   return (
     <Field name="evidence" label={say('write.evidence')} hint={say('write.evidenceHint')} errors={errors}>
-      {(id) => (
+      {(attributes) => (
         <>
           {left.length > 0 && (
             <ul className="flex flex-col gap-1">
@@ -45,7 +45,7 @@ export function EvidenceField({
           <input
             type="file"
             name="evidence"
-            id={id}
+            {...attributes}
             multiple
             accept=".png,.jpg,.jpeg,.webp,.pdf,.txt,.eml"
             className="file-input w-full border-edge text-[14px]"

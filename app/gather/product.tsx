@@ -100,10 +100,10 @@ export default function ProductPage({ loaderData, params }: Route.ComponentProps
             hint={say('products.nameHint')}
             errors={errors.title}
           >
-            {(id) => (
+            {(attributes) => (
               <input
                 name="title"
-                id={id}
+                {...attributes}
                 defaultValue={product.title}
                 required
                 maxLength={200}
@@ -112,8 +112,14 @@ export default function ProductPage({ loaderData, params }: Route.ComponentProps
             )}
           </Field>
           <Field name="sku" label={say('products.sku')} hint={say('products.skuChanged')} errors={errors.sku}>
-            {(id) => (
-              <input name="sku" id={id} defaultValue={product.sku} maxLength={100} className={field} />
+            {(attributes) => (
+              <input
+                name="sku"
+                {...attributes}
+                defaultValue={product.sku}
+                maxLength={100}
+                className={field}
+              />
             )}
           </Field>
           <Field
@@ -122,10 +128,10 @@ export default function ProductPage({ loaderData, params }: Route.ComponentProps
             hint={say('products.pageHint')}
             errors={errors.page_url}
           >
-            {(id) => (
+            {(attributes) => (
               <input
                 name="page_url"
-                id={id}
+                {...attributes}
                 inputMode="url"
                 placeholder="https://"
                 defaultValue={product.pageUrl}

@@ -145,10 +145,12 @@ function Account({ errors }: { errors: ProfileErrors }) {
           hint={say('setUp.onlyYou')}
           errors={errors.member_name}
         >
-          {(id) => <input id={id} name="member_name" autoComplete="name" className={input} />}
+          {(attributes) => <input {...attributes} name="member_name" autoComplete="name" className={input} />}
         </Field>
         <Field name="email" label={say('account.email')} hint={say('setUp.onlyYou')} errors={errors.email}>
-          {(id) => <input id={id} name="email" type="email" autoComplete="username" className={input} />}
+          {(attributes) => (
+            <input {...attributes} name="email" type="email" autoComplete="username" className={input} />
+          )}
         </Field>
       </div>
       <Field
@@ -156,8 +158,14 @@ function Account({ errors }: { errors: ProfileErrors }) {
         label={say('setUp.newPassword', { least: PASSWORD_LEAST })}
         errors={errors.password}
       >
-        {(id) => (
-          <input id={id} name="password" type="password" autoComplete="new-password" className={input} />
+        {(attributes) => (
+          <input
+            {...attributes}
+            name="password"
+            type="password"
+            autoComplete="new-password"
+            className={input}
+          />
         )}
       </Field>
     </section>

@@ -87,9 +87,9 @@ function ListField({
   const value = values[name]
   return (
     <Field name={name} label={label} hint={hint} errors={errors[name]}>
-      {(id) => (
+      {(attributes) => (
         <select
-          id={id}
+          {...attributes}
           name={name}
           value={value}
           className="select w-full border-edge text-[15px]"

@@ -111,9 +111,9 @@ export function SiteFields(given: Given) {
 function fieldsOf({ values, change, errors }: Given) {
   return (name: keyof ProfileValues, label: string, hint: string, placeholder?: string) => (
     <Field name={name} label={label} hint={hint} errors={errors[name]}>
-      {(id) => (
+      {(attributes) => (
         <input
-          id={id}
+          {...attributes}
           name={name}
           value={values[name]}
           placeholder={placeholder}
@@ -141,7 +141,7 @@ function ColourField({
 }) {
   return (
     <Field name={name} label={label} errors={errors}>
-      {(id) => (
+      {(attributes) => (
         <span className="flex items-center gap-2">
           <input
             type="color"
@@ -151,7 +151,7 @@ function ColourField({
             onChange={(event) => change(event.currentTarget.value)}
           />
           <input
-            id={id}
+            {...attributes}
             name={name}
             value={value}
             className="input w-full border-edge text-[15px]"

@@ -79,9 +79,9 @@ function Password({
       </p>
       <input type="hidden" name="username" autoComplete="username" value={member.email} readOnly />
       <Field name="present" label={say('settings.currentPassword')} errors={errors.present}>
-        {(id) => (
+        {(attributes) => (
           <input
-            id={id}
+            {...attributes}
             name="present"
             type="password"
             autoComplete="current-password"
@@ -95,9 +95,9 @@ function Password({
         label={say('settings.newPassword', { least: PASSWORD_LEAST })}
         errors={errors.password}
       >
-        {(id) => (
+        {(attributes) => (
           <input
-            id={id}
+            {...attributes}
             name="password"
             type="password"
             autoComplete="new-password"
