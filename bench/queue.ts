@@ -20,11 +20,11 @@ const asked = {
   'lane alone': {},
   rating: { rating: 2 },
   product: { product: 'SKU-3' },
-  'way in': { source: 'manualEntry' },
+  source: { source: 'manualEntry' },
   language: { language: 'pl' },
   verified: { bought: 'yes' },
-  'with words': { words: 'no' },
-  'needsReply a reply': { needsReply: 'yes' },
+  'without text': { words: 'no' },
+  'needs a reply': { needsReply: 'yes' },
   'rating and product': { rating: 1, product: 'SKU-7' },
   'rating and verified': { rating: 4, bought: 'yes' },
   'a form': { form: 'clubs' },
@@ -78,7 +78,7 @@ async function measured({ services, shop }: FilledShop): Promise<Map<string, num
   const member = { id: 1, name: 'Mara', email: '' }
   let revision = 1
   figures.set(
-    'an act',
+    'a decision',
     await p95(() =>
       decide(services, shop, member, 'r400', plainAct(revision % 2 ? 'spam' : 'approve'), revision++),
     ),
