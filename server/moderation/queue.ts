@@ -1,4 +1,3 @@
-import type { Knex } from 'knex'
 import type { ReviewState } from '../../core/moderation/rules'
 import { collapsedInLane, largestGroup, type LargestGroup } from '../data/groups'
 import { collapsesGroups, hasCounters, type LaneFilter } from '../data/laneFilter'

@@ -18,8 +18,8 @@ export interface Window {
 export const desk: Window = { width: 1280, height: 800 }
 export const phone: Window = { width: 390, height: 844, phone: true }
 
-/** How often a page is looked at while something is awaited; the driver's own is 200. */
-const LOOKING_MS = 80
+/** How often a page is looked at while something is awaited; the driver’s own is 200. */
+const LOOKING_MS = 160
 
 interface Browser {
   driver: ChromeDriver
