@@ -27,7 +27,7 @@ export function PartRow({
         onClick={choose}
       >
         <span className="min-w-0 truncate">{words}</span>
-        <span className="text-[13px] text-soft">{state}</span>
+        <span className="shrink-0 text-[13px] whitespace-nowrap text-soft">{state}</span>
       </button>
     </li>
   )
