@@ -46,7 +46,7 @@ const cells = {
   photos: ({ photos }) => String(photos),
   reply: ({ reply }) => reply ?? '',
   note: ({ note }) => note,
-  consent: ({ consentAnswer }) => yesOrNo(consentAnswer !== 'refused'),
+  consent: ({ showable }) => yesOrNo(showable),
 } satisfies Record<string, (review: ReviewRow, timeZone: string) => string>
 const keys = Object.keys(cells) as (keyof typeof cells)[]
 

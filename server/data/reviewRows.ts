@@ -8,18 +8,10 @@ import { readAnswers } from './versionRow'
 /** A review as a row of a spreadsheet. */
 export interface ReviewRow
   extends
-    Pick<Review, 'id' | 'publicId' | 'state' | 'source' | 'verified' | 'receivedAt' | 'note'>,
+    Pick<Review, 'id' | 'state' | 'source' | 'verified' | 'showable' | 'receivedAt' | 'note'>,
     Pick<
       ReviewVersion,
-      | 'rating'
-      | 'title'
-      | 'body'
-      | 'authorName'
-      | 'language'
-      | 'consentAnswer'
-      | 'writtenAt'
-      | 'writtenPrecision'
-      | 'answers'
+      'rating' | 'title' | 'body' | 'authorName' | 'language' | 'writtenAt' | 'writtenPrecision' | 'answers'
     >,
     Pick<AboutWriter, 'role' | 'company'> {
   authorEmail: string | null
@@ -31,10 +23,10 @@ export interface ReviewRow
 
 const columns = {
   id: 'review.id',
-  publicId: 'review.public_id',
   state: 'review.state',
   source: 'review.source',
   verified: 'review.verified',
+  showable: 'review.showable',
   receivedAt: 'review.received_at',
   note: 'review.note',
   photos: 'review.photos',
@@ -43,7 +35,6 @@ const columns = {
   body: 'review_version.body',
   authorName: 'review_version.author_name',
   language: 'review_version.language',
-  consentAnswer: 'review_version.consent_answer',
   writtenAt: 'review_version.written_at',
   writtenPrecision: 'review_version.written_precision',
   answers: 'review_version.answers',
@@ -54,7 +45,11 @@ const columns = {
   reply: 'reply.body',
 }
 
-type Row = Omit<ReviewRow, 'verified' | 'answers' | 'tags'> & { verified: 0 | 1; answers: string }
+type Row = Omit<ReviewRow, 'verified' | 'showable' | 'answers' | 'tags'> & {
+  verified: 0 | 1
+  showable: 0 | 1
+  answers: string
+}
 
 /** Some reviews of a filtered lane, in its order: the first ones, or those after one of them. */
 export async function reviewRows(
@@ -81,6 +76,7 @@ export async function reviewRows(
   return rows.map((row) => ({
     ...row,
     verified: row.verified === 1,
+    showable: row.showable === 1,
     answers: readAnswers(row.answers),
     tags: tags.get(row.id) ?? [],
   }))

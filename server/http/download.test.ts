@@ -3,10 +3,12 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { readCsv } from '../../core/listing/sheet/sheetTable'
 import { brought } from '../../tests/support/brought'
 import { startListener, type Listening } from '../../tests/support/listener'
-import { addShop } from '../../tests/support/shop'
+import { addShop, send } from '../../tests/support/shop'
 import { variedSentence } from '../../tests/support/submissions'
 import { ROWS_AT_ONCE } from '../moderation/reviewsToDownload'
+import { consentOwn } from '../collection/ownReview'
 import { receive } from '../collection/receive'
+import { issueLink } from '../collection/confirmation'
 import { asMember } from '../../core/moderation/actor'
 
 /* The reviews of a list as a spreadsheet file, through the real listener. */
@@ -104,6 +106,23 @@ test('is no formula in a spreadsheet, and says what was written when it is read 
     Email: 'unal@post.example',
     '=Gone': '+44 is a code',
   })
+})
+
+test('says that a review may no longer be shown once its writer has said so', async () => {
+  const { services } = app
+  const { publicId } = await send(services, 'wrenfield', { author_name: 'Ada Wendt' })
+  const mayBeShown = async () =>
+    (await rowsOf('lane=waiting')).find(({ Name }) => Name === 'Ada Wendt')!['May be shown']
+  expect(await mayBeShown()).toBe('yes')
+  const { id: reviewId } = (await services
+    .db('review')
+    .where({ public_id: publicId })
+    .first<{ id: number }>('id'))!
+  const link = await services.db.transaction((trx) =>
+    issueLink(services, trx, { purpose: 'review', reviewId, days: 30 }),
+  )
+  await consentOwn(services, link.split('/').at(-1)!, false)
+  expect(await mayBeShown()).toBe('no')
 })
 
 test('is only for who may see it', async () => {

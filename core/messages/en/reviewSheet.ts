@@ -16,7 +16,7 @@ export const reviewSheetWords = {
     language: 'Language',
     bought: 'Bought here',
     tags: 'Tags',
-    photos: 'Photos',
+    photos: 'Photos and videos',
     reply: 'Reply',
     note: 'Note',
     consent: 'May be shown',
