@@ -14,7 +14,7 @@ export default defineConfig({
           // Loading every module again for each file took as long as the tests.
           isolate: false,
           // A busy machine is no failure; nothing here waits for a clock.
-          testTimeout: 30_000,
+          testTimeout: 120_000,
           hookTimeout: 90_000,
         },
       },

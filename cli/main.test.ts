@@ -41,7 +41,7 @@ test('log verify says of each shop that its chain holds, and where one is broken
     1,
     'wrenfield: BROKEN at entry 9 of 522\nsaltmarsh: 8 entries, the chain holds\n',
   ])
-}, 30_000)
+})
 
 test('without data it says which variable to set', () => {
   const none = run('/nowhere')
@@ -49,7 +49,7 @@ test('without data it says which variable to set', () => {
     1,
     'There is no data in /nowhere. Set ELOGIO_DATA to the data folder.\n',
   ])
-}, 30_000)
+})
 
 test('read takes a pasted text apart, and says what it cannot read yet', () => {
   const file = path.join(folder, 'note.txt')
@@ -82,7 +82,7 @@ test('read takes a pasted text apart, and says what it cannot read yet', () => {
     1,
     'survey.xlsx: only text can be read so far; say --as text to read it so.\n',
   ])
-}, 30_000)
+})
 
 test('member password gives a new one that works, and says so when there is no such member', async () => {
   const given = elogio(['member', 'password', 'ned@saltmarshlane.example'])
@@ -99,4 +99,4 @@ test('member password gives a new one that works, and says so when there is no s
     1,
     'There is no member with the address nobody@wrenfield.example.\n',
   ])
-}, 30_000)
+})

@@ -9,6 +9,7 @@ import { startDemo, type Running } from './support/application'
 import { desk, withBrowser } from './support/browser'
 import { configured, showable, shownOf } from './support/display'
 import { startOtherSite, type OtherSite } from './support/otherSite'
+import { TRIED_AGAIN } from './support/longestWait'
 import { Key, pageOf } from './support/page'
 
 let demo: Running
@@ -316,7 +317,7 @@ describe('passing by', () => {
     })
   })
 
-  test('at the speed of the owner’s choice, also when it is pressed again meanwhile', async () => {
+  test('at the speed of the owner’s choice, also when it is pressed again meanwhile', TRIED_AGAIN, async () => {
     await withBrowser(desk, async (driver) => {
       for (const [speed, least, most] of [
         ['atOnce', 0, 600],

@@ -8,6 +8,7 @@ import { sweepMedia } from '../server/media/sweepMedia'
 import { buildServices } from '../server/services'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
+import { TRIED_AGAIN } from './support/longestWait'
 import { Key, pageOf, signIn, type Page } from './support/page'
 import { phonePhoto, program, svgWithScript, zip } from './support/pictures'
 import { formToken } from './support/submissions'
@@ -112,7 +113,7 @@ test('without scripts photos go with the form, and a mistake in it loses none', 
 const upload = (body: BodyInit) =>
   fetch(`${demo.url}/f/tell-us/photo`, { method: 'POST', body, headers: { Accept: 'application/json' } })
 
-test('what is no photo is refused in plain words, and what is too large before it is read', async () => {
+test('what is no photo is refused in plain words, and what is too large before it is read', TRIED_AGAIN, async () => {
   for (const [bytes, why] of [
     [program, /isn’t a photo/],
     [zip, /isn’t a photo/],

@@ -1,8 +1,9 @@
-import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { customerMessages } from '../../core/messages/customers'
 import { customerLanguages } from '../../core/messages/customers/languages'
 import { startListener, type Listening } from '../../tests/support/listener'
 import { formToken } from '../../tests/support/submissions'
+import { eventually } from '../../tests/support/eventually'
 
 let app: Listening
 beforeAll(async () => {
@@ -38,11 +39,11 @@ async function page(path: string, language: string, init: RequestInit = {}): Pro
 
 /** The application's own jobs send it. */
 const emailTo = (address: string) =>
-  vi.waitFor(() => {
+  eventually(() => {
     const email = app.mails.findLast(({ recipient }) => recipient === address)
     expect(email, address).toBeDefined()
     return email!
-  }, 5000)
+  })
 
 describe.each(customerLanguages)('a customer with a browser in %s', (language) => {
   test('reads no other language from the form to her own page', async () => {

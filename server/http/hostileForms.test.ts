@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { openSocket, rawRequest, sendRaw, startListener, type Listening } from '../../tests/support/listener'
 import { longestWait, TRIED_AGAIN } from '../../tests/support/longestWait'
 import { formToken } from '../../tests/support/submissions'
+import { eventually } from '../../tests/support/eventually'
 
 /** Short, so that nobody waits for a slow sender. */
 const patience = { maxMs: 3000, windowMs: 400, minBytesPerSecond: 2000 }
@@ -152,8 +153,11 @@ test('one who takes back and restores, or changes, again and again, is stopped, 
     new URLSearchParams({ ...good, token, author_email: 'again@post.example', consent: 'on' }),
   )
   expect(await answer.json()).toMatchObject({ confirm: true })
-  await expect.poll(() => app.mails.some(({ recipient }) => recipient === 'again@post.example')).toBe(true)
-  const mail = app.mails.find(({ recipient }) => recipient === 'again@post.example')!
+  const mail = await eventually(() => {
+    const found = app.mails.find(({ recipient }) => recipient === 'again@post.example')
+    expect(found).toBeDefined()
+    return found!
+  })
   const link = /\/confirm\/\S+/.exec(mail.text)![0]
   const confirmed = await fetch(app.url + link, { method: 'POST', redirect: 'manual' })
   const own = confirmed.headers.get('Location')!.replace('?thanks', '')

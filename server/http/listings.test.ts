@@ -1,9 +1,10 @@
 import { createServer, type Server } from 'node:http'
-import { afterAll, beforeAll, beforeEach, expect, test, vi } from 'vitest'
+import { afterAll, beforeAll, beforeEach, expect, test } from 'vitest'
 import { buildListingSites, type ListingSites } from '../../standins/listings/listingSites'
 import type { Fault } from '../../standins/listings/faults'
 import { startListener, type Listening } from '../../tests/support/listener'
 import { addShop, allShowable } from '../../tests/support/shop'
+import { eventually } from '../../tests/support/eventually'
 
 /* Listings through the real listener and the real way out, with sites on a port of their own. */
 
@@ -76,9 +77,8 @@ test('scripts, long and turned names and a decimal comma are welcome, as text', 
   expect(card).not.toContain('<script>document.title')
   const made = await post(connect, wrenfield)
   expect(made.status).toBe(302)
-  await vi.waitFor(
-    async () => expect((await allShowable(app.services, app.shop)).length).toBeGreaterThan(110),
-    { timeout: 15_000 },
+  await eventually(async () =>
+    expect((await allShowable(app.services, app.shop)).length).toBeGreaterThan(110),
   )
   const page = await text(made.headers.get('Location')!)
   expect(page).not.toContain('<img src=x')

@@ -1,12 +1,13 @@
 import { existsSync } from 'node:fs'
 import { readdir } from 'node:fs/promises'
 import path from 'node:path'
-import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { startListener, type Listening } from '../../tests/support/listener'
 import { addMember } from '../../tests/support/shop'
 import type { JobLine } from '../data/jobs'
 import { jobsView } from '../jobs/manageJobs'
 import { IMPORT_ORDERS } from '../proof/ordersUpload'
+import { eventually } from '../../tests/support/eventually'
 
 let app: Listening
 let owner: string
@@ -113,7 +114,7 @@ describe('reading what was uploaded', () => {
     for (const upload of ['notthere1', '../../elogio.db', 'a'.repeat(500)])
       expect((await read(upload)).status, upload).toBeLessThan(500)
     const imports = async () => (await jobsView(app.services, app.shop)).filter(isImport)
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       expect((await imports()).map(({ state }) => state)).toEqual(['failed'])
     })
     expect((await imports())[0]!.error).toBe('orders.file.gone')

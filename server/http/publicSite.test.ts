@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { rawRequest, sendRaw, startListener, type Listening } from '../../tests/support/listener'
+import { eventually } from '../../tests/support/eventually'
 
 const ORIGIN = 'https://reviews.wrenfield.example'
 const urlencoded = { 'Content-Type': 'application/x-www-form-urlencoded' }
@@ -84,7 +85,7 @@ describe('behind a proxy that ends TLS', () => {
       ),
     )
     expect(status).toBe(302)
-    await expect.poll(() => app.mails.length).toBe(1)
+    await eventually(() => expect(app.mails).toHaveLength(1))
     expect(app.mails[0]!.text).toContain(`${ORIGIN}/confirm/`)
     expect(app.mails[0]!.text).not.toContain('evil')
   })

@@ -1,10 +1,11 @@
 import { createServer, type Server } from 'node:http'
-import { afterAll, beforeAll, expect, test, vi } from 'vitest'
+import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startListener, type Listening } from '../../tests/support/listener'
 import { longestWait, TRIED_AGAIN } from '../../tests/support/longestWait'
 import { formToken, variedSentence } from '../../tests/support/submissions'
 import { verifyLogs } from '../moderation/verifyLogs'
 import { makeLive } from '../publishing/draft'
+import { eventually } from '../../tests/support/eventually'
 
 /** A site on the internet that answers whatever a test wants. */
 let site: Server
@@ -24,7 +25,7 @@ beforeAll(async () => {
   app = await startListener({ TRUST_PROXY: '1', ELOGIO_ALLOW_HOSTS: siteHost })
   await app.services.db('shop').update({ site_url: `http://${siteHost}/` })
   await makeLive(app.services, app.shop, app.member, 'wrenfield-page')
-  await vi.waitFor(async () => expect((await get('/d/wrenfield-page.json')).status).toBe(200))
+  await eventually(async () => expect((await get('/d/wrenfield-page.json')).status).toBe(200))
   const answer = await post('/sign-in', { email: app.member.email, password: 'Mara-secret' })
   cookie = answer.headers.getSetCookie()[0]!.split(';')[0]!
 })
@@ -114,7 +115,7 @@ test('an invitation carries nothing that a stranger typed, and one email address
     'ANNABERG@post.example',
   ]
   for (let i = 0; i < 8; i++) expect(await send(spellings[i % 4]!, i)).toBe(201)
-  await vi.waitFor(() => expect(app.mails.length).toBeGreaterThan(3))
+  await eventually(() => expect(app.mails.length).toBeGreaterThan(3))
   expect(app.mails).toHaveLength(4)
   for (const { subject, text, html, senderName } of app.mails) {
     const sent = [subject, text, html, senderName].join('\n')
@@ -131,7 +132,7 @@ test('made-up pages from one client are few, and the shop’s own page is seen a
     expect((await tell(`https://junk${i}.example/`, '203.0.113.66')).status).toBe(204)
   await tell(`http://${siteHost}/hives?visitor=7`, '203.0.113.7')
   const pages = () => app.services.db('display_seen').pluck('page')
-  await vi.waitFor(async () => expect(await pages()).toContain(`http://${siteHost}/hives`))
+  await eventually(async () => expect(await pages()).toContain(`http://${siteHost}/hives`))
   expect((await pages()).length).toBeLessThanOrEqual(11)
 })
 
@@ -155,14 +156,14 @@ test('with the clock set back everything that is acknowledged is kept', async ()
   expect(await verifyLogs(services)).toEqual([
     { shop: 'wrenfield', check: expect.objectContaining({ holds: true }) },
   ])
-  await vi.waitFor(() => expect(app.mails.map(({ recipient }) => recipient)).toContain('sam@clock.example'))
+  await eventually(() => expect(app.mails.map(({ recipient }) => recipient)).toContain('sam@clock.example'))
   clock.now = new Date(clock.now.getTime() + 86_400_000)
 })
 
 test('the log has a line for each request, and nothing personal or secret in it', async () => {
   await get('/r/a-secret-token?x=secret')
   await get('/confirm/a-secret-token')
-  await vi.waitFor(() => expect(app.log.some(({ path }) => path === '/confirm/*')).toBe(true))
+  await eventually(() => expect(app.log.some(({ path }) => path === '/confirm/*')).toBe(true))
   const lines = app.log.filter(({ msg }) => msg === 'request')
   expect(lines.at(-1)).toMatchObject({
     time: expect.any(Number),

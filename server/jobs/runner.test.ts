@@ -7,6 +7,7 @@ import type { JobKind } from './job'
 import { cancelJob, retryJob } from './manageJobs'
 import { enqueue, releaseAll } from './queue'
 import { startJobRunner, type JobRunner } from './runner'
+import { eventually } from '../../tests/support/eventually'
 
 let services: Services
 let clock: { now: Date }
@@ -43,7 +44,7 @@ function heldUp() {
     })
   return { begun, run }
 }
-const until = (met: () => boolean) => vi.waitFor(() => expect(met()).toBe(true))
+const until = (met: () => boolean) => eventually(() => expect(met()).toBe(true))
 
 test('work under one key is done once, however often it was asked for', async () => {
   const work = done()
@@ -156,7 +157,7 @@ test('a lease is renewed as long as the work goes on, and progress is there to b
     (await services.db('job').first<{ leased_until: string }>('leased_until')).leased_until
   const first = await leasedUntil()
   later(50_000)
-  await vi.waitFor(async () => expect((await leasedUntil()) > first).toBe(true), { timeout: 3000 })
+  await eventually(async () => expect((await leasedUntil()) > first).toBe(true))
   expect(await jobsOfShop(services.db, shop.id, 5)).toMatchObject([
     { state: 'running', done: 40, total: 100 },
   ])
@@ -223,7 +224,7 @@ test('busy for long is not stuck; silent for longer than a kind may be is ended,
   await speak()
   later(59_000)
   jobs.check()
-  await vi.waitFor(() => expect(jobs.state()).toEqual({ running: 1, stuck: [] }))
+  await eventually(() => expect(jobs.state()).toEqual({ running: 1, stuck: [] }))
   later(40_000)
-  await vi.waitFor(() => expect(jobs.state()).toEqual({ running: 1, stuck: ['work'] }), { timeout: 3000 })
+  await eventually(() => expect(jobs.state()).toEqual({ running: 1, stuck: ['work'] }))
 })

@@ -3,6 +3,7 @@ import { startListener, type Listening } from '../../tests/support/listener'
 import { send } from '../../tests/support/shop'
 import { ordersView, importOrderFile } from '../proof/ordersUpload'
 import { cancelJob, retryJob } from '../jobs/manageJobs'
+import { eventually } from '../../tests/support/eventually'
 
 /* Real threads, beside the real listener. */
 
@@ -19,14 +20,14 @@ const lines = (count: number) =>
   )
 const latest = async () => (await ordersView(app.services, app.shop)).latest!
 const state = async () => (await latest()).state
-const until = (expected: string) => expect.poll(state, { timeout: 25_000, interval: 50 }).toBe(expected)
+const until = (expected: string) => eventually(async () => expect(await state()).toBe(expected))
 const orders = async () => (await ordersView(app.services, app.shop)).count
 
 test('an import is cancelled and goes on, and a stop in the middle loses and doubles nothing', async () => {
   app = await startListener({}, real)
   const bytes = new TextEncoder().encode([heading, ...lines(LINES), 'X-1,,,,,soon,,placed'].join('\n'))
   await importOrderFile(app.services, app.shop, { name: 'orders.csv', bytes })
-  await expect.poll(orders, { timeout: 25_000, interval: 20 }).toBeGreaterThan(200)
+  await eventually(async () => expect(await orders()).toBeGreaterThan(200))
   await cancelJob(app.services, app.shop, (await latest()).id)
   await until('cancelled')
   const then = await latest()
@@ -45,7 +46,7 @@ test('an import is cancelled and goes on, and a stop in the middle loses and dou
     problemCount: 1,
     problems: [{ row: LINES + 1, field: 'placed_at' }],
   })
-}, 60_000)
+})
 
 test('arrivals are compared in the thread that remembers them, and what it makes of them is stored', async () => {
   app = await startListener({}, real)
@@ -67,4 +68,4 @@ test('arrivals are compared in the thread that remembers them, and what it makes
   }
   expect([await copies(1), await copies(2)]).toEqual([false, true])
   expect(await app.services.db('fingerprint').pluck('review_id')).toHaveLength(2)
-}, 60_000)
+})
