@@ -25,7 +25,7 @@ export default defineConfig({
           globalSetup: 'tests/support/setUpJourneys.ts',
           setupFiles: 'tests/support/closeBrowsers.ts',
           isolate: false,
-          testTimeout: 180_000,
+          testTimeout: 300_000,
           hookTimeout: 120_000,
         },
       },

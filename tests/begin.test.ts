@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startEmpty, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
-import { pageOf } from './support/page'
+import { pageOf, PATIENCE_MS } from './support/page'
 import { paste } from './support/paste'
 import { submit } from './support/submissions'
 
@@ -22,7 +22,7 @@ beforeAll(async () => {
   const shopHost = new URL(running.shopUrl).host
   await running.kill()
   await running.restart({ ELOGIO_ALLOW_HOSTS: `${shopHost},${badHost}` })
-}, 60_000)
+})
 afterAll(async () => {
   await running.stop()
   bad.closeAllConnections()
@@ -90,9 +90,9 @@ test('from a site’s address to a shop, its display in the site’s theme, and 
     await page.sees('Paste this where the reviews should appear.', 'dialog')
     await page.accessible()
     const shown = async () => (await fetch(`${running.url}/d/wrenfield-bee-supply-front`)).text()
-    await driver.wait(async () => (await shown()).includes('Cut true'), 10_000, 'the published display')
+    await driver.wait(async () => (await shown()).includes('Cut true'), PATIENCE_MS, 'the published display')
   })
-}, 120_000)
+})
 
 test('settings keep what is corrected, and a changed password works from then on', async () => {
   await withBrowser(desk, async (driver) => {
@@ -127,7 +127,7 @@ test('settings keep what is corrected, and a changed password works from then on
     await page.press('Change password')
     await page.sees('Your password is changed.')
   })
-}, 60_000)
+})
 
 test('whoever tries too often waits, and is told how long; others do not', async () => {
   const tryOnce = (email: string) =>
@@ -149,7 +149,7 @@ test('whoever tries too often waits, and is told how long; others do not', async
   for (let i = 0; i < 61; i++) statuses.push((await submit(running.url, 'wrenfield-bee-supply', {})).status)
   expect(statuses.filter((status) => status === 201)).toHaveLength(60)
   expect(statuses.at(-1)).toBe(429)
-}, 60_000)
+})
 
 test('by hand, on a phone and without a site: nothing sticks out, and a shop is kept all the same', async () => {
   const empty = await startEmpty()
@@ -175,4 +175,4 @@ test('by hand, on a phone and without a site: nothing sticks out, and a shop is 
   } finally {
     await empty.stop()
   }
-}, 60_000)
+})

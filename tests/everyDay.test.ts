@@ -114,7 +114,7 @@ test('several at once: ticks, a range, all that match, and one undo for them tog
     await page.sees('tagged for the course', '[data-filter=tag]')
     await page.sees('#for the course')
   })
-}, 60_000)
+})
 
 test('a reply stands where visitors read it, is changed and taken back; reasons, tags, notes and search', async () => {
   await withBrowser(desk, async (driver) => {
@@ -177,7 +177,7 @@ test('a reply stands where visitors read it, is changed and taken back; reasons,
     await page.press('Clear filter')
     await page.sees(/\S/, '#writer')
   })
-}, 60_000)
+})
 
 test('by night and on a wide screen every screen holds its contrast and its width', async () => {
   await withBrowser({ width: 1920, height: 1080 }, async (driver) => {
@@ -210,7 +210,7 @@ test('by night and on a wide screen every screen holds its contrast and its widt
     await page.find('html[data-theme=elogio]')
     await page.accessible()
   })
-}, 60_000)
+})
 
 test('on a phone list and review are pages of their own, and nothing sticks out', async () => {
   await withBrowser(phone, async (driver) => {
@@ -231,4 +231,4 @@ test('on a phone list and review are pages of their own, and nothing sticks out'
       await page.accessible()
     }
   })
-}, 60_000)
+})

@@ -5,7 +5,7 @@ import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { startOtherSite } from './support/otherSite'
 import { moveUpByKeys } from './support/moveUpByKeys'
-import { pageOf, signIn, type Page } from './support/page'
+import { pageOf, signIn, type Page, PATIENCE_MS } from './support/page'
 
 let demo: Running
 beforeAll(async () => {
@@ -391,7 +391,7 @@ test('a video is sent ahead, waits for the owner, and is played by visitors only
 
     await driver.wait(
       async () => (await textAt(`${demo.url}/d/clubs-answer`)).includes('eg-video'),
-      10_000,
+      PATIENCE_MS,
       'the video in the display',
     )
     await page.go(`${demo.url}/d/clubs-answer`)

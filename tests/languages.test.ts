@@ -8,7 +8,7 @@ import { pageOf } from './support/page'
 let running: Running
 beforeAll(async () => {
   running = await startSmall()
-}, 60_000)
+})
 afterAll(() => running.stop())
 
 test('each language is accessible on customers’ pages, fits a phone, and words mistakes as they are made', async () => {

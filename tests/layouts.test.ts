@@ -10,7 +10,7 @@ import { desk, withBrowser } from './support/browser'
 import { configured, showable, shownOf } from './support/display'
 import { startOtherSite, type OtherSite } from './support/otherSite'
 import { TRIED_AGAIN } from './support/longestWait'
-import { Key, pageOf } from './support/page'
+import { Key, pageOf, PATIENCE_MS } from './support/page'
 
 let demo: Running
 let site: OtherSite
@@ -93,7 +93,7 @@ const faults = `
   return [...new Set(found)]`
 
 async function awake(driver: WebDriver): Promise<void> {
-  await driver.wait(() => driver.executeScript('return document.body.dataset.awake === "yes"'), 10_000)
+  await driver.wait(() => driver.executeScript('return document.body.dataset.awake === "yes"'), PATIENCE_MS)
 }
 
 describe('nothing is cut, scrolls or sticks out', () => {
@@ -317,16 +317,19 @@ describe('passing by', () => {
     })
   })
 
-  test('at the speed of the owner’s choice, also when it is pressed again meanwhile', TRIED_AGAIN, async () => {
-    await withBrowser(desk, async (driver) => {
-      for (const [speed, least, most] of [
-        ['atOnce', 0, 600],
-        ['calm', 700, 8000],
-      ] as const) {
-        await driver.get(show({ layout: { columns: 2, step: 1, speed } }))
-        await awake(driver)
-        const took = await driver.executeAsyncScript<number>(
-          `const done = arguments[0], row = ${button('ol')}, on = ${button('.eg-on')}, begun = performance.now()
+  test(
+    'at the speed of the owner’s choice, also when it is pressed again meanwhile',
+    TRIED_AGAIN,
+    async () => {
+      await withBrowser(desk, async (driver) => {
+        for (const [speed, least, most] of [
+          ['atOnce', 0, 600],
+          ['calm', 700, 8000],
+        ] as const) {
+          await driver.get(show({ layout: { columns: 2, step: 1, speed } }))
+          await awake(driver)
+          const took = await driver.executeAsyncScript<number>(
+            `const done = arguments[0], row = ${button('ol')}, on = ${button('.eg-on')}, begun = performance.now()
            const goal = row.children[2].offsetLeft - row.children[0].offsetLeft
            on.click()
            requestAnimationFrame(() => {
@@ -334,19 +337,20 @@ describe('passing by', () => {
              const look = () => Math.abs(row.scrollLeft - goal) < 2 ? done(performance.now() - begun) : requestAnimationFrame(look)
              look()
            })`,
-        )
-        expect(took, speed).toBeGreaterThanOrEqual(least)
-        expect(took, speed).toBeLessThan(most)
-        await driver.wait(
-          async () =>
-            (await driver.executeScript(`return getComputedStyle(${button('ol')}).scrollSnapType`)) ===
-            'x mandatory',
-          3000,
-        )
-        expect(await driver.executeScript(first)).toBe(2)
-      }
-    })
-  })
+          )
+          expect(took, speed).toBeGreaterThanOrEqual(least)
+          expect(took, speed).toBeLessThan(most)
+          await driver.wait(
+            async () =>
+              (await driver.executeScript(`return getComputedStyle(${button('ol')}).scrollSnapType`)) ===
+              'x mandatory',
+            3000,
+          )
+          expect(await driver.executeScript(first)).toBe(2)
+        }
+      })
+    },
+  )
 
   test('at a width with fewer reviews it counts and reaches only those', async () => {
     await withBrowser(desk, async (driver) => {

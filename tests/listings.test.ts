@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { startOtherSite, type OtherSite } from './support/otherSite'
-import { pageOf, signIn } from './support/page'
+import { pageOf, signIn, PATIENCE_MS } from './support/page'
 
 let demo: Running
 let site: OtherSite
@@ -28,7 +28,7 @@ test('from a mistyped name to the reviews of another site on her own page', asyn
     await page.press('Yes, this is mine')
     await driver.wait(
       async () => (await page.text('main')).includes('122 new'),
-      60_000,
+      PATIENCE_MS,
       'the first read is complete',
     )
     await page.accessible()

@@ -113,24 +113,28 @@ test('without scripts photos go with the form, and a mistake in it loses none', 
 const upload = (body: BodyInit) =>
   fetch(`${demo.url}/f/tell-us/photo`, { method: 'POST', body, headers: { Accept: 'application/json' } })
 
-test('what is no photo is refused in plain words, and what is too large before it is read', TRIED_AGAIN, async () => {
-  for (const [bytes, why] of [
-    [program, /isn’t a photo/],
-    [zip, /isn’t a photo/],
-    [svgWithScript, /drawing/],
-    [Buffer.alloc(0), /file is empty/],
-  ] as const) {
-    const answer = await upload(new Uint8Array(bytes))
-    expect([answer.status, ((await answer.json()) as { error: string }).error]).toEqual([
-      422,
-      expect.stringMatching(why),
-    ])
-  }
-  const started = performance.now()
-  expect(await statusOf({ 'Content-Length': String(2_000_000_000) })).toBe(413)
-  expect(performance.now() - started).toBeLessThan(3000)
-  expect((await upload(new Uint8Array(await phonePhoto(300, 200)))).status).toBe(201)
-})
+test(
+  'what is no photo is refused in plain words, and what is too large before it is read',
+  TRIED_AGAIN,
+  async () => {
+    for (const [bytes, why] of [
+      [program, /isn’t a photo/],
+      [zip, /isn’t a photo/],
+      [svgWithScript, /drawing/],
+      [Buffer.alloc(0), /file is empty/],
+    ] as const) {
+      const answer = await upload(new Uint8Array(bytes))
+      expect([answer.status, ((await answer.json()) as { error: string }).error]).toEqual([
+        422,
+        expect.stringMatching(why),
+      ])
+    }
+    const started = performance.now()
+    expect(await statusOf({ 'Content-Length': String(2_000_000_000) })).toBe(413)
+    expect(performance.now() - started).toBeLessThan(3000)
+    expect((await upload(new Uint8Array(await phonePhoto(300, 200)))).status).toBe(201)
+  },
+)
 
 /** The answer to a stream that begins and does not end. */
 function statusOf(headers: Record<string, string>): Promise<number> {

@@ -6,7 +6,8 @@ import { en as customerTexts } from '../../core/messages/customers/en'
 import { ownerTexts } from '../../core/messages/en'
 
 /** Longer than anything takes on a busy machine: a busy machine is no failure. */
-const PATIENCE_MS = 25_000
+/** A busy machine takes long; only a fault takes this long. */
+export const PATIENCE_MS = 45_000
 type Texts = { [key: string]: string | Texts }
 const keysOf = (texts: Texts, prefix = ''): string[] =>
   Object.entries(texts).flatMap(([key, text]) =>
