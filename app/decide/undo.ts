@@ -7,6 +7,9 @@ import { readForm } from '../readForm'
 import { queuePath } from './address'
 import type { Route } from './+types/undo'
 
+/** A list of SQLite has 32,766 values at most, and nobody passes over as many decisions. */
+const MOST_PASSED = 500
+
 const fields = z.object({
   passing: z.string().default(''),
   /** A decision by its number in the review's log; otherwise the member's latest. */
@@ -17,7 +20,7 @@ const fields = z.object({
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const { passing, review, number } = readForm(context, fields)
-  const passed = passing.split(',').map(Number).filter(Number.isInteger)
+  const passed = passing.split(',').map(Number).filter(Number.isInteger).slice(-MOST_PASSED)
   const result =
     review !== undefined && number !== undefined
       ? await context.elogio.undoFromLog(shop, member, review, number)
