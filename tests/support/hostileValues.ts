@@ -1,0 +1,23 @@
+/** What no page would send in a field, by name. */
+export const hostileValues: [string, string][] = [
+  ['nothing', ''],
+  ['a space', ' '],
+  ['NUL', 'a\0b'],
+  ['half a character', '\ud83d'],
+  ['a number without end', '1e999'],
+  ['more than 64 bits', '99999999999999999999'],
+  ['a negative number', '-1'],
+  ['a fraction', '0.5'],
+  ['a prototype', '{"__proto__":{"kind":"approve"},"kind":"constructor"}'],
+  ['a list', '[1,[2,[3]]]'],
+  ['null', 'null'],
+  ['a path', '../../elogio.db'],
+  ['a script', '<script>alert(1)</script>'],
+  ['a query', "' OR 1=1; DROP TABLE review --"],
+  ['turned writing', '\u202eevil'],
+  ['a date before all', '-271821-04-20'],
+  ['a day that is none', '2026-02-31'],
+  ['a month that is none', '2026-99-99'],
+  ['many numbers', '1,'.repeat(40_000)],
+  ['a long word', 'x'.repeat(100_000)],
+]
