@@ -1,6 +1,6 @@
 import { ArrowLeft } from 'lucide-react'
-import { Suspense, lazy, useEffect, useRef } from 'react'
-import { data, Link, redirect, useFetcher } from 'react-router'
+import { lazy, Suspense, useRef } from 'react'
+import { data, Link, redirect } from 'react-router'
 import { z } from 'zod'
 import { spokenMoment } from '../../core/formats/dates'
 import { likelyAct } from '../../core/moderation/likelyAct'
@@ -21,6 +21,7 @@ import { ReviewPhotos } from './ReviewPhotos'
 import { ReviewWords } from './ReviewWords'
 import { Why } from './Why'
 import { storedReason } from './declineReason'
+import { useReviewActs } from './useReviewActs'
 import type { Route } from './+types/review'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
@@ -93,27 +94,7 @@ export default function Review(props: Route.ComponentProps) {
 
 function OpenReview({ loaderData, params }: Route.ComponentProps) {
   const { review, signals, history, readers, search } = loaderData
-  const fetcher = useFetcher<{ problem: string } | null>()
-  // While the answer to a decision is still being read, the next review is there already: a key for it waits.
-  const sentFor = useRef('')
-  const held = useRef<{ chosen: ReviewAct; of: string } | null>(null)
-  const send = (chosen: ReviewAct) => {
-    sentFor.current = review.publicId
-    void fetcher.submit(
-      { act: JSON.stringify(reviewActSchema.parse(chosen)), revision: review.revision },
-      { method: 'post', action: queuePath(params.shop, review.publicId, search) },
-    )
-  }
-  const act = (chosen: ReviewAct) => {
-    if (fetcher.state === 'idle') send(chosen)
-    else if (sentFor.current !== review.publicId) held.current = { chosen, of: review.publicId }
-  }
-  useEffect(() => {
-    const waiting = held.current
-    if (!waiting || fetcher.state !== 'idle') return
-    held.current = null
-    if (waiting.of === review.publicId) send(waiting.chosen)
-  })
+  const { act, problem } = useReviewActs(queuePath(params.shop, review.publicId, search), review.revision)
   const address = `/s/${params.shop}/decide/${review.publicId}/aside`
   const writeReply = useRef<() => void>(() => undefined)
   return (
@@ -214,7 +195,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
         neighbours={loaderData.neighbours}
         lastAct={loaderData.lastAct}
         canUndo={loaderData.canUndo}
-        problem={fetcher.data?.problem}
+        problem={problem}
         reply={() => writeReply.current()}
         act={act}
       />

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef } from 'react'
 import { useFetchers, useNavigation, useRevalidator } from 'react-router'
-import { isActionUnderWay } from '../offline'
+import { isActionUnderWay, noteReload } from '../underWay'
 
 /** For connections without events. */
 const LOOK_AGAIN_MS = 60_000
@@ -52,7 +52,7 @@ function useLook(): () => void {
       .then((answer) => {
         if (!answer?.ok || document.visibilityState !== 'visible') return
         missed.current = busy.current || isActionUnderWay()
-        if (!missed.current) void revalidate()
+        if (!missed.current) noteReload(revalidate())
       })
   }, [revalidate])
   useEffect(() => {
