@@ -65,7 +65,7 @@ export default function PartChoices({
       role="dialog"
       aria-label={say(`show.part.${part}`)}
       className="panel absolute z-20 flex flex-col gap-2.5 overflow-y-auto p-3.5 font-sans shadow-lg"
-      style={{ width, maxHeight: around.height - 16, ...place }}
+      style={{ width, ...place }}
       onKeyDown={(event) => event.key === 'Escape' && close()}
     >
       <div className="flex items-baseline justify-between gap-3">
@@ -89,17 +89,19 @@ export default function PartChoices({
   )
 }
 
-/** Below the part, else above it, else beside it; in CSS pixels of the preview. */
+/** Below the part or above it, where there is more room, else beside it; in CSS pixels of the preview, and never beyond it. */
 function placeBeside(box: DOMRect, around: DOMRect, width: number): CSSProperties {
   const within = (left: number) => Math.max(8, Math.min(left, around.width - width - 8))
   const left = within(box.left - around.left)
-  const below = box.bottom - around.top + 8
-  if (below + MIN_PANEL_HEIGHT < around.height) return { left, top: Math.max(8, below) }
-  if (box.top - around.top > MIN_PANEL_HEIGHT) return { left, bottom: around.bottom - box.top + 8 }
+  const top = Math.max(8, box.bottom - around.top + 8)
+  const [below, above] = [around.height - top - 8, box.top - around.top - 16]
+  if (below >= Math.max(MIN_PANEL_HEIGHT, above)) return { left, top, maxHeight: below }
+  if (above >= MIN_PANEL_HEIGHT) return { left, bottom: around.bottom - box.top + 8, maxHeight: above }
   const right = box.right - around.left + 8
   return {
     left: right + width + 8 < around.width ? right : within(box.left - around.left - width - 8),
     top: 8,
+    maxHeight: around.height - 16,
   }
 }
 
