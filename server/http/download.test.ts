@@ -3,6 +3,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { readCsv } from '../../core/listing/sheet/sheetTable'
 import { brought } from '../../tests/support/brought'
 import { startListener, type Listening } from '../../tests/support/listener'
+import { signedIn } from '../../tests/support/signedIn'
 import { addShop, send } from '../../tests/support/shop'
 import { variedSentence } from '../../tests/support/submissions'
 import { ROWS_AT_ONCE } from '../moderation/reviewsToDownload'
@@ -45,12 +46,7 @@ beforeAll(async () => {
     intake: null,
     candidates: [brought('o', { authorName: 'Not mine' })],
   })
-  const answer = await fetch(`${app.url}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    body: new URLSearchParams({ email: member.email, password: 'Mara-secret' }),
-  })
-  cookie = answer.headers.getSetCookie()[0]!.split(';')[0]!
+  cookie = (await signedIn(app, member)).cookie
 })
 afterAll(() => app.stop())
 

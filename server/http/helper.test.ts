@@ -1,32 +1,25 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { addMember, send } from '../../tests/support/shop'
 import { startListener, type Listening } from '../../tests/support/listener'
+import { signedIn, type SignedIn } from '../../tests/support/signedIn'
 import { insertMembership } from '../data/shops'
 
 /* What a helper of the shop can and can't do, through the real listener. */
 
 let app: Listening
-let cookie = ''
+let helper: SignedIn
 let review = ''
 beforeAll(async () => {
   app = await startListener({ ELOGIO_THROTTLE: 'off' })
   const ada = await addMember(app.services, 'Ada')
   await insertMembership(app.services.db, ada.id, app.shop.id, 'helper')
-  const answer = await post('/sign-in', { email: ada.email, password: 'Ada-secret' })
-  cookie = answer.headers.getSetCookie()[0]!.split(';')[0]!
+  helper = await signedIn(app, ada)
   review = (await send(app.services, 'wrenfield')).publicId
 })
 afterAll(() => app.stop())
 
-const headers = () => ({ Cookie: cookie })
-const get = (path: string) => fetch(`${app.url}${path}`, { redirect: 'manual', headers: headers() })
-const post = (path: string, fields: Record<string, string>) =>
-  fetch(`${app.url}${path}`, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: headers(),
-    body: new URLSearchParams(fields),
-  })
+const get: SignedIn['get'] = (path) => helper.get(path)
+const post: SignedIn['post'] = (...sent) => helper.post(...sent)
 
 const shop = '/s/wrenfield'
 const forbidden = [

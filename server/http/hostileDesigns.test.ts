@@ -5,33 +5,26 @@ import { questionKinds } from '../../core/form/choices'
 import { seededRandom } from '../../tests/fuzz/random'
 import { hostileValues } from '../../tests/support/hostileValues'
 import { startListener, type Listening } from '../../tests/support/listener'
+import { signedIn, type SignedIn } from '../../tests/support/signedIn'
 import { send } from '../../tests/support/shop'
 
 /* Displays and forms with one part that no editor would save: refused, or shown by every page that shows it. */
 
 let app: Listening
-let cookie = ''
+let mara: SignedIn
 let form = ''
 
 beforeAll(async () => {
   app = await startListener({ ELOGIO_THROTTLE: 'off' })
-  const answer = await post('/sign-in', { email: app.member.email, password: 'Mara-secret' })
-  cookie = answer.headers.getSetCookie()[0]!.split(';')[0]!
+  mara = await signedIn(app, app.member)
   form = (await app.services.db('form').first<{ public_id: string }>('public_id')).public_id
   const { publicId } = await send(app.services, 'wrenfield')
   const act = JSON.stringify({ kind: 'approve' })
-  await post(`/s/wrenfield/decide/${publicId}.data`, { act, revision: '1' })
+  await mara.post(`/s/wrenfield/decide/${publicId}.data`, { act, revision: '1' })
 })
 afterAll(() => app.stop())
 
-const post = (path: string, fields: Record<string, string>) =>
-  fetch(app.url + path, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { Cookie: cookie },
-    body: new URLSearchParams(fields),
-  })
-const statusOf = async (path: string) => (await fetch(app.url + path, { headers: { Cookie: cookie } })).status
+const statusOf = async (path: string) => (await mara.get(path)).status
 
 type Json = string | number | boolean | null | Json[] | { [name: string]: Json }
 const wrong: Json[] = [
@@ -97,11 +90,11 @@ test.each([
       const [at, to] = [random.pick(places(whole[kind])), random.pick(wrong)]
       const said = `${at.join('.')} = ${JSON.stringify(to).slice(0, 60)}`
       const value = JSON.stringify(changed(whole[kind], at, to))
-      const saved = await post(`${path()}.data`, { intent: 'save', [field]: value, tab: 'a' })
+      const saved = await mara.post(`${path()}.data`, { intent: 'save', [field]: value, tab: 'a' })
       if (saved.status >= 500) faulty.push(`${said}: ${saved.status} when saved`)
       if (saved.status !== 200) continue
       kept++
-      const made = await post(`${path()}.data`, { intent: live })
+      const made = await mara.post(`${path()}.data`, { intent: live })
       if (made.status >= 500) faulty.push(`${said}: ${made.status} when published`)
       for (const page of shownOn()) {
         const status = await statusOf(page)

@@ -5,34 +5,24 @@ import { reviewFilterSchema } from '../../core/moderation/reviewFilter'
 import { seededRandom } from '../../tests/fuzz/random'
 import { hostileValues } from '../../tests/support/hostileValues'
 import { startListener, type Listening } from '../../tests/support/listener'
+import { signedIn, type SignedIn } from '../../tests/support/signedIn'
 import { send } from '../../tests/support/shop'
 
 /* What a member who is signed in can send: every field of every act, one at a time, with what no page would send. */
 
 let app: Listening
-let cookie = ''
+let mara: SignedIn
 const names = { review: '', product: '', form: '' }
 
 beforeAll(async () => {
   app = await startListener({ ELOGIO_THROTTLE: 'off' })
-  const answer = await post('/sign-in', { email: app.member.email, password: 'Mara-secret' })
-  cookie = answer.headers.getSetCookie()[0]!.split(';')[0]!
+  mara = await signedIn(app, app.member)
   const { db } = app.services
   names.review = (await send(app.services, 'wrenfield')).publicId
   names.product = (await db('product').first<{ public_id: string }>('public_id')).public_id
   names.form = (await db('form').first<{ public_id: string }>('public_id')).public_id
 })
 afterAll(() => app.stop())
-
-const post = (path: string, fields: Record<string, string>) =>
-  fetch(app.url + path, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { Cookie: cookie },
-    body: new URLSearchParams(fields),
-  })
-
-const get = (path: string) => fetch(app.url + path, { redirect: 'manual', headers: { Cookie: cookie } })
 
 type Act = [path: string, fields: Record<string, string>]
 const act = (fields: object) => JSON.stringify(fields)
@@ -156,7 +146,7 @@ const attempts = (): Attempt[] => [
     Object.keys(fields).flatMap((field) =>
       hostileValues.map(([name, value]) => ({
         said: `${path} ${fields.intent ?? ''} with ${field}: ${name}`,
-        send: () => post(shopPath(path.replace(/(?=\?|$)/, '.data')), { ...fields, [field]: value }),
+        send: () => mara.post(shopPath(path.replace(/(?=\?|$)/, '.data')), { ...fields, [field]: value }),
       })),
     ),
   ),
@@ -164,14 +154,15 @@ const attempts = (): Attempt[] => [
     parts.flatMap((part) =>
       hostileValues.map(([name, value]) => ({
         said: `${path} asked with ${part}: ${name}`,
-        send: () => get(`${shopPath(path)}.data?${new URLSearchParams({ [part]: value.slice(0, 4000) })}`),
+        send: () =>
+          mara.get(`${shopPath(path)}.data?${new URLSearchParams({ [part]: value.slice(0, 4000) })}`),
       })),
     ),
   ),
   ...things.flatMap((path) =>
     hostileValues.map(([name, value]) => ({
       said: `${path} of: ${name}`,
-      send: () => get(shopPath(path) + encodeURIComponent(value.slice(0, 2000).replace('\ud83d', '%'))),
+      send: () => mara.get(shopPath(path) + encodeURIComponent(value.slice(0, 2000).replace('\ud83d', '%'))),
     })),
   ),
 ]
@@ -210,9 +201,9 @@ test('whatever a member sends or asks for is answered, in time, and every page s
   await Promise.all([worker(), worker(), worker(), worker()])
   expect(faulty).toEqual([])
   for (const path of openedAfterwards()) {
-    const { status } = await fetch(app.url + path, { headers: { Cookie: cookie } })
+    const { status } = await fetch(app.url + path, { headers: { Cookie: mara.cookie } })
     expect([path, status]).toEqual([path, 200])
   }
-  const { faults } = (await (await get('/healthz')).json()) as { faults: number }
+  const { faults } = (await (await mara.get('/healthz')).json()) as { faults: number }
   expect(faults).toBe(0)
 })

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, beforeEach, expect, test } from 'vitest'
 import { buildListingSites, type ListingSites } from '../../standins/listings/listingSites'
 import type { Fault } from '../../standins/listings/faults'
 import { startListener, type Listening } from '../../tests/support/listener'
+import { signedIn, type SignedIn } from '../../tests/support/signedIn'
 import { addShop, allShowable } from '../../tests/support/shop'
 import { eventually } from '../../tests/support/eventually'
 
@@ -11,7 +12,7 @@ import { eventually } from '../../tests/support/eventually'
 let app: Listening
 let server: Server
 let sites: ListingSites
-let cookie = ''
+let mara: SignedIn
 beforeAll(async () => {
   const port = await new Promise<number>((resolve) => {
     server = createServer((req, res) => {
@@ -32,8 +33,7 @@ beforeAll(async () => {
     ELOGIO_SITES: host,
     ELOGIO_ALLOW_HOSTS: `localhost:${port}`,
   })
-  const answer = await post('/sign-in', { email: app.member.email, password: 'Mara-secret' })
-  cookie = answer.headers.getSetCookie()[0]!.split(';')[0]!
+  mara = await signedIn(app, app.member)
 })
 afterAll(async () => {
   server.closeAllConnections()
@@ -42,16 +42,8 @@ afterAll(async () => {
 })
 beforeEach(() => sites.faultsOf('lanternway').clear())
 
-const headers = () => ({ Cookie: cookie })
-const text = async (path: string) =>
-  (await fetch(`${app.url}${path}`, { redirect: 'manual', headers: headers() })).text()
-const post = (path: string, fields: Record<string, string>) =>
-  fetch(`${app.url}${path}`, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: headers(),
-    body: new URLSearchParams(fields),
-  })
+const text = async (path: string) => (await mara.get(path)).text()
+const post: SignedIn['post'] = (...sent) => mara.post(...sent)
 const connect = '/s/wrenfield/gather/connect'
 const wrenfield = { intent: 'connect', site: 'lanternway', id: 'LW7Q4K2M9A' }
 
@@ -118,7 +110,7 @@ test('no other shop reaches a listing, and an unknown one is not there', async (
   await addShop(app.services, 'saltmarsh', [app.member])
   const [row] = (await app.services.db('listing').select('public_id')) as { public_id: string }[]
   expect((await post(`/s/saltmarsh/gather/listings/${row!.public_id}`, { intent: 'stop' })).status).toBe(409)
-  expect((await fetch(`${app.url}/s/saltmarsh/gather/listings/${row!.public_id}`, { headers: headers() })).status).toBe(404) // prettier-ignore
+  expect((await mara.get(`/s/saltmarsh/gather/listings/${row!.public_id}`)).status).toBe(404)
   expect(await app.services.db('listing').pluck('state')).toEqual(['active'])
   expect((await post('/s/wrenfield/gather/listings/nothing', { intent: 'stop' })).status).toBe(409)
   expect((await post('/s/wrenfield/gather/listings/nothing', { intent: 'explode' })).status).toBe(400)

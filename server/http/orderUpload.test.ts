@@ -3,6 +3,7 @@ import { readdir } from 'node:fs/promises'
 import path from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { startListener, type Listening } from '../../tests/support/listener'
+import { signedIn } from '../../tests/support/signedIn'
 import { addMember } from '../../tests/support/shop'
 import type { JobLine } from '../data/jobs'
 import { jobsView } from '../jobs/manageJobs'
@@ -15,23 +16,10 @@ let stranger: string
 
 beforeAll(async () => {
   app = await startListener({ ELOGIO_THROTTLE: 'off' })
-  await addMember(app.services, 'Ned')
-  owner = await signIn('mara', 'Mara-secret')
-  stranger = await signIn('ned', 'Ned-secret')
+  owner = (await signedIn(app, app.member)).cookie
+  stranger = (await signedIn(app, await addMember(app.services, 'Ned'))).cookie
 })
 afterAll(() => app.stop())
-
-async function signIn(who: string, password: string): Promise<string> {
-  const answer = await fetch(`${app.url}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    body: new URLSearchParams({ email: `${who}@elogio.example`, password }),
-  })
-  return answer.headers
-    .getSetCookie()
-    .map((line) => line.split(';')[0]!)
-    .join('; ')
-}
 
 function sendPiece(
   body: BodyInit,

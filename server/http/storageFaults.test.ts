@@ -5,16 +5,17 @@ import sharp from 'sharp'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
 import { makeLive } from '../publishing/draft'
 import { startListener, type Listening } from '../../tests/support/listener'
+import { signedIn, type SignedIn } from '../../tests/support/signedIn'
 import { longestWait, TRIED_AGAIN } from '../../tests/support/longestWait'
 import { formToken } from '../../tests/support/submissions'
 import { eventually } from '../../tests/support/eventually'
 
 let app: Listening
-let cookie: string
+let mara: SignedIn
 beforeAll(async () => {
   app = await startListener({ ELOGIO_THROTTLE: 'off' })
   await makeLive(app.services, app.shop, app.member, 'wrenfield-page')
-  cookie = (await signIn()).headers.get('Set-Cookie')!.split(';')[0]!
+  mara = await signedIn(app, app.member)
   await eventually(async () => expect((await display()).status).toBe(200))
 })
 afterAll(() => app.stop())
@@ -23,12 +24,6 @@ beforeEach(() => {
   app.clock.now = new Date(app.clock.now.getTime() + 10_000)
 })
 
-const signIn = () =>
-  fetch(`${app.url}/sign-in`, {
-    method: 'POST',
-    redirect: 'manual',
-    body: new URLSearchParams({ email: app.member.email, password: 'Mara-secret' }),
-  })
 const display = () => fetch(`${app.url}/d/wrenfield-page.json`)
 const health = async () => {
   const answer = await fetch(`${app.url}/healthz`)
@@ -102,10 +97,9 @@ describe('a database that another program holds', TRIED_AGAIN, () => {
       const [page, program, decision, healthy] = await Promise.all([
         submit('Typed on a page', 'text/html'),
         submit('Sent by a program'),
-        fetch(`${app.url}/s/wrenfield/decide/${id}.data`, {
-          method: 'POST',
-          headers: { Cookie: cookie },
-          body: new URLSearchParams({ act: '{"kind":"approve"}', revision: String(revision) }),
+        mara.post(`/s/wrenfield/decide/${id}.data`, {
+          act: '{"kind":"approve"}',
+          revision: String(revision),
         }),
         health(),
       ])

@@ -1,6 +1,7 @@
 import { createServer, type Server } from 'node:http'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startListener, type Listening } from '../../tests/support/listener'
+import { signedIn, type SignedIn } from '../../tests/support/signedIn'
 import { longestWait, TRIED_AGAIN } from '../../tests/support/longestWait'
 import { formToken, variedSentence } from '../../tests/support/submissions'
 import { verifyLogs } from '../moderation/verifyLogs'
@@ -12,7 +13,7 @@ let site: Server
 let page = { html: '', css: '' }
 let siteHost = ''
 let app: Listening
-let cookie = ''
+let mara: SignedIn
 beforeAll(async () => {
   site = createServer((req, res) => {
     const isSheet = req.url!.endsWith('.css')
@@ -25,23 +26,16 @@ beforeAll(async () => {
   app = await startListener({ TRUST_PROXY: '1', ELOGIO_ALLOW_HOSTS: siteHost })
   await app.services.db('shop').update({ site_url: `http://${siteHost}/` })
   await makeLive(app.services, app.shop, app.member, 'wrenfield-page')
+  mara = await signedIn(app, app.member)
   await eventually(async () => expect((await get('/d/wrenfield-page.json')).status).toBe(200))
-  const answer = await post('/sign-in', { email: app.member.email, password: 'Mara-secret' })
-  cookie = answer.headers.getSetCookie()[0]!.split(';')[0]!
 })
 afterAll(async () => {
   site.close()
   await app.stop()
 })
 
-const get = (path: string) => fetch(app.url + path, { redirect: 'manual', headers: { Cookie: cookie } })
-const post = (path: string, fields: Record<string, string> | string, headers: Record<string, string> = {}) =>
-  fetch(app.url + path, {
-    method: 'POST',
-    redirect: 'manual',
-    headers: { Cookie: cookie, ...headers },
-    body: typeof fields === 'string' ? fields : new URLSearchParams(fields),
-  })
+const get: SignedIn['get'] = (path) => mara.get(path)
+const post: SignedIn['post'] = (...sent) => mara.post(...sent)
 
 const nested = (n: number) => '<div>'.repeat(n)
 test.each<[string, { html: string; css?: string }]>([
