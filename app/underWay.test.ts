@@ -1,5 +1,5 @@
-import { expect, test } from 'vitest'
-import { asActionUnderWay, isActionUnderWay, noteReload } from './underWay'
+import { expect, test, vi } from 'vitest'
+import { asActionUnderWay, isUnderWay, noteReload } from './underWay'
 
 const redirect = () => new Response(null, { status: 302 })
 const soon = () => new Promise((resolve) => setTimeout(resolve))
@@ -20,14 +20,32 @@ test.each([undefined, new Error('the line broke')])(
     let followed = false
     const done = asActionUnderWay(() => Promise.reject(redirect())).catch(() => (followed = true))
     await soon()
-    expect([followed, isActionUnderWay()]).toEqual([false, true])
+    expect([followed, isUnderWay()]).toEqual([false, true])
     end(failed)
     await done
-    expect([followed, isActionUnderWay()]).toEqual([true, true])
+    expect([followed, isUnderWay()]).toEqual([true, true])
     await soon()
-    expect(isActionUnderWay()).toBe(false)
+    expect(isUnderWay()).toBe(false)
   },
 )
+
+test('a redirect waits five seconds for a reload on a dead line, and no longer', async () => {
+  vi.useFakeTimers()
+  try {
+    const end = reload()
+    let followed = false
+    void asActionUnderWay(() => Promise.reject(redirect())).catch(() => (followed = true))
+    await vi.advanceTimersByTimeAsync(4900)
+    expect(followed).toBe(false)
+    await vi.advanceTimersByTimeAsync(200)
+    expect([followed, isUnderWay()]).toEqual([true, true])
+    end()
+    await vi.advanceTimersByTimeAsync(1)
+    expect(isUnderWay()).toBe(false)
+  } finally {
+    vi.useRealTimers()
+  }
+})
 
 test('an answer and a fault wait for nothing', async () => {
   const end = reload()
@@ -35,5 +53,5 @@ test('an answer and a fault wait for nothing', async () => {
   await expect(asActionUnderWay(() => Promise.reject(new TypeError('offline')))).rejects.toThrow('offline')
   end()
   await soon()
-  expect(isActionUnderWay()).toBe(false)
+  expect(isUnderWay()).toBe(false)
 })

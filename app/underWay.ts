@@ -1,12 +1,17 @@
+/** A reload on a dead line holds up no redirect for longer. */
+const PATIENCE_MS = 5000
+
 let acting = 0
+let reloads = 0
 let reload: Promise<unknown> = Promise.resolve()
 
-/** Whether an action waits for the server, known at once, while the router's own state follows with a render. */
-export const isActionUnderWay = (): boolean => acting > 0
+/** Whether an action or a reload waits for the server, known at once, while the router's own state follows with a render. */
+export const isUnderWay = (): boolean => acting + reloads > 0
 
 /** Notes that the page's data are loaded again. */
 export function noteReload(loaded: Promise<unknown>): void {
-  reload = loaded.catch(() => undefined)
+  reloads++
+  reload = loaded.catch(() => undefined).finally(() => reloads--)
 }
 
 /**
@@ -18,7 +23,8 @@ export async function asActionUnderWay<T>(action: () => Promise<T>): Promise<T> 
   try {
     return await action()
   } catch (redirect) {
-    if (redirect instanceof Response) await reload
+    if (redirect instanceof Response)
+      await Promise.race([reload, new Promise((resolve) => setTimeout(resolve, PATIENCE_MS))])
     throw redirect
   } finally {
     // The router begins to follow a redirect only after this.

@@ -1,10 +1,11 @@
-import { useRevalidator, useRouteLoaderData } from 'react-router'
+import { useRouteLoaderData } from 'react-router'
 import { say } from '../../core/messages/say/frame'
+import { useReload } from './useReload'
 import { themes, wearTheme, type Theme } from '../theme'
 
 export function ThemeChoice() {
   const chosen = useRouteLoaderData<{ theme: Theme }>('root')?.theme ?? 'system'
-  const { revalidate } = useRevalidator()
+  const reload = useReload()
   return (
     <label
       className="flex items-center justify-between gap-3 px-3 py-2"
@@ -17,7 +18,7 @@ export function ThemeChoice() {
         value={chosen}
         onChange={(event) => {
           wearTheme(event.currentTarget.value as Theme)
-          void revalidate()
+          reload()
         }}
       >
         {themes.map((theme) => (

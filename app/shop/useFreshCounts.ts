@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef } from 'react'
 import { useFetchers, useNavigation, useRevalidator } from 'react-router'
-import { isActionUnderWay, noteReload } from '../underWay'
+import { useReload } from '../components/useReload'
+import { isUnderWay } from '../underWay'
 
 /** For connections without events. */
 const LOOK_AGAIN_MS = 60_000
@@ -37,12 +38,13 @@ export function useFreshCounts(shop: string): void {
 
 /**
  * Loads the page's data again, after what is under way: an update in the middle of an action would drop its
- * answer and its redirect.
+ * answer and its redirect, and one in the middle of another would begin it again, so that it never ended.
  */
 function useLook(): () => void {
-  const { revalidate } = useRevalidator()
+  const reload = useReload()
   const navigating = useNavigation().state !== 'idle'
   const acting = useFetchers().length > 0
+  const reloading = useRevalidator().state !== 'idle'
   const busy = useRef(false)
   const missed = useRef(false)
   const look = useCallback(() => {
@@ -51,15 +53,15 @@ function useLook(): () => void {
       .catch(() => null)
       .then((answer) => {
         if (!answer?.ok || document.visibilityState !== 'visible') return
-        missed.current = busy.current || isActionUnderWay()
-        if (!missed.current) noteReload(revalidate())
+        missed.current = busy.current || isUnderWay()
+        if (!missed.current) reload()
       })
-  }, [revalidate])
+  }, [reload])
   useEffect(() => {
-    busy.current = navigating || acting
+    busy.current = navigating || acting || reloading
     if (busy.current || !missed.current) return
     missed.current = false
     look()
-  }, [navigating, acting, look])
+  }, [navigating, acting, reloading, look])
   return look
 }

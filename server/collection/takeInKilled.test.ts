@@ -15,7 +15,7 @@ import type { Services } from '../services'
 
 /* A process that takes in a file of reviews is killed in the middle, and another goes on. */
 
-const COUNT = 1500
+const COUNT = 700
 /** `ELOGIO_KILLS=10` for the figures in the docs. */
 const KILLS = Number(process.env.ELOGIO_KILLS ?? 2)
 

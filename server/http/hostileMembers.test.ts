@@ -182,7 +182,7 @@ const openedAfterwards = () => [
   '/how/wrenfield',
 ]
 
-const DRAWN = 700
+const DRAWN = 400
 
 test('whatever a member sends or asks for is answered, in time, and every page still opens', async () => {
   const random = seededRandom(20_261_130)

@@ -27,7 +27,7 @@ export function buildRouteListener(build: Build, mode: string, site: PublicSite)
     const listener = createRequestListener(
       async (request) => {
         const answer = withOwnHeaders(await handle(asRouted(request, sent, site), context), secure)
-        return compressed(answer, { accept: request.headers.get('Accept-Encoding'), method: request.method })
+        return compressed(answer, request.headers.get('Accept-Encoding'))
       },
       { host: site.host, protocol: site.protocol, onError: () => new Response(null, { status: 500 }) },
     )
