@@ -55,7 +55,7 @@ test.runIf(canIsolate)(
       const { status, stdout, stderr } = spawnSync(
         'unshare',
         ['-mn', '--', 'bash', machine, process.cwd(), folder, path.join(folder, 'script.sh')],
-        { encoding: 'utf8', timeout: 120_000 },
+        { encoding: 'utf8', timeout: 280_000 },
       )
       const log = existsSync(path.join(folder, 'log')) ? readFileSync(path.join(folder, 'log'), 'utf8') : ''
       expect(status, `${stdout}\n${stderr}\n${log}`).toBe(0)
