@@ -2,7 +2,9 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { helper, owner, type MemberStory } from '../demo/members'
 import { startDemo, type Running } from './support/application'
 import { desk, openTab, withBrowser } from './support/browser'
-import { Key, pageOf, type Page } from './support/page'
+import { Key, pageOf, PATIENCE_MS, type Page } from './support/page'
+import { slowDown } from './support/slowLine'
+import { sendSeveral, variedSentence } from './support/submissions'
 
 let demo: Running
 beforeAll(async () => {
@@ -146,5 +148,35 @@ test('a customer without consent, one for a fixed product, and one who rates by 
     await page.go(demo.shopUrl)
     await page.displaySees(/from 132 ratings/)
     expect(await page.display()).not.toContain('Felix')
+  })
+})
+
+test('on a slow line the counts follow while reviews keep arriving', async () => {
+  const MOST = 60
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, owner, '/s/wrenfield/decide?lane=waiting')
+    await page.sees(/\S/, '#writer')
+    const counted = () =>
+      driver.executeScript<number>(
+        'return [...document.querySelectorAll("[data-lane-count]")].reduce((sum, { textContent }) => sum + Number(textContent), 0)',
+      )
+    const before = await counted()
+    await slowDown(driver, 500)
+    let arrived = 0
+    let followed = false
+    const arriving = async () => {
+      for (; arrived < MOST && !followed; arrived++)
+        await sendSeveral(demo, 'tell-us', 1, () => ({
+          ...{ rating: '5', author_name: `Visitor ${arrived}`, body: variedSentence(arrived) },
+          author_email: `visitor${arrived}@post${arrived}.example`,
+        }))
+    }
+    const follow = async () => {
+      await driver.wait(async () => (await counted()) > before, PATIENCE_MS)
+      followed = true
+    }
+    await Promise.all([arriving(), follow()])
+    expect(arrived).toBeLessThan(MOST)
   })
 })

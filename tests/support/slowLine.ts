@@ -15,6 +15,14 @@ export interface Met {
 const LINE = { latency: 100, downloadThroughput: 250_000, uploadThroughput: 125_000 }
 const SLOWER_PROCESSOR = 4
 
+/** From now on each answer takes this long to begin, in ms. */
+export async function slowDown(driver: WebDriver, latency: number): Promise<void> {
+  const send = (command: string, given: object) =>
+    (driver as ChromeDriver).sendDevToolsCommand(command, given)
+  await send('Network.enable', {})
+  await send('Network.emulateNetworkConditions', { offline: false, ...LINE, latency })
+}
+
 /** Opens a page in a fresh window at a width and waits until nothing moves or loads any more. */
 export async function meetSlowly(
   driver: WebDriver,
