@@ -1,7 +1,9 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
+import { eventually } from './support/eventually'
 import { Key, pageOf, signIn, type Page } from './support/page'
+import { slowDown } from './support/slowLine'
 
 let demo: Running
 beforeAll(async () => {
@@ -175,5 +177,21 @@ test('without scripts further pages are links', async () => {
     await page.press('Show more reviews')
     expect(await driver.getCurrentUrl()).toContain('/d/product-page?product=HK-2&page=2')
     await page.sees(/from people who bought it/i)
+  })
+})
+
+test('a display that is published right after a change has it, also on a slow line', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, `${demo.url}/s/wrenfield/show/summer-band`)
+    await page.click('[data-part=title]')
+    await (await page.find('#strip input')).clear()
+    await page.sees('Publish', 'main')
+    await slowDown(driver, 600)
+    await page.type('#strip input', 'Straight to print')
+    await page.press('Publish')
+    await page.sees('Paste this where the reviews should appear.', 'dialog')
+    const shown = async () => (await fetch(`${demo.url}/d/summer-band`)).text()
+    await eventually(async () => expect(await shown()).toContain('Straight to print'))
   })
 })

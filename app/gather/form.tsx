@@ -126,14 +126,15 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 /** The form is its own editor: a click on any part of the customers' page opens its settings. */
 export default function FormEditor({ loaderData: view, params }: Route.ComponentProps) {
   const at = `/s/${params.shop}/gather/forms/${params.form}`
-  const { draft, change, undo, redo, saving, problem } = useDraft(view.draft, '', at, 'draft')
+  const { draft, change, undo, redo, saving, problem, afterSaving } = useDraft(view.draft, '', at, 'draft')
   useUndoKeys(undo, redo)
   const tested = useSearchParams()[0].has('tests')
   const [part, setPart] = useState<FormPart | null>(tested ? 'try' : null)
   const choose = useCallback((chosen: FormPart) => setPart(chosen), [])
   const [language, setLanguage] = useState<CustomerLanguage | ''>('')
   const act = useFetcher()
-  const submit = (intent: string) => void act.submit({ intent }, { method: 'post', action: at })
+  const submit = (intent: string) =>
+    afterSaving(() => void act.submit({ intent }, { method: 'post', action: at }))
   const problems = designProblems(draft)
   const name = view.name || say('forms.unnamed')
   return (
@@ -186,7 +187,7 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
             <button
               type="button"
               className="btn btn-primary btn-low"
-              disabled={problems.length > 0 || saving}
+              disabled={problems.length > 0}
               onClick={() => submit('publish')}
             >
               {say(

@@ -11,15 +11,18 @@ export function PublishPanel({
   open,
   setOpen,
   firstPublished,
+  afterSaving,
 }: {
   view: EditorView & { liveAt: string | null }
   open: boolean
   setOpen: (on: boolean) => void
   /** Called when this page has published the display for the first time. */
   firstPublished: () => void
+  afterSaving: (act: () => void) => void
 }) {
   const live = useFetcher<{ problem: string } | null>()
   const discard = useFetcher<{ problem: string } | null>()
+  const publish = () => void live.submit({ intent: 'live' }, { method: 'post' })
   const problem = live.data?.problem ?? discard.data?.problem
   const first = view.live === null
   const count = view.changes.length
@@ -38,41 +41,58 @@ export function PublishPanel({
         </span>
       )}
       {!first && count > 0 && (
-        <discard.Form method="post">
-          <input type="hidden" name="intent" value="back" />
-          <button className="btn btn-quiet btn-low">{say('show.back')}</button>
-        </discard.Form>
+        <button
+          type="button"
+          className="btn btn-quiet btn-low"
+          onClick={() => afterSaving(() => void discard.submit({ intent: 'back' }, { method: 'post' }))}
+        >
+          {say('show.back')}
+        </button>
       )}
       {nothing ? (
         <span className="px-1 font-semibold text-moss" role="status">
           {view.liveAt ? say('show.madeLive', { at: view.liveAt }) : say('show.allLive')}
         </span>
       ) : first ? (
-        <live.Form
-          method="post"
-          className="order-last"
-          onSubmit={() => {
-            publishing.current = true
-          }}
+        <button
+          type="button"
+          className="btn btn-primary btn-low order-last"
+          onClick={() =>
+            afterSaving(() => {
+              publishing.current = true
+              publish()
+            })
+          }
         >
-          <input type="hidden" name="intent" value="live" />
-          <button className="btn btn-primary btn-low">{say('show.makeFirstLive')}</button>
-        </live.Form>
+          {say('show.makeFirstLive')}
+        </button>
       ) : (
-        <button type="button" className="btn btn-primary btn-low order-last" onClick={() => setOpen(true)}>
+        <button
+          type="button"
+          className="btn btn-primary btn-low order-last"
+          onClick={() => afterSaving(() => setOpen(true))}
+        >
           {say('show.makeLive', { count })}
         </button>
       )}
       {open && !nothing && !first && (
         <Panel title={say('show.willChange')} close={() => setOpen(false)}>
           <Changes view={view} />
-          <live.Form method="post" className="mt-5 flex gap-2" onSubmit={() => setOpen(false)}>
-            <input type="hidden" name="intent" value="live" />
-            <button className="btn btn-primary">{say('show.confirm')}</button>
+          <div className="mt-5 flex gap-2">
+            <button
+              type="button"
+              className="btn btn-primary"
+              onClick={() => {
+                setOpen(false)
+                publish()
+              }}
+            >
+              {say('show.confirm')}
+            </button>
             <button type="button" className="btn btn-quiet" onClick={() => setOpen(false)}>
               {say('show.cancel')}
             </button>
-          </live.Form>
+          </div>
         </Panel>
       )}
     </>

@@ -138,7 +138,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   const [box, setBox] = useState<HTMLElement | null>(null)
   const [measures, setMeasures] = useState<Measure[]>([])
   const at = `/s/${params.shop}/show/${params.key}`
-  const { draft, change, undo, redo, saving, problem, elsewhere } = useDraft(
+  const { draft, change, undo, redo, saving, problem, afterSaving, elsewhere } = useDraft(
     view.draft,
     view.savedAt,
     at,
@@ -205,6 +205,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
             open={panel === 'live'}
             setOpen={(on) => setPanel(on ? 'live' : null)}
             firstPublished={showCode}
+            afterSaving={afterSaving}
           />
         </div>
         {elsewhere && (

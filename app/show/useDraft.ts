@@ -88,6 +88,21 @@ export function useDraft<Draft extends object>(kept: Draft, savedAt: string, add
     }
   }, [address, field])
 
+  const isSaving = unsent || handedOver || fetcher.state !== 'idle'
+  const problem = answer && 'problem' in answer ? answer.problem : null
+  const whenSaved = useRef<(() => void) | null>(null)
+  useEffect(() => {
+    if (isSaving) return
+    const act = whenSaved.current
+    whenSaved.current = null
+    if (!problem && !clash) act?.()
+  })
+  /** Does what is about the whole draft, such as publishing it, once all changes are saved; not if that fails. */
+  const afterSaving = (act: () => void) => {
+    if (isSaving) whenSaved.current = act
+    else act()
+  }
+
   const put = (changed: Draft, next: Steps<Draft>) => {
     setDraft(changed)
     setSteps(next)
@@ -120,8 +135,9 @@ export function useDraft<Draft extends object>(kept: Draft, savedAt: string, add
     change,
     undo: steps.back.length > 0 ? undo : null,
     redo: steps.forth.length > 0 ? redo : null,
-    saving: unsent || handedOver || fetcher.state !== 'idle',
-    problem: answer && 'problem' in answer ? answer.problem : null,
+    saving: isSaving,
+    problem,
+    afterSaving,
     elsewhere: clash && {
       // One's own version is a step of undo.
       takeTheirs: () => {
