@@ -1,5 +1,5 @@
 import { ArrowLeft, ExternalLink, Redo2, Undo2 } from 'lucide-react'
-import { useCallback, useState } from 'react'
+import { lazy, Suspense, useCallback, useState } from 'react'
 import { data, Link, redirect, useFetcher, useSearchParams } from 'react-router'
 import { z } from 'zod'
 import { slugOf } from '../../core/account/slug'
@@ -22,7 +22,6 @@ import { NameField } from '../show/NameField'
 import { useDraft } from '../show/useDraft'
 import { useUndoKeys } from '../show/useUndoKeys'
 import { FormPreview } from './forms/FormPreview'
-import { FormUse } from './forms/FormUse'
 import { SettingsPanel, TAG_LIMIT } from './forms/SettingsPanel'
 import { FormSentence } from './forms/FormSentence'
 import { PartList } from './forms/PartList'
@@ -122,6 +121,9 @@ export async function action({ request, context, params: { shop: slug, form } }:
 export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline<unknown>(serverAction)
 }
+
+// It is opened when the form is finished.
+const FormUse = lazy(() => import('./forms/FormUse'))
 
 /** The form is its own editor: a click on any part of the customers' page opens its settings. */
 export default function FormEditor({ loaderData: view, params }: Route.ComponentProps) {
@@ -235,7 +237,13 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
                 <ArrowLeft className="size-4" aria-hidden="true" />
                 {say('forms.allParts')}
               </button>
-              {isUse(part) ? <FormUse {...{ part, view, at }} /> : <SettingsPanel {...{ part, view }} />}
+              {isUse(part) ? (
+                <Suspense>
+                  <FormUse {...{ part, view, at }} />
+                </Suspense>
+              ) : (
+                <SettingsPanel {...{ part, view }} />
+              )}
             </div>
           ) : part ? (
             <PartPanel

@@ -13,7 +13,7 @@ const FormDays = lazy(() => import('./FormDays'))
 const button = 'btn btn-quiet btn-low self-start'
 
 /** How a form is tried, how customers get to it, and what came through it. */
-export function FormUse({ part, view, at }: { part: FormUsePart; view: FormView; at: string }) {
+export default function FormUse({ part, view, at }: { part: FormUsePart; view: FormView; at: string }) {
   return (
     <>
       <h2>{say(`forms.part.${part}`)}</h2>
