@@ -139,7 +139,7 @@ async function ownerRaisesLowestRating(page: Page): Promise<void> {
   await page.sees(/from any rating to 4 stars and up/, 'dialog')
   await page.sees(/Removed\s+Maud Pellerin \(3\), Mireia Puig \(2\)/, 'dialog')
   await page.accessible()
-  await page.click('dialog form button')
+  await page.click('dialog .btn-primary')
   await page.sees('Published today')
   await page.press('Get the embed code')
   await page.sees('data-elogio="front-page"', '[data-code]')
