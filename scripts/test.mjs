@@ -6,9 +6,9 @@ import { performance } from 'node:perf_hooks'
 import { fail, installPackages, root, run } from './install.mjs'
 
 const GOAL_MINUTES = 8
-/** Of a machine's own time: a virtual machine that shares its cores takes longer by the clock. */
-const MAX_MINUTES = 14
 const SLOWEST_SHOWN = 10
+/** `/proc/stat` counts in these, on every Linux. */
+const TICKS_PER_SECOND = 100
 
 installPackages()
 ensureBrowser()
@@ -34,23 +34,25 @@ durations.sort((a, b) => b.seconds - a.seconds)
 console.log('\nThe slowest tests:')
 for (const { seconds, name } of durations.slice(0, SLOWEST_SHOWN))
   console.log(`${seconds.toFixed(1).padStart(6)} s  ${name}`)
-const byClock = (performance.now() - started) / 60_000
-const stolen = stolenShare(coresAtStart, coreTime())
-const minutes = byClock * (1 - stolen)
+// Time depends on the machine, so that it is printed and never counts as a failure.
+const minutes = (performance.now() - started) / 60_000
+const cores = coreTime()
+const stolen = stolenShare(coresAtStart, cores)
 console.log(
-  `It took ${minutes.toFixed(1)} minutes` +
-    (stolen > 0.01
-      ? `, and ${byClock.toFixed(1)} by the clock: other machines had ${Math.round(100 * stolen)} % of the cores.`
-      : '.'),
+  `It took ${minutes.toFixed(1)} minutes by the clock` +
+    (stolen > 0.01 ? `; other machines had ${Math.round(100 * stolen)} % of the cores.` : '.'),
 )
+if (cores !== null && coresAtStart !== null)
+  console.log(
+    `The cores worked for ${((cores.worked - coresAtStart.worked) / TICKS_PER_SECOND / 60).toFixed(1)} minutes.`,
+  )
 if (minutes > GOAL_MINUTES) console.log(`That is more than the goal of ${GOAL_MINUTES} minutes.`)
-if (minutes > MAX_MINUTES) failed++
 console.log(`${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)
 
-/** The time that the cores have worked, and the time that they were refused, as Linux counts it in a virtual machine. */
+/** Ticks that all cores worked, browsers and servers included, and that other machines took; `null` where it is not Linux. */
 function coreTime() {
-  if (!existsSync('/proc/stat')) return { worked: 0, stolen: 0 }
+  if (!existsSync('/proc/stat')) return null
   const [user, nice, system, , , interrupts, softInterrupts, stolen] = readFileSync('/proc/stat', 'utf8')
     .split('\n', 1)[0]
     .trim()
@@ -61,6 +63,7 @@ function coreTime() {
 }
 
 function stolenShare(from, to) {
+  if (from === null || to === null) return 0
   const stolen = to.stolen - from.stolen
   const worked = to.worked - from.worked
   return stolen + worked > 0 ? stolen / (stolen + worked) : 0
