@@ -69,7 +69,15 @@ const ownDomains = ['tidemark.example']
 function review(one: Arriving) {
   const { arrival, history } = memory.compareAndRemember(one)
   const signals = weigh({ arrival, history, model, ownDomains, knownOrderKeys: [], ...trustedSubmission })
-  return arrivalState({ score: spamScore(signals), kinds: signals.map(({ kind }) => kind) })
+  return arrivalState({
+    score: spamScore(signals),
+    kinds: signals.map(({ kind }) => kind),
+    rating: one.rating,
+    source: 'form',
+    language: null,
+    product: one.product,
+    verified: one.verified === true,
+  })
 }
 
 const rates: number[] = []

@@ -96,6 +96,10 @@ export function assessFile(file: string, ownDomains: string[], teach: string | u
       state: arrivalState({
         score,
         kinds: signals.map(({ kind }) => kind),
+        rating: arrival.rating,
+        source: 'form',
+        language: null,
+        product: review.product,
         verified: review.verified ?? false,
       }),
       score,

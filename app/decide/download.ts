@@ -1,7 +1,7 @@
 import { createReadableStreamFromReadable } from '@react-router/node'
-import { stringify } from 'csv-stringify/sync'
 import { Readable } from 'node:stream'
 import { dayIn } from '../../core/formats/dates'
+import { csvText } from '../../core/formats/spreadsheetFile'
 import { requireShop } from '../account/session'
 import { openLane } from './openLane'
 import { addAnswerColumns, headings, rowOf, type AnswerColumns } from './reviewSheet'
@@ -18,9 +18,9 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const columns: AnswerColumns = new Map()
   for await (const some of reviews()) addAnswerColumns(columns, some)
   async function* lines() {
-    yield BYTE_ORDER_MARK + csvOf([headings(columns)])
+    yield BYTE_ORDER_MARK + csvText([headings(columns)])
     for await (const some of reviews())
-      yield csvOf(some.map((review) => rowOf(review, columns, shop.timeZone)))
+      yield csvText(some.map((review) => rowOf(review, columns, shop.timeZone)))
   }
   const name = `${shop.slug}-${search.lane}-${dayIn(shop.timeZone, context.elogio.now())}.csv`
   return new Response(createReadableStreamFromReadable(Readable.from(lines(), { objectMode: false })), {
@@ -32,6 +32,3 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     },
   })
 }
-
-/** Text that a spreadsheet would take for a formula gets an apostrophe. */
-const csvOf = (rows: string[][]) => stringify(rows, { escape_formulas: true, record_delimiter: '\r\n' })

@@ -16,6 +16,8 @@ export interface SourcePolicy {
   teaches: boolean
   /** Whether its writer is asked to confirm the email address. */
   asksToConfirm: boolean
+  /** The state of a review in which nothing is found: that which its form or listing is set to, or always the same. */
+  startsAs: 'asSet' | 'waiting' | 'approved'
   /** Whether members hear of it. */
   notifies: boolean
   /** Whether photos of unverified writers are held back. */
@@ -38,6 +40,7 @@ export const sourcePolicies: Record<Source, SourcePolicy> = {
     compared: true,
     teaches: true,
     asksToConfirm: true,
+    startsAs: 'asSet',
     notifies: true,
     checksPhotos: true,
     explainsProof: true,
@@ -52,6 +55,7 @@ export const sourcePolicies: Record<Source, SourcePolicy> = {
     compared: false,
     teaches: true,
     asksToConfirm: false,
+    startsAs: 'approved',
     notifies: false,
     checksPhotos: true,
     explainsProof: false,
@@ -66,6 +70,7 @@ export const sourcePolicies: Record<Source, SourcePolicy> = {
     compared: false,
     teaches: true,
     asksToConfirm: false,
+    startsAs: 'asSet',
     notifies: false,
     checksPhotos: false,
     explainsProof: false,
@@ -81,6 +86,7 @@ export const sourcePolicies: Record<Source, SourcePolicy> = {
     compared: false,
     teaches: false,
     asksToConfirm: true,
+    startsAs: 'waiting',
     notifies: false,
     checksPhotos: true,
     explainsProof: true,

@@ -1,8 +1,24 @@
 import { describe, expect, test } from 'vitest'
-import { arrivalState, matchingRules, ruleSchema, startingRules, waitsForWriter, type Rule } from './rules'
+import {
+  arrivalState,
+  matchingRules,
+  ruleSchema,
+  startingRules,
+  waitsForWriter,
+  type Rule,
+  type RuleFacts,
+} from './rules'
 
 const rule = (then: Rule['then'], ...when: Rule['when']): Rule => ({ id: then, when, then })
-const plain = { score: 0, kinds: [] }
+const plain: RuleFacts = {
+  score: 0,
+  kinds: [],
+  rating: null,
+  source: 'manualEntry',
+  language: null,
+  product: '',
+  verified: true,
+}
 
 describe('a condition', () => {
   test.each<[string, Rule['when'][number], object, boolean]>([

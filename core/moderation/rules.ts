@@ -35,16 +35,17 @@ export const ruleSchema = z.object({
 })
 export type Rule = z.infer<typeof ruleSchema>
 
-/** What rules see of a review. */
+/** What rules see of a review. All of it is needed: a fact that is missing matches no rule, and nobody is told. */
 export interface RuleFacts {
   score: number
   kinds: SignalKind[]
-  rating?: number | null
-  source?: (typeof sources)[number]
-  language?: string | null
+  /** In hundredths of five stars. */
+  rating: number | null
+  source: (typeof sources)[number]
+  language: string | null
   /** A SKU; empty without a product. */
-  product?: string
-  verified?: boolean
+  product: string
+  verified: boolean
 }
 
 /** From somebody who is no verified buyer, these hold a review back, whatever their points. */
@@ -78,14 +79,14 @@ function matches(condition: Condition, facts: RuleFacts): boolean {
     case 'rating': {
       const { rating } = facts
       const { atLeast = 0, atMost = Infinity } = condition
-      return typeof rating === 'number' && rating >= atLeast && rating <= atMost
+      return rating !== null && rating >= atLeast && rating <= atMost
     }
     case 'source':
-      return facts.source !== undefined && condition.anyOf.includes(facts.source)
+      return condition.anyOf.includes(facts.source)
     case 'language':
       return condition.anyOf.includes(facts.language ?? '')
     case 'product':
-      return condition.anyOf.includes(facts.product ?? '')
+      return condition.anyOf.includes(facts.product)
     case 'verified':
       return facts.verified === condition.is
   }
@@ -96,6 +97,8 @@ export const matchingRules = <R extends Rule>(rules: R[], facts: RuleFacts): R[]
 
 /** The writer can resolve these, so nobody needs to look at the review yet. */
 export const openKinds = new Set<SignalKind>(['unconfirmed', 'unverified', 'media'])
+/** These are found out anew each time that the rules are applied. */
+export const renewedKinds = new Set<SignalKind>([...openKinds, 'rule', 'approvingRule'])
 
 /** Whether a missing confirmation is the only reason for holding a review. */
 export function waitsForWriter(facts: RuleFacts, rules: Rule[] = startingRules): boolean {

@@ -155,8 +155,13 @@ describe('personal data', () => {
 describe('where it lands', () => {
   const lands = (body: string, more: Partial<Given> = {}) => {
     const signals = weigh({ title: '', body }, { ...calm, ...more })
-    return arrivalState({ score: spamScore(signals), kinds: signals.map(({ kind }) => kind) })
+    return arrivalState({
+      ...ofBuyer,
+      score: spamScore(signals),
+      kinds: signals.map(({ kind }) => kind),
+    })
   }
+  const ofBuyer = { rating: null, source: 'form', language: null, product: '', verified: true } as const
   const link = 'see hivedeals.example'
   const contact = 'message me'
   const fast = { fillSeconds: 2 }
@@ -185,7 +190,7 @@ describe('where it lands', () => {
   })
   test('thresholds stand where the rules say', () => {
     expect([HELD_FROM, SPAM_FROM]).toEqual([60, 90])
-    expect(arrivalState({ score: 59, kinds: [] }, 'approved')).toBe('approved')
+    expect(arrivalState({ ...ofBuyer, score: 59, kinds: [] }, 'approved')).toBe('approved')
   })
 })
 

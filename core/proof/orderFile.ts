@@ -1,3 +1,4 @@
+import { unguardFormulas } from '../formats/spreadsheetFile'
 import { parse } from 'csv-parse/sync'
 import { dayFirstDate } from '../formats/dayFirstDate'
 import { normalizeText } from '../formats/normalizeText'
@@ -35,9 +36,6 @@ const columns = {
   status: ['status', 'state'],
 } as const
 type Column = keyof typeof columns
-
-/** A spreadsheet puts an apostrophe before text that looks like a formula. */
-const undefused = (cell: string) => cell.replace(/^'(?=[=+\-@])/u, '')
 
 /** The file is no table of orders; the message is a message code. */
 export class UnreadableFile extends Error {
@@ -94,7 +92,7 @@ export function readOrderRow(
 ): { order: OrderRow } | { problems: OrderProblem[] } | null {
   if (record.every((value) => value.trim() === '')) return null
   const problems: OrderProblem[] = []
-  const cell = (column: Column) => undefused((record[at[column] ?? -1] ?? '').trim())
+  const cell = (column: Column) => unguardFormulas((record[at[column] ?? -1] ?? '').trim())
   const problem = (field: Column, reason: string) => problems.push({ row, field, reason })
   const date = (column: 'placed_at' | 'delivered_at') => {
     const typed = cell(column)

@@ -9,17 +9,23 @@ import { isAddress } from '../../core/proof/emailKey'
 import { appendDecision } from '../data/decisions'
 import { mailsTo } from '../data/mails'
 import type { Member } from '../data/members'
-import { keepConfirmation, confirmationOf, type Confirmable } from '../data/confirmations'
+import {
+  confirmationOf,
+  replaceRenewedSignals,
+  storeConfirmation,
+  type Confirmable,
+} from '../data/confirmations'
 import { readDecisionState } from '../data/decisionStates'
 import { findReview } from '../data/reviewReading'
 import { setCustomer } from '../data/reviewWriting'
 import { findShop, type Shop } from '../data/shops'
 import { findToken, upsertToken, useToken, type TokenPurpose } from '../data/tokens'
 import { writing } from '../data/writing'
+import { tellOfArrival } from '../mail/notifyMembers'
 import { htmlText, plainText, type MailParts } from '../mail/mailParts'
 import { queueMail } from '../mail/outbox'
 import { digestOfVersion } from '../moderation/digest'
-import { openReasons } from '../moderation/openReasons'
+import { goesOnByItself, judgeAgain, moveByRules } from '../moderation/judgeAgain'
 import { proveBuyer } from '../proof/proveBuyer'
 import { markProductsStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
@@ -170,29 +176,29 @@ async function confirm(
     ? null
     : await proveBuyer(trx, shop, { ...review, provenEmail: review.address, writtenAt: review.receivedAt })
   const verified = review.verified || (proof !== null && proof.line !== null)
-  const { open, state, unconfirmed } = openReasons(review, { confirmed: true, verified })
   const before = await readDecisionState(trx, shop.id, review.id)
-  await keepConfirmation(trx, shop.id, review, {
-    state,
-    unconfirmed,
-    open,
+  await storeConfirmation(trx, shop.id, review, {
     proof: proof?.line ? { lineId: proof.line.id, method: proof.by } : null,
     proofFailure: proof && !proof.line ? proof.failure : null,
     now,
   })
+  const judged = await judgeAgain(trx, shop, review, { confirmed: true, verified })
+  await replaceRenewedSignals(trx, shop.id, review.versionId, judged.renewed)
   const full = (await findReview(trx, shop.id, { id: review.id }))!
-  await appendDecision(trx, {
-    shopId: shop.id,
-    act: 'confirm',
-    actor: asCustomer,
-    reviewId: review.id,
-    before: { ...before },
-    after: { ...before, state },
-    digest: digestOfVersion(full),
-    at: now,
-  })
-  if (full.publishedVersionId !== null && full.showable)
+  await moveByRules(
+    trx,
+    shop,
+    review,
+    before,
+    goesOnByItself(review) ? judged : { state: review.state, byRule: null, unconfirmed: false },
+    { act: 'confirm', actor: asCustomer, digest: digestOfVersion(full), at: now },
+  )
+  const after = (await findReview(trx, shop.id, { id: review.id }))!
+  if (after.publishedVersionId !== null && after.showable)
     await markProductsStale(trx, shop.id, [before.productId], now)
+  // Members did not hear of it while only its writer could do something.
+  if (review.waitedForWriter && sourcePolicies[review.source].notifies && after.state !== 'spam')
+    await tellOfArrival(services, trx, shop, { ...after, held: after.state === 'held' })
 }
 
 export type AskOutcome = 'asked' | 'noMails' | 'noAddress' | 'enough' | 'gone'

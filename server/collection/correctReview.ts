@@ -9,7 +9,7 @@ import type { ReviewVersion } from '../../core/intake/review'
 import { asMember } from '../../core/moderation/actor'
 import { say } from '../../core/messages/say/everything'
 import type { DecisionState } from '../../core/moderation/decisionState'
-import { arrivalState, openStates, type ReviewState } from '../../core/moderation/rules'
+import { openStates, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
 import { spamScore } from '../../core/moderation/spamScore'
 import { readDecisionState } from '../data/decisionStates'
@@ -17,7 +17,7 @@ import { confirmationOf } from '../data/confirmations'
 import { evidenceOfReview, insertEvidence, type EvidenceFile, type NewEvidence } from '../data/evidenceFiles'
 import type { Member } from '../data/members'
 import { photosOfVersion } from '../data/photos'
-import { findReview, signalsOfVersion, type FullReview } from '../data/reviewReading'
+import { findReview, type FullReview } from '../data/reviewReading'
 import { updateNote } from '../data/replies'
 import { insertVersion, readVersion, type NewVersion } from '../data/reviewVersions'
 import { productWithSku } from '../data/products'
@@ -27,6 +27,7 @@ import { hasOpenTokens } from '../data/tokens'
 import { writing } from '../data/writing'
 import { storePicture } from '../media/storePicture'
 import { moveReview, type Acting } from '../moderation/actOnReview'
+import { judgeAgain } from '../moderation/judgeAgain'
 import { weighAlone } from '../moderation/weighAlone'
 import type { Services } from '../services'
 
@@ -153,10 +154,7 @@ async function storeCorrection(
   const { trx, shop, now } = acting
   const before = await readDecisionState(trx, shop.id, review.id)
   const evidence = await evidenceOfReview(trx, shop.id, review.id)
-  const state = await stateAfter(trx, shop, review, {
-    signals: version?.signals ?? null,
-    decideLater: correction.waiting === 'on',
-  })
+  const { state, renewed } = await judgedAfter(trx, shop, review, correction, version)
   const after: DecisionState = {
     ...before,
     state,
@@ -169,7 +167,14 @@ async function storeCorrection(
   }
   for (const file of correction.newEvidence)
     after.evidenceIds.push(await insertEvidence(trx, shop.id, review.id, file, now))
-  if (version) after.versionId = await insertVersion(trx, shop.id, review, version, now)
+  if (version)
+    after.versionId = await insertVersion(
+      trx,
+      shop.id,
+      review,
+      { ...version, signals: [...version.signals, ...renewed] },
+      now,
+    )
   if (after.state === 'approved') {
     after.publishedVersionId = after.versionId
     after.publishedAt = before.publishedAt ?? now
@@ -227,21 +232,29 @@ async function correctedVersion(
  * An undecided review is approved, waits or is held, as when it is added. A decided one stays, unless the
  * correction brings a reason to hold it that was not there before.
  */
-async function stateAfter(
+async function judgedAfter(
   trx: Knex.Transaction,
   shop: Shop,
   review: FullReview,
-  { signals, decideLater }: { signals: Signal[] | null; decideLater: boolean },
-): Promise<ReviewState> {
-  const stateBy = (given: Signal[]) =>
-    arrivalState(
-      { score: spamScore(given), kinds: given.map(({ kind }) => kind) },
-      decideLater ? 'waiting' : 'approved',
-    )
-  const known = await signalsOfVersion(trx, shop.id, review.versionId)
-  const { decidedByPerson } = await confirmationOf(trx, shop.id, review.id)
-  const byRules = stateBy(signals ?? known)
-  if (openStates.includes(review.state) && !decidedByPerson) return byRules
-  const isHeldNow = byRules === 'held' || byRules === 'spam'
-  return review.state === 'approved' && isHeldNow && stateBy(known) !== byRules ? byRules : review.state
+  { product, waiting }: Correction,
+  version: NewVersion | null,
+): Promise<{ state: ReviewState; renewed: Signal[] }> {
+  const stored = await confirmationOf(trx, shop.id, review.id)
+  const otherwise = waiting === 'on' ? 'waiting' : 'approved'
+  const earlier = await judgeAgain(trx, shop, stored, { otherwise })
+  const judged = await judgeAgain(trx, shop, stored, {
+    otherwise,
+    productSku: (await productWithSku(trx, shop.id, product))?.sku ?? '',
+    ...(version && {
+      kinds: version.signals.map(({ kind }) => kind),
+      score: spamScore(version.signals),
+      rating: version.rating,
+      language: version.language,
+    }),
+  })
+  const { renewed } = judged
+  if (openStates.includes(review.state) && !stored.decidedByPerson) return { state: judged.state, renewed }
+  const isHeldNow = judged.state === 'held' || judged.state === 'spam'
+  const changes = review.state === 'approved' && isHeldNow && earlier.state !== judged.state
+  return { state: changes ? judged.state : review.state, renewed }
 }

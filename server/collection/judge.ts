@@ -2,15 +2,7 @@ import { hundredthsOfFive } from '../../core/formats/rating'
 import type { Candidate } from '../../core/intake/candidate'
 import { languageOf } from '../../core/intake/language'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
-import { messageCode } from '../../core/messages/code'
-import {
-  arrivalState,
-  matchingRules,
-  startingRules,
-  waitsForWriter,
-  type ArrivalState,
-  type RuleFacts,
-} from '../../core/moderation/rules'
+import type { RuleFacts } from '../../core/moderation/rules'
 import type { Place, Signal } from '../../core/moderation/signal'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
 import { writersSignals } from '../../core/moderation/signals/writers'
@@ -21,6 +13,7 @@ import type { KnownReview } from '../data/knownReviews'
 import { knownOrderKeys } from '../data/orders'
 import type { ShopRule } from '../data/rules'
 import type { Shop } from '../data/shops'
+import { applyRules, type RulesOutcome } from '../moderation/applyRules'
 import type { WeighedArrival } from '../moderation/weighedArrival'
 import { proveBuyer, type BuyerProof } from '../proof/proveBuyer'
 import type { Services } from '../services'
@@ -30,7 +23,7 @@ const MOST_WEIGHING_MS = 20_000
 const MAX_MEMBERS = 10
 
 /** What the checks found out about a candidate. */
-export interface Judged extends Omit<WeighedArrival, 'signals'> {
+export interface Judged extends Omit<WeighedArrival, 'signals'>, Omit<RulesOutcome, 'ruleSignals'> {
   publicId: string
   receivedAt: string
   /** In hundredths of five stars. */
@@ -40,11 +33,6 @@ export interface Judged extends Omit<WeighedArrival, 'signals'> {
   proof: BuyerProof | null
   signals: Signal[]
   score: number
-  state: ArrivalState
-  /** The rule of the shop that decided the state, and what it was without. */
-  byRule: { rule: string; stateBefore: ArrivalState } | null
-  /** Held back only for reasons that its writer can remove. */
-  unconfirmed: boolean
 }
 
 /**
@@ -100,24 +88,18 @@ export async function judge(
     product: candidate.productSku,
     verified,
   }
-  const matched = matchingRules(ownRules, facts)
-  const rules = [...startingRules, ...matched]
   // Spam stays spam, whatever its writer changes.
   const stays = known?.state === 'spam' ? known.state : null
-  const state = stays ?? arrivalState(facts, candidate.arrivesAs, rules)
-  const stateBefore = stays ?? arrivalState(facts, candidate.arrivesAs)
+  const { ruleSignals, ...outcome } = applyRules(facts, candidate.arrivesAs, ownRules, stays)
   return {
     publicId,
     receivedAt,
     rating,
     language,
     proof,
-    signals: [...checked, ...matched.map(ruleSignal)],
+    signals: [...checked, ...ruleSignals],
     score: facts.score,
-    state,
-    byRule:
-      state === stateBefore ? null : { rule: matched.find((rule) => rule.then === state)!.id, stateBefore },
-    unconfirmed: state === 'held' && waitsForWriter(facts, rules),
+    ...outcome,
     history,
     imprint,
   }
@@ -126,11 +108,6 @@ export async function judge(
 /** Its words; its answers if it has none. */
 const writtenIn = ({ title, body, answers }: Candidate) =>
   `${title}${body}`.trim() ? `${title}\n${body}` : answers.map(({ value }) => value).join('\n')
-
-const ruleSignal = ({ name, then }: ShopRule): Signal => {
-  const kind = then === 'approved' ? 'approvingRule' : 'rule'
-  return { kind, points: 0, headline: messageCode(`signal.${kind}`, { name }), detail: '', places: [] }
-}
 
 /** The signals of the text, the sender and, if the source is compared, the earlier reviews. */
 async function weighed(

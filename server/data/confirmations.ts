@@ -2,8 +2,8 @@ import type { Knex } from 'knex'
 import type { Review, ReviewVersion } from '../../core/intake/review'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { Writers } from '../../core/intake/writers'
-import { reviewActKinds } from '../../core/moderation/reviewAct'
-import { openKinds, type ReviewState } from '../../core/moderation/rules'
+import { decidingKinds } from '../../core/moderation/reviewAct'
+import { renewedKinds, type ReviewState } from '../../core/moderation/rules'
 import type { Signal, SignalKind } from '../../core/moderation/signal'
 import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
 import { insertProof, insertSignals } from './reviewWriting'
@@ -16,18 +16,30 @@ export interface Confirmable
       'id' | 'versionId' | 'state' | 'source' | 'score' | 'verified' | 'confirmedAt' | 'receivedAt'
     >,
     Pick<ReviewVersion, 'title' | 'body' | 'rating' | 'authorName'> {
+  /** Who can write, as its product or else its form says. */
   writers: Writers
+  /** What its form or listing is set to now; null without one. */
+  arrivesAs: 'waiting' | 'approved' | null
+  /** Counted from 1. */
+  versionNumber: number
+  language: string | null
   address: string
   orderNumber: string
   productSku: string
   productTitle: string
   photos: number
-  /** The kinds of its signals, without those that confirming can remove. */
+  /** The kinds of its signals, without those that are found out anew. */
   kinds: SignalKind[]
+  /** Whether a member has approved or declined it, or marked it as spam. */
   decidedByPerson: boolean
+  /** Whether only its writer could do something so far, so that members did not hear of it. */
+  waitedForWriter: boolean
 }
 
-type Row = Omit<Confirmable, 'kinds' | 'decidedByPerson' | 'verified'> & { verified: 0 | 1 }
+type Row = Omit<Confirmable, 'kinds' | 'decidedByPerson' | 'verified' | 'waitedForWriter'> & {
+  verified: 0 | 1
+  waitedForWriter: 0 | 1
+}
 
 export async function confirmationOf(db: Knex, shopId: number, reviewId: number): Promise<Confirmable> {
   const row: Row = await db('review')
@@ -35,6 +47,7 @@ export async function confirmationOf(db: Knex, shopId: number, reviewId: number)
     .leftJoin('customer', 'customer.id', 'review.customer_id')
     .leftJoin('product', 'product.id', 'review.product_id')
     .leftJoin('form', 'form.id', 'review.form_id')
+    .leftJoin('listing', 'listing.id', 'review.listing_id')
     .where({ 'review.shop_id': shopId, 'review.id': reviewId })
     .first({
       id: 'review.id',
@@ -44,7 +57,10 @@ export async function confirmationOf(db: Knex, shopId: number, reviewId: number)
       score: 'review.score',
       verified: 'review.verified',
       confirmedAt: 'review.confirmed_at',
-      writers: db.raw("ifnull(form.writers, 'anyone')"),
+      writers: db.raw("CASE WHEN form.id IS NULL THEN 'anyone' ELSE ifnull(product.writers, form.writers) END"),
+      arrivesAs: db.raw('ifnull(form.arrives_as, listing.arrives_as)'),
+      versionNumber: 'review_version.number',
+      language: 'review_version.language',
       title: 'review_version.title',
       body: 'review_version.body',
       rating: 'review_version.rating',
@@ -55,60 +71,65 @@ export async function confirmationOf(db: Knex, shopId: number, reviewId: number)
       productTitle: db.raw("ifnull(product.title, '')"),
       receivedAt: 'review.received_at',
       photos: 'review.photos',
+      waitedForWriter: 'review.unconfirmed',
     })
   const kinds: SignalKind[] = await db('signal')
     .where({ version_id: row.versionId })
-    .whereNotIn('kind', [...openKinds])
+    .whereNotIn('kind', [...renewedKinds])
     .pluck('kind')
   const decided = await db('decision')
     .where({ shop_id: shopId, review_id: reviewId })
     .whereNotNull('member_id')
-    .whereIn('act', reviewActKinds)
+    .whereIn('act', decidingKinds)
     .first('id')
-  return { ...row, verified: row.verified === 1, kinds, decidedByPerson: decided !== undefined }
+  return {
+    ...row,
+    verified: row.verified === 1,
+    waitedForWriter: row.waitedForWriter === 1,
+    kinds,
+    decidedByPerson: decided !== undefined,
+  }
 }
 
-export async function keepConfirmation(
+/** Stores that an address is confirmed, and what that proves. */
+export async function storeConfirmation(
   trx: Knex.Transaction,
   shopId: number,
-  review: Pick<Confirmable, 'id' | 'versionId' | 'source'>,
-  outcome: {
-    state: ReviewState
-    unconfirmed: boolean
-    open: Signal[]
+  review: Pick<Confirmable, 'id' | 'source'>,
+  {
+    proof,
+    proofFailure,
+    now,
+  }: {
     proof: { lineId: number; method: ProofMethod } | null
     proofFailure: ProofFailure | null
     now: string
   },
 ): Promise<void> {
-  await putOpenSignals(trx, shopId, review.versionId, outcome.open)
-  if (outcome.proof) await insertProof(trx, shopId, review.id, outcome.proof, outcome.now)
+  if (proof) await insertProof(trx, shopId, review.id, proof, now)
   await trx('review')
     .where({ shop_id: shopId, id: review.id })
     .update({
-      confirmed_at: outcome.now,
-      state: outcome.state,
-      unconfirmed: outcome.unconfirmed,
+      confirmed_at: now,
       revision: trx.raw('revision + 1'),
       // A confirmed review belongs to the customer, so it counts in averages.
       in_averages: true,
-      ...(outcome.proof && { verified: true, proof_failure: null }),
-      ...(outcome.proofFailure &&
-        sourcePolicies[review.source].explainsProof && { proof_failure: outcome.proofFailure }),
+      ...(proof && { verified: true, proof_failure: null }),
+      ...(proofFailure && sourcePolicies[review.source].explainsProof && { proof_failure: proofFailure }),
     })
 }
 
-/** Replaces the signals that depend on the email address and the purchase. */
-export async function putOpenSignals(
+/** Replaces the signals that are found out anew each time. */
+export async function replaceRenewedSignals(
   trx: Knex.Transaction,
   shopId: number,
   versionId: number,
-  open: Signal[],
+  signals: Signal[],
 ): Promise<void> {
   const gone = trx('signal')
     .where({ version_id: versionId })
-    .whereIn('kind', [...openKinds])
+    .whereIn('kind', [...renewedKinds])
   await trx('signal_place').whereIn('signal_id', gone.clone().select('id')).delete()
   await gone.delete()
-  await insertSignals(trx, shopId, [{ versionId, signals: open }])
+  await insertSignals(trx, shopId, [{ versionId, signals }])
 }

@@ -271,11 +271,11 @@ export async function insertSignals(
 }
 
 /** Replaces the signals and score of a review. */
-export async function setWeight(
+export async function setScore(
   trx: Knex.Transaction,
   shopId: number,
   reviewId: number,
-  weight: { score: number; unconfirmed: boolean },
+  score: number,
 ): Promise<void> {
-  await trx('review').where({ shop_id: shopId, id: reviewId }).update(weight)
+  await trx('review').where({ shop_id: shopId, id: reviewId }).update({ score })
 }

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { memberIdOf, type Actor } from '../../core/moderation/actor'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import type { DecisionState } from '../../core/moderation/decisionState'
+import { confirmationOf, replaceRenewedSignals } from '../data/confirmations'
 import { appendDecision } from '../data/decisions'
 import { insertVouch, noteRevocation } from '../data/evidence'
 import { photosOfReview } from '../data/photos'
@@ -14,7 +15,7 @@ import type { Shop } from '../data/shops'
 import { findTag, tagNamed } from '../data/tags'
 import { markDecisionStale } from '../publishing/staleDisplays'
 import { digestOfVersion } from './digest'
-import { renewOpenReasons } from './openReasons'
+import { judgeAgain } from './judgeAgain'
 
 export interface Acting {
   trx: Knex.Transaction
@@ -42,9 +43,12 @@ export async function moveReview(
   undoesId: number | null,
 ): Promise<void> {
   await applyDecisionState(trx, shop.id, review.id, before, after, now)
-  // A member's decision on the state wins over the rules.
-  if (before.verificationId !== after.verificationId)
-    await renewOpenReasons(trx, shop.id, review.id, after.verificationId !== null)
+  if (before.verificationId !== after.verificationId) {
+    const stored = await confirmationOf(trx, shop.id, review.id)
+    const { renewed } = await judgeAgain(trx, shop, stored, {})
+    // A member's decision on the state wins over the rules.
+    await replaceRenewedSignals(trx, shop.id, stored.versionId, renewed)
+  }
   // A customer confirms only what she was asked about.
   if (before.versionId !== after.versionId) await endTokens(trx, review.id, 'confirm')
   await appendDecision(trx, {

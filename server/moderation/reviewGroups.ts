@@ -4,21 +4,21 @@ import { z } from 'zod'
 import { messageCode } from '../../core/messages/code'
 import type { ArrivalHistory } from '../../core/moderation/memory/shopHistory'
 import { compareGroup, type Oddity } from '../../core/moderation/compareGroup'
-import { arrivalState, openStates, waitsForWriter, type ReviewState } from '../../core/moderation/rules'
+import { openStates, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
 import { spamScore } from '../../core/moderation/spamScore'
-import { confirmationOf } from '../data/confirmations'
-import { appendDecision } from '../data/decisions'
+import { confirmationOf, replaceRenewedSignals } from '../data/confirmations'
 import { countInGroup, membersOfGroup, openWithout, putTogether, type MemberLine } from '../data/groups'
-import { applyDecisionState, readDecisionState } from '../data/decisionStates'
+import { readDecisionState } from '../data/decisionStates'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
-import { insertSignals, setWeight } from '../data/reviewWriting'
+import { insertSignals, setScore } from '../data/reviewWriting'
 import { findShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import type { Job } from '../jobs/job'
 import { enqueue } from '../jobs/queue'
 import type { Services } from '../services'
 import { digestOfVersion } from './digest'
+import { judgeAgain, moveByRules } from './judgeAgain'
 
 /** Queues the job that holds back the earlier members of an attack. */
 export const HOLD_CROWD = 'holdCrowd'
@@ -72,27 +72,18 @@ async function holdWithCrowd(
   if (!review || !openStates.includes(review.state)) return
   const known = await signalsOfVersion(trx, shop.id, review.versionId)
   if (known.some(({ kind }) => kind === 'burst')) return
-  const { decidedByPerson } = await confirmationOf(trx, shop.id, review.id)
-  if (decidedByPerson) return
+  const stored = await confirmationOf(trx, shop.id, review.id)
+  if (stored.decidedByPerson) return
   const joined = { ...sign, detail: messageCode('group.joined') }
   await insertSignals(trx, shop.id, [{ versionId: review.versionId, signals: [joined] }])
-  const signals = [...known, sign]
-  const weighed = { score: spamScore(signals), kinds: signals.map(({ kind }) => kind) }
-  const state = arrivalState(weighed)
+  const score = spamScore([...known, sign])
+  const judged = await judgeAgain(trx, shop, stored, { score, kinds: [...stored.kinds, sign.kind] })
+  await replaceRenewedSignals(trx, shop.id, stored.versionId, judged.renewed)
+  await setScore(trx, shop.id, review.id, score)
   const before = await readDecisionState(trx, shop.id, review.id)
-  const after = { ...before, state }
-  await applyDecisionState(trx, shop.id, review.id, before, after, now)
-  await setWeight(trx, shop.id, review.id, {
-    score: weighed.score,
-    unconfirmed: state === 'held' && waitsForWriter(weighed),
-  })
-  await appendDecision(trx, {
-    shopId: shop.id,
+  await moveByRules(trx, shop, stored, before, judged, {
     act: 'join',
     actor: asSystem,
-    reviewId: review.id,
-    before: { ...before },
-    after: { ...after },
     digest: digestOfVersion(review),
     at: now,
   })

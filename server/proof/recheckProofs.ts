@@ -1,7 +1,7 @@
 import { asSystem } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
 import { messageCode } from '../../core/messages/code'
-import { appendDecision } from '../data/decisions'
+import { confirmationOf, replaceRenewedSignals } from '../data/confirmations'
 import { noteRevocation, provableReviews, setProofFailure, type Provable } from '../data/evidence'
 import { findReview } from '../data/reviewReading'
 import { applyDecisionState, readDecisionState } from '../data/decisionStates'
@@ -9,7 +9,7 @@ import { insertProof } from '../data/reviewWriting'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { digestOfVersion } from '../moderation/digest'
-import { renewOpenReasons } from '../moderation/openReasons'
+import { goesOnByItself, judgeAgain, moveByRules } from '../moderation/judgeAgain'
 import { markProductsStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { TaskStopped, type TaskControl } from '../workers/task'
@@ -71,20 +71,25 @@ async function keep(
     await setProofFailure(trx, review.id, proof.failure)
     if (proof.line)
       await insertProof(trx, shop.id, review.id, { lineId: proof.line.id, method: proof.by }, now)
-    const state = await renewOpenReasons(trx, shop.id, review.id, proof.line !== null)
-    const proven = await readDecisionState(trx, shop.id, review.id)
-    await applyDecisionState(trx, shop.id, review.id, proven, { ...proven, state }, now)
+    const stored = await confirmationOf(trx, shop.id, review.id)
+    const judged = await judgeAgain(trx, shop, stored, {})
+    await replaceRenewedSignals(trx, shop.id, stored.versionId, judged.renewed)
+    await moveByRules(
+      trx,
+      shop,
+      stored,
+      before,
+      goesOnByItself(stored)
+        ? judged
+        : { state: stored.state, byRule: null, unconfirmed: stored.waitedForWriter },
+      {
+        act: is ? 'prove' : 'unprove',
+        actor: asSystem,
+        digest: digestOfVersion((await findReview(trx, shop.id, { id: review.id }))!),
+        at: now,
+      },
+    )
     const after = await readDecisionState(trx, shop.id, review.id)
-    await appendDecision(trx, {
-      shopId: shop.id,
-      act: is ? 'prove' : 'unprove',
-      actor: asSystem,
-      reviewId: review.id,
-      before: { ...before },
-      after: { ...after },
-      digest: digestOfVersion((await findReview(trx, shop.id, { id: review.id }))!),
-      at: now,
-    })
     if (after.publishedVersionId !== null) await markProductsStale(trx, shop.id, [after.productId], now)
     const why = proof.line
       ? messageCode(`proof.short.${proof.by}`, { number: proof.line.orderNumber })

@@ -1,3 +1,4 @@
+import { unguardFormulas } from '../../formats/spreadsheetFile'
 import type { SheetCells } from '../sheetSample'
 import { OriginRefusal } from '../originRefusal'
 import { MAX_BODY, MAX_COLUMNS, MAX_ROWS } from '../limits'
@@ -34,12 +35,7 @@ function checkedTable(headings: string[], rows: string[][], unreadRows: number[]
   }
 }
 
-/** A spreadsheet puts an apostrophe before text that looks like a formula. */
-const cellText = (cell: string) =>
-  cell
-    .replace(/^'(?=[=+\-@])/, '')
-    .slice(0, MAX_BODY)
-    .trim()
+const cellText = (cell: string) => unguardFormulas(cell).slice(0, MAX_BODY).trim()
 
 /** Columns are matched by their headings, so those without one, or with the same, get a number. */
 function distinct(headings: string[]): string[] {
