@@ -7,6 +7,7 @@ import { findForm, insertForm } from '../server/data/forms'
 import { insertRows } from '../server/data/insertRows'
 import { insertMember } from '../server/data/members'
 import { indexInserted } from '../server/data/reviewIndexes'
+import { fillThings } from './fillThings'
 import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
 import { tagsNamed } from '../server/data/tags'
 import { Turns } from '../server/data/turns'
@@ -16,6 +17,38 @@ const words =
   'honey smoker frame hive brood queen comb veil glove feed spring winter sturdy late split square gentle heavy jar wax lid box kind slow quick fits broke again thank sorry never always'.split(
     ' ',
   )
+
+/** What a shop has beside its reviews. */
+export interface Amounts {
+  products: number
+  tags: number
+  displays: number
+  forms: number
+  listings: number
+  orders: number
+  customers: number
+}
+
+const fewThings: Amounts = {
+  products: 18,
+  tags: 0,
+  displays: 0,
+  forms: 0,
+  listings: 0,
+  orders: 0,
+  customers: 0,
+}
+
+/** As many as a large shop has. */
+export const manyThings: Amounts = {
+  products: 40_000,
+  tags: 5_000,
+  displays: 300,
+  forms: 300,
+  listings: 50,
+  orders: 100_000,
+  customers: 100_000,
+}
 
 export interface FilledShop {
   folder: string
@@ -27,7 +60,8 @@ export interface FilledShop {
 }
 
 /** A shop with made-up reviews in a database file; the same in each run. */
-export async function filledShop(size: number): Promise<FilledShop> {
+export async function filledShop(size: number, more: Partial<Amounts> = {}): Promise<FilledShop> {
+  const amounts = { ...fewThings, ...more }
   const folder = mkdtempSync(path.join(tmpdir(), 'elogio-bench-'))
   const turns = new Turns()
   const db = await openDatabase(path.join(folder, 'elogio.db'), turns)
@@ -86,13 +120,15 @@ export async function filledShop(size: number): Promise<FilledShop> {
     prize: (await tagsNamed(trx, shopId, ['prize']))[0]!,
     course: (await tagsNamed(trx, shopId, ['course']))[0]!,
   }))
-  for (let i = 1; i <= 18; i++)
-    await db('product').insert({
-      shop_id: shopId,
-      public_id: `p${i}`,
-      sku: `SKU-${i}`,
-      title: `Product ${i}`,
-    })
+  await db.transaction((trx) =>
+    insertRows(
+      trx,
+      'tag',
+      Array.from({ length: amounts.tags }, (_, i) => ({ id: i + 1000, shop_id: shopId, name: `tag ${i}` })),
+    ),
+  )
+  for (let i = 0; i < amounts.tags; i++) tagIds[`tag ${i}`] = i + 1000
+  await fillThings(services, shopId, amounts)
   let seed = 7
   const chance = (below: number) => {
     seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648
@@ -103,7 +139,11 @@ export async function filledShop(size: number): Promise<FilledShop> {
   const answerOf = (i: number) =>
     i % Math.ceil(size / 40) === 0 ? 'hundreds' : ['none', 'a few', 'many'][(i % 7) % 3]!
 
-  const tagsOf = (i: number) => [...(i % 700 === 5 ? ['prize'] : []), ...(i % 4 === 0 ? ['course'] : [])]
+  const tagsOf = (i: number) => [
+    ...(i % 700 === 5 ? ['prize'] : []),
+    ...(i % 4 === 0 ? ['course'] : []),
+    ...(amounts.tags > 0 && i % 3 === 0 ? [`tag ${i % amounts.tags}`] : []),
+  ]
 
   const year = Date.parse('2026-01-01T00:00:00Z')
   const CHUNK = 500
@@ -138,7 +178,8 @@ export async function filledShop(size: number): Promise<FilledShop> {
       public_id: `r${i}`,
       source: chance(30) === 0 ? 'manualEntry' : 'form',
       form_id: forms[formOf(i)]!,
-      product_id: chance(19) || null,
+      customer_id: amounts.customers > 0 ? (i % amounts.customers) + 1 : null,
+      product_id: chance(amounts.products + 1) || null,
       state,
       current_version_id: i + 1,
       published_version_id: state === 'approved' ? i + 1 : null,

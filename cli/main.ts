@@ -18,6 +18,9 @@ import { readFile } from './readFile'
 import { saveVocabulary, trainVocabulary } from './trainVocabulary'
 import { saveWording, trainWording } from './trainWording'
 
+// What a command writes is for the account that runs it alone.
+process.umask(0o077)
+
 const program = new Command('elogio').description('The use cases without a screen, on the data folder.')
 
 program
@@ -76,7 +79,11 @@ program
   .command('restore <file>')
   .description('puts a backup in the place of the data; Elogio has to be stopped')
   .action(async (file: string) => {
-    const { manifest, replaced } = await restoreBackup(readConfig(process.env).dataFolder, file)
+    const { manifest, replaced } = await restoreBackup(
+      readConfig(process.env).dataFolder,
+      file,
+      new Date(Date.now()),
+    )
     console.log(`The data is that of ${manifest.madeAt}, made by version ${manifest.version}.`)
     if (replaced) console.log(`What was there before is in ${replaced}; delete it when all is well.`)
   })

@@ -1,3 +1,4 @@
+import { productRow } from '../server/data/products'
 import { existsSync, rmSync } from 'node:fs'
 import { originsAt } from '../core/listing/origins'
 import { plainAct, type ReviewAct } from '../core/moderation/reviewAct'
@@ -159,7 +160,7 @@ async function addShop(
   for (const [sku, title] of Object.entries(story.products)) {
     const drawn = story.pictures.products[sku]
     const picture = drawn ? await storePicture(services, shopId, drawing(drawn)) : null
-    const [id] = await db('product').insert({ shop_id: shopId, public_id: newId(), sku, title, picture })
+    const [id] = await db('product').insert(productRow(shopId, newId(), { sku, title, picture }))
     productIds.set(sku, id!)
   }
   for (const order of story.orders) {
@@ -243,7 +244,7 @@ async function sent(services: Services, story: ShopStory, review: ReviewStory): 
   if (review.rating === null) throw new Error(`${review.name} gave no rating, which the form wants`)
   const opened = new Date(services.now().getTime() - review.took * 1000)
   const token = issueFormToken(services.signingKey, form.form.publicId, services.newId(), opened)
-  const answers = submissionSchema(form.skus, form.design)
+  const answers = submissionSchema({ skus: null, any: true, buyersOnly: false }, form.design)
     .partial()
     .parse(review.through?.answers ?? {})
   const { publicId } = await submitForm(services, form, {
@@ -270,8 +271,8 @@ async function photosSent(
 ): Promise<PhotoRef[]> {
   const refs: PhotoRef[] = []
   for (const { drawn, shows } of photos) {
-    const stored = await storePendingPhoto(services, form, await photographed(drawn))
-    if ('refused' in stored) throw new Error(`a photo of ${name} is refused: ${stored.refused}`)
+    const stored = await storePendingPhoto(services, form, await photographed(drawn), 'demo')
+    if (!('key' in stored)) throw new Error(`a photo of ${name} is refused: ${JSON.stringify(stored)}`)
     refs.push({ key: stored.key, alt: shows })
   }
   return refs

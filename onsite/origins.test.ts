@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib'
 import { HtmlValidate } from 'html-validate'
 import { describe, expect, test } from 'vitest'
-import { pick, scopeOf } from '../core/curation/selection'
+import { inScope, pick, scopeOf } from '../core/curation/selection'
 import { scopeTotals } from '../core/curation/scopeTotals'
 import { layouts } from '../core/display/choices'
 import { displayModel, type Asked } from '../core/display/displayModel'
@@ -55,8 +55,10 @@ function modelOf(changed: Changed = {}, some = reviews, asked: Asked = {}) {
     shop: { ...beeShop, listings },
     picked: pick(some, selection, asked),
     totals: scopeTotals(
-      some.map((review) => ({ ...review, count: 1 })),
-      scopeOf(selection, asked),
+      some
+        .filter((review) => inScope(review, scopeOf(selection, asked)))
+        .map((review) => ({ ...review, count: 1 })),
+      selection,
     ),
     links: { write: null, all: 'https://r.example/d/x/all', how: 'https://r.example/how/x' },
     fontsUrl: '',

@@ -12,6 +12,7 @@ import { Turns } from './data/turns'
 import { buildElogio } from './elogio'
 import { openData } from './backup/openData'
 import { buildFaults } from './faults'
+import { lockForApplication } from './folderLock'
 import { watchLoopDelay } from './loopDelay'
 import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
 import { displayVariants } from './http/displayVariants'
@@ -67,11 +68,29 @@ const MAX_HISTORY_MS = 5000
 /** How often the timeouts of connections are checked. */
 const CHECKING_MS = 5000
 
-/** Opens the data folder, starts the jobs and listens. Rejects if it can't listen. */
+/**
+ * Opens the data folder, starts the jobs and listens. Rejects if it can't listen, or another process has the data
+ * folder.
+ */
 export async function startApplication(
   config: Config,
   log: Log,
-  { patience = usualPatience, turns = new Turns(), workersFor, ...overrides }: Overrides = {},
+  overrides: Overrides = {},
+): Promise<Application> {
+  const unlock = lockForApplication(config.dataFolder)
+  try {
+    return await start(config, log, unlock, overrides)
+  } catch (error) {
+    unlock()
+    throw error
+  }
+}
+
+async function start(
+  config: Config,
+  log: Log,
+  unlock: () => void,
+  { patience = usualPatience, turns = new Turns(), workersFor, ...overrides }: Overrides,
 ): Promise<Application> {
   const file = databaseFile(config.dataFolder)
   const db = await openData(config.dataFolder, (overrides.now ?? systemClock)(), turns)
@@ -97,6 +116,7 @@ export async function startApplication(
     publicUrl: config.publicUrl,
     mediaFolder: mediaFolder(config.dataFolder),
     allowedHosts: config.allowedHosts,
+    diskReserve: config.diskReserve,
     origins: config.sitesUrl === null ? [] : originsAt(config.sitesUrl),
     behaviours: behaviourAddresses(),
     mailer: config.smtp && smtpMailer(config.smtp.url, config.smtp.from),
@@ -185,6 +205,7 @@ export async function startApplication(
     await jobs.stop()
     await workers.close()
     await db.destroy()
+    unlock()
   }
   return { port, services, isEmpty: elogio.isEmpty, noteFault: faults.note, stop: () => (stopped ??= stop()) }
 }

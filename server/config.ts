@@ -17,6 +17,7 @@ const environment = z.object({
   MAIL_FROM: z.email().optional(),
   ELOGIO_ALLOW_HOSTS: z.string().default(''),
   ELOGIO_SITES: z.url({ protocol: /^https?$/ }).optional(),
+  ELOGIO_DISK_RESERVE: z.coerce.number().min(0).max(90).default(10),
   ELOGIO_THROTTLE: z.enum(['on', 'off'], { error: 'is on or off' }).default('on'),
   LOG_LEVEL: z
     .enum(['debug', 'info', 'warn', 'error', 'silent'], { error: 'is debug, info, warn, error or silent' })
@@ -40,6 +41,8 @@ export interface Config {
   /** The email server and the sender's address; null if none is set. */
   smtp: { url: string; from: string } | null
   throttle: boolean
+  /** The share of the disk, 0 to 1, that photos and videos of visitors never fill. */
+  diskReserve: number
   /** The number of trusted proxies in front, for the client's address. */
   trustedProxies: number
   /** `info` logs each request. */
@@ -77,6 +80,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     sitesUrl: read.ELOGIO_SITES?.replace(/\/+$/, '') ?? null,
     smtp: read.SMTP_URL ? { url: read.SMTP_URL, from: mailFrom(read.MAIL_FROM) } : null,
     throttle: read.ELOGIO_THROTTLE === 'on',
+    diskReserve: read.ELOGIO_DISK_RESERVE / 100,
     trustedProxies: read.TRUST_PROXY,
     logLevel: read.LOG_LEVEL,
     development: read.NODE_ENV === 'development',

@@ -34,13 +34,18 @@ import { changeOwn, consentOwn, ownReview, withdrawOwn } from './collection/ownR
 import {
   addProduct,
   editProduct,
+  findFormProducts,
+  findProductsOf,
+  knownSkus,
   mergeProducts,
+  productChoicesOf,
   productsView,
+  productView,
   retireProduct,
   setProductWriters,
   undoProductChange,
 } from './collection/products'
-import { writeDown, writeView } from './collection/writeDown'
+import { writeDown } from './collection/writeDown'
 import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/confirmation'
 import { actOnListing, renewAccessKey, setListingArrivals } from './listing/changeListing'
 import { connectListing, tryAccessKey } from './listing/connectListing'
@@ -55,6 +60,7 @@ import { keepPiece } from './proof/incoming'
 import { canUndo, latestOwnAct } from './moderation/latestOwnAct'
 import {
   deleteView,
+  findTags,
   savePhotoDescription,
   saveNoteOrDraft,
   queueNames,
@@ -69,13 +75,12 @@ import { lessonsView, teachAgain, unteach } from './moderation/lessons'
 import { readTogether, reviewView } from './moderation/reviewView'
 import { undo, undoFromLog } from './moderation/undo'
 import { shopPicture } from './media/picture'
-import { pendingPhotos, storePendingPhoto } from './media/pendingPhotos'
+import { shownPending, storePendingPhoto } from './media/pendingPhotos'
 import { storeVideoPiece } from './media/videoPieces'
 import { readPreviewPage } from './outside/previewPage'
 import { readShopSite } from './outside/readShopSite'
-import { displayCards } from './publishing/displayCards'
 import { restoreVersion, makeLive, saveDraft } from './publishing/draft'
-import { editorView } from './publishing/editorView'
+import type { Looking } from './publishing/editorView'
 import {
   copyDisplay,
   keepMeasured,
@@ -88,7 +93,7 @@ import {
 } from './publishing/manage'
 import { reviewPolicy } from './publishing/reviewPolicy'
 import { removeLook, restoreLook, saveLook, startDisplaysLike } from './publishing/looks'
-import { looksToStartFrom, startDisplay } from './publishing/newDisplay'
+import { startDisplay } from './publishing/newDisplay'
 import type { Publication } from './publishing/published'
 import { samplePreview } from './publishing/samplePreview'
 import { cancelJob, jobsView, retryJob } from './jobs/manageJobs'
@@ -137,7 +142,7 @@ export function buildElogio(services: Services, publication: Publication, formVi
     submitForm: bound(submitForm),
     storePendingPhoto: bound(storePendingPhoto),
     storeVideoPiece: bound(storeVideoPiece),
-    pendingPhotos: bound(pendingPhotos),
+    shownPending: bound(shownPending),
     hasLostPhotos: bound(hasLostPhotos),
     thanksFor: bound(thanksFor),
     confirmView: bound(confirmView),
@@ -173,7 +178,12 @@ export function buildElogio(services: Services, publication: Publication, formVi
     retireProduct: bound(retireProduct),
     mergeProducts: bound(mergeProducts),
     undoProductChange: bound(undoProductChange),
-    writeView: bound(writeView),
+    productView: bound(productView),
+    knownSkus: bound(knownSkus),
+    findProducts: bound(findProductsOf),
+    findFormProducts: bound(findFormProducts),
+    findTags: bound(findTags),
+    productChoices: bound(productChoicesOf),
     sites: () => siteViews(services),
     understand: bound(understand),
     suggestOnSite: bound(suggestOnSite),
@@ -221,12 +231,14 @@ export function buildElogio(services: Services, publication: Publication, formVi
     undo: bound(undo),
     undoFromLog: bound(undoFromLog),
     samplePreview: bound(samplePreview),
-    displayCards: bound(displayCards),
-    editorView: bound(editorView),
+    displayCards: (shop: Shop, asked: { words: string; page: number }) =>
+      services.workers.run('displayCards', { shop, asked }),
+    editorView: (shop: Shop, key: string, looking: Looking) =>
+      services.workers.run('editorView', { shop, key, looking }),
     saveDraft: bound(saveDraft),
     makeLive: bound(makeLive),
     restoreVersion: bound(restoreVersion),
-    looksToStartFrom: bound(looksToStartFrom),
+    looksToStartFrom: (shop: Shop) => services.workers.run('looksToStartFrom', { shop }),
     startDisplay: bound(startDisplay),
     reviewPolicy: bound(reviewPolicy),
     copyDisplay: bound(copyDisplay),

@@ -11,6 +11,7 @@ import { buildWordingModels, type WordingModels } from './moderation/wordingMode
 import { buildArrivalHistories, type ArrivalHistories } from './moderation/arrivalHistories'
 import type { Mailer } from './mail/mailer'
 import type { Published } from './publishing/published'
+import { buildTurns } from './media/inTurn'
 import { fetchOutside } from './outside/fetchOutside'
 import type { Workers } from './workers/workers'
 
@@ -37,6 +38,10 @@ export interface Services {
   busyOrigins: Set<string>
   /** The folder of pictures. */
   mediaFolder: string
+  /** The share of the disk, 0 to 1, that photos and videos of visitors never fill. */
+  diskReserve: number
+  /** Uploads under the same key go one after the other. */
+  uploadTurns: ReturnType<typeof buildTurns>
   /** Receives rendered displays for answering visitors. */
   published: (display: Published) => void
   /** The arrival histories of all shops. */
@@ -75,6 +80,8 @@ export function buildServices(
     newSecret: () => randomBytes(32).toString('base64url'),
     fetchOutside,
     allowedHosts: [],
+    diskReserve: 0,
+    uploadTurns: buildTurns(),
     origins: [],
     busyOrigins: new Set(),
     arrivalHistories: buildArrivalHistories(given.db, given.now ?? systemClock),

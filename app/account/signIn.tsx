@@ -16,9 +16,10 @@ const credentials = z.object({ email: z.string().max(254), password: z.string().
 function wayBack(request: Request): string {
   const here = new URL(request.url)
   const to = here.searchParams.get('to') ?? '/'
-  if (!URL.canParse(to, here)) return '/'
+  if (!to.startsWith('/') || !URL.canParse(to, here)) return '/'
   const { origin, pathname, search } = new URL(to, here)
-  return origin === here.origin && to.startsWith('/') ? pathname + search : '/'
+  // Dot segments can leave a path that begins with two slashes, which is another host.
+  return origin === here.origin && !pathname.startsWith('//') ? pathname + search : '/'
 }
 
 export async function loader({ request, context }: Route.LoaderArgs) {

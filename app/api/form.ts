@@ -1,8 +1,14 @@
 import { parseWithZod } from '@conform-to/zod/v4'
-import { submissionFields, submissionSchema, VERSION_FIELD } from '../../core/intake/submission'
+import {
+  submissionFields,
+  submissionNames,
+  submissionSchema,
+  VERSION_FIELD,
+} from '../../core/intake/submission'
 import { messageCode, translateCode } from '../../core/messages/code'
 import { customerTranslate } from '../../core/messages/customers'
 import { onlyFields } from '../readForm'
+import { acceptProduct, forCustomers } from '../public/formRequests'
 import { speechFor } from '../public/speechFor'
 import { takePhotos } from '../public/photos/takePhotos'
 import { storageFaultIn } from '../storageProblem'
@@ -14,7 +20,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
   const found = await context.elogio.openForm(params.slug)
   const answers = answersTo(request, found?.shop)
   if (!found?.isOpen) return answers.refused(404, messageCode('problem.notFound'))
-  const products = found.products.map(({ sku, title }) => ({ sku, title }))
+  const { products, isPart } = forCustomers(found.products)
   return Response.json(
     {
       ...(await context.elogio.issueChallenge(
@@ -22,8 +28,10 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
         await context.throttle.suspicion(context.clientAddress, params.slug),
       )),
       [VERSION_FIELD]: found.form.version,
-      fields: submissionFields(found.design).map((field) =>
-        field.name === 'product' ? { ...field, options: products } : field,
+      fields: submissionFields(found.design, { buyersOnly: found.form.writers === 'buyers' }).map((field) =>
+        field.name === 'product'
+          ? { ...field, options: products, ...(isPart && { more: `/f/${params.slug}/products?q=` }) }
+          : field,
       ),
     },
     { headers: { 'Cache-Control': 'no-store' } },
@@ -41,12 +49,9 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   const suspicion = await throttle.suspicion(clientAddress, params.slug)
   const wait = await throttle.submit(clientAddress, params.slug)
   if (wait !== null) return refused(429, waitCode(wait), { 'Retry-After': String(wait) })
-  const schema = submissionSchema(found.skus, found.design)
-  const { form, problems } = await takePhotos(
-    onlyFields(context, Object.keys(schema.shape)),
-    context,
-    found.form,
-  )
+  const sent = onlyFields(context, submissionNames(found.design))
+  const schema = submissionSchema(await acceptProduct(found, sent), found.design)
+  const { form, problems } = await takePhotos(sent, context, found.form)
   const submission = parseWithZod(form, { schema })
   if (submission.status !== 'success' || problems.length > 0)
     return unfit({

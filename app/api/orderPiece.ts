@@ -13,7 +13,7 @@ const asked = z.object({
 export async function action({ params, request, context }: Route.ActionArgs) {
   const { shop } = await requireShop(request, context, params.shop, 'imports')
   const piece = asked.safeParse(Object.fromEntries(new URL(request.url).searchParams))
-  if (!piece.success) return refused(400, say('problem.wrongType'))
+  if (!piece.success) return refused(400, say('bringOrders.badPiece'))
   try {
     const bytes = new Uint8Array(await request.arrayBuffer())
     const kept = await context.elogio.keepOrderPiece(shop.id, { ...piece.data, bytes })

@@ -1,3 +1,6 @@
+import { ProductSelect } from '../components/ProductSelect'
+import { TagInput } from '../components/TagInput'
+import type { ProductChoices } from '../../server/collection/productChoices'
 import { X } from 'lucide-react'
 import { useRef } from 'react'
 import { useShortcut } from '../components/useShortcut'
@@ -16,20 +19,19 @@ export function Filing({
   act,
 }: {
   address: string
-  review: { productTitle: string | null; productId: number | null; note: string }
+  review: { productTitle: string | null; productSku: string | null; note: string }
   tags: string[]
-  products: { id: number; sku: string; title: string }[]
+  products: ProductChoices
   known: string[]
   act: (act: ReviewAct) => void
 }) {
-  const product = useRef<HTMLSelectElement>(null)
+  const product = useRef<HTMLSelectElement & HTMLInputElement>(null)
   const tag = useRef<HTMLInputElement>(null)
   const noteField = useRef<HTMLTextAreaElement>(null)
   const note = useNoteOrDraft(address, 'note', review.note)
   useShortcut('5', () => product.current?.focus())
   useShortcut('6', () => tag.current?.focus())
   useShortcut('7', () => noteField.current?.focus())
-  const sku = products.find(({ id }) => id === review.productId)?.sku ?? ''
   return (
     <section
       className="panel grid gap-x-6 gap-y-4 px-5 py-4 sm:grid-cols-3"
@@ -37,21 +39,15 @@ export function Filing({
     >
       <label className="flex min-w-0 flex-col gap-1">
         <span className="text-[13px] text-soft">{say('decide.product')}</span>
-        <select
-          ref={product}
+        <ProductSelect
+          fieldRef={product}
           name="product"
-          value={sku}
-          className="select w-full border-edge"
-          onChange={(event) => act({ kind: 'move', product: event.currentTarget.value })}
-          onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
-        >
-          <option value="">{say('decide.shopWhole')}</option>
-          {products.map(({ sku: one, title }) => (
-            <option key={one} value={one}>
-              {title}
-            </option>
-          ))}
-        </select>
+          choices={products}
+          value={review.productSku ?? ''}
+          none={say('decide.shopWhole')}
+          choose={(sku) => act({ kind: 'move', product: sku })}
+          className="w-full"
+        />
       </label>
       <form
         className="flex min-w-0 flex-col gap-1"
@@ -66,22 +62,16 @@ export function Filing({
         <label htmlFor="tag" className="text-[13px] text-soft">
           {say('decide.tags.name')}
         </label>
-        <input
+        <TagInput
           ref={tag}
           id="tag"
           name="tag"
-          list="known-tags"
+          tags={known}
           maxLength={40}
           placeholder={say('decide.tags.add')}
-          autoComplete="off"
           className="input w-full border-edge"
           onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
         />
-        <datalist id="known-tags">
-          {known.map((name) => (
-            <option key={name} value={name} />
-          ))}
-        </datalist>
         <ul className="flex flex-wrap gap-1.5">
           {tags.map((name) => (
             <li key={name} className="chip">

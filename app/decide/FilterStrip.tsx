@@ -1,3 +1,4 @@
+import type { ProductChoices } from '../../server/collection/productChoices'
 import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { isNarrowed, reviewSorts, WHOLE_SHOP, type ReviewFilter } from '../../core/moderation/reviewFilter'
@@ -16,7 +17,7 @@ interface FilterGiven {
   shop: string
   filter: ReviewFilter
   facets: Facets
-  products: { id: number; sku: string; title: string }[]
+  products: ProductChoices
   tags: string[]
   forms: { value: string }[]
   answers: { value: string }[]
@@ -142,7 +143,7 @@ function choicesOf(
     { value: 'yes', count: facets[part]['1'] ?? 0 },
     { value: 'no', count: facets[part]['0'] ?? 0 },
   ]
-  const about = [{ id: 0, sku: WHOLE_SHOP }, ...products]
+  const about = [{ id: 0, sku: WHOLE_SHOP }, ...products.products]
   return {
     rating: [5, 4, 3, 2, 1, 0]
       .map((rating) => ({ value: String(rating), count: marksIn(facets.rating, rating) }))

@@ -1,3 +1,6 @@
+import { ProductSelect } from '../components/ProductSelect'
+import { TagInput } from '../components/TagInput'
+import type { ProductChoices } from '../../server/collection/productChoices'
 import { useEffect, useRef } from 'react'
 import { useShortcut } from '../components/useShortcut'
 import { useFetcher, useNavigate } from 'react-router'
@@ -37,7 +40,7 @@ export function ManyBar({
   totalIsLeast: boolean
   /** When the list was read; later arrivals are left out. */
   at: string
-  products: { sku: string; title: string }[]
+  products: ProductChoices
   tags: string[]
   setMessage: (message: string) => void
 }) {
@@ -123,38 +126,25 @@ export function ManyBar({
           if (tag) act({ kind: 'tag', tag })
         }}
       >
-        <input
+        <TagInput
           name="tag"
-          list="tag-names"
+          tags={tags}
           maxLength={40}
           aria-label={say('decide.many.tag')}
           placeholder={say('decide.many.tag')}
-          autoComplete="off"
           className="input h-10 w-40 border-edge"
         />
-        <datalist id="tag-names">
-          {tags.map((name) => (
-            <option key={name} value={name} />
-          ))}
-        </datalist>
       </form>
-      <select
+      <ProductSelect
         aria-label={say('decide.many.move')}
+        choices={products}
         value="?"
+        placeholder={say('decide.many.move')}
+        none={say('decide.shopWhole')}
         disabled={busy}
-        className="select h-10 w-44 border-edge"
-        onChange={(event) => act({ kind: 'move', product: event.currentTarget.value })}
-      >
-        <option value="?" disabled>
-          {say('decide.many.move')}
-        </option>
-        <option value="">{say('decide.shopWhole')}</option>
-        {products.map(({ sku, title }) => (
-          <option key={sku} value={sku}>
-            {title}
-          </option>
-        ))}
-      </select>
+        choose={(product) => act({ kind: 'move', product })}
+        className="h-10 w-44"
+      />
     </div>
   )
 }

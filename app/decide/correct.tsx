@@ -18,11 +18,10 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const view = await context.elogio.correctionView(shop, params.review)
   if (!view) throw data(null, { status: 404 })
-  const { products } = await context.elogio.writeView(shop)
   return {
     view,
-    products,
-    tags: (await context.elogio.queueNames(shop)).tags,
+    products: await context.elogio.productChoices(shop, view.productSku ? [view.productSku] : []),
+    tags: await context.elogio.findTags(shop, ''),
     today: dayIn(shop.timeZone, context.elogio.now()),
   }
 }
@@ -36,9 +35,8 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const { revision } = readForm(context, sent)
   const view = await context.elogio.correctionView(shop, params.review)
   if (!view) return data({ problem: say('correct.gone') }, { status: 422 })
-  const { products } = await context.elogio.writeView(shop)
   const entry = manualEntrySchema(
-    products.map(({ sku }) => sku),
+    await context.elogio.knownSkus(shop, [String(context.form?.get('product') ?? '')]),
     dayIn(shop.timeZone, context.elogio.now()),
     view.confirmed,
   ).safeParse(formFields(context))
@@ -73,7 +71,7 @@ export default function Correct({ loaderData, params }: Route.ComponentProps) {
   const fetcher = useFetcher<Answer>()
   const answer = fetcher.data
   const back = `/s/${params.shop}/decide/${params.review}`
-  const sku = products.find(({ id }) => id === view.productId)?.sku ?? ''
+  const sku = view.productSku
   const name = view.version.authorName || say('correct.someone')
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">

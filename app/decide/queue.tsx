@@ -24,8 +24,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
   const reviewId = 'review' in params ? params.review : undefined
   const { search, filter } = await openLane(request, context, shop, reviewId)
-  const { lines, oldest, ...view } = await context.elogio.queueView(shop, filter, search.show)
-  const { products } = await context.elogio.writeView(shop)
+  const { lines, oldest, ...view } = await context.elogio.queueView(shop, filter, search.show, search.product)
   const now = context.elogio.now()
   const spoken = { now, timeZone: shop.timeZone, locale: shop.locale, today: say('today') }
   const attack = await context.elogio.latestAttack(shop)
@@ -38,10 +37,9 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
       toWhen: spokenMoment(attack.barsTo, spoken),
     },
     ...view,
-    ...(await context.elogio.queueNames(shop)),
+    ...(await context.elogio.queueNames(shop, search)),
     search,
     at: now,
-    products,
     oldest: oldest && { ...oldest, days: wholeDays(oldest.receivedAt, now) },
     languages: shop.languages,
     mayDownload: may(shop.role, 'downloads'),
@@ -71,7 +69,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
   const selection = useSelection(lines, queueQuery({ ...search, show: undefined }))
   const lanes = reviewStates.filter((state) => state !== 'withdrawn' || counts[state] > 0)
   const titles = Object.fromEntries([
-    ...products.map(({ sku, title }) => [sku, title]),
+    ...products.products.map(({ sku, title }) => [sku, title]),
     ...[...forms, ...answers].map(({ value, words }) => [value, words]),
   ]) as Record<string, string>
   const reviewIsOpen = 'review' in params && params.review !== undefined

@@ -36,13 +36,12 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     today: say('today'),
   }
   const { review, signals, proof } = view
-  const { products } = await context.elogio.writeView(shop)
   return {
     ...view,
     search,
     at: spoken.now,
-    products,
-    known: (await context.elogio.queueNames(shop)).tags,
+    products: await context.elogio.productChoices(shop, review.productSku ? [review.productSku] : []),
+    known: await context.elogio.findTags(shop, ''),
     readers: context.elogio.readTogether(shop, member, params.review),
     replyName: shop.replyName,
     replyWhen: review.reply ? spokenMoment(review.reply.postedAt, spoken) : '',

@@ -1,3 +1,5 @@
+import { ProductSelect } from '../components/ProductSelect'
+import type { ProductChoices } from '../../server/collection/productChoices'
 import { Form, Link, useNavigation } from 'react-router'
 import { customerLanguages } from '../../core/messages/customers/languages'
 import { languageName } from '../../core/messages/languageName'
@@ -25,7 +27,7 @@ export function ConnectForm({
   site: SiteView
   kind: 'listing' | 'post'
   accessKey: string
-  products: { sku: string; title: string }[]
+  products: ProductChoices
   locale: string
   timeZone: string
 }) {
@@ -98,14 +100,13 @@ export function ConnectForm({
             </fieldset>
             <label className="flex flex-wrap items-center gap-x-3">
               <span className="font-semibold">{say('listings.product')}</span>
-              <select name="product" className={field}>
-                <option value="">{say('listings.noProduct')}</option>
-                {products.map(({ sku, title }) => (
-                  <option key={sku} value={sku}>
-                    {title}
-                  </option>
-                ))}
-              </select>
+              <ProductSelect
+                name="product"
+                choices={products}
+                value=""
+                none={say('listings.noProduct')}
+                className={field}
+              />
             </label>
             <label className="flex flex-wrap items-center gap-x-3">
               <span className="font-semibold">{say('listings.tag')}</span>

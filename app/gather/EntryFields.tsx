@@ -2,7 +2,10 @@ import { useState } from 'react'
 import { say } from '../../core/messages/say/write'
 import { Field, Mistake } from '../components/Field'
 import { PictureField } from '../components/PictureField'
+import { ProductSelect } from '../components/ProductSelect'
 import { Stitches } from '../components/RatingMark'
+import { TagInput } from '../components/TagInput'
+import type { ProductChoices } from '../../server/collection/productChoices'
 import type { EntryValues } from './entryValues'
 import { EvidenceField } from './EvidenceField'
 
@@ -19,7 +22,7 @@ export function EntryFields({
   kept = [],
 }: {
   values: EntryValues
-  products: { sku: string; title: string }[]
+  products: ProductChoices
   /** The tags of the shop. */
   tags: string[]
   today: string
@@ -83,19 +86,14 @@ export function EntryFields({
         </Field>
         <Field name="product" label={say('write.product')} errors={errors.product}>
           {(attributes) => (
-            <select
+            <ProductSelect
               name="product"
               {...attributes}
-              className="select w-full border-edge text-[15px]"
-              defaultValue={values.product}
-            >
-              <option value="">{say('form.productNone')}</option>
-              {products.map(({ sku, title }) => (
-                <option key={sku} value={sku}>
-                  {title}
-                </option>
-              ))}
-            </select>
+              choices={products}
+              value={values.product}
+              none={say('form.productNone')}
+              className="w-full text-[15px]"
+            />
           )}
         </Field>
         <Field
@@ -185,21 +183,7 @@ export function EntryFields({
           <Picture name="company_logo" label={say('write.companyLogo')} given={values.company_logo} />
           <Field name="tags" label={say('write.tags')} hint={say('write.tagsHint')} errors={errors.tags}>
             {(attributes) => (
-              <>
-                <input
-                  name="tags"
-                  {...attributes}
-                  defaultValue={values.tags}
-                  list="known-tags"
-                  className={text}
-                  autoComplete="off"
-                />
-                <datalist id="known-tags">
-                  {tags.map((name) => (
-                    <option key={name} value={name} />
-                  ))}
-                </datalist>
-              </>
+              <TagInput name="tags" {...attributes} tags={tags} defaultValue={values.tags} className={text} />
             )}
           </Field>
           <div className="sm:col-span-2">

@@ -7,13 +7,13 @@ const FIRST_FEW = 6
 /** Products without reviews, each with a link to a form about it. */
 export function QuietProducts({
   shop,
-  products,
+  unreviewed: { first: products, count },
   total,
   isOwner,
   form,
 }: {
   shop: string
-  products: { sku: string; title: string; picture: string | null; sold: number }[]
+  unreviewed: { first: { sku: string; title: string; picture: string | null; sold: number }[]; count: number }
   total: number
   isOwner: boolean
   form: string | null
@@ -35,9 +35,9 @@ export function QuietProducts({
         <h2 id="quiet" className="text-soft">
           {total === 0
             ? say('gather.noProducts')
-            : products.length === 0
+            : count === 0
               ? say('gather.products', { count: total })
-              : say('gather.quiet', { count: products.length, total })}
+              : say('gather.quiet', { count, total })}
         </h2>
         {isOwner && (
           <Link to={`/s/${shop}/gather/products`} className="min-h-6 text-petrol underline">

@@ -1,13 +1,14 @@
 import './card.css'
 import { ArrowLeft, Printer } from 'lucide-react'
 import { useState } from 'react'
-import { data, Link } from 'react-router'
+import { data, Link, useSearchParams } from 'react-router'
 import { renderSVG } from 'uqr'
 import { sheetLook } from '../../core/form/sheetLook'
 import { customerTranslate } from '../../core/messages/customers'
 import { customerLanguage } from '../../core/messages/customers/languages'
 import { say } from '../../core/messages/say/forms'
 import { requireShop } from '../account/session'
+import { ProductSelect } from '../components/ProductSelect'
 import type { Route } from './+types/card'
 
 /** The address of a form as a picture, and what a printed card says. */
@@ -16,12 +17,13 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const view = await context.elogio.formView(shop, params.form)
   if (!view || view.state === 'draft') throw data(null, { status: 404 })
   const product = new URL(request.url).searchParams.get('product') ?? ''
-  const chosen = view.products.find(({ sku }) => sku === product)
+  const products = await context.elogio.productChoices(shop, [product])
+  const chosen = products.products.find(({ sku }) => sku === product)
   const address = chosen ? `${view.address}?product=${encodeURIComponent(chosen.sku)}` : view.address
   const translate = customerTranslate(customerLanguage(shop.locale) ?? 'en')
   return {
     name: view.name,
-    products: view.products,
+    products,
     product: chosen?.sku ?? '',
     address,
     // The border is part of the code: readers need it.
@@ -40,6 +42,7 @@ type Size = keyof typeof sizes
 /** A card with the code of the form, to print. */
 export default function Card({ loaderData, params }: Route.ComponentProps) {
   const { address, code, shop, scan, lang } = loaderData
+  const [, setSearch] = useSearchParams()
   const [size, setSize] = useState<Size>('one')
   const [words, setWords] = useState(loaderData.heading)
   const shown = address.replace(/^https?:\/\//, '')
@@ -77,25 +80,17 @@ export default function Card({ loaderData, params }: Route.ComponentProps) {
             ))}
           </select>
         </label>
-        {loaderData.products.length > 0 && (
-          <form className="flex flex-col gap-1">
-            <label className="flex flex-col gap-1">
-              <span className="text-[13px] text-soft">{say('forms.cardAbout')}</span>
-              <select
-                name="product"
-                defaultValue={loaderData.product}
-                onChange={(event) => event.currentTarget.form?.requestSubmit()}
-                className="select w-56 border-edge"
-              >
-                <option value="">{say('forms.cardAny')}</option>
-                {loaderData.products.map(({ sku, title }) => (
-                  <option key={sku} value={sku}>
-                    {title}
-                  </option>
-                ))}
-              </select>
-            </label>
-          </form>
+        {loaderData.products.products.length > 0 && (
+          <label className="flex flex-col gap-1">
+            <span className="text-[13px] text-soft">{say('forms.cardAbout')}</span>
+            <ProductSelect
+              choices={loaderData.products}
+              value={loaderData.product}
+              none={say('forms.cardAny')}
+              choose={(product) => setSearch(product === '' ? {} : { product })}
+              className="w-56"
+            />
+          </label>
         )}
         <button type="button" className="btn btn-primary" onClick={() => print()}>
           <Printer className="size-4" aria-hidden="true" />

@@ -40,7 +40,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
         : typed.trim().length >= 3
           ? await elogio.suggestOnSite(shop, site.origin, typed)
           : null
-  const { products } = await elogio.writeView(shop)
+  const products = await elogio.productChoices(shop)
   const { locale, timeZone } = shop
   return { sites, site, id, kind, typed, understood, products, locale, timeZone }
 }

@@ -37,7 +37,12 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 }
 
 const asked = z.discriminatedUnion('intent', [
-  z.object({ intent: z.literal('save'), draft: jsonText(designSchema) }),
+  z.object({
+    intent: z.literal('save'),
+    draft: jsonText(designSchema),
+    tab: z.string().max(40).default(''),
+    base: z.string().max(40).optional(),
+  }),
   z.object({ intent: z.literal('writers'), writers: writersSchema }),
   z.object({ intent: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
   z.object({ intent: z.literal('address'), address: z.string().trim().min(1).max(60) }),
@@ -72,7 +77,10 @@ export async function action({ request, context, params: { shop: slug, form } }:
   }
   switch (wish.intent) {
     case 'save':
-      return found(await elogio.saveFormDraft(shop, form, wish.draft))
+      return (
+        (await elogio.saveFormDraft(shop, form, wish.draft, { tab: wish.tab, base: wish.base ?? null })) ??
+        found(null)
+      )
     case 'writers':
       return found(await elogio.setWriters(shop, form, wish.writers))
     case 'rename':
@@ -124,11 +132,17 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 
 // It is opened when the form is finished.
 const FormUse = lazy(() => import('./forms/FormUse'))
+const ChangedElsewhere = lazy(() => import('../show/ChangedElsewhere'))
 
 /** The form is its own editor: a click on any part of the customers' page opens its settings. */
 export default function FormEditor({ loaderData: view, params }: Route.ComponentProps) {
   const at = `/s/${params.shop}/gather/forms/${params.form}`
-  const { draft, change, undo, redo, saving, problem, afterSaving } = useDraft(view.draft, '', at, 'draft')
+  const { draft, change, undo, redo, saving, problem, afterSaving, elsewhere } = useDraft(
+    view.draft,
+    view.savedAt,
+    at,
+    'draft',
+  )
   useUndoKeys(undo, redo)
   const tested = useSearchParams()[0].has('tests')
   const [part, setPart] = useState<FormPart | null>(tested ? 'try' : null)
@@ -220,6 +234,11 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
             </ul>
           </Menu>
         </div>
+        {elsewhere && (
+          <Suspense>
+            <ChangedElsewhere {...elsewhere} />
+          </Suspense>
+        )}
         <FormSentence draft={draft} settings={view.settings} products={view.products} choose={choose} />
         {problems[0] && (
           <p className="text-[13px] font-semibold text-ochre">{say(`forms.problem.${problems[0].fault}`)}</p>

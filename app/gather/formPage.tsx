@@ -20,12 +20,13 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     speech: speechFor(request, shop),
     design: view.draft,
     products: view.products,
+    buyersOnly: view.settings.writers === 'buyers',
     shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, brand: shop.brand },
   }
 }
 
 export default function FormPage({
-  loaderData: { speech, shop, products, ...loaded },
+  loaderData: { speech, shop, products, buyersOnly, ...loaded },
 }: Route.ComponentProps) {
   const translate = useSpeech(speech)
   const [shown, setShown] = useState<{ design: FormDesign; part: string | null }>({
@@ -66,6 +67,8 @@ export default function FormPage({
           {...{ design, shop, products }}
           version={0}
           fixedProduct={null}
+          findProducts={null}
+          buyersOnly={buyersOnly}
           token=""
           proofOfWork={null}
           address=""

@@ -4,7 +4,11 @@ import { writersSchema } from '../../core/intake/writers'
 import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/messages/say/gather'
 import { useLookAgain } from '../components/useLookAgain'
+import { FORMS_OF_PAGE } from '../../core/form/choices'
 import { requireShop } from '../account/session'
+import { PageLinks } from '../components/PageLinks'
+import { pageIn } from '../components/pageIn'
+import { SearchBox } from '../components/SearchBox'
 import { orOffline } from '../offline'
 import { CopyButton } from '../components/CopyButton'
 import { NextStep } from '../components/NextStep'
@@ -19,7 +23,10 @@ import type { Route } from './+types/gather'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const { latest, latestFound, ...view } = await context.elogio.gatherView(shop)
+  const { latest, latestFound, ...view } = await context.elogio.gatherView(
+    shop,
+    pageIn(new URL(request.url).searchParams),
+  )
   const spoken = { now: context.elogio.now(), timeZone: shop.timeZone, locale: shop.locale, today: '' }
   return {
     ...view,
@@ -67,7 +74,8 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 export default function Gather({ loaderData, params }: Route.ComponentProps) {
-  const { arrivals, forms, writtenDown, latest, next, quiet, products, mails, orders, isOwner } = loaderData
+  const { arrivals, forms, writtenDown, latest, next, unreviewed, products, mails, orders, isOwner } =
+    loaderData
   const { listings, sites, clock } = loaderData
   const rows = (needing: boolean) =>
     listings
@@ -105,6 +113,11 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             )}
           </span>
         </div>
+        {loaderData.formCount.all > FORMS_OF_PAGE && (
+          <div className="px-[18px] pb-2">
+            <SearchBox label={say('gather.findForm')} />
+          </div>
+        )}
         <ul className="panel divide-y divide-line">
           {rows(true)}
           {forms.map(({ publicId, slug, name, state, heading, address, writers, arrivals: count }) => (
@@ -151,14 +164,14 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               hint={`${sites.join(', ')}. ${say('listings.wayHint')}`}
               count={null}
             >
-              <Link to={`/s/${params.shop}/gather/connect`} className="btn btn-quiet">
+              <Link to={`/s/${params.shop}/gather/connect`} className="btn btn-unreviewed">
                 {say('listings.connectOne')}
               </Link>
             </SourceRow>
           )}
           <SourceRow name={say('bringOrders.way')} hint={say('bringOrders.wayHint')} count={orders}>
             {isOwner && (
-              <Link to={`/s/${params.shop}/gather/orders`} className="btn btn-quiet">
+              <Link to={`/s/${params.shop}/gather/orders`} className="btn btn-unreviewed">
                 {say('bringOrders.bring')}
               </Link>
             )}
@@ -167,9 +180,10 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             <SourceRow name={say('source.manualEntry')} hint={say('gather.byYouHint')} count={writtenDown} />
           )}
         </ul>
+        <PageLinks count={loaderData.formCount.matching} ofPage={FORMS_OF_PAGE} />
         <QuietProducts
           shop={params.shop}
-          products={quiet}
+          unreviewed={unreviewed}
           total={products}
           isOwner={isOwner}
           form={forms.find(({ state }) => state === 'open')?.address ?? null}

@@ -8,6 +8,7 @@ import { requireShop } from '../account/session'
 import { Problem } from '../components/Problem'
 import { useLookAgain } from '../components/useLookAgain'
 import { orOffline } from '../offline'
+import { SwitchLine } from '../show/SwitchLine'
 import { readForm } from '../readForm'
 import { AccessKeyField } from './AccessKeyField'
 import { ListingActs } from './ListingActs'
@@ -43,6 +44,8 @@ const sent = z.object({
     'renewKey',
     'arrivals',
     'show',
+    'link',
+    'unlink',
   ]),
   accessKey: z.string().max(300).default(''),
   arrivesAs: z.enum(['approved', 'waiting']).default('approved'),
@@ -213,7 +216,7 @@ function SheetProblems({ listing: { problems, matching } }: { listing: ListingVi
 
 function Choices({ listing }: { listing: ListingView }) {
   const fetcher = useFetcher()
-  const { arrivesAs, languages, product, tag } = listing
+  const { arrivesAs, languages, product, tag, matching, isLinked } = listing
   const limits = [
     languages.length > 0 &&
       say('listings.onlyLanguages', {
@@ -240,6 +243,18 @@ function Choices({ listing }: { listing: ListingView }) {
           ))}
         </select>
       </label>
+      {matching && (
+        <div>
+          <SwitchLine
+            words={say('listings.sheet.link')}
+            on={isLinked}
+            set={(on) => void fetcher.submit({ intent: on ? 'link' : 'unlink' }, { method: 'post' })}
+          />
+          <p className={`text-[13px] ${isLinked ? 'font-semibold text-ochre' : 'text-soft'}`}>
+            {say(isLinked ? 'listings.sheet.linkWarning' : 'listings.sheet.linkHint')}
+          </p>
+        </div>
+      )}
       {limits.length > 0 && <p className="text-soft">{limits.join(', ')}</p>}
     </fetcher.Form>
   )

@@ -1,3 +1,4 @@
+import { ProductSelect } from '../components/ProductSelect'
 import { ArrowLeft } from 'lucide-react'
 import { useState } from 'react'
 import { data, Link, redirect, useFetcher } from 'react-router'
@@ -18,15 +19,9 @@ import type { Route } from './+types/product'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop, 'products')
-  const { products } = await context.elogio.productsView(shop)
-  const product = products.find(({ publicId }) => publicId === params.product)
-  if (!product) throw data(null, { status: 404 })
-  return {
-    product,
-    others: products
-      .filter(({ id }) => id !== product.id)
-      .map(({ publicId, title, sku }) => ({ publicId, title, sku })),
-  }
+  const view = await context.elogio.productView(shop, params.product)
+  if (!view) throw data(null, { status: 404 })
+  return view
 }
 
 const sent = z.object({
@@ -175,23 +170,21 @@ export default function ProductPage({ loaderData, params }: Route.ComponentProps
             {say(product.retired ? 'products.offer' : 'products.retire')}
           </button>
         </fetcher.Form>
-        {others.length > 0 && (
+        {others.products.length > 0 && (
           <fetcher.Form method="post" className="panel px-5 py-4">
             <h2 className="font-semibold">{say('products.mergeTitle')}</h2>
             <p className="mt-1 text-soft">{say('products.mergeHint')}</p>
             <div className="mt-3 flex flex-wrap items-end gap-3">
               <label className="min-w-0 flex-1 basis-60">
                 <span className="block pb-1 text-soft">{say('products.mergeInto')}</span>
-                <select name="into" required defaultValue="" className="select w-full border-edge">
-                  <option value="" disabled>
-                    {say('products.mergeChoose')}
-                  </option>
-                  {others.map(({ publicId, title, sku }) => (
-                    <option key={publicId} value={publicId}>
-                      {title} ({sku})
-                    </option>
-                  ))}
-                </select>
+                <ProductSelect
+                  name="into"
+                  by="publicId"
+                  choices={others}
+                  value=""
+                  none={say('products.mergeChoose')}
+                  className="w-full"
+                />
               </label>
               <button name="intent" value="merge" className="btn btn-quiet">
                 {say('products.merge')}

@@ -1,14 +1,18 @@
 import { ExternalLink } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { useRef } from 'react'
 import { data, Link, useFetcher } from 'react-router'
 import { z } from 'zod'
 import { spokenMoment } from '../../core/formats/dates'
 import { productFieldsSchema } from '../../core/intake/productFields'
 import { messageCode } from '../../core/messages/code'
 import { say } from '../../core/messages/say/products'
-import type { ProductLine } from '../../server/collection/products'
+import { PRODUCTS_OF_PAGE } from '../../core/intake/productFields'
+import type { ListedProduct } from '../../server/data/products'
 import { requireShop } from '../account/session'
 import { Mistake } from '../components/Field'
+import { PageLinks } from '../components/PageLinks'
+import { pageIn } from '../components/pageIn'
+import { SearchBox } from '../components/SearchBox'
 import { orOffline } from '../offline'
 import { formFields, readForm } from '../readForm'
 import { ProductChanged } from './ProductChanged'
@@ -17,7 +21,8 @@ import type { Route } from './+types/products'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop, 'products')
-  const { products, changes } = await context.elogio.productsView(shop)
+  const { searchParams } = new URL(request.url)
+  const { changes, ...view } = await context.elogio.productsView(shop, pageIn(searchParams))
   const spoken = {
     now: context.elogio.now(),
     timeZone: shop.timeZone,
@@ -25,7 +30,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     today: say('today'),
   }
   return {
-    products,
+    ...view,
     now: spoken.now,
     changes: changes.map((change) => ({ ...change, when: spokenMoment(change.at, spoken) })),
   }
@@ -57,10 +62,7 @@ const FROM_HERE_FINDABLE = 8
 
 /** The products of the shop, and a line for adding one. */
 export default function Products({ loaderData, params }: Route.ComponentProps) {
-  const { products, changes } = loaderData
-  const [typed, setTyped] = useState('')
-  const wanted = typed.trim().toLowerCase()
-  const found = products.filter(({ title, sku }) => `${title} ${sku}`.toLowerCase().includes(wanted))
+  const { products, changes, count, total } = loaderData
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
       <title>{`${say('products.title')} · Elogio`}</title>
@@ -68,32 +70,24 @@ export default function Products({ loaderData, params }: Route.ComponentProps) {
         <h1>{say('products.title')}</h1>
         <AddProduct />
         <ProductChanged changes={changes} now={loaderData.now} />
-        {products.length === 0 ? (
+        {total === 0 ? (
           <p className="mt-6 text-soft">{say('products.none')}</p>
         ) : (
           <>
             <div className="mt-6 flex flex-wrap items-center justify-between gap-x-4 gap-y-2 px-[18px] pb-2">
-              <h2 className="text-soft">{say('products.some', { count: products.length })}</h2>
-              {products.length >= FROM_HERE_FINDABLE && (
-                <input
-                  type="search"
-                  value={typed}
-                  onChange={(event) => setTyped(event.currentTarget.value)}
-                  aria-label={say('products.find')}
-                  placeholder={say('products.find')}
-                  className="input w-60 border-edge"
-                />
-              )}
+              <h2 className="text-soft">{say('products.some', { count: total })}</h2>
+              {total >= FROM_HERE_FINDABLE && <SearchBox label={say('products.find')} />}
             </div>
-            {found.length === 0 ? (
+            {count === 0 ? (
               <p className="px-[18px] text-soft">{say('products.noneFound')}</p>
             ) : (
               <ul className="panel divide-y divide-line">
-                {found.map((product) => (
+                {products.map((product) => (
                   <Row key={product.publicId} shop={params.shop} product={product} />
                 ))}
               </ul>
             )}
+            <PageLinks count={count} ofPage={PRODUCTS_OF_PAGE} />
           </>
         )}
       </div>
@@ -101,8 +95,8 @@ export default function Products({ loaderData, params }: Route.ComponentProps) {
   )
 }
 
-function Row({ shop, product }: { shop: string; product: ProductLine }) {
-  const { publicId, title, sku, picture, pageUrl, reviews, retired } = product
+function Row({ shop, product }: { shop: string; product: ListedProduct }) {
+  const { publicId, title, sku, picture, pageUrl, approved: reviews, retired } = product
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 px-[18px] py-2.5">
       {picture ? (

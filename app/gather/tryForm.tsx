@@ -39,7 +39,12 @@ export default function TryForm({ loaderData, actionData, params }: Route.Compon
       </TrialLine>
       <ShopSheet shop={shop} title={design.heading || translate('form.heading')} translate={translate}>
         <FormHead design={design} product={loaderData.fixedProduct} />
-        <FormFields {...loaderData} address={`${at}/photo?lang=${speech.language}`} lastResult={actionData} />
+        <FormFields
+          {...loaderData}
+          address={`${at}/photo?lang=${speech.language}`}
+          findProducts={`/s/${params.shop}/gather/products/find`}
+          lastResult={actionData}
+        />
       </ShopSheet>
     </>
   )

@@ -20,11 +20,10 @@ import type { Route } from './+types/write'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop)
-  const { products } = await context.elogio.writeView(shop)
   return {
     next: await context.elogio.nextStep(shop),
-    tags: (await context.elogio.queueNames(shop)).tags,
-    products: products.map(({ sku, title }) => ({ sku, title })),
+    tags: await context.elogio.findTags(shop, ''),
+    products: await context.elogio.productChoices(shop),
     today: dayIn(shop.timeZone, context.elogio.now()),
     ownNames: [shop.name, shop.shortName],
   }
@@ -56,9 +55,8 @@ const othersSchema = z.object({
 
 export async function action({ request, context, params }: Route.ActionArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
-  const { products } = await context.elogio.writeView(shop)
   const schema = manualEntrySchema(
-    products.map(({ sku }) => sku),
+    await context.elogio.knownSkus(shop, [String(context.form?.get('product') ?? '')]),
     dayIn(shop.timeZone, context.elogio.now()),
   )
   const entry = schema.safeParse(formFields(context))

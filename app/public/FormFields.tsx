@@ -1,7 +1,6 @@
 import {
   getFormProps,
   getInputProps,
-  getSelectProps,
   useForm,
   type FieldMetadata,
   type SubmissionResult,
@@ -16,6 +15,7 @@ import type { ShownDesign } from '../../core/form/translation'
 import { submissionSchema, TRAP_FIELD, VERSION_FIELD } from '../../core/intake/submission'
 import { WORK_FIELD } from '../../core/intake/suspicion'
 import { Labelled, Mistakes } from './Labelled'
+import { ProductField } from './ProductField'
 import { QuestionField } from './QuestionField'
 import { RatingChoice } from './RatingChoice'
 import { useCodes, useTranslate } from './speech'
@@ -44,25 +44,36 @@ export function FormFields({
   token,
   proofOfWork,
   address,
+  findProducts,
+  buyersOnly,
   lastResult,
 }: {
   design: ShownDesign
   /** The number of the design, so that what is sent is read as it was asked for. */
   version: number
   shop: { shortName: string }
-  products: Product[]
+  products: { products: Product[]; isPart: boolean }
   fixedProduct: Product | null
   token: string
   proofOfWork: Parameters<typeof useWork>[0]
   /** For uploads of photos. */
   address: string
+  /** Whether only verified buyers can write. */
+  buyersOnly: boolean
+  /** Where products are looked up; null in the editor of the form. */
+  findProducts: string | null
   lastResult: { reply: SubmissionResult<string[]>; photos: KeptPhoto[] } | undefined
 }) {
   const translate = useTranslate()
   const wordCode = useCodes()
   const photos = usePhotos(address, lastResult?.photos ?? [])
+  const offered = [...products.products, ...(fixedProduct ? [fixedProduct] : [])]
   const schema = submissionSchema(
-    [...products, ...(fixedProduct ? [fixedProduct] : [])].map(({ sku }) => sku),
+    {
+      skus: products.isPart ? null : offered.map(({ sku }) => sku),
+      any: offered.length > 0,
+      buyersOnly,
+    },
     design,
   )
   const questions = askedQuestions(design)
@@ -127,12 +138,14 @@ export function FormFields({
       </div>
       <Summary fields={mistaken} text={refusal} attempt={attempt} />
 
+      {buyersOnly && <p className="text-soft">{translate('form.buyersOnly', { shop: shop.shortName })}</p>}
+
       <RatingChoice field={fields.rating} legend={labels.rating} isShown={design.rating.label !== ''} />
 
       <div className="grid gap-4 empty:hidden sm:grid-cols-2 sm:gap-5">
         {fixedProduct ? (
           <input type="hidden" name="product" value={fixedProduct.sku} />
-        ) : design.product.shown && products.length > 0 ? (
+        ) : design.product.shown && products.products.length > 0 ? (
           <Labelled
             field={fields.product}
             label={labels.product}
@@ -140,34 +153,26 @@ export function FormFields({
             light={!design.product.required}
             part="product"
           >
-            <select
-              {...getSelectProps(fields.product, {
-                ariaDescribedBy: design.product.required ? undefined : fields.product.descriptionId,
-              })}
-              key={fields.product.key}
-              className="select w-full border-edge text-[15px]"
-            >
-              <option value="">{translate('form.productNone')}</option>
-              {products.map(({ sku, title }) => (
-                <option key={sku} value={sku}>
-                  {title}
-                </option>
-              ))}
-            </select>
+            <ProductField
+              field={fields.product}
+              {...products}
+              required={design.product.required}
+              address={findProducts}
+            />
           </Labelled>
         ) : null}
-        {design.orderNumber.shown && (
+        {(design.orderNumber.shown || buyersOnly) && (
           <Labelled
             field={fields.order_number}
             label={labels.order_number}
-            hint={translate('form.optional')}
-            light
+            hint={buyersOnly ? undefined : translate('form.optional')}
+            light={!buyersOnly}
             part="orderNumber"
           >
             <input
               {...getInputProps(fields.order_number, {
                 type: 'text',
-                ariaDescribedBy: fields.order_number.descriptionId,
+                ariaDescribedBy: buyersOnly ? undefined : fields.order_number.descriptionId,
               })}
               key={fields.order_number.key}
               autoComplete="off"

@@ -14,7 +14,7 @@ export function OwnWords({
   photos = [],
 }: {
   words: Said
-  photos?: { small: string; alt: string }[]
+  photos?: { shown: string; alt: string }[]
 }) {
   const translate = useTranslate()
   return (
@@ -29,10 +29,10 @@ export function OwnWords({
       </div>
       {photos.length > 0 && (
         <p className="mt-2 flex flex-wrap gap-2">
-          {photos.map(({ small, alt }, i) => (
+          {photos.map(({ shown, alt }, i) => (
             <img
-              key={small}
-              src={`/media/${small}`}
+              key={shown}
+              src={shown}
               alt={alt || translate('photo.of', { place: i + 1 })}
               className="size-16 rounded-lg object-cover"
             />

@@ -47,6 +47,7 @@ export default function CustomerForm({ loaderData, actionData, params }: Route.C
           <FormFields
             {...loaderData}
             address={`/f/${params.slug}/photo?lang=${speech.language}`}
+            findProducts={`/f/${params.slug}/products`}
             lastResult={actionData}
           />
         </div>

@@ -4,9 +4,10 @@ import { couponOf } from '../../core/form/coupon'
 import { plainTextOf } from '../../core/form/richText'
 import { sheetLook } from '../../core/form/sheetLook'
 import { designIn } from '../../core/form/translation'
-import { submissionSchema } from '../../core/intake/submission'
+import { submissionNames, submissionSchema, type Accepting } from '../../core/intake/submission'
 import { messageCode } from '../../core/messages/code'
 import type { CustomerForm } from '../../server/collection/customerForm'
+import type { ProductChoices } from '../../server/collection/productChoices'
 import { onlyFields } from '../readForm'
 import { storageFaultIn } from '../storageProblem'
 import { waitCode } from '../waitCode'
@@ -20,11 +21,11 @@ interface Asked {
 
 /** What the page of a form shows. */
 export async function formPage(found: CustomerForm, { request, context }: Asked) {
-  const { form, shop, products } = found
+  const { form, shop } = found
   const speech = speechFor(request, shop)
   const design = designIn(found.design, speech.language)
-  const asked = found.productWithSku(new URL(request.url).searchParams.get('product') ?? '')
-  const fixed = found.productWithSku(design.product.fixed) ?? asked
+  const asked = new URL(request.url).searchParams.get('product') ?? ''
+  const fixed = (await found.findProduct(design.product.fixed)) ?? (await found.findProduct(asked))
   const suspicion = await context.throttle.suspicion(context.clientAddress, form.slug)
   return {
     speech,
@@ -40,8 +41,32 @@ export async function formPage(found: CustomerForm, { request, context }: Asked)
       logo: design.logo ? shop.logo : null,
       shades: sheetLook(design, shop.brand),
     },
-    products: products.map(({ sku, title }) => ({ sku, title })),
+    products: forCustomers(found.products),
+    buyersOnly: (fixed?.writers ?? form.writers) === 'buyers',
     fixedProduct: fixed ? { sku: fixed.sku, title: fixed.title, picture: fixed.picture } : null,
+  }
+}
+
+/** The products of a field, without what is for members alone. */
+export const forCustomers = ({ products, isPart }: ProductChoices) => ({
+  products: products.map(({ sku, title }) => ({ sku, title })),
+  isPart,
+})
+
+/**
+ * Replaces what a customer has typed as the product by its SKU.
+ * @returns what the form accepts from her
+ */
+export async function acceptProduct(
+  { form, products, findProduct }: CustomerForm,
+  sent: FormData,
+): Promise<Accepting> {
+  const product = await findProduct(String(sent.get('product') ?? ''))
+  if (product) sent.set('product', product.sku)
+  return {
+    skus: product ? [product.sku] : [],
+    any: products.products.length > 0,
+    buyersOnly: (product?.writers ?? form.writers) === 'buyers',
   }
 }
 
@@ -71,10 +96,10 @@ export async function thanksPage(found: CustomerForm, { request, context }: Aske
 
 /** Receives what a customer sends, and leads her to the thanks; otherwise answers what is wrong. */
 export async function sendForm(found: CustomerForm, { request, context }: Asked) {
-  const { form, shop, design, skus } = found
-  const schema = submissionSchema(skus, design)
+  const { form, shop, design } = found
   const { throttle, clientAddress } = context
-  const sent = onlyFields(context, Object.keys(schema.shape))
+  const sent = onlyFields(context, submissionNames(design))
+  const schema = submissionSchema(await acceptProduct(found, sent), design)
   const suspicion = await throttle.suspicion(clientAddress, form.slug)
   const wait = await throttle.submit(clientAddress, form.slug)
   const taken = await takePhotos(sent, context, form, { opening: wait === null })

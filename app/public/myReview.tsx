@@ -79,7 +79,7 @@ const nothing = { said: null, problem: null, reply: undefined }
 const refused = (problem: string, status: number) => data({ ...nothing, problem }, { status })
 
 const keptPhotos = (photos: { publicId: string; small: string; alt: string }[]) =>
-  photos.map(({ publicId, small, alt }) => ({ key: publicId, small, alt }))
+  photos.map(({ publicId, small, alt }) => ({ key: publicId, shown: `/media/${small}`, alt }))
 
 async function done(work: Promise<void>) {
   try {

@@ -108,7 +108,7 @@ function preview(
   return elogio.samplePreview({ name, shortName: name, locale, timeZone: 'UTC' })
 }
 
-function failureWords(failure: FetchFailure, status: number | null): string {
+function failureWords(failure: FetchFailure | 'complex', status: number | null): string {
   return `${say(`setUp.failed.${failure}`, { status: status ?? '' })} ${say('setUp.failed.goOn')}`
 }
 

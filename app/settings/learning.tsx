@@ -38,7 +38,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 export default function Learning({ loaderData, params }: Route.ComponentProps) {
-  const { taught, untaught } = loaderData
+  const { taught, untaught, count } = loaderData
   const row = { shop: params.shop, ...loaderData }
   return (
     <div className="mt-6 max-w-[760px]">
@@ -68,6 +68,7 @@ export default function Learning({ loaderData, params }: Route.ComponentProps) {
       })}
       {taught.length > 0 && (
         <p className="mt-4">
+          {count > taught.length && `${say('learning.earlier', { count, shown: taught.length })} `}
           <Act intent="all" words={say('learning.forgetAll')} />
         </p>
       )}

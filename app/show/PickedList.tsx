@@ -10,7 +10,7 @@ import type { PickedLine } from '../../server/publishing/pickedLine'
 import { DragHandle } from '../components/DragHandle'
 import { spokenMoves, useDragSensors } from '../components/dragging'
 import { RatingMark } from '../components/RatingMark'
-import { leaveOut, movedTo, pullIn, takeBackIn, unpin } from '../../core/curation/byHand'
+import { asPicked, leaveOut, movedTo, pullIn, takeBackIn, unpin } from '../../core/curation/byHand'
 
 interface Given {
   shop: string
@@ -21,7 +21,8 @@ interface Given {
 
 /** The selected reviews in order. They can be moved by pointer and keys, pinned and removed. */
 export default function PickedList({ shop, view, draft, change }: Given) {
-  const { picked, publishableCount, next, leftOut } = view
+  const { publishableCount, next, leftOut } = view
+  const picked = asPicked(view.picked, draft.selection)
   const ids = picked.map(({ publicId }) => publicId)
   const sensors = useDragSensors()
   const select = (selection: Configuration['selection']) => change({ ...draft, selection })

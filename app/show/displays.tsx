@@ -3,14 +3,21 @@ import { Link, useFetcher } from 'react-router'
 import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
+import { CARDS_OF_PAGE } from '../../core/display/paging'
 import { Menu } from '../components/Menu'
+import { pageIn } from '../components/pageIn'
+import { PageLinks } from '../components/PageLinks'
+import { SearchBox } from '../components/SearchBox'
 import { ShadowHtml } from '../components/ShadowHtml'
 import type { Done } from './manage'
 import type { Route } from './+types/displays'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, context, params.shop, 'displays')
-  const { cards, unreadable } = await context.elogio.displayCards(shop)
+  const { cards, unreadable, counts } = await context.elogio.displayCards(
+    shop,
+    pageIn(new URL(request.url).searchParams),
+  )
   const spoken = {
     now: context.elogio.now(),
     timeZone: shop.timeZone,
@@ -24,22 +31,22 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
       seenAt: seen[0] ? spokenMoment(seen[0].lastAt, spoken) : null,
     })),
     unreadable,
+    counts,
   }
 }
 
 type Card = Route.ComponentProps['loaderData']['displays'][number]
 
 export default function Displays({ loaderData, params }: Route.ComponentProps) {
-  const { displays, unreadable } = loaderData
+  const { displays, unreadable, counts } = loaderData
   const manage = useFetcher<Done | { problem: string }>({ key: 'manage' })
-  const live = displays.filter(({ state }) => state !== 'draft').length
-  const differing = displays.filter(({ state }) => state === 'draftDiffers').length
+  const { live, differing } = counts
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-6 py-6">
       <title>{`${say('show.title')} · Elogio`}</title>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-3">
         <h1>
-          {displays.length === 0
+          {counts.all === 0
             ? say('show.none')
             : `${live > 0 ? say('show.liveCount', { count: live }) : say('show.noneLive')} ${
                 differing > 0
@@ -56,7 +63,13 @@ export default function Displays({ loaderData, params }: Route.ComponentProps) {
           {say('show.scratch')}
         </Link>
       </div>
+      {counts.all > CARDS_OF_PAGE && (
+        <div className="mt-4">
+          <SearchBox label={say('show.find')} />
+        </div>
+      )}
       <Outcome shop={params.shop} outcome={manage.data} />
+      {counts.matching === 0 && counts.all > 0 && <p className="mt-5 text-soft">{say('show.noneFound')}</p>}
       <ul className="mt-5 grid grid-cols-[minmax(0,1fr)] gap-5 md:grid-cols-2 xl:grid-cols-3">
         {displays.map((card) => (
           <DisplayCard key={card.key} shop={params.shop} card={card} act={manage.Form} />
@@ -68,6 +81,7 @@ export default function Displays({ loaderData, params }: Route.ComponentProps) {
           </li>
         ))}
       </ul>
+      <PageLinks count={counts.matching} ofPage={CARDS_OF_PAGE} />
     </main>
   )
 }

@@ -155,7 +155,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
     setPanel('code')
   }
   const names = Object.fromEntries([
-    ...view.products.map(({ sku, title }) => [sku, title]),
+    ...view.products.products.map(({ sku, title }) => [sku, title]),
     ...view.listings.map(({ publicId, words }) => [publicId, words]),
     ...view.forms.map(({ publicId, words }) => [publicId, words]),
     ...view.ownLooks.map(({ publicId, name }) => [publicId, name]),

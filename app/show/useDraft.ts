@@ -1,6 +1,6 @@
 import { startTransition, useEffect, useRef, useState } from 'react'
 import { useFetcher } from 'react-router'
-import type { DraftSaved } from '../../server/publishing/draft'
+import type { DraftSaved } from '../../server/savingTab'
 import { changedKeys } from './changedKeys'
 import { tabId } from './tabId'
 
@@ -28,7 +28,7 @@ interface Steps<Draft> {
 /**
  * Saves each change after a short pause, or when the page is left. A draft that another tab has changed since is
  * not overwritten: `elsewhere` then offers both versions.
- * @param savedAt when the draft `kept` was saved; empty where no other tab is looked for
+ * @param savedAt when the draft `kept` was saved; empty if it never was
  * @param field the name under which the draft is sent
  */
 export function useDraft<Draft extends object>(kept: Draft, savedAt: string, address: string, field: string) {

@@ -54,3 +54,15 @@ export function swapIn(
   const pinned = new Set([...selection.pins.map(({ review }) => review), ...into])
   return { ...others, pins: pinsAt(order, pinned) }
 }
+
+/** The shown reviews as a selection has them by now: without those left out, and in an order by hand. */
+export function asPicked<P extends { publicId: string }>(
+  shown: P[],
+  { order, hand, leftOut }: Pick<Selection, 'order' | 'hand' | 'leftOut'>,
+): P[] {
+  const here = shown.filter(({ publicId }) => !leftOut.includes(publicId))
+  if (order !== 'hand') return here
+  const place = new Map(hand.map((id, i) => [id, i]))
+  const placeOf = ({ publicId }: P) => place.get(publicId) ?? hand.length
+  return here.toSorted((a, b) => placeOf(a) - placeOf(b))
+}

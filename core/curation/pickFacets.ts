@@ -1,6 +1,6 @@
 import { litMarks } from '../formats/rating'
 import type { FacetCount, Facets } from './facets'
-import { hasFacetsOf, inScope, scopeOf, type Page, type Selection } from './selection'
+import { hasFacetsOf, type Selection } from './selection'
 
 /** The number of matches for each choice of each part of a selection, with all other parts unchanged. */
 export interface PickFacets {
@@ -20,27 +20,22 @@ export interface PickFacets {
   all: number
 }
 
-/** Counts of reviews by their facets, without those that the selection leaves out. */
+/** Counts of reviews by their facets in the scope of a selection, without those that it leaves out. */
 export interface CountsToPickFrom {
   /** With any of the selected tags, if it selects any. */
   tagged: FacetCount[]
-  /** With each tag; a review counts for each of its tags. */
+  /** The same of each product that is offered, whatever the scope. */
+  byProduct: FacetCount[]
+  /** With each tag that is offered; a review counts for each of its tags. */
   byTag: (FacetCount & { tag: string })[]
 }
 
 const anyWay = { sources: [], listings: [], forms: [] }
 
 /** Ignores pins and the order by hand. */
-export function pickFacets(
-  { tagged, byTag }: CountsToPickFrom,
-  selection: Selection,
-  page: Page = {},
-): PickFacets {
-  const matching = <C extends Facets>(counts: C[], free: Partial<Selection>, on: Page = page) => {
-    const freed = { ...selection, ...free }
-    const scope = scopeOf(freed, on)
-    return counts.filter((one) => inScope(one, scope) && hasFacetsOf(one, freed))
-  }
+export function pickFacets({ tagged, byProduct, byTag }: CountsToPickFrom, selection: Selection): PickFacets {
+  const matching = <C extends Facets>(counts: C[], free: Partial<Selection>) =>
+    counts.filter((one) => hasFacetsOf(one, { ...selection, ...free }))
   const sum = (counts: FacetCount[]) => counts.reduce((total, { count }) => total + count, 0)
   const sums = <C extends FacetCount>(counts: C[], keyOf: (one: C) => string | number | null) => {
     const totals: Record<string, number> = {}
@@ -54,7 +49,7 @@ export function pickFacets(
     ratings: sums(matching(tagged, { ratings: [1, 2, 3, 4, 5] }), ({ rating }) =>
       rating === null ? null : litMarks(rating),
     ),
-    products: sums(matching(tagged, { products: { kind: 'every' } }, {}), ({ productSku }) => productSku),
+    products: sums(matching(byProduct, {}), ({ productSku }) => productSku),
     tags: sums(matching(byTag, {}), ({ tag }) => tag),
     sources: sums(matching(tagged, anyWay), ({ source }) => source),
     listings: sums(matching(tagged, anyWay), ({ listing }) => listing),

@@ -1,19 +1,51 @@
-import { inAverages, type FacetCount } from './facets'
+import { sourcePolicies } from '../intake/sourcePolicy'
+import { inAverages, type FacetCount, type Facets } from './facets'
 import { tallyOf, type RatingTally } from './ratingTally'
-import { inScope } from './selection'
+import { hasFacetsOf, everything, type Selection } from './selection'
 
-/** The ratings of customers in a scope, the number of all reviews in it, and that of each listing. */
-export function scopeTotals(
-  counts: FacetCount[],
-  scope: string[] | null,
-): { tally: RatingTally; publishableCount: number; byListing: Record<string, number> } {
-  const within = counts.filter((one) => inScope(one, scope))
+/** The parts of a selection that say where its reviews came from. */
+export type About = Pick<Selection, 'sources' | 'listings' | 'forms'>
+
+export interface ScopeTotals {
+  /** The ratings of customers in the scope. */
+  tally: RatingTally
+  /** The ratings that a selection is compared with. */
+  compared: RatingTally
+  /** All reviews in the scope, or those of the listings and forms that a display is about. */
+  publishableCount: number
+  byListing: Record<string, number>
+}
+
+/** A display of listings or forms is about these; another one about the whole scope. */
+const isAbout =
+  ({ sources, listings, forms }: About) =>
+  (one: Facets) =>
+    listings.length + forms.length === 0 || hasFacetsOf(one, { ...everything, sources, listings, forms })
+
+const isOfSite = ({ source }: Facets) => sourcePolicies[source].typedBy === 'site'
+
+/** Whether a selection has nothing but reviews of other sites. */
+const onlySites = ({ sources, listings, forms }: About) =>
+  forms.length === 0 &&
+  listings.length + sources.length > 0 &&
+  sources.every((source) => sourcePolicies[source].typedBy === 'site')
+
+/** The reviews whose ratings are compared: those of customers; in a display of nothing but other sites, theirs. */
+export const isCompared = (about: About): ((one: Facets) => boolean) =>
+  onlySites(about) ? isOfSite : inAverages
+
+/** @param counts those of the scope */
+export function scopeTotals(counts: FacetCount[], about: About = everything): ScopeTotals {
   const byListing: Record<string, number> = {}
-  for (const { listing, count } of within)
+  for (const { listing, count } of counts)
     if (listing !== null) byListing[listing] = (byListing[listing] ?? 0) + count
+  const within = counts.filter(isAbout(about))
   return {
     byListing,
-    tally: tallyOf(within.filter(inAverages).map(({ rating, count }) => ({ rating, times: count }))),
+    tally: tally(counts.filter(inAverages)),
+    compared: tally((onlySites(about) ? within : counts).filter(isCompared(about))),
     publishableCount: within.reduce((sum, { count }) => sum + count, 0),
   }
 }
+
+const tally = (counts: FacetCount[]) => tallyOf(counts.map(({ rating, count }) => ({ rating, times: count })))

@@ -76,6 +76,7 @@ test('each choice says how many it would let through with all else as it is', ()
   const facets = pickFacets(
     {
       tagged: counted.filter(({ tags }) => tags.includes('gift')),
+      byProduct: counted.filter(({ tags }) => tags.includes('gift')),
       byTag: counted.flatMap((one) => one.tags.map((tag) => ({ ...one, tag }))),
     },
     { ...everything, tags: ['gift'], ratings: [5] },

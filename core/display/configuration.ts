@@ -1,3 +1,4 @@
+import { keptFile } from '../formats/picture'
 import { z } from 'zod'
 import { ANSWER_LABEL_LIMIT } from '../intake/answer'
 import { selectionSchema } from '../curation/selectionSchema'
@@ -145,6 +146,6 @@ export const configurationSchema = z.object({
   /** The description for shared links. */
   description: z.string().max(300),
   /** The picture for shared links, a file of the shop; may be empty. */
-  picture: z.string().max(100),
+  picture: z.union([z.literal(''), keptFile]),
 })
 export type Configuration = z.infer<typeof configurationSchema>

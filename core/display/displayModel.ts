@@ -9,6 +9,7 @@ import type { Arrangement, Configuration, Heading, Parts } from './configuration
 import { resolveTheme, type ColourScheme, type ResolvedTheme } from './theme'
 import type { Paging } from './paging'
 import { effectiveCss, type EffectiveCss } from './ownCss'
+import { paintedBy } from './ownCssContrast'
 import { listingsOf, originSummaries, type OriginSummary, type ShownListing } from './origins'
 import type { Quotation } from './quotation'
 import { type DisplayShop, type ShowableReview } from './showableReview'
@@ -57,7 +58,9 @@ export interface DisplayModel {
   product: { sku: string; title: string } | null
   /** All customers' ratings in its scope, not only the selected ones. */
   tally: RatingTally
-  /** All publishable reviews in its scope. */
+  /** The ratings that its selection is compared with. */
+  compared: RatingTally
+  /** All publishable reviews in its scope; of a display of listings or forms, those of these. */
   publishableCount: number
   /** The ratings that all selected reviews have; null for any. */
   ratings: number[] | null
@@ -97,7 +100,9 @@ export function displayModel({
   /** The selected reviews in order. */
   picked: ShowableReview[]
   /** Of its scope. */
-  totals: Pick<DisplayModel, 'tally' | 'publishableCount'> & { byListing: Record<string, number> }
+  totals: Pick<DisplayModel, 'tally' | 'compared' | 'publishableCount'> & {
+    byListing: Record<string, number>
+  }
   links: DisplayLinks
   /** The address of the folder of pictures. */
   mediaUrl: string
@@ -113,8 +118,9 @@ export function displayModel({
   const locale = customerLanguage(shop.locale) === language ? shop.locale : language
   const translate = customerTranslate(language)
   const skus = scopeOf(selection, asked)
-  const { tally, publishableCount, byListing } = totals
+  const { tally, compared, publishableCount, byListing } = totals
   const listings = listingsOf(shop.listings, selection)
+  const theme = resolveTheme(configuration.theme, shop.site, asked.scheme ?? null)
   return {
     shopName: shop.name,
     shortName: shop.shortName,
@@ -126,14 +132,15 @@ export function displayModel({
     shopLogo: configuration.heading.shop === 'none' ? null : shop.logo,
     layout: configuration.layout,
     parts: configuration.parts,
-    theme: resolveTheme(configuration.theme, shop.site, asked.scheme ?? null),
+    theme,
     bands: bandsOf(configuration, shop, asked),
     shownElsewhere:
       asked.limit === undefined && sentLimit(configuration) > selection.limit ? selection.limit : null,
-    ownCss: effectiveCss(configuration.theme.css),
+    ownCss: effectiveCss(configuration.theme.css, paintedBy(theme, shop.site)),
     scheme: asked.scheme ?? null,
     product: skus?.length === 1 ? { sku: skus[0]!, title: shop.products[skus[0]!] ?? '' } : null,
     tally,
+    compared,
     publishableCount,
     // Pinned reviews can have other ratings.
     ratings:

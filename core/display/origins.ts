@@ -9,7 +9,8 @@ export interface ShownListing {
   site: string
   icon: string
   name: string
-  url: string
+  /** Null if visitors get no link to it, and to none of its reviews there. */
+  url: string | null
   writeUrl: string | null
   /** A file of the shop. */
   picture: string | null

@@ -1,11 +1,22 @@
 import { generate, lexer, parse, tokenize, walk, type CssNode, type Declaration } from 'css-tree'
 import { OWN_CSS_LIMIT } from './choices'
 import { boundsFault } from './ownCssBounds'
+import { coloursIn, hidesText, type Painted, type RulePaint } from './ownCssContrast'
 import { allowedProperties } from './ownCssProperties'
+import { scopedSelector } from './ownCssSelectors'
 
 /** Why a piece of own CSS has no effect. */
 export type CssFault =
-  'syntax' | 'deep' | 'atRule' | 'nested' | 'selector' | 'property' | 'value' | 'bounds' | 'important'
+  | 'syntax'
+  | 'deep'
+  | 'atRule'
+  | 'nested'
+  | 'selector'
+  | 'property'
+  | 'value'
+  | 'bounds'
+  | 'contrast'
+  | 'important'
 
 export interface CssFinding {
   fault: CssFault
@@ -29,6 +40,7 @@ export interface OwnCss extends EffectiveCss {
   findings: CssFinding[]
 }
 
+const isPaint = /^(color|background(-color|-image)?)$/i
 const MAX_DEPTH = 12
 const MAX_FINDINGS = 50
 const MAX_WHAT = 60
@@ -43,15 +55,13 @@ const ownProperties: Record<string, string> = {
   'var(--eg-on-accent)': 'red',
   'var(--eg-round)': '4px',
 }
-/** What is outside of the display, or in the shadow root of what must be said. */
-const outside = /:host|::slotted|::part|:root|(^|[\s>+~,(])(html|body)(?![\w-])|^\.eg(?![\w-])[^\s>]*\s*[+~]/i
-
 /**
  * Cuts CSS that an owner wrote for a display to what only changes its appearance: no declaration that can hide a text,
  * write one, move it away, or load anything. Each selector is restricted to the display.
  * @param text at most `OWN_CSS_LIMIT` UTF-16 units; what is beyond is left out
+ * @param painted the colours of the display without it; null leaves out whether texts can be read
  */
-export function readOwnCss(text: string): OwnCss {
+export function readOwnCss(text: string, painted: Painted | null): OwnCss {
   const source = text.slice(0, OWN_CSS_LIMIT)
   const findings: CssFinding[] = []
   const add = (fault: CssFault, from: number, to: number) => {
@@ -77,6 +87,25 @@ export function readOwnCss(text: string): OwnCss {
     onParseError: ({ offset }) => add('syntax', Math.min(offset, source.trimEnd().length - 1), source.length),
   })
   let paints = false
+  const paintOf = new Map<CssNode, RulePaint>()
+  walk(tree, (node) => {
+    if (node.type !== 'Rule') return
+    const paint: RulePaint = { texts: [], backgrounds: [] }
+    for (const one of node.block.children)
+      if (one.type === 'Declaration' && !faultOf(one)) {
+        const property = one.property.toLowerCase()
+        if (property === 'color') paint.texts.push(...coloursIn(one.value))
+        else if (/^background(-color|-image)?$/.test(property))
+          paint.backgrounds.push(...coloursIn(one.value))
+      }
+    if (paint.texts.length + paint.backgrounds.length > 0) paintOf.set(node, paint)
+  })
+  const isHidden = (node: CssNode) => {
+    const paint = paintOf.get(node)
+    if (!painted || !paint) return false
+    const others = [...paintOf].filter(([other]) => other !== node).map(([, one]) => one)
+    return hidesText(paint, painted, others)
+  }
   /** The rules of a style sheet or a block, as text. */
   const rulesOf = (nodes: Iterable<CssNode>): string => [...nodes].map(ruleOf).join('')
   function ruleOf(node: CssNode): string {
@@ -89,7 +118,8 @@ export function readOwnCss(text: string): OwnCss {
       return inside && prelude !== null ? `@${node.name.toLowerCase()} ${prelude}{${inside}}` : ''
     }
     if (node.type === 'Rule' && node.prelude.type === 'SelectorList') {
-      const declarations = [...node.block.children].map(declarationOf).filter(Boolean)
+      const hidden = isHidden(node)
+      const declarations = [...node.block.children].map((one) => declarationOf(one, hidden)).filter(Boolean)
       const selectors = [...node.prelude.children].map(selectorOf).filter(Boolean).join(',')
       return selectors && declarations.length > 0 ? `${selectors}{${declarations.join(';')}}` : ''
     }
@@ -99,17 +129,16 @@ export function readOwnCss(text: string): OwnCss {
     return ''
   }
   function selectorOf(node: CssNode): string {
-    const selector = generate(node)
-    if (!has(node, 'Raw') && !outside.test(selector))
-      return /^\.eg(?![\w-])/.test(selector) ? selector : `.eg ${selector}`
+    const selector = has(node, 'Raw') ? null : scopedSelector(node)
+    if (selector !== null) return selector
     add('selector', ...spanOf(node))
     return ''
   }
-  function declarationOf(node: CssNode): string {
+  function declarationOf(node: CssNode, hidden: boolean): string {
     const [from, to] = spanOf(node)
     if (node.type === 'Rule' || node.type === 'Atrule') add('nested', from, to)
     if (node.type !== 'Declaration') return ''
-    const fault = faultOf(node)
+    const fault = faultOf(node) ?? (hidden && isPaint.test(node.property) ? 'contrast' : null)
     if (fault) {
       add(fault, from, to)
       return ''
@@ -123,8 +152,8 @@ export function readOwnCss(text: string): OwnCss {
 }
 
 /** Only what has an effect; null if nothing has. */
-export function effectiveCss(text: string): EffectiveCss | null {
-  const { css, paints } = readOwnCss(text)
+export function effectiveCss(text: string, painted: Painted): EffectiveCss | null {
+  const { css, paints } = readOwnCss(text, painted)
   return css ? { css, paints } : null
 }
 

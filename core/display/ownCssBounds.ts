@@ -1,4 +1,6 @@
+import { parse as parseColour } from 'culori'
 import { generate, walk, type CssNode } from 'css-tree'
+import { textFonts } from './ownCssFonts'
 import { boundsKinds, type BoundsKind } from './ownCssProperties'
 
 /** The least and the greatest of a length in CSS pixels, of a percentage, and of a plain number. */
@@ -11,29 +13,39 @@ interface Bounds {
 }
 
 /** Within these, a text stays legible and where it is, and covers nothing. */
-const boundsOf: Record<Exclude<BoundsKind, 'opaque'>, Bounds> = {
+const boundsOf: Record<Exclude<BoundsKind, 'opaque' | 'font' | 'words'>, Bounds> = {
   fontSize: { pixels: [11, 120], percent: [70, 600], forbidden: /x-small|math/i },
   lineHeight: { pixels: [14, 200], percent: [100, 300], number: [1, 3] },
   letterSpacing: { pixels: [-0.8, 8], percent: [-5, 50] },
   wordSpacing: { pixels: [0, 16], percent: [0, 100] },
-  space: { pixels: [0, 160], percent: [0, 15] },
+  space: { pixels: [0, 80], percent: [0, 15] },
   line: { pixels: [0, 40] },
-  shadow: { pixels: [-60, 60] },
+  thinLine: { pixels: [0, 6] },
+  // A line through a text makes it say the opposite.
+  underline: { pixels: [0, 4], forbidden: /through|blink|error/i },
+  boxShadow: { pixels: [-24, 24] },
+  textShadow: { pixels: [-3, 3] },
+  corners: { pixels: [0, 60], percent: [0, 50] },
   width: { pixels: [120, 4000], percent: [30, 100] },
 }
 
+/** Words that would clip, turn round or hide, of properties whose values are words alone. */
+const forbiddenWords = /^text$|reverse|nowrap|^stable$/i
+
 /** What a unit is in pixels, with the usual size of text. */
 const pixelsOf: Record<string, number> = { px: 1, em: 16, rem: 16, lh: 24, ch: 8, ex: 8, pt: 4 / 3 }
-const seeThrough = /transparent|\/|rgba\(|hsla\(|#[\da-f]{4}(?![\da-f])|#[\da-f]{8}/i
 /** The functions of colours and shadows; others compute lengths, which cannot be bounded. */
 const colourFunctions = /^(rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|color-mix|light-dark)$/i
+const inherited = /^(inherit|currentcolor)$/i
 
 /** Whether a value leaves the bounds of its property. */
 export function boundsFault(property: string, value: CssNode): boolean {
   const kind = boundsKinds.get(property)
   if (!kind) return false
   const text = generate(value)
-  if (kind === 'opaque') return seeThrough.test(text)
+  if (kind === 'opaque') return !inherited.test(text) && !isOpaque(text)
+  if (kind === 'font') return !familiesOf(text).every((family) => textFonts.has(family))
+  if (kind === 'words') return !areWords(value)
   const { pixels, percent, number, forbidden } = boundsOf[kind]
   if (forbidden?.test(text)) return true
   let isOutside = false
@@ -63,4 +75,21 @@ export function boundsFault(property: string, value: CssNode): boolean {
     },
   })
   return isOutside
+}
+
+/** A colour that is computed from others can't be judged, and counts as see-through. */
+function isOpaque(text: string): boolean {
+  const colour = parseColour(text)
+  return colour !== undefined && (colour.alpha ?? 1) === 1
+}
+
+const familiesOf = (text: string) =>
+  text.split(',').map((family) => family.replace(/["']/g, '').replace(/\s+/g, ' ').trim().toLowerCase())
+
+function areWords(value: CssNode): boolean {
+  let are = true
+  walk(value, (node) => {
+    if (node.type !== 'Value' && (node.type !== 'Identifier' || forbiddenWords.test(node.name))) are = false
+  })
+  return are
 }

@@ -1,16 +1,12 @@
-/** Properties whose numbers are bounded, each with the kind of its bounds (`ownCssBounds.ts`). */
+/** Properties whose values are bounded, each with the kind of its bounds (`ownCssBounds.ts`). */
 const bounded = {
   fontSize: ['font-size'],
   lineHeight: ['line-height'],
   letterSpacing: ['letter-spacing'],
   wordSpacing: ['word-spacing'],
-  space: [
-    ...sides('margin'),
-    ...sides('padding'),
-    ...['gap', 'row-gap', 'column-gap', 'border-spacing', 'outline-offset'],
-  ],
+  space: [...sides('margin'), ...sides('padding'), ...['gap', 'row-gap', 'column-gap', 'border-spacing']],
   line: [
-    ...['border', 'border-width', 'outline', 'outline-width', 'text-decoration-thickness'],
+    ...['border', 'border-width'],
     ...['top', 'right', 'bottom', 'left', 'block', 'inline'].flatMap((side) => [
       `border-${side}`,
       `border-${side}-width`,
@@ -19,10 +15,26 @@ const bounded = {
       ['start', 'end'].flatMap((end) => [`border-${axis}-${end}`, `border-${axis}-${end}-width`]),
     ),
   ],
-  shadow: ['box-shadow', 'text-shadow', 'text-underline-offset'],
+  // Painted over what is beside it.
+  thinLine: ['outline', 'outline-width', 'outline-offset', 'text-underline-offset'],
+  underline: ['text-decoration', 'text-decoration-line', 'text-decoration-thickness'],
+  boxShadow: ['box-shadow'],
+  textShadow: ['text-shadow'],
+  corners: [
+    ...['border-radius', 'border-top-left-radius', 'border-top-right-radius'],
+    ...['border-bottom-left-radius', 'border-bottom-right-radius', 'border-start-start-radius'],
+    ...['border-start-end-radius', 'border-end-start-radius', 'border-end-end-radius'],
+  ],
   width: ['max-width', 'max-inline-size'],
   /** A text must not be see-through. */
   opaque: ['color'],
+  /** Only fonts of letters. */
+  font: ['font-family'],
+  /** Words of CSS alone: neither lengths nor texts. */
+  words: [
+    ...['vertical-align', 'list-style-type', 'font-style', 'background-clip', 'object-position'],
+    ...['text-wrap', 'flex-direction', 'flex-wrap'],
+  ],
 } as const
 export type BoundsKind = keyof typeof bounded
 
@@ -33,7 +45,7 @@ function sides(property: string): string[] {
 
 const unbounded = [
   ...['background', 'background-color', 'background-image', 'background-size', 'background-position'],
-  ...['background-repeat', 'background-clip', 'background-origin'],
+  ...['background-repeat', 'background-origin'],
   ...['border-color', 'border-style', 'border-collapse', 'outline-color', 'outline-style'],
   ...[
     'top',
@@ -46,21 +58,19 @@ const unbounded = [
     'block-end',
     'inline-start',
   ].flatMap((side) => [`border-${side}-color`, `border-${side}-style`]),
-  ...['border-inline-end-color', 'border-inline-end-style', 'border-radius', 'border-top-left-radius'],
-  ...['border-top-right-radius', 'border-bottom-left-radius', 'border-bottom-right-radius'],
   ...[
-    'border-start-start-radius',
-    'border-start-end-radius',
-    'border-end-start-radius',
-    'border-end-end-radius',
+    'border-inline-end-color',
+    'border-inline-end-style',
+    'font-weight',
+    'font-stretch',
+    'font-variant',
+    'font-variant-caps',
   ],
-  ...['font-family', 'font-style', 'font-weight', 'font-stretch', 'font-variant', 'font-variant-caps'],
-  ...['font-variant-numeric', 'font-variant-ligatures', 'font-feature-settings', 'font-kerning'],
-  ...['font-optical-sizing', 'text-align', 'text-transform', 'text-decoration', 'text-decoration-color'],
-  ...['text-decoration-line', 'text-decoration-style', 'text-wrap', 'hyphens'],
+  ...['font-variant-numeric', 'font-variant-ligatures', 'font-kerning'],
+  ...['font-optical-sizing', 'text-align', 'text-transform', 'text-decoration-color'],
+  ...['text-decoration-style', 'hyphens'],
   ...['align-items', 'align-self', 'align-content', 'justify-content', 'justify-items', 'justify-self'],
-  ...['place-items', 'place-self', 'place-content', 'flex-direction', 'flex-wrap', 'object-fit'],
-  ...['object-position', 'list-style-type', 'vertical-align'],
+  ...['place-items', 'place-self', 'place-content', 'object-fit'],
 ]
 
 /** The kind of the bounds of each bounded property. */

@@ -28,3 +28,6 @@ export function pageNumbers(page: number, pages: number): (number | null)[] {
   )
   return shown.flatMap((one, i) => (i > 0 && one - shown[i - 1]! > 1 ? [null, one] : [one]))
 }
+
+/** Displays on a page of the owner's list, each with a preview. */
+export const CARDS_OF_PAGE = 12

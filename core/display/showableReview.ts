@@ -29,7 +29,7 @@ export interface DisplayShop {
   shortName: string
   locale: string
   timeZone: string
-  /** Titles of products by SKU. */
+  /** Titles by SKU of the products that the display is about. */
   products: Record<string, string>
   /** By public id. */
   listings: Record<string, ShownListing>

@@ -63,6 +63,15 @@ function hasValue(quotation: Quotation, column: FixedColumn): boolean {
   }
 }
 
+/** The columns as they are configured by now: the configured ones first, in their order. */
+export function asConfigured<C extends ConfiguredColumn>(columns: C[], configured: ConfiguredColumn[]): C[] {
+  const place = new Map(configured.map(({ key }, i) => [key, i]))
+  const placeOf = ({ key }: C) => place.get(key) ?? configured.length
+  return columns
+    .toSorted((a, b) => placeOf(a) - placeOf(b))
+    .map((column) => ({ ...column, ...configured[placeOf(column)] }))
+}
+
 /** Replaces a column in the list of all, for storing. */
 export const withColumn = (
   columns: TableColumn[],

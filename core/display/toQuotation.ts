@@ -115,7 +115,7 @@ function originOf(
     words: translate('visitor.postedOn', { site: on.site }),
     icon: on.icon,
     claim: posted.claimsVerified ? translate('visitor.siteClaims', { site: on.site }) : '',
-    url: form === 'name' ? null : seenUrl || null,
+    url: form === 'name' || on.url === null ? null : seenUrl || null,
     newTab: form === 'newTab',
   }
 }

@@ -18,7 +18,10 @@ const asking = (...questions: Partial<Question>[]): FormDesign =>
   })
 const good = { rating: '4', author_name: 'Piotr Lis', author_email: 'piotr@lis.example' }
 function answered(design: FormDesign, fields: Record<string, unknown>) {
-  const read = submissionSchema([], design).safeParse({ ...good, ...fields })
+  const read = submissionSchema({ skus: [], any: false, buyersOnly: false }, design).safeParse({
+    ...good,
+    ...fields,
+  })
   return read.success
     ? answersIn(design, read.data)
     : read.error.issues.map(({ path, message }) => [path[0], message.split(' ')[0]])
@@ -77,13 +80,15 @@ describe('an answer', () => {
 test('a question without words or choices is not asked, and keeps the form from being opened', () => {
   const design = asking({ label: ' ' }, { kind: 'one', options: ['', ' '] }, { label: 'Why?' })
   expect(
-    Object.keys(submissionSchema([], design).shape).filter((name) => name.startsWith('answer_')),
+    Object.keys(submissionSchema({ skus: [], any: false, buyersOnly: false }, design).shape).filter((name) =>
+      name.startsWith('answer_'),
+    ),
   ).toEqual(['answer_q002'])
   expect(designProblems(design)).toEqual([
     { fault: 'noWords', question: 'q000' },
     { fault: 'noOptions', question: 'q001' },
   ])
-  expect(submissionFields(design).at(-1)).toEqual({
+  expect(submissionFields(design, { buyersOnly: false }).at(-1)).toEqual({
     ...{ name: 'answer_q002', label: 'Why?', kind: 'short', required: false },
   })
 })
@@ -97,7 +102,10 @@ test('lengths, and what is required, are those of the design', () => {
     photos: { most: 0 },
   })
   const faults = (fields: object) => {
-    const read = submissionSchema(['HK-2'], design).safeParse({ ...good, ...fields })
+    const read = submissionSchema({ skus: ['HK-2'], any: true, buyersOnly: false }, design).safeParse({
+      ...good,
+      ...fields,
+    })
     return read.success ? [] : read.error.issues.map(({ path }) => path[0])
   }
   expect(faults({})).toEqual(['body', 'product'])
@@ -109,7 +117,7 @@ test('lengths, and what is required, are those of the design', () => {
 test('two hundred options and thirty questions are read in time that grows with what is sent', () => {
   const options = Array.from({ length: 200 }, (_, i) => `option ${i}`)
   const design = asking(...Array.from({ length: 30 }, () => ({ kind: 'several' as const, options })))
-  const schema = submissionSchema([], design)
+  const schema = submissionSchema({ skus: [], any: false, buyersOnly: false }, design)
   expectLinear(
     (sent) => schema.safeParse({ ...good, answer_q000: sent.split(',') }),
     (length) => Array.from({ length }, (_, i) => `option ${i % 200}`).join(),

@@ -19,3 +19,6 @@ export const MOST_CORNERS = 28
 export const USUAL_CORNERS = 18
 
 export const hasOptions = (kind: QuestionKind): boolean => kind === 'one' || kind === 'several'
+
+/** On the page of all ways in. */
+export const FORMS_OF_PAGE = 20

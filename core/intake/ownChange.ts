@@ -3,7 +3,10 @@ import { startingDesign } from '../form/startingDesign'
 import { submissionSchema } from './submission'
 
 /** What a customer can change in her own review. */
-export const ownChangeSchema = submissionSchema([], startingDesign).pick({
+export const ownChangeSchema = submissionSchema(
+  { skus: [], any: false, buyersOnly: false },
+  startingDesign,
+).pick({
   rating: true,
   title: true,
   body: true,

@@ -55,3 +55,7 @@ export function refusalCode(refusal: PhotoRefusal): string {
     megapixels: MOST_PHOTO_PIXELS / 1_000_000,
   })
 }
+
+/** What is full when a photo or video is refused for want of room. */
+export const noRoomCode = (full: 'network' | 'form' | 'disk'): string =>
+  messageCode(`photo.error.full.${full}`)

@@ -4,6 +4,8 @@ import { messageCode } from '../messages/code'
 
 export const PRODUCT_TITLE_LIMIT = 200
 export const SKU_LIMIT = 100
+/** On the page of all products. */
+export const PRODUCTS_OF_PAGE = 100
 
 /** A product as a member types it. Without a SKU it gets one from its name. */
 export const productFieldsSchema = z.object({
@@ -27,10 +29,8 @@ export const productFieldsSchema = z.object({
 })
 export type ProductForm = z.infer<typeof productFieldsSchema>
 
-/**
- * A SKU made from a name: its words in capitals with hyphens, at most 24 characters, with a number if it is taken.
- */
-export function skuFromTitle(title: string, isTaken: (sku: string) => boolean): string {
+/** A SKU made from a name: its words in capitals with hyphens, at most 24 characters, and a number from the second on. */
+export function skuFromTitle(title: string, number: number): string {
   const words = title
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
@@ -38,8 +38,5 @@ export function skuFromTitle(title: string, isTaken: (sku: string) => boolean): 
     .replace(/[^\p{L}\p{N}]+/gu, '-')
     .replace(/^-|-$/g, '')
   const base = words.slice(0, 24).replace(/-$/, '') || 'PRODUCT'
-  for (let number = 1; ; number++) {
-    const sku = number === 1 ? base : `${base}-${number}`
-    if (!isTaken(sku)) return sku
-  }
+  return number === 1 ? base : `${base}-${number}`
 }

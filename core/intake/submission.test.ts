@@ -5,7 +5,10 @@ import { submissionSchema } from './submission'
 
 const good = { rating: '4', author_name: 'Piotr Lis', author_email: ' piotr@lis.example ' }
 const read = (fields: Record<string, unknown>) =>
-  submissionSchema(['HK-2'], startingDesign).safeParse({ ...good, ...fields })
+  submissionSchema({ skus: ['HK-2'], any: true, buyersOnly: false }, startingDesign).safeParse({
+    ...good,
+    ...fields,
+  })
 const mistake = (fields: Record<string, unknown>) => {
   const result = read(fields)
   return result.success ? null : [result.error.issues[0]!.path[0], result.error.issues[0]!.message]

@@ -39,6 +39,16 @@ const optional = (limit: number, least = 0, required = false) =>
       error: messageCode('form.error.short', { least }),
     })
 
+/** What a form accepts beside its design. */
+export interface Accepting {
+  /** The products by SKU; null if the server finds out later. */
+  skus: string[] | null
+  /** Whether there are any products, so that one can be required. */
+  any: boolean
+  /** Whether only verified buyers can write, who need an order number. */
+  buyersOnly: boolean
+}
+
 /** Whether a SKU is empty or among those given, whatever its case. */
 export function isSkuAmong(skus: string[]): (sku: string) => boolean {
   const known = new Set(skus.map((sku) => sku.trim().toLowerCase()))
@@ -52,7 +62,10 @@ export type AcceptingDesign = Pick<
 >
 
 /** The fields of every form under their public names. Products are given by SKU. */
-function ownFields(productSkus: string[], { title, body, product, photos, video }: AcceptingDesign) {
+function ownFields(
+  { skus, any, buyersOnly }: Accepting,
+  { title, body, product, photos, video }: AcceptingDesign,
+) {
   return {
     rating: z
       .string({ error: messageCode('form.error.rating') })
@@ -66,13 +79,15 @@ function ownFields(productSkus: string[], { title, body, product, photos, video 
       .trim()
       .max(254, { error: messageCode('form.error.long', { limit: 254 }) })
       .pipe(z.email({ error: messageCode('form.error.emailShape') })),
-    order_number: optional(ORDER_NUMBER_LIMIT),
+    order_number: buyersOnly
+      ? filled(messageCode('form.error.orderNumber'), ORDER_NUMBER_LIMIT)
+      : optional(ORDER_NUMBER_LIMIT),
     product: z
       .string()
       .optional()
       .transform((sku) => sku ?? '')
-      .refine(isSkuAmong(productSkus), { error: messageCode('form.error.product') })
-      .refine((sku) => !product.shown || !product.required || sku !== '' || productSkus.length === 0, {
+      .refine(skus === null ? () => true : isSkuAmong(skus), { error: messageCode('form.error.product') })
+      .refine((sku) => !product.shown || !product.required || sku !== '' || !any, {
         error: messageCode('form.error.product'),
       }),
     consent: z
@@ -88,9 +103,13 @@ function ownFields(productSkus: string[], { title, body, product, photos, video 
 }
 
 /** All fields of a form, with its own questions. */
-export function submissionSchema(productSkus: string[], design: AcceptingDesign) {
-  return z.object({ ...answerFields(design), ...ownFields(productSkus, design) })
+export function submissionSchema(accepting: Accepting, design: AcceptingDesign) {
+  return z.object({ ...answerFields(design), ...ownFields(accepting, design) })
 }
+
+/** The names of all fields of a form. */
+export const submissionNames = (design: AcceptingDesign): string[] =>
+  Object.keys(submissionSchema({ skus: null, any: false, buyersOnly: false }, design).shape)
 
 export type Submission = z.infer<z.ZodObject<ReturnType<typeof ownFields>>>
 /** Fields that only describe the writer may be missing. */
@@ -98,13 +117,18 @@ export type SubmissionGiven = Omit<Submission, keyof AboutWriter> & Partial<Subm
 export type SubmissionErrors = Record<string, string[]>
 
 /** The fields in the form's JSON. */
-export const submissionFields = ({ title, body, product, orderNumber, photos, questions }: FormDesign) => [
+export const submissionFields = (
+  { title, body, product, orderNumber, photos, questions }: FormDesign,
+  { buyersOnly }: Pick<Accepting, 'buyersOnly'>,
+) => [
   { name: 'rating', required: true, minimum: 1, maximum: 5 },
   ...(title.shown ? [{ name: 'title', required: false, maxLength: title.most }] : []),
   { name: 'body', required: body.required, minLength: body.least, maxLength: body.most },
   { name: 'author_name', required: true, maxLength: NAME_LIMIT },
   { name: 'author_email', required: true, maxLength: 254 },
-  ...(orderNumber.shown ? [{ name: 'order_number', required: false, maxLength: ORDER_NUMBER_LIMIT }] : []),
+  ...(orderNumber.shown || buyersOnly
+    ? [{ name: 'order_number', required: buyersOnly, maxLength: ORDER_NUMBER_LIMIT }]
+    : []),
   ...(product.shown ? [{ name: 'product', required: product.required }] : []),
   ...(photos.most > 0
     ? [{ name: 'media', required: false, most: photos.most, maxBytes: MOST_PHOTO_BYTES }]

@@ -14,6 +14,7 @@ export const refusalCodes = [
   'unreachable',
   'slow',
   'tooLarge',
+  'complex',
   'private',
   'redirects',
   'closed',

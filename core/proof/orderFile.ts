@@ -1,3 +1,4 @@
+import { PRODUCT_TITLE_LIMIT } from '../intake/productFields'
 import { unguardFormulas } from '../formats/spreadsheetFile'
 import { parse } from 'csv-parse/sync'
 import { dayFirstDate } from '../formats/dayFirstDate'
@@ -67,16 +68,45 @@ export const orderCsvOptions = (start: string) => ({
   skip_empty_lines: true,
   trim: true,
   // An unclosed quotation mark would turn the rest of the file into one cell.
-  max_record_size: 1_000_000,
+  max_record_size: MAX_RECORD_LENGTH,
 })
+
+const MAX_RECORD_LENGTH = 200_000
+const MAX_COLUMNS = 200
+/** Separators in a line, whether within quotation marks or not. */
+const MAX_SEPARATORS = 2000
+const MAX_CELL_LENGTH = 300
+const HEADING_SHOWN = 300
+
+/**
+ * Watches the parts of a file for lines of very many cells, which take a parser long.
+ * @throws UnreadableFile at such a line
+ */
+export function separatorWatch(): (part: string) => void {
+  let inLine = 0
+  return (part) => {
+    for (let at = 0; at < part.length; at++) {
+      const code = part.charCodeAt(at)
+      if (code === LINE_FEED || code === CARRIAGE_RETURN) inLine = 0
+      else if ((code === COMMA || code === SEMICOLON || code === TAB) && ++inLine > MAX_SEPARATORS)
+        throw new UnreadableFile(messageCode('orders.file.columns', { most: MAX_COLUMNS }))
+    }
+  }
+}
+const [TAB, LINE_FEED, CARRIAGE_RETURN, COMMA, SEMICOLON] = [9, 10, 13, 44, 59]
 
 /** @throws Error with a message code if there is no column of order numbers */
 export function readOrderHeading(heading: string[] | undefined): OrderTable {
   if (!heading) throw new UnreadableFile(messageCode('orders.file.empty'))
+  if (heading.length > MAX_COLUMNS)
+    throw new UnreadableFile(messageCode('orders.file.columns', { most: MAX_COLUMNS }))
   const at = placesOf(heading)
   if (at.number === undefined)
     throw new UnreadableFile(
-      messageCode('orders.file.noColumn', { column: 'number', heading: heading.join(', ') }),
+      messageCode('orders.file.noColumn', {
+        column: 'number',
+        heading: heading.join(', ').slice(0, HEADING_SHOWN),
+      }),
     )
   return { at, width: heading.length }
 }
@@ -100,6 +130,10 @@ export function readOrderRow(
     if (typed !== '' && read === null) problem(column, messageCode('orders.file.noDate', { typed }))
     return read
   }
+  for (const column of Object.keys(at) as Column[])
+    if (cell(column).length > MAX_CELL_LENGTH)
+      problem(column, messageCode('orders.file.long', { most: MAX_CELL_LENGTH }))
+  if (problems.length > 0) return { problems }
   if (record.length > width)
     problem('number', messageCode('orders.file.cells', { cells: record.length, columns: width }))
   if (orderNumberKey(cell('number')) === '') problem('number', messageCode('orders.file.noNumber'))
@@ -111,7 +145,7 @@ export function readOrderRow(
     email: cell('email'),
     name: cell('name'),
     productSku: cell('product_sku'),
-    productTitle: cell('product_title'),
+    productTitle: cell('product_title').slice(0, PRODUCT_TITLE_LIMIT),
     placedAt,
     deliveredAt,
     status: cell('status').toLowerCase(),
@@ -124,6 +158,7 @@ export function readOrderRow(
  * @throws Error with a message code if it is no table or has no column of order numbers
  */
 export function readOrderFile(text: string): OrderFile {
+  separatorWatch()(text)
   const [heading, ...records] = tableOf(text)
   const table = readOrderHeading(heading)
   const file: OrderFile = { rows: [], problems: [] }

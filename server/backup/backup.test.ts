@@ -10,13 +10,14 @@ import {
   writeFileSync,
 } from 'node:fs'
 import fs from 'node:fs'
+import knex from 'knex'
 import { syncBuiltinESMExports } from 'node:module'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { create } from 'tar'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { migrationNames, migrationSource } from '../data/migrations'
 import { openDatabase } from '../data/database'
-import { migrationNames } from '../data/migrations'
 import { makeDailyBackup } from './dailyBackup'
 import { openData } from './openData'
 import { completeRestore, restoreBackup } from './restoreBackup'
@@ -33,10 +34,22 @@ afterEach(() => rmSync(root, { recursive: true, force: true }))
 
 const inData = (name: string, folder = data) => path.join(folder, name)
 
-/** A data folder with a member of a name and one picture. */
-async function filled(name: string, folder = data): Promise<void> {
+/** A data folder with a member of a name and one picture; of an earlier version with fewer migrations. */
+async function filled(name: string, folder = data, migrations = Infinity): Promise<void> {
   mkdirSync(inData('media', folder), { recursive: true })
-  const db = await openDatabase(inData('elogio.db', folder))
+  const db = knex({
+    client: 'better-sqlite3',
+    connection: { filename: inData('elogio.db', folder) },
+    useNullAsDefault: true,
+    migrations: {
+      migrationSource: {
+        ...migrationSource,
+        getMigrations: async (extensions) =>
+          (await migrationSource.getMigrations(extensions)).slice(0, migrations),
+      },
+    },
+  })
+  await db.migrate.latest()
   await db('member').insert({
     public_id: name,
     email: `${name}@elogio.example`,
@@ -94,7 +107,7 @@ test('a backup that is made while others write is whole, and restores everything
   expect(readdirSync(data).filter((name) => name.startsWith('backup-work'))).toEqual([])
 
   const elsewhere = path.join(root, 'elsewhere')
-  expect((await restoreBackup(elsewhere, file)).replaced).toBeNull()
+  expect((await restoreBackup(elsewhere, file, now)).replaced).toBeNull()
   const { members, ...rest } = contentsOf(elsewhere)
   expect(members).toContain('mara')
   expect(rest).toEqual({ media: ['mara.webp'], secret: 'the secret of mara' })
@@ -112,9 +125,9 @@ test('while Elogio has the database open, nothing is restored', async () => {
   await filled('mara')
   const file = await backup()
   const db = await openDatabase(inData('elogio.db'))
-  await expect(restoreBackup(data, file)).rejects.toThrow('Elogio is running. Stop it first')
+  await expect(restoreBackup(data, file, now)).rejects.toThrow('Elogio is running. Stop it first')
   await db.destroy()
-  await restoreBackup(data, file)
+  await restoreBackup(data, file, now)
   expect(contentsOf()).toEqual(of('mara'))
 })
 
@@ -123,7 +136,7 @@ test('what was there before a restore stays beside it', async () => {
   const file = await backup()
   rmSync(data, { recursive: true })
   await filled('ned')
-  const { replaced } = await restoreBackup(data, file)
+  const { replaced } = await restoreBackup(data, file, now)
   expect(contentsOf()).toEqual(of('mara'))
   expect(contentsOf(replaced!)).toEqual(of('ned'))
 })
@@ -135,7 +148,7 @@ test('a cut, changed or foreign file changes nothing', async () => {
   const tried = async (name: string, bytes: Buffer) => {
     const wrong = path.join(root, name)
     writeFileSync(wrong, bytes)
-    await expect(restoreBackup(data, wrong), name).rejects.toThrow('Nothing has changed')
+    await expect(restoreBackup(data, wrong, now), name).rejects.toThrow('Nothing has changed')
     expect(contentsOf()).toEqual(of('mara'))
   }
   await tried('cut.tar.gz', whole.subarray(0, whole.length - 2000))
@@ -144,7 +157,9 @@ test('a cut, changed or foreign file changes nothing', async () => {
   const foreign = path.join(root, 'foreign.tar.gz')
   await create({ cwd: data, file: foreign, gzip: true }, ['elogio.db', 'media'])
   await tried('noManifest.tar.gz', readFileSync(foreign))
-  await expect(restoreBackup(data, path.join(root, 'nowhere.tar.gz'))).rejects.toThrow('There is no file')
+  await expect(restoreBackup(data, path.join(root, 'nowhere.tar.gz'), now)).rejects.toThrow(
+    'There is no file',
+  )
 })
 
 test('an interrupted restore leaves the old data, or is completed at the next start', async () => {
@@ -161,7 +176,7 @@ test('an interrupted restore leaves the old data, or is completed at the next st
       rename(from, to)
     })
     syncBuiltinESMExports()
-    const outcome = await restoreBackup(data, file).then(
+    const outcome = await restoreBackup(data, file, now).then(
       () => 'done',
       () => 'interrupted',
     )
@@ -180,31 +195,13 @@ test('an interrupted restore leaves the old data, or is completed at the next st
 })
 
 test('before an update the database is copied, and the copy brings it back', async () => {
-  await filled('mara')
-  const db = new Database(inData('elogio.db'))
-  db.prepare('DELETE FROM knex_migrations WHERE name = ?').run(migrationNames.at(-1))
-  db.exec(
-    [
-      'photo DROP COLUMN seconds',
-      'pending_photo DROP COLUMN seconds',
-      'form DROP COLUMN tag',
-      'form DROP COLUMN arrives_as',
-      'form DROP COLUMN last_day',
-      'form DROP COLUMN trial_intake_id',
-      'product DROP COLUMN writers',
-    ]
-      .map((change) => `ALTER TABLE ${change};`)
-      .join('') +
-      'DROP TABLE form_day; DROP TABLE review_answer; DROP INDEX photo_by_video; DROP INDEX pending_photo_by_video;' +
-      'ALTER TABLE photo DROP COLUMN video; ALTER TABLE pending_photo DROP COLUMN video',
-  )
-  db.close()
+  await filled('mara', data, migrationNames.length - 1)
   const updated = await openData(data, now)
   await updated('member').update({ name: 'changed by the new version' })
   await updated.destroy()
   const [copy] = readdirSync(inData('backups'))
   expect(copy).toBe('before-update-2026-11-29T14-30-05.tar.gz')
-  await restoreBackup(data, inData(`backups/${copy}`))
+  await restoreBackup(data, inData(`backups/${copy}`), now)
   expect(contentsOf()).toEqual(of('mara'))
 })
 

@@ -1,7 +1,18 @@
-import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync } from 'node:fs'
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import path from 'node:path'
 import { extract } from 'tar'
 import { migrationNames } from '../data/migrations'
+import { lockFolder } from '../folderLock'
+import { stampOf } from './backupsFolder'
 import { checkDatabase, lockDatabase, sha256Of } from './databaseCopy'
 import { manifestSchema, names, type Manifest } from './manifest'
 import { WORK } from './writeBackup'
@@ -10,41 +21,60 @@ import { WORK } from './writeBackup'
 const UNPACKED = 'restore-work'
 /** A checked one. From here on the restore is completed, now or at the next start. */
 const READY = 'restore-ready'
-/** What was there before. */
+/** Folders with what was there before, one for each restore. */
 const REPLACED = 'before-restore'
+/** In a checked backup: the name of the folder for what it replaces. */
+const REPLACES = 'replaces'
 
 /**
  * Puts a backup in the place of the data. Until the backup has been checked nothing changes; an interruption after that
- * is completed at the next start. What was there before is kept beside it.
+ * is completed at the next start. What was there before stays beside it, in a folder for each restore.
  * @returns the folder with what was there before, or null if nothing was
  * @throws Error if the application runs, or the file is no whole backup
  */
 export async function restoreBackup(
   dataFolder: string,
   file: string,
+  now: Date,
 ): Promise<{ manifest: Manifest; replaced: string | null }> {
   if (!existsSync(file)) throw new Error(`There is no file ${file}.`)
   mkdirSync(dataFolder, { recursive: true, mode: 0o700 })
-  const release = lockData(dataFolder)
+  const running = 'Elogio is running. Stop it first, then restore.'
+  const unlock = lockFolder(dataFolder, running)
+  let release: () => void = () => undefined
   try {
+    release = lockData(dataFolder, running)
     completeRestore(dataFolder)
     const manifest = await unpack(dataFolder, file)
+    // Earlier ones stay: each restore can be taken back.
+    writeFileSync(path.join(dataFolder, UNPACKED, REPLACES), freeName(dataFolder, now))
     renameSync(path.join(dataFolder, UNPACKED), path.join(dataFolder, READY))
     return { manifest, replaced: completeRestore(dataFolder) }
   } finally {
     rmSync(path.join(dataFolder, UNPACKED), { recursive: true, force: true })
     release()
+    unlock()
   }
 }
 
-function lockData(dataFolder: string): () => void {
+/** `before-restore-2026-12-01T14-30-05`, with a number if that is there. */
+function freeName(dataFolder: string, now: Date): string {
+  const name = `${REPLACED}-${stampOf(now)}`
+  for (let number = 1; ; number++) {
+    const free = number === 1 ? name : `${name}-${number}`
+    if (!existsSync(path.join(dataFolder, free))) return free
+  }
+}
+
+/** Commands have the database open, and not the folder. */
+function lockData(dataFolder: string, running: string): () => void {
   const database = path.join(dataFolder, names.database)
   if (!existsSync(database)) return () => undefined
   try {
     return lockDatabase(database)
   } catch (error) {
     if (!(error instanceof Error) || !/locked|busy/i.test(error.message)) throw error
-    throw new Error('Elogio is running. Stop it first, then restore.', { cause: error })
+    throw new Error(running, { cause: error })
   }
 }
 
@@ -60,8 +90,7 @@ async function unpack(dataFolder: string, file: string): Promise<Manifest> {
     throw refused('it is no backup, or not whole', error)
   }
   const at = (name: string) => path.join(folder, name)
-  const written = existsSync(at(names.manifest)) ? readFileSync(at(names.manifest), 'utf8') : '{}'
-  const manifest = manifestSchema.safeParse(JSON.parse(written))
+  const manifest = manifestSchema.safeParse(readManifest(at(names.manifest)))
   if (!manifest.success || !existsSync(at(names.database))) throw refused('it is no backup, or not whole')
   const { databaseSha256, mediaFiles, migration, version } = manifest.data
   if (!migrationNames.includes(migration))
@@ -73,6 +102,16 @@ async function unpack(dataFolder: string, file: string): Promise<Manifest> {
     if (readdirSync(at(names.media)).length !== mediaFiles) throw refused('pictures are missing in it')
   }
   return manifest.data
+}
+
+/** What a file contains as JSON; null if it is missing or something else. */
+function readManifest(file: string): unknown {
+  if (!existsSync(file)) return null
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'))
+  } catch {
+    return null
+  }
 }
 
 /** Files with plain names, and nothing else. */
@@ -93,19 +132,18 @@ export function completeRestore(dataFolder: string): string | null {
     if (name.startsWith(WORK)) rmSync(path.join(dataFolder, name), { recursive: true, force: true })
   const ready = path.join(dataFolder, READY)
   if (!existsSync(ready)) return null
-  const replaced = path.join(dataFolder, REPLACED)
-  const isBegun = existsSync(path.join(ready, 'begun'))
-  if (!isBegun) {
-    // Of two restores only the latest can be taken back.
-    rmSync(replaced, { recursive: true, force: true })
-    mkdirSync(replaced, { mode: 0o700 })
-    mkdirSync(path.join(ready, 'begun'))
-  }
+  const chosen = path.join(ready, REPLACES)
+  const replaced = path.join(
+    dataFolder,
+    existsSync(chosen) ? path.basename(readFileSync(chosen, 'utf8')) : REPLACED,
+  )
+  mkdirSync(replaced, { recursive: true, mode: 0o700 })
   const put = (name: string) => {
     if (!existsSync(path.join(ready, name))) return
     const target = path.join(dataFolder, name)
     if (existsSync(target)) renameSync(target, path.join(replaced, name))
     renameSync(path.join(ready, name), target)
+    if (name !== names.media) chmodSync(target, 0o600)
   }
   // Beside a database that is not theirs, these would damage it.
   if (existsSync(path.join(ready, names.database)))

@@ -255,7 +255,7 @@ describe('the customer’s own page', () => {
   })
   test('in a change the descriptions of photos are read too', async () => {
     const form = (await findFormBySlug(services.db, 'wrenfield'))!
-    const key = ((await storePendingPhoto(services, form, await phonePhoto(31, 31))) as StoredPhoto).key
+    const key = ((await storePendingPhoto(services, form, await phonePhoto(31, 31), '')) as StoredPhoto).key
     const { publicId, own } = await approved()
     const media = [{ key, alt: 'Ring me on +44 20 7946 0018' }]
     expect(await changeOwn(services, own, { ...change, media })).toBe(true)
@@ -275,7 +275,7 @@ describe('the customer’s own page', () => {
   test('a change can leave a photo out and bring one; until it is decided visitors see what they saw', async () => {
     const form = (await findFormBySlug(services.db, 'wrenfield'))!
     const stage = async (side: number) =>
-      ((await storePendingPhoto(services, form, await phonePhoto(side, side))) as StoredPhoto).key
+      ((await storePendingPhoto(services, form, await phonePhoto(side, side), '')) as StoredPhoto).key
     const media = [
       { key: await stage(31), alt: 'one' },
       { key: await stage(32), alt: 'two' },

@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util'
 import type { Knex } from 'knex'
 import { dayIn } from '../../core/formats/dates'
 import { hundredthsOfFive } from '../../core/formats/rating'
-import { languageOf } from '../../core/intake/language'
+import { expectedLanguages, languageOf } from '../../core/intake/language'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { ReviewVersion } from '../../core/intake/review'
@@ -20,7 +20,7 @@ import { photosOfVersion } from '../data/photos'
 import { findReview, type FullReview } from '../data/reviewReading'
 import { updateNote } from '../data/replies'
 import { insertVersion, readVersion, type NewVersion } from '../data/reviewVersions'
-import { productWithSku } from '../data/products'
+import { findProduct, productWithSku } from '../data/products'
 import type { Shop } from '../data/shops'
 import { tagsNamed, tagsOfReviews } from '../data/tags'
 import { hasOpenTokens } from '../data/tokens'
@@ -37,7 +37,8 @@ export interface CorrectionView {
   version: CorrectableVersion
   /** The day it was written (`YYYY-MM-DD`); empty if unknown. */
   writtenOn: string
-  productId: number | null
+  /** Empty without a product. */
+  productSku: string
   tags: string[]
   evidence: EvidenceFile[]
   /** The customer confirmed it, so text, rating and permission are hers. */
@@ -59,7 +60,10 @@ export async function correctionView(
     review,
     version,
     writtenOn: version.writtenPrecision === 'moment' ? '' : dayIn(shop.timeZone, version.writtenAt),
-    productId: review.productId,
+    productSku:
+      review.productId === null
+        ? ''
+        : ((await findProduct(db, shop.id, { id: review.productId }))?.sku ?? ''),
     tags: (await tagsOfReviews(db, shop.id, [review.id])).get(review.id) ?? [],
     evidence: await evidenceOfReview(db, shop.id, review.id),
     confirmed: review.confirmedAt !== null,
@@ -121,7 +125,7 @@ export async function correctReview(
   const version: NewVersion = {
     ...corrected,
     rating,
-    language: languageOf(`${corrected.title}\n${corrected.body}`),
+    language: languageOf(`${corrected.title}\n${corrected.body}`, expectedLanguages(shop)),
     salt: services.newSecret(),
     ratingScale: ratingValue === null ? null : 5,
     ...(review.confirmedAt === null && {

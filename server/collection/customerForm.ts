@@ -1,3 +1,4 @@
+import type { Knex } from 'knex'
 import { isLocalAddress } from '../../core/formats/ipAddress'
 import { dayIn } from '../../core/formats/dates'
 import { announcesCoupon } from '../../core/form/coupon'
@@ -11,15 +12,19 @@ import { answersIn } from '../../core/form/answers'
 import type { FormDesign } from '../../core/form/design'
 import { designOfVersion, findForm, findFormBySlug, type Form } from '../data/forms'
 import { findReceipt, type Receipt } from '../data/receipts'
-import { productsBySku, skuKey, type Product } from '../data/products'
+import { findProductByTitle, productWithSku, type Product } from '../data/products'
 import { findShop, type Shop } from '../data/shops'
-import { pendingPhotos } from '../media/pendingPhotos'
+import { pendingPhotos, releasePendingPhotos } from '../media/pendingPhotos'
 import type { Services } from '../services'
 import { hashToken, issueFormToken, readFormToken } from './formToken'
 import { askForWork, workDone } from './proofOfWork'
+import { productChoices, type ProductChoices } from './productChoices'
 import { asCustomer } from '../../core/moderation/actor'
 import { receiveOne } from './receive'
 import { trialIntake } from './trials'
+
+/** A title with a SKU. */
+const MAX_PRODUCT_NAME = 320
 
 export interface CustomerForm {
   form: Form
@@ -29,13 +34,12 @@ export interface CustomerForm {
   /** Whether a member tries it; what she sends is a test review. */
   isTrial: boolean
   shop: Shop
-  /** Those on offer. */
-  products: Product[]
+  /** Those on offer; of many the most used ones. */
+  products: ProductChoices
   /** What it shows and accepts: its published design, or the one that a customer began with. */
   design: FormDesign
-  /** All SKUs that are accepted, also earlier ones and those of retired products. */
-  skus: string[]
-  productWithSku: (sku: string) => Product | undefined
+  /** The product that a customer names, by a SKU, also an earlier one or that of a retired product, or by its title. */
+  findProduct: (named: string) => Promise<Product | null>
 }
 
 /** @param version the number of the design that the customer sees; by default the published one */
@@ -72,17 +76,27 @@ async function customerForm(
   form: Form,
   as: Pick<CustomerForm, 'design' | 'isOpen' | 'isTrial'>,
 ): Promise<CustomerForm> {
-  const bySku = await productsBySku(db, shop.id)
-  const onOffer = new Set([...bySku.values()].filter(({ retired }) => !retired))
   return {
     ...as,
     form,
     isRemoved: form.removedAt !== null,
     shop,
-    products: [...onOffer].sort((a, b) => a.title.localeCompare(b.title)),
-    skus: [...bySku.keys()],
-    productWithSku: (sku) => bySku.get(skuKey(sku)),
+    products: await productChoices(db, shop.id, { onOffer: true }),
+    findProduct: (named) => findNamedProduct(db, shop.id, named),
   }
+}
+
+/** In a field with suggestions a customer types or chooses a title, with the SKU behind it if several have that title. */
+async function findNamedProduct(db: Knex, shopId: number, named: string): Promise<Product | null> {
+  const typed = named.trim()
+  if (typed === '' || typed.length > MAX_PRODUCT_NAME) return null
+  const inBrackets = /\(([^()]+)\)$/.exec(typed)?.[1]
+  return (
+    (await productWithSku(db, shopId, typed)) ??
+    (await findProductByTitle(db, shopId, typed)) ??
+    (inBrackets ? await productWithSku(db, shopId, inBrackets) : null) ??
+    null
+  )
 }
 
 /** Its last day counts as a whole, in the shop's time zone. */
@@ -112,7 +126,7 @@ export const consentText = (
 
 export async function submitForm(
   services: Services,
-  { form, shop, design, isTrial, productWithSku }: CustomerForm,
+  { form, shop, design, isTrial, findProduct }: CustomerForm,
   submission: SubmissionGiven,
   {
     ip = '',
@@ -125,13 +139,13 @@ export async function submitForm(
   const done = work === undefined ? null : await workDone(services, token, work)
   const fillSeconds = readFormToken(services.signingKey, form.publicId, token, services.now())
   const read = language ?? customerLanguage(shop.locale) ?? 'en'
-  const productSku = design.product.fixed || submission.product
+  const product = await findProduct(design.product.fixed || submission.product)
   const candidate: Candidate = {
     source: isTrial ? 'trial' : 'form',
     formId: form.id,
     identity: fillSeconds === null ? { by: 'nothing' } : { by: 'token', token },
     tokenGood: fillSeconds !== null,
-    writers: productWithSku(productSku)?.writers ?? form.writers,
+    writers: product?.writers ?? form.writers,
     workMissing: lacksWork(suspicion, work !== undefined, done),
     trapSprung: (submission[TRAP_FIELD] ?? '') !== '',
     fillSeconds,
@@ -143,14 +157,14 @@ export async function submitForm(
     authorName: submission.author_name,
     authorEmail: submission.author_email,
     orderNumber: submission.order_number,
-    productSku,
+    productSku: product?.sku ?? '',
     writtenAt: null,
     arrivesAs: isTrial ? 'waiting' : form.arrivesAs,
     about: {
       ...aboutIn(submission),
       ...(announcesCoupon(design) && { relationship: customerTranslate(read)('form.discounted') }),
     },
-    photos: await pendingPhotos(services, form, submission.media),
+    photos: await releasePendingPhotos(services, form, submission.media),
     note: '',
     tags: form.tag ? [form.tag] : [],
     answers: answersIn(design, submission),

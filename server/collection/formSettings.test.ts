@@ -193,7 +193,11 @@ test('a display made from a form shows the reviews that came through it', async 
   const { compose, publishable } = await composer(services, shop)
   const { picked } = await compose(configuration, { key })
   expect(picked.map(({ authorName }) => authorName)).toEqual(['Ada Wendt'])
-  const counts = await publishable.countsToPickFrom(startingConfiguration.selection)
+  const counts = await publishable.countsToPickFrom(
+    startingConfiguration.selection,
+    {},
+    { skus: [], tags: [] },
+  )
   expect(counts.tagged.map((one) => [one.form, one.count])).toEqual(
     expect.arrayContaining([
       [form, 1],

@@ -27,13 +27,15 @@ import {
   type FormState,
 } from '../data/forms'
 import { formDays } from '../data/formDays'
-import { productsOfShop } from '../data/products'
 import type { Shop } from '../data/shops'
-import { tagsOfShop } from '../data/tags'
+import { frequentTags, MAX_LISTED_TAGS } from '../data/tags'
 import { storePicture } from '../media/storePicture'
 import { startDisplay } from '../publishing/newDisplay'
 import { markAllStale } from '../publishing/staleDisplays'
+import { writing } from '../data/writing'
+import { isChangedElsewhere, type DraftSaved, type SavingTab } from '../savingTab'
 import type { Services } from '../services'
+import { productChoices, type ProductChoices } from './productChoices'
 import { isOpenAt } from './customerForm'
 import { countTrials } from './trials'
 
@@ -49,13 +51,15 @@ export interface FormView {
   /** Whether its last day is over. */
   isOver: boolean
   draft: FormDesign
+  /** When the draft was saved; empty if it never was. */
+  savedAt: string
   /** Whether customers see something else than the draft. */
   differs: boolean
   /** The last 30 days, in UTC. */
   days: FormDay[]
   /** The number of its test reviews. */
   trials: number
-  products: { sku: string; title: string }[]
+  products: ProductChoices
   /** Those that customers can read the shop's forms in. */
   languages: CustomerLanguage[]
   /** The shop's tags. */
@@ -82,11 +86,12 @@ export async function formView(services: Services, shop: Shop, publicId: string)
     settings: { writers, arrivesAs, tag, lastDay },
     isOver: state === 'open' && !isOpenAt(form, shop, now()),
     draft,
+    savedAt: form.draftSavedAt,
     differs: state !== 'draft' && isOther(form),
     days: await daysOfForm(services, form),
     trials: await countTrials(services, form),
-    products: (await productsOfShop(db, shop.id)).map(({ sku, title }) => ({ sku, title })),
-    tags: (await tagsOfShop(db, shop.id)).map((one) => one.name),
+    products: await productChoices(db, shop.id, { named: [draft.product.fixed] }),
+    tags: await frequentTags(db, shop.id, { limit: MAX_LISTED_TAGS }),
     languages: customerLanguages.filter((one) => shop.customerLanguages.includes(one)),
     mails: mailer !== null,
     code: formCode(publicUrl, shop, slug),
@@ -197,13 +202,25 @@ function withNewIds(design: FormDesign, newId: () => string): FormDesign {
 // Without an email server nobody could confirm an address.
 const writersOf = ({ mailer }: Services): Writers => (mailer ? 'confirmed' : 'anyone')
 
-export function saveFormDraft(
-  { db }: Services,
+/** Saves the draft, unless another tab has changed it since. Null if there is no such form. */
+export async function saveFormDraft(
+  { db, now, changes }: Services,
   shop: Shop,
   publicId: string,
   draft: FormDesign,
-): Promise<boolean> {
-  return updateForm(db, shop.id, publicId, { draft })
+  saving: SavingTab = { tab: '', base: null },
+): Promise<DraftSaved | null> {
+  const savedAt = now().toISOString()
+  const saved = await writing(db, async (trx): Promise<DraftSaved | null> => {
+    const form = await findForm(trx, shop.id, publicId)
+    if (!form) return null
+    const stored = { savedAt: form.draftSavedAt, tab: form.draftTab }
+    if (isChangedElsewhere(saving, stored)) return { outcome: 'changedElsewhere', savedAt: stored.savedAt }
+    await updateForm(trx, shop.id, publicId, { draft, draftSavedAt: savedAt, draftTab: saving.tab })
+    return { outcome: 'saved', savedAt }
+  })
+  if (saved?.outcome === 'saved') changes.announce(shop.id)
+  return saved
 }
 
 /** Sets who can write, how reviews begin, their tag and the last day; earlier reviews stay as they are. */
@@ -263,9 +280,10 @@ export async function publishForm(
 }
 
 /** The draft as customers see the form again. */
-export async function discardFormDraft({ db }: Services, shop: Shop, publicId: string): Promise<boolean> {
-  const form = await findForm(db, shop.id, publicId)
-  return form !== null && form.version > 0 && updateForm(db, shop.id, publicId, { draft: form.design })
+export async function discardFormDraft(services: Services, shop: Shop, publicId: string): Promise<boolean> {
+  const form = await findForm(services.db, shop.id, publicId)
+  if (!form || form.version === 0) return false
+  return (await saveFormDraft(services, shop, publicId, form.design)) !== null
 }
 
 export function closeForm({ db }: Services, shop: Shop, publicId: string): Promise<boolean> {

@@ -1,16 +1,18 @@
+import { FORMS_OF_PAGE } from '../../core/form/choices'
 import type { Writers } from '../../core/intake/writers'
 import { ordersSince } from '../data/orders'
-import { arrivalsOfForm, formsOfShop, updateForm, type Form } from '../data/forms'
+import { arrivalsOfForms, countForms, formsOfShop, updateForm, type Form } from '../data/forms'
 import { arrivalsSince } from '../data/arrivalCounts'
 import { latestOfListings, storedOfListing, type ListingIntake } from '../data/intakes'
 import { listingsView, type ListingView } from '../listing/listingViews'
 import { latestReviews, type ReviewLine } from '../data/reviewLists'
-import { productsOfShop, productsWithoutReview, type Product } from '../data/products'
+import { countProducts, productsWithoutReview } from '../data/products'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 
 const THIRTY_DAYS_MS = 30 * 86_400_000
 const LATEST = 8
+const MAX_UNREVIEWED = 40
 
 /** The start of the last 30 days. */
 export function recently(now: Date): string {
@@ -24,6 +26,8 @@ export interface GatherView {
     address: string
     arrivals: number
   })[]
+  /** The forms that match, and all. */
+  formCount: { matching: number; all: number }
   /** Added by the shop in the last 30 days. */
   writtenDown: number
   /** The shop's pages on other sites; those that need something first. */
@@ -33,8 +37,8 @@ export interface GatherView {
   latest: ReviewLine[]
   /** What the latest checks of listings brought. */
   latestFound: ListingIntake[]
-  /** Products without a review, and their total. */
-  quiet: (Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]
+  /** Products without a review, the most sold ones first, and the number of all products. */
+  unreviewed: Awaited<ReturnType<typeof productsWithoutReview>>
   products: number
   /** Placed in the last 30 days. */
   orders: number
@@ -42,24 +46,37 @@ export interface GatherView {
   mails: boolean
 }
 
-export async function gatherView(services: Services, shop: Shop): Promise<GatherView> {
+/** @param page of the forms, counted from 1; the words are in their names */
+export async function gatherView(
+  services: Services,
+  shop: Shop,
+  { words = '', page = 1 }: { words?: string; page?: number } = {},
+): Promise<GatherView> {
   const { db, now, publicUrl, mailer, origins } = services
   const since = recently(now())
-  const forms = await formsOfShop(db, shop.id)
+  const forms = await formsOfShop(db, shop.id, {
+    words,
+    limit: FORMS_OF_PAGE,
+    offset: (page - 1) * FORMS_OF_PAGE,
+  })
+  const formArrivals = await arrivalsOfForms(
+    db,
+    forms.map(({ id }) => id),
+    since,
+  )
   return {
     arrivals: await arrivalsSince(db, shop.id, since),
-    forms: await Promise.all(
-      forms.map(async ({ id, publicId, slug, name, state, writers, design }) => ({
-        publicId,
-        slug,
-        name,
-        state,
-        writers,
-        heading: design.heading,
-        address: `${publicUrl}/f/${slug}`,
-        arrivals: await arrivalsOfForm(db, id, since),
-      })),
-    ),
+    forms: forms.map(({ id, publicId, slug, name, state, writers, design }) => ({
+      publicId,
+      slug,
+      name,
+      state,
+      writers,
+      heading: design.heading,
+      address: `${publicUrl}/f/${slug}`,
+      arrivals: formArrivals.get(id) ?? 0,
+    })),
+    formCount: { matching: await countForms(db, shop.id, words), all: await countForms(db, shop.id) },
     writtenDown: (await arrivalsSince(db, shop.id, since, ['manualEntry'])).count,
     listings: await Promise.all(
       (await listingsView(services, shop)).map(async (listing) => ({
@@ -70,10 +87,10 @@ export async function gatherView(services: Services, shop: Shop): Promise<Gather
     sites: origins.map(({ name }) => name),
     latest: await latestReviews(db, shop.id, LATEST),
     latestFound: await latestOfListings(db, shop.id, LATEST),
-    quiet: await productsWithoutReview(db, shop.id),
+    unreviewed: await productsWithoutReview(db, shop.id, MAX_UNREVIEWED),
     mails: mailer !== null,
     orders: await ordersSince(db, shop.id, since),
-    products: (await productsOfShop(db, shop.id)).length,
+    products: await countProducts(db, shop.id),
   }
 }
 

@@ -1,6 +1,6 @@
 import { hundredthsOfFive } from '../../core/formats/rating'
 import type { Candidate } from '../../core/intake/candidate'
-import { languageOf } from '../../core/intake/language'
+import { expectedLanguages, languageOf } from '../../core/intake/language'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { RuleFacts } from '../../core/moderation/rules'
 import type { Place, Signal } from '../../core/moderation/signal'
@@ -18,7 +18,6 @@ import type { WeighedArrival } from '../moderation/weighedArrival'
 import { proveBuyer, type BuyerProof } from '../proof/proveBuyer'
 import type { Services } from '../services'
 
-const MOST_WEIGHING_MS = 20_000
 /** Members of a sudden group that are looked up; they are in one group. */
 const MAX_MEMBERS = 10
 
@@ -78,7 +77,7 @@ export async function judge(
       photos: sourcePolicies[candidate.source].checksPhotos ? candidate.photos.length : 0,
     }),
   ]
-  const language = languageOf(writtenIn(candidate))
+  const language = languageOf(writtenIn(candidate), expectedLanguages(shop, candidate.customerLanguage))
   const facts: RuleFacts = {
     score: spamScore(checked),
     kinds: checked.map(({ kind }) => kind),
@@ -123,39 +122,35 @@ async function weighed(
   },
 ): Promise<WeighedArrival> {
   const answered = candidate.answers.map(({ value }) => value)
-  const one = await workers.run(
-    'weighArrival',
-    {
-      shopId: shop.id,
-      alone: !sourcePolicies[candidate.source].compared,
-      changed: arrived.changed,
-      arriving: {
-        id: arrived.id,
-        title: candidate.title,
-        // Visitors can read answers and the descriptions of photos too.
-        body: [candidate.body, ...answered, ...candidate.photos.map(({ alt }) => alt)]
-          .filter(Boolean)
-          .join('\n'),
-        rating: arrived.rating,
-        authorName: candidate.authorName,
-        authorEmail: candidate.authorEmail,
-        ip: candidate.ip,
-        // A change is no arrival of a burst.
-        receivedAt: arrived.changed ? null : arrived.receivedAt,
-        product: candidate.productSku,
-        fillSeconds: candidate.fillSeconds,
-        verified: arrived.verified,
-      },
-      circumstances: {
-        ownDomains: shop.ownDomains,
-        knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate)),
-        tokenGood: candidate.tokenGood,
-        trapSprung: candidate.trapSprung,
-        workMissing: candidate.workMissing,
-      },
+  const one = await workers.run('weighArrival', {
+    shopId: shop.id,
+    alone: !sourcePolicies[candidate.source].compared,
+    changed: arrived.changed,
+    arriving: {
+      id: arrived.id,
+      title: candidate.title,
+      // Visitors can read answers and the descriptions of photos too.
+      body: [candidate.body, ...answered, ...candidate.photos.map(({ alt }) => alt)]
+        .filter(Boolean)
+        .join('\n'),
+      rating: arrived.rating,
+      authorName: candidate.authorName,
+      authorEmail: candidate.authorEmail,
+      ip: candidate.ip,
+      // A change is no arrival of a burst.
+      receivedAt: arrived.changed ? null : arrived.receivedAt,
+      product: candidate.productSku,
+      fillSeconds: candidate.fillSeconds,
+      verified: arrived.verified,
     },
-    { mostMs: MOST_WEIGHING_MS },
-  )
+    circumstances: {
+      ownDomains: shop.ownDomains,
+      knownOrderKeys: await knownOrderKeys(db, shop.id, orderNumberCandidates(candidate)),
+      tokenGood: candidate.tokenGood,
+      trapSprung: candidate.trapSprung,
+      workMissing: candidate.workMissing,
+    },
+  })
   const inWords = ({ field, end }: Place) => end <= candidate[field].length
   return {
     ...one,

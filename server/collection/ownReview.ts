@@ -15,7 +15,7 @@ import { findReview, versionWords, type FullReview, type VersionWords } from '..
 import { findShop, type Shop } from '../data/shops'
 import { findToken } from '../data/tokens'
 import { writing } from '../data/writing'
-import { pendingPhotos } from '../media/pendingPhotos'
+import { releasePendingPhotos } from '../media/pendingPhotos'
 import { digestOfVersion } from '../moderation/digest'
 import { markDecisionStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
@@ -110,7 +110,7 @@ async function photosChosen(
   refs: PhotoRef[],
 ): Promise<Candidate['photos']> {
   const kept = new Map(photos.map((photo) => [photo.publicId, photo]))
-  const stored = form ? await pendingPhotos(services, form, refs) : []
+  const stored = form ? await releasePendingPhotos(services, form, refs) : []
   return refs.flatMap(({ key }) => kept.get(key) ?? stored.find((photo) => photo.key === key) ?? [])
 }
 

@@ -32,7 +32,7 @@ beforeEach(async () => {
 
 const bought = { order_number: 'WB-2091', product: 'HK-2' }
 const stage = async (side = 50) =>
-  (await storePendingPhoto(services, form, await phonePhoto(side, side + 10))) as StoredPhoto
+  (await storePendingPhoto(services, form, await phonePhoto(side, side + 10), '')) as StoredPhoto
 const refs = async (count: number) =>
   Promise.all(
     Array.from({ length: count }, async (_, i) => ({ key: (await stage(40 + i)).key, alt: `Side ${i}` })),

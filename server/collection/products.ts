@@ -1,8 +1,9 @@
 import { asMember } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
 import type { Writers } from '../../core/intake/writers'
-import { skuFromTitle, type ProductForm } from '../../core/intake/productFields'
+import { PRODUCTS_OF_PAGE, skuFromTitle, type ProductForm } from '../../core/intake/productFields'
 import { appendDecision } from '../data/decisions'
+import { findFormBySlug } from '../data/forms'
 import type { Member } from '../data/members'
 import {
   findProductChange,
@@ -19,14 +20,18 @@ import {
   findProduct,
   insertProduct,
   isProductUsed,
-  productsBySku,
-  productsOfShop,
-  approvedOfProducts,
+  countMatching,
+  countProducts,
+  productsWithIds,
+  productsWithSkus,
+  productWithSku,
+  searchProducts,
   setMerged,
   setProductWriters as putProductWriters,
   setRetired,
   skuKey,
   updateProduct,
+  type ListedProduct,
   type Product,
 } from '../data/products'
 import type { Shop } from '../data/shops'
@@ -35,15 +40,15 @@ import { enqueue } from '../jobs/queue'
 import { storePicture } from '../media/storePicture'
 import { markAllStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
+import { findProducts, productChoices, type ProductChoice, type ProductChoices } from './productChoices'
 import { MOVE_REVIEWS, type MoveReviews } from './moveReviewsJob'
 
-export interface ProductLine extends Product {
-  /** The number of approved ones. */
-  reviews: number
-}
-
 export interface ProductsView {
-  products: ProductLine[]
+  /** Those of a page of the matches, the most used ones first. */
+  products: ListedProduct[]
+  /** The number of matches, and of all products. */
+  count: number
+  total: number
   /** The latest changes that can be undone, latest first. */
   changes: (Pick<ProductChange, 'publicId' | 'kind' | 'at' | 'memberId'> & {
     title: string
@@ -53,13 +58,25 @@ export interface ProductsView {
 
 const LATEST_CHANGES = 10
 
-export async function productsView({ db }: Services, shop: Shop): Promise<ProductsView> {
-  const products = await productsOfShop(db, shop.id)
-  const reviews = await approvedOfProducts(db, shop.id)
+/** @param page counted from 1 */
+export async function productsView(
+  { db }: Services,
+  shop: Shop,
+  { words = '', page = 1 }: { words?: string; page?: number } = {},
+): Promise<ProductsView> {
+  const limit = PRODUCTS_OF_PAGE
   const changes = (await latestProductChanges(db, shop.id, LATEST_CHANGES)).filter(({ undone }) => !undone)
-  const titleOf = (id: number | null) => products.find((product) => product.id === id)?.title
+  const changed = await productsWithIds(
+    db,
+    shop.id,
+    changes.flatMap(({ productId, intoId }) => [productId, intoId]),
+  )
+  const titleOf = (id: number | null) => (id === null ? undefined : changed.get(id)?.title)
+  const total = await countProducts(db, shop.id)
   return {
-    products: products.map((product) => ({ ...product, reviews: reviews.get(product.id) ?? 0 })),
+    products: await searchProducts(db, shop.id, { words, limit, offset: (page - 1) * limit }),
+    count: words === '' ? total : await countMatching(db, shop.id, words),
+    total,
     changes: changes.map(({ publicId, kind, at, memberId, productId, intoId, before }) => ({
       publicId,
       kind,
@@ -70,6 +87,45 @@ export async function productsView({ db }: Services, shop: Shop): Promise<Produc
     })),
   }
 }
+
+/** One product, and those that it can be merged into; null if the shop has no such product. */
+export async function productView(
+  { db }: Services,
+  shop: Shop,
+  publicId: string,
+): Promise<{ product: Product; others: ProductChoices } | null> {
+  const product = await findProduct(db, shop.id, { publicId })
+  if (!product) return null
+  const { products, isPart } = await productChoices(db, shop.id)
+  return { product, others: { products: products.filter(({ id }) => id !== product.id), isPart } }
+}
+
+/** Those of some SKUs that lead to a product, for fields in which one is chosen. */
+export async function knownSkus({ db }: Services, shop: Shop, skus: string[]): Promise<string[]> {
+  const found = await productsWithSkus(db, shop.id, skus)
+  return skus.filter((sku) => found.has(skuKey(sku)))
+}
+
+export const findProductsOf = ({ db }: Services, shop: Shop, words: string): Promise<ProductChoice[]> =>
+  findProducts(db, shop.id, words)
+
+/** The products on offer in an open form; null if there is none at the address. */
+export async function findFormProducts(
+  { db }: Services,
+  slug: string,
+  words: string,
+): Promise<Pick<ProductChoice, 'sku' | 'title'>[] | null> {
+  const form = await findFormBySlug(db, slug)
+  if (form?.state !== 'open') return null
+  const found = await findProducts(db, form.shopId, words, { onOffer: true })
+  return found.map(({ sku, title }) => ({ sku, title }))
+}
+
+export const productChoicesOf = (
+  { db }: Services,
+  shop: Shop,
+  named: string[] = [],
+): Promise<ProductChoices> => productChoices(db, shop.id, { named })
 
 export type ProductOutcome =
   | { outcome: 'done'; change: string; title: string; into: string }
@@ -84,14 +140,27 @@ export function addProduct(
   form: ProductForm,
 ): Promise<ProductOutcome> {
   return changing(services, shop, member, form, async (trx, picture) => {
-    const taken = await productsBySku(trx, shop.id)
-    const sku = form.sku || skuFromTitle(form.title, (one) => taken.has(skuKey(one)))
-    const other = taken.get(skuKey(sku))
+    const sku = form.sku || (await freeSku(services, trx, shop, form.title))
+    const other = await productWithSku(trx, shop.id, sku)
     if (other) return { outcome: 'skuTaken', title: other.title }
     const fields = { sku, title: form.title, picture: picture(null), pageUrl: form.page_url }
     const id = await insertProduct(trx, shop.id, services.newId(), fields)
     return { kind: 'add', product: { id, ...fields }, into: null }
   })
+}
+
+const MAX_SKU_TRIES = 100
+
+/** A SKU made from a name that no product has. */
+async function freeSku(
+  services: Services,
+  trx: Knex.Transaction,
+  shop: Shop,
+  title: string,
+): Promise<string> {
+  const tried = Array.from({ length: MAX_SKU_TRIES }, (_, i) => skuFromTitle(title, i + 1))
+  const taken = await productsWithSkus(trx, shop.id, tried)
+  return tried.find((sku) => !taken.has(skuKey(sku))) ?? skuFromTitle(title, services.now().getTime())
 }
 
 /** Changes a product. Links and embed codes with its earlier SKU go on working. */
@@ -111,7 +180,7 @@ export function editProduct(
       picture: picture(product.picture),
       pageUrl: form.page_url,
     }
-    const other = (await productsBySku(trx, shop.id)).get(skuKey(fields.sku))
+    const other = await productWithSku(trx, shop.id, fields.sku)
     if (other && other.id !== product.id) return { outcome: 'skuTaken', title: other.title }
     if (Object.entries(fields).every(([part, value]) => product[part as keyof typeof fields] === value))
       return { outcome: 'same' }
@@ -212,7 +281,7 @@ async function revert(
       return null
     case 'edit': {
       const product = (await findProduct(trx, shop.id, { id }))!
-      const other = (await productsBySku(trx, shop.id)).get(skuKey(before.sku))
+      const other = await productWithSku(trx, shop.id, before.sku)
       if (other && other.id !== id) return 'skuTaken'
       await updateProduct(trx, shop.id, product, before)
       return null
@@ -222,7 +291,7 @@ async function revert(
       await setRetired(trx, shop.id, id, change.kind === 'offer')
       return null
     case 'merge':
-      await clearMerged(trx, shop.id, id, before.along)
+      await clearMerged(trx, shop.id, { id, into: change.intoId!, along: before.along })
       await moveLater(services, trx, shop, { change: change.id, back: true })
       return null
   }

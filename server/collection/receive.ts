@@ -3,7 +3,7 @@ import { isShowable, sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { Actor } from '../../core/moderation/actor'
 import { countIntake, type Intake } from '../data/intakes'
 import { knownReviews, type KnownReview } from '../data/knownReviews'
-import { productsBySku, skuKey } from '../data/products'
+import { productsWithSkus, skuKey } from '../data/products'
 import { findReceipt, type Receipt } from '../data/receipts'
 import { rulesOfShop, type ShopRule } from '../data/rules'
 import type { Shop } from '../data/shops'
@@ -28,7 +28,11 @@ export async function receive(
   batch: Batch,
 ): Promise<{ received: Received[]; writingMs: number }> {
   const { db } = services
-  const products = await productsBySku(db, shop.id)
+  const products = await productsWithSkus(
+    db,
+    shop.id,
+    batch.candidates.map(({ productSku }) => productSku),
+  )
   const rules = await rulesOfShop(db, shop.id)
   const received: Received[] = []
   let writingMs = 0

@@ -4,21 +4,11 @@ import { nothingAbout, type Candidate } from '../../core/intake/candidate'
 import { asMember } from '../../core/moderation/actor'
 import { say } from '../../core/messages/say/everything'
 import type { Member } from '../data/members'
-import { productsOfShop, type Product } from '../data/products'
 import type { Shop } from '../data/shops'
 import { storePicture } from '../media/storePicture'
 import type { Services } from '../services'
 import { receiveOne } from './receive'
 import type { Receipt } from '../data/receipts'
-
-/** What the page for adding a review needs. */
-export interface WriteView {
-  products: Product[]
-}
-
-export async function writeView({ db }: Services, shop: Shop): Promise<WriteView> {
-  return { products: await productsOfShop(db, shop.id) }
-}
 
 /**
  * Stores a review that the owner adds. It is approved unless a rule holds it back or the owner decides later.

@@ -57,7 +57,9 @@ export async function confirmationOf(db: Knex, shopId: number, reviewId: number)
       score: 'review.score',
       verified: 'review.verified',
       confirmedAt: 'review.confirmed_at',
-      writers: db.raw("CASE WHEN form.id IS NULL THEN 'anyone' ELSE ifnull(product.writers, form.writers) END"),
+      writers: db.raw(
+        "CASE WHEN form.id IS NULL THEN 'anyone' ELSE ifnull(product.writers, form.writers) END",
+      ),
       arrivesAs: db.raw('ifnull(form.arrives_as, listing.arrives_as)'),
       versionNumber: 'review_version.number',
       language: 'review_version.language',
@@ -111,7 +113,6 @@ export async function storeConfirmation(
     .where({ shop_id: shopId, id: review.id })
     .update({
       confirmed_at: now,
-      revision: trx.raw('revision + 1'),
       // A confirmed review belongs to the customer, so it counts in averages.
       in_averages: true,
       ...(proof && { verified: true, proof_failure: null }),

@@ -99,21 +99,65 @@ export async function findDisplay(
   return row ? withVersions(db, row) : null
 }
 
+const ofShop = (db: Knex, shopId: number, words = '') => {
+  const query = db('display').where({ 'display.shop_id': shopId }).whereNull('display.removed_at')
+  return words.trim() === '' ? query : query.whereRaw('instr(lower(name), lower(?)) > 0', words.trim())
+}
+
+export interface DisplayQuery {
+  /** In its name; empty for all. */
+  words?: string
+  limit?: number
+  offset?: number
+}
+
 /** The displays of a shop, and the names of those that can't be read. */
 export async function displaysOfShop(
   db: Knex,
   shopId: number,
+  { words, limit, offset = 0 }: DisplayQuery = {},
 ): Promise<{ displays: Display[]; unreadable: Pick<Display, 'key' | 'name'>[] }> {
-  const rows: DisplayRow[] = await db('display')
-    .where({ shop_id: shopId })
-    .whereNull('removed_at')
-    .orderBy('id')
-    .select(displayColumns)
+  const query = ofShop(db, shopId, words).orderBy('display.id')
+  if (limit !== undefined) query.limit(limit).offset(offset)
+  const rows: DisplayRow[] = await query.select(displayColumns)
   const read = await Promise.all(rows.map((row) => withVersions(db, row)))
   return {
     displays: read.filter((display) => display !== null),
     unreadable: rows.filter((_, i) => read[i] === null).map(({ key, name }) => ({ key, name })),
   }
+}
+
+/** How many displays a shop has, how many of them are published, and how many of these have another draft. */
+export async function displayCounts(
+  db: Knex,
+  shopId: number,
+  words = '',
+): Promise<{ matching: number; all: number; live: number; differing: number }> {
+  const row = await ofShop(db, shopId)
+    .leftJoin('display_version AS draft', 'draft.id', 'draft_version_id')
+    .leftJoin('display_version AS live', 'live.id', 'live_version_id')
+    .first<{ all: number; live: number; differing: number | null }>(
+      db.raw('count(*) AS "all"'),
+      db.raw('count(live.id) AS live'),
+      db.raw('sum(live.configuration <> draft.configuration) AS differing'),
+    )
+  return {
+    matching: words.trim() === '' ? row.all : await countRows(ofShop(db, shopId, words)),
+    all: row.all,
+    live: row.live,
+    differing: row.differing ?? 0,
+  }
+}
+
+/** The published configurations of a shop that differ in what they select, the latest ones first. */
+export async function liveConfigurations(db: Knex, shopId: number, limit: number): Promise<Configuration[]> {
+  const rows: { configuration: string }[] = await ofShop(db, shopId)
+    .join('display_version AS live', 'live.id', 'live_version_id')
+    .groupByRaw("json_extract(live.configuration, '$.selection')")
+    .orderByRaw('max(live.id) DESC')
+    .limit(limit)
+    .select('live.configuration')
+  return rows.flatMap(({ configuration }) => readConfiguration(configuration) ?? [])
 }
 
 /** The oldest display of a shop. */

@@ -28,6 +28,9 @@ export interface Form {
   /** As published; for a form that never was, its draft. */
   design: FormDesign
   draft: FormDesign
+  /** When the draft was saved, and the browser tab that did it; empty if it never was. */
+  draftSavedAt: string
+  draftTab: string
   removedAt: string | null
 }
 
@@ -49,6 +52,8 @@ const columns = {
   version: 'form.version',
   design: 'form_version.design',
   draft: 'form.draft',
+  draftSavedAt: 'form.draft_saved_at',
+  draftTab: 'form.draft_tab',
   removedAt: 'form.removed_at',
 }
 type FormRow = Omit<Form, 'design' | 'draft'> & { design: string | null; draft: string }
@@ -90,13 +95,39 @@ export async function formOfReview(db: Knex, shopId: number, reviewId: number): 
   return first(forms(db).whereIn('form.id', formId))
 }
 
-export async function formsOfShop(db: Knex, shopId: number): Promise<Form[]> {
-  const rows = (await forms(db)
-    .where({ 'form.shop_id': shopId })
-    .orderBy('form.id')
-    .select(columns)) as FormRow[]
+export interface FormQuery {
+  /** In its name or heading; empty for all. */
+  words?: string
+  limit?: number
+  offset?: number
+  latestFirst?: boolean
+}
+
+const HEADING = "json_extract(ifnull(form_version.design, form.draft), '$.heading')"
+
+const ofShop = (db: Knex, shopId: number, words = '') => {
+  const query = forms(db).where({ 'form.shop_id': shopId })
+  if (words.trim() === '') return query
+  return query.whereRaw(`instr(lower(form.name || ' ' || ${HEADING}), lower(?)) > 0`, words.trim())
+}
+
+export async function formsOfShop(
+  db: Knex,
+  shopId: number,
+  { words, limit, offset = 0, latestFirst = false }: FormQuery = {},
+): Promise<Form[]> {
+  const query = ofShop(db, shopId, words).orderBy('form.id', latestFirst ? 'desc' : 'asc')
+  if (limit !== undefined) query.limit(limit).offset(offset)
+  const rows = (await query.select(columns)) as FormRow[]
   return rows.map(read)
 }
+
+export const countForms = (db: Knex, shopId: number, words = ''): Promise<number> =>
+  countRows(ofShop(db, shopId, words))
+
+/** The oldest form that customers can write through; null if there is none. */
+export const firstOpenForm = (db: Knex, shopId: number): Promise<Form | null> =>
+  first(ofShop(db, shopId).where({ 'form.state': 'open' }).orderBy('form.id'))
 
 /** An earlier version of a form's design; null if there is none with this number. */
 export async function designOfVersion(
@@ -110,16 +141,25 @@ export async function designOfVersion(
   return row ? readDesign(row.design) : null
 }
 
-/** The reviews that came through a form since a moment, without test reviews. */
-const arrived = (db: Knex, formId: number, since: string) =>
+/** The reviews that came through forms since a moment, without test reviews. */
+const arrived = (db: Knex, formIds: number[], since: string) =>
   db('review')
-    .where({ form_id: formId })
+    .whereIn('form_id', formIds)
     .where('received_at', '>=', since)
     .whereIn('source', publicSources)
     .whereNot('state', 'undone')
 
-export async function arrivalsOfForm(db: Knex, formId: number, since: string): Promise<number> {
-  return countRows(arrived(db, formId, since))
+/** How many reviews came through each of some forms since a moment; those without any are missing. */
+export async function arrivalsOfForms(
+  db: Knex,
+  formIds: number[],
+  since: string,
+): Promise<Map<number, number>> {
+  const rows: { formId: number; count: number }[] = await arrived(db, formIds, since)
+    .groupBy('form_id')
+    .select({ formId: 'form_id' })
+    .count({ count: '*' })
+  return new Map(rows.map(({ formId, count }) => [formId, count]))
 }
 
 /** How many came on each day, in UTC. */
@@ -129,7 +169,7 @@ export async function arrivalsByDay(
   since: string,
 ): Promise<{ day: string; count: number }[]> {
   const day = db.raw('substr(received_at, 1, 10)')
-  return arrived(db, formId, since).groupBy(day).select({ day }).count({ count: '*' })
+  return arrived(db, [formId], since).groupBy(day).select({ day }).count({ count: '*' })
 }
 
 /** Inserts a form; an open one with its first version. */
@@ -178,9 +218,11 @@ export async function updateForm(
   db: Knex,
   shopId: number,
   publicId: string,
-  changes: Partial<FormSettings & Pick<Form, 'name' | 'state' | 'trialIntakeId' | 'draft'>>,
+  changes: Partial<
+    FormSettings & Pick<Form, 'name' | 'state' | 'trialIntakeId' | 'draft' | 'draftSavedAt' | 'draftTab'>
+  >,
 ): Promise<boolean> {
-  const { draft, arrivesAs, lastDay, trialIntakeId, ...plain } = changes
+  const { draft, draftSavedAt, draftTab, arrivesAs, lastDay, trialIntakeId, ...plain } = changes
   return (
     (await db('form')
       .where({ shop_id: shopId, public_id: publicId, removed_at: null })
@@ -190,6 +232,7 @@ export async function updateForm(
         ...(lastDay !== undefined && { last_day: lastDay }),
         ...(trialIntakeId !== undefined && { trial_intake_id: trialIntakeId }),
         ...(draft && { draft: JSON.stringify(draft) }),
+        ...(draftSavedAt !== undefined && { draft_saved_at: draftSavedAt, draft_tab: draftTab ?? '' }),
       })) > 0
   )
 }
@@ -217,8 +260,13 @@ export async function isFormSlugTaken(db: Knex, slug: string, except = 0): Promi
 
 /** How each form of a shop is called, by public id; also removed ones, since their reviews stay. */
 export async function formNames(db: Knex, shopId: number): Promise<Record<string, string>> {
-  const rows = (await published(db).where({ 'form.shop_id': shopId }).select(columns)) as FormRow[]
-  return Object.fromEntries(rows.map(read).map((form) => [form.publicId, nameOfForm(form)]))
+  const rows: { publicId: string; name: string }[] = await published(db)
+    .where({ 'form.shop_id': shopId })
+    .select({
+      publicId: 'form.public_id',
+      name: db.raw(`coalesce(nullif(form.name, ''), nullif(${HEADING}, ''), form.slug)`),
+    })
+  return Object.fromEntries(rows.map(({ publicId, name }) => [publicId, name]))
 }
 
 /** Its name, or what tells it from others of the shop. */
@@ -230,10 +278,16 @@ export async function questionsOfShop(
   db: Knex,
   shopId: number,
 ): Promise<Record<string, { label: string; isPublic: boolean }>> {
-  // Of removed forms too, since their reviews stay.
-  const rows = (await published(db).where({ 'form.shop_id': shopId }).select(columns)) as FormRow[]
-  const all = rows.flatMap((row) => read(row).design.questions)
+  // Of removed forms too, since their reviews stay. Read without the schema: a shop can have hundreds of forms.
+  const rows: { id: string; label: string; isPublic: 0 | 1 }[] = await published(db)
+    .joinRaw("JOIN json_each(ifnull(form_version.design, form.draft), '$.questions') AS question")
+    .where({ 'form.shop_id': shopId })
+    .select({
+      id: db.raw("question.value ->> 'id'"),
+      label: db.raw("question.value ->> 'label'"),
+      isPublic: db.raw("question.value ->> 'public'"),
+    })
   return Object.fromEntries(
-    all.map(({ id, label, public: isPublic }) => [id, { label: label.trim(), isPublic }]),
+    rows.map(({ id, label, isPublic }) => [id, { label: label.trim(), isPublic: isPublic === 1 }]),
   )
 }

@@ -66,6 +66,8 @@ export interface Listing {
   removedAt: string | null
   disconnectedAt: string | null
   createdAt: string
+  /** Whether visitors get a link to it. */
+  isLinked: boolean
 }
 
 const columns = {
@@ -109,9 +111,11 @@ const columns = {
   removedAt: 'removed_at',
   disconnectedAt: 'disconnected_at',
   createdAt: 'created_at',
+  isLinked: 'is_linked',
 } satisfies Record<keyof Listing, string>
 
-type Row = Omit<Listing, 'languages' | 'found' | 'acceptsFewer' | 'matching' | 'problems'> & {
+type Row = Omit<Listing, 'languages' | 'found' | 'acceptsFewer' | 'matching' | 'problems' | 'isLinked'> & {
+  isLinked: 0 | 1
   problems: string | null
   languages: string
   matching: string | null
@@ -119,8 +123,9 @@ type Row = Omit<Listing, 'languages' | 'found' | 'acceptsFewer' | 'matching' | '
   acceptsFewer: 0 | 1
 }
 
-const read = ({ languages, found, acceptsFewer, matching, problems, ...row }: Row): Listing => ({
+const read = ({ languages, found, acceptsFewer, matching, problems, isLinked, ...row }: Row): Listing => ({
   ...row,
+  isLinked: isLinked === 1,
   acceptsFewer: acceptsFewer === 1,
   problems: problems === null ? null : (JSON.parse(problems) as SheetProblems),
   matching: matching === null ? null : (JSON.parse(matching) as SheetMatching),
@@ -158,6 +163,7 @@ export type NewListing = Pick<
   | 'accessKey'
   | 'matching'
   | 'createdAt'
+  | 'isLinked'
 >
 
 export async function insertListing(trx: Knex.Transaction, listing: NewListing): Promise<number> {

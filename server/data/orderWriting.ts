@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { emailKeyOf } from '../../core/proof/emailKey'
 import type { OrderRow } from '../../core/proof/orderFile'
 import { orderNumberKey } from '../../core/proof/orderNumber'
+import { productRow, skuKey } from './products'
 
 export interface OrdersTaken {
   newOrders: number
@@ -47,10 +48,10 @@ async function productsOf(
   const product = () => trx('product').where({ shop_id: shopId }).orderBy('id')
   const bySku = new Map<string, number>()
   const byTitle = new Map<string, number>()
-  const skus = [...new Set(rows.map((row) => skuOf(row).toLowerCase()))]
+  const skus = [...new Set(rows.map((row) => skuKey(skuOf(row))))]
   const named: { id: number; key: string }[] = await product()
-    .whereRaw(`lower(sku) IN (${skus.map(() => '?').join(', ')})`, skus)
-    .select('id', { key: trx.raw('lower(sku)') })
+    .whereIn('sku_key', skus)
+    .select({ id: 'id', key: 'sku_key' })
   const earlier: { id: number; key: string }[] = await trx('product_alias')
     .where({ shop_id: shopId })
     .whereIn('sku_key', skus)
@@ -67,12 +68,11 @@ async function productsOf(
   let added = 0
   for (const row of rows) {
     const sku = skuOf(row)
-    let id =
-      bySku.get(sku.toLowerCase()) ?? (row.productSku === '' ? byTitle.get(row.productTitle) : undefined)
+    let id = bySku.get(skuKey(sku)) ?? (row.productSku === '' ? byTitle.get(row.productTitle) : undefined)
     if (id === undefined) {
       const title = row.productTitle || sku
-      ;[id] = await trx('product').insert({ shop_id: shopId, public_id: newId(), sku, title })
-      bySku.set(sku.toLowerCase(), id!)
+      ;[id] = await trx('product').insert(productRow(shopId, newId(), { sku, title }))
+      bySku.set(skuKey(sku), id!)
       if (!byTitle.has(title)) byTitle.set(title, id!)
       added++
     }

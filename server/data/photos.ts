@@ -1,6 +1,5 @@
 import type { Knex } from 'knex'
 import type { Photo } from '../../core/intake/candidate'
-import { countRows } from './countRows'
 
 /** A photo of a form that is not sent yet. */
 export interface PendingPhoto extends Omit<Photo, 'alt'> {
@@ -18,9 +17,54 @@ export async function insertPendingPhoto(
   db: Knex,
   form: { id: number; shopId: number },
   stored: PendingPhoto,
-  now: string,
+  { network, bytes, now }: { network: string; bytes: number; now: string },
 ): Promise<void> {
-  await db('pending_photo').insert({ ...stored, shop_id: form.shopId, form_id: form.id, uploaded_at: now })
+  const of = { shop_id: form.shopId, form_id: form.id }
+  await db('pending_photo').insert({ ...stored, ...of, network, bytes, uploaded_at: now })
+}
+
+interface Uploads {
+  bytes: number
+  photos: number
+  videos: number
+}
+
+/** What a network, a form and its shop have of uploads whose forms are not sent. */
+export async function pendingUploads(
+  db: Knex,
+  form: { id: number; shopId: number },
+  network: string,
+): Promise<Record<'network' | 'form' | 'shop', Uploads>> {
+  const counted = async (query: Knex.QueryBuilder): Promise<Uploads> =>
+    query.first<Uploads>(
+      db.raw('ifnull(sum(bytes), 0) AS bytes'),
+      db.raw('count(*) AS photos'),
+      db.raw('count(video) AS videos'),
+    )
+  return {
+    network: await counted(db('pending_photo').where({ network })),
+    form: await counted(db('pending_photo').where({ form_id: form.id })),
+    shop: await counted(db('pending_photo').where({ shop_id: form.shopId })),
+  }
+}
+
+/** Adds to the bytes that are kept for an upload. */
+export async function addPendingBytes(
+  db: Knex,
+  form: { id: number },
+  key: string,
+  bytes: number,
+): Promise<void> {
+  await db('pending_photo').where({ form_id: form.id, key }).increment('bytes', bytes)
+}
+
+/** The files of a folder that no unsent form refers to. */
+export async function withoutPendingForm(db: Knex, names: string[]): Promise<string[]> {
+  const used = new Set<string>()
+  for (const column of ['name', 'small', 'video'] as const)
+    for (const name of await db('pending_photo').whereIn(column, names).pluck<string[]>(column))
+      used.add(name)
+  return names.filter((name) => !used.has(name))
 }
 
 export async function setPendingVideo(
@@ -30,12 +74,6 @@ export async function setPendingVideo(
   video: { video: string; seconds: number },
 ): Promise<void> {
   await db('pending_photo').where({ form_id: form.id, key }).update(video)
-}
-
-/** The number of a shop's videos whose forms are not sent yet. */
-export function countPendingVideos(db: Knex, shopId: number): Promise<number> {
-  // The condition of the partial index.
-  return countRows(db('pending_photo').where({ shop_id: shopId }).whereRaw('video IS NOT NULL'))
 }
 
 export async function findPendingPhotos(db: Knex, formId: number, keys: string[]): Promise<PendingPhoto[]> {

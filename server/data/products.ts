@@ -1,4 +1,6 @@
 import type { Knex } from 'knex'
+import { normalizeText } from '../../core/formats/normalizeText'
+import { countRows } from './countRows'
 import type { Writers } from '../../core/intake/writers'
 
 export interface Product {
@@ -29,16 +31,92 @@ const columns = {
 type Row = Omit<Product, 'retired'> & { retired: 0 | 1 }
 const read = ({ retired, ...row }: Row): Product => ({ ...row, retired: retired === 1 })
 
+const MAX_KEYS_AT_ONCE = 500
+const MAX_SEARCHED_WORDS = 8
+/** Those that share the words of a title; more are too many to tell apart. */
+const MAX_SAME_TITLES = 200
+const MAX_FEW = 500
+
 /** SKUs that differ only in case are the same. */
 export const skuKey = (sku: string): string => sku.trim().toLowerCase()
 
-/** The products of a shop by title, also retired ones, without those that were merged into others. */
-export async function productsOfShop(db: Knex, shopId: number): Promise<Product[]> {
-  const rows: Row[] = await db('product')
+/** What a search by words looks at. */
+export const searchTextOf = ({ title, sku }: Pick<Product, 'title' | 'sku'>): string =>
+  normalizeText(`${title} ${sku}`)
+
+const present = (db: Knex, shopId: number) => db('product').where({ shop_id: shopId, merged_into: null })
+
+/** The number of a shop's products, also of retired ones, without those that were merged into others. */
+export const countProducts = (db: Knex, shopId: number): Promise<number> => countRows(present(db, shopId))
+
+export interface ProductQuery {
+  /** All of these words are in its title or SKU; empty for all products. */
+  words?: string
+  /** Whether retired ones are left out. */
+  onOffer?: boolean
+  limit: number
+  offset?: number
+}
+
+/** A product with the number of its approved reviews. */
+export type ListedProduct = Product & { approved: number }
+
+/** Products that match, those on offer first, the ones with most orders and reviews leading. */
+export async function searchProducts(
+  db: Knex,
+  shopId: number,
+  { words = '', onOffer = false, limit, offset = 0 }: ProductQuery,
+): Promise<ListedProduct[]> {
+  const few = words.trim() === '' ? null : await fewMatches(db, shopId, words)
+  const query = few
+    ? db('product').whereIn('id', few)
+    : containing(db.from(db.raw('product INDEXED BY product_by_use')), words)
+  if (onOffer) query.where({ retired: 0 })
+  const rows: (Row & { approved: number })[] = await query
     .where({ shop_id: shopId, merged_into: null })
-    .orderBy('title')
+    .orderBy(['retired', { column: 'uses', order: 'desc' }, 'title'])
+    .limit(limit)
+    .offset(offset)
+    .select({ ...columns, approved: 'approved' })
+  return rows.map(({ approved, ...row }) => ({ ...read(row), approved }))
+}
+
+/**
+ * The ids of the products that contain some words; null if there are many. An index holds all that this reads. Of many,
+ * the first ones are found soon in the order of their use.
+ */
+async function fewMatches(db: Knex, shopId: number, words: string): Promise<number[] | null> {
+  const ids: number[] = await matching(db, shopId, words)
+    .limit(MAX_FEW + 1)
+    .pluck('id')
+  return ids.length > MAX_FEW ? null : ids
+}
+
+/** The number of products that match. */
+export const countMatching = (db: Knex, shopId: number, words: string): Promise<number> =>
+  countRows(matching(db, shopId, words))
+
+const matching = (db: Knex, shopId: number, words: string): Knex.QueryBuilder =>
+  containing(db.from(db.raw('product INDEXED BY product_by_text')), words).where({
+    shop_id: shopId,
+    merged_into: null,
+  })
+
+function containing(query: Knex.QueryBuilder, words: string): Knex.QueryBuilder {
+  for (const word of normalizeText(words).split(/\s+/).filter(Boolean).slice(0, MAX_SEARCHED_WORDS))
+    query.whereRaw('instr(search_text, ?) > 0', word)
+  return query
+}
+
+export async function productsWithIds(
+  db: Knex,
+  shopId: number,
+  ids: readonly (number | null)[],
+): Promise<Map<number, Product>> {
+  const rows: Row[] = await present(db, shopId)
+    .whereIn('id', [...new Set(ids.filter((id) => id !== null))])
     .select(columns)
-  return rows.map(read)
+  return new Map(rows.map((row) => [row.id, read(row)]))
 }
 
 export async function findProduct(
@@ -53,24 +131,38 @@ export async function findProduct(
   return row ? read(row) : null
 }
 
-/** The products by the keys of their SKUs, earlier SKUs and the SKUs of products merged into them. */
-export async function productsBySku(db: Knex, shopId: number): Promise<Map<string, Product>> {
-  const products = new Map((await productsOfShop(db, shopId)).map((product) => [product.id, product]))
-  const others: { sku: string; productId: number }[] = [
-    ...(await db('product_alias')
-      .where({ shop_id: shopId })
-      .select({ sku: 'sku_key', productId: 'product_id' })),
-    ...(await db('product')
-      .where({ shop_id: shopId })
-      .whereNotNull('merged_into')
-      .select({ sku: 'sku', productId: 'merged_into' })),
-  ]
+/**
+ * The products with some SKUs, by the keys of these. Earlier SKUs, and those of products that were merged into others,
+ * lead to the present product.
+ */
+export async function productsWithSkus(
+  db: Knex,
+  shopId: number,
+  skus: readonly string[],
+): Promise<Map<string, Product>> {
   const found = new Map<string, Product>()
-  for (const { sku, productId } of others) {
-    const product = products.get(productId)
-    if (product) found.set(skuKey(sku), product)
+  const keys = [...new Set(skus.map(skuKey))].filter(Boolean)
+  for (let start = 0; start < keys.length; start += MAX_KEYS_AT_ONCE) {
+    const some = keys.slice(start, start + MAX_KEYS_AT_ONCE)
+    const own: { key: string; id: number; into: number | null }[] = await db('product')
+      .where({ shop_id: shopId })
+      .whereIn('sku_key', some)
+      .select({ key: 'sku_key', id: 'id', into: 'merged_into' })
+    const earlier: { key: string; id: number }[] = await db('product_alias')
+      .where({ shop_id: shopId })
+      .whereIn('sku_key', some)
+      .select({ key: 'sku_key', id: 'product_id' })
+    const products = await productsWithIds(db, shopId, [
+      ...own.map(({ id, into }) => into ?? id),
+      ...earlier.map(({ id }) => id),
+    ])
+    // The present SKU of a product wins over those that once were others'.
+    const merged = own.filter(({ into }) => into !== null).map(({ key, into }) => ({ key, id: into! }))
+    for (const { key, id } of [...earlier, ...merged, ...own.filter(({ into }) => into === null)]) {
+      const product = products.get(id)
+      if (product) found.set(key, product)
+    }
   }
-  for (const product of products.values()) found.set(skuKey(product.sku), product)
   return found
 }
 
@@ -90,37 +182,38 @@ export async function skuKeysOf(
 
 /** The product with a SKU, or with one that leads to it. */
 export async function productWithSku(db: Knex, shopId: number, sku: string): Promise<Product | undefined> {
-  return sku === '' ? undefined : (await productsBySku(db, shopId)).get(skuKey(sku))
+  return (await productsWithSkus(db, shopId, [sku])).get(skuKey(sku))
 }
 
-/** Counts order lines, those of merged products included. */
-const SOLD = `(SELECT ifnull(sum(part.sold), 0) FROM product AS part
-  WHERE part.shop_id = product.shop_id AND (part.id = product.id OR part.merged_into = product.id))`
+/** The only product on offer with a title, whatever its case and spaces; null if there is none, or several. */
+export async function findProductByTitle(db: Knex, shopId: number, title: string): Promise<Product | null> {
+  const wanted = normalizeText(title).trim()
+  if (wanted === '') return null
+  const found = await searchProducts(db, shopId, { words: title, onOffer: true, limit: MAX_SAME_TITLES })
+  const same = found.filter((row) => normalizeText(row.title).trim() === wanted)
+  return same.length === 1 ? same[0]! : null
+}
 
-/** Products on offer without a review other than spam and declined ones, most sold first. */
+const unreviewed = (db: Knex, shopId: number) =>
+  db
+    .from(db.raw('product INDEXED BY product_unreviewed'))
+    .where({ shop_id: shopId, merged_into: null })
+    // The condition of the partial index.
+    .whereRaw('retired = 0 AND reviews = 0')
+
+/** Products on offer without a review other than spam and declined ones, most sold first, and how many there are. */
 export async function productsWithoutReview(
   db: Knex,
   shopId: number,
-): Promise<(Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]> {
-  return db('product')
-    .where({ 'product.shop_id': shopId, 'product.merged_into': null, 'product.retired': 0 })
-    .whereNotExists(
-      db('review')
-        .whereRaw('review.product_id = product.id')
-        .whereIn('review.state', ['waiting', 'held', 'approved']),
-    )
-    .orderBy([{ column: 'sold', order: 'desc' }, { column: 'title' }])
-    .select('sku', 'title', 'picture', { sold: db.raw(SOLD) })
-}
-
-/** The numbers of approved reviews of each product. */
-export async function approvedOfProducts(db: Knex, shopId: number): Promise<Map<number, number>> {
-  const rows: { productId: number; count: number }[] = await db('review_count')
-    .where({ shop_id: shopId, state: 'approved' })
-    .groupBy('product_id')
-    .select({ productId: 'product_id' })
-    .sum({ count: 'count' })
-  return new Map(rows.map(({ productId, count }) => [productId, count]))
+  limit: number,
+): Promise<{ first: (Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]; count: number }> {
+  return {
+    first: await unreviewed(db, shopId)
+      .orderBy([{ column: 'sold', order: 'desc' }, { column: 'title' }])
+      .limit(limit)
+      .select('sku', 'title', 'picture', 'sold'),
+    count: await countRows(unreviewed(db, shopId)),
+  }
 }
 
 export interface ProductFields {
@@ -135,7 +228,16 @@ const stored = ({ sku, title, picture, pageUrl }: ProductFields) => ({
   title,
   picture,
   page_url: pageUrl,
+  sku_key: skuKey(sku),
+  search_text: searchTextOf({ title, sku }),
 })
+
+/** The row of a new product. */
+export const productRow = (
+  shopId: number,
+  publicId: string,
+  { sku, title, picture = null, pageUrl = '' }: Pick<ProductFields, 'sku' | 'title'> & Partial<ProductFields>,
+) => ({ shop_id: shopId, public_id: publicId, ...stored({ sku, title, picture, pageUrl }) })
 
 export async function insertProduct(
   trx: Knex.Transaction,
@@ -143,7 +245,7 @@ export async function insertProduct(
   publicId: string,
   fields: ProductFields,
 ): Promise<number> {
-  const [id] = await trx('product').insert({ shop_id: shopId, public_id: publicId, ...stored(fields) })
+  const [id] = await trx('product').insert(productRow(shopId, publicId, fields))
   return id!
 }
 
@@ -193,17 +295,29 @@ export async function setMerged(
     .where({ shop_id: shopId })
     .whereIn('id', [id, ...along])
     .update({ merged_into: into })
+  await recountSold(trx, [id, into])
   return along
+}
+
+/** The order lines of products, those of the products that were merged into them included. */
+async function recountSold(trx: Knex.Transaction, ids: number[]): Promise<void> {
+  await trx('product')
+    .whereIn('id', ids)
+    .update({
+      sold: trx.raw(`(SELECT count(*) FROM purchase_line WHERE product_id = product.id)
+        + (SELECT count(*) FROM product AS part JOIN purchase_line ON purchase_line.product_id = part.id
+          WHERE part.merged_into = product.id)`),
+    })
 }
 
 export async function clearMerged(
   trx: Knex.Transaction,
   shopId: number,
-  id: number,
-  along: number[],
+  { id, into, along }: { id: number; into: number; along: number[] },
 ): Promise<void> {
   await trx('product').where({ shop_id: shopId, id }).update({ merged_into: null })
   await trx('product').where({ shop_id: shopId }).whereIn('id', along).update({ merged_into: id })
+  await recountSold(trx, [id, into])
 }
 
 /** Whether a review or an order refers to the product, or another was merged into it. */

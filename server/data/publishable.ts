@@ -22,18 +22,20 @@ export interface PublishableRow {
   writtenAt: string
 }
 
-/** How many publishable reviews have equal facets, under the columns of their rows. */
-export type CountRow = FacetCount & { row: Omit<PublishableRow, 'id' | 'writtenAt'> }
+/** The columns of rows that are counted. Without a product they are those of all products together. */
+type CountedColumns = Omit<PublishableRow, 'id' | 'writtenAt' | 'productId'> & { productId?: number }
 
-type StoredCount = Omit<PublishableRow, 'id' | 'writtenAt'> & {
-  productSku: string | null
+/** How many publishable reviews have equal facets, under the columns of their rows. */
+export type CountRow = FacetCount & { row: CountedColumns }
+
+type StoredCount = CountedColumns & {
+  productSku?: string | null
   listing: string | null
   form: string | null
   count: number
 }
 
-const facetColumns = {
-  productId: 'product_id',
+const traitColumns = {
   rating: 'rating',
   source: 'source',
   language: 'language',
@@ -43,14 +45,13 @@ const facetColumns = {
   listingId: 'listing_id',
   formId: 'form_id',
 }
+const facetColumns = { productId: 'product_id', ...traitColumns }
 /** The listing has a column of the same name. */
-const facetsIn = (table: string): typeof facetColumns =>
-  Object.fromEntries(
-    Object.entries(facetColumns).map(([name, column]) => [name, `${table}.${column}`]),
-  ) as typeof facetColumns
+const columnsIn = (table: string, columns: Record<string, string>) =>
+  Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, `${table}.${column}`]))
 const rowColumns = { id: 'review_id', ...facetColumns, writtenAt: 'written_at' }
 
-const counted = ({ productSku, listing, form, count, ...row }: StoredCount): CountRow => ({
+const counted = ({ productSku = null, listing, form, count, ...row }: StoredCount): CountRow => ({
   productSku,
   listing,
   form,
@@ -64,22 +65,40 @@ const counted = ({ productSku, listing, form, count, ...row }: StoredCount): Cou
   row,
 })
 
-/** From the counters. */
-export async function publishableCounts(db: Knex, shopId: number): Promise<CountRow[]> {
-  const rows: StoredCount[] = await db('publishable_count')
-    .leftJoin('product', 'product.id', 'publishable_count.product_id')
-    .leftJoin('listing', 'listing.id', 'publishable_count.listing_id')
-    .leftJoin('form', 'form.id', 'publishable_count.form_id')
-    .where({ 'publishable_count.shop_id': shopId })
-    .where('publishable_count.count', '>', 0)
+/** From the counters: all products together, or each of some. 0 stands for reviews without a product. */
+export async function publishableCounts(
+  db: Knex,
+  shopId: number,
+  productIds: readonly number[] | null,
+): Promise<CountRow[]> {
+  const table = productIds === null ? 'publishable_total' : 'publishable_count'
+  const query = named(db(table), table, productIds)
+    .where({ [`${table}.shop_id`]: shopId })
+    .where(`${table}.count`, '>', 0)
+    .select({ count: `${table}.count` })
+  const rows: StoredCount[] = await query
+  return rows.map(counted)
+}
+
+/** Selects the facets of counted rows, with the names of what they refer to. */
+function named(
+  query: Knex.QueryBuilder,
+  table: string,
+  productIds: readonly number[] | null,
+): Knex.QueryBuilder {
+  query
+    .leftJoin('listing', 'listing.id', `${table}.listing_id`)
+    .leftJoin('form', 'form.id', `${table}.form_id`)
     .select({
-      ...facetsIn('publishable_count'),
-      productSku: 'product.sku',
+      ...columnsIn(table, traitColumns),
       listing: 'listing.public_id',
       form: 'form.public_id',
-      count: 'publishable_count.count',
     })
-  return rows.map(counted)
+  if (productIds === null) return query
+  return query
+    .leftJoin('product', 'product.id', `${table}.product_id`)
+    .whereIn(`${table}.product_id`, productIds)
+    .select({ productId: `${table}.product_id`, productSku: 'product.sku' })
 }
 
 /** When reviews were written: from one moment on, and before another, as ISO 8601 in UTC; an empty one is open. */
@@ -94,10 +113,17 @@ function within(query: Knex.QueryBuilder, { from, before }: Period): Knex.QueryB
   return query
 }
 
+/** Which reviews are counted one by one: those of a period, of all products or of some. */
+export interface Counting {
+  period: Period
+  /** As in `publishableCounts`. */
+  productIds: readonly number[] | null
+}
+
 /** Counts of the reviews of a period. Reads all of them, from an index. */
-export async function countsWithin(db: Knex, shopId: number, period: Period): Promise<CountRow[]> {
+export async function countsWithin(db: Knex, shopId: number, counting: Counting): Promise<CountRow[]> {
   const reviews = db('publishable_review').where({ shop_id: shopId }).select('publishable_review.*')
-  const rows: StoredCount[] = await countedTogether(db, within(reviews, period))
+  const rows: StoredCount[] = await countedTogether(db, reviews, counting)
   return rows.map(counted)
 }
 
@@ -106,55 +132,45 @@ export async function taggedCounts(
   db: Knex,
   shopId: number,
   tags: string[],
-  period: Period,
+  counting: Counting,
 ): Promise<CountRow[]> {
-  const rows: StoredCount[] = await countedTogether(
-    db,
-    within(tagged(db, shopId, tags).distinct('publishable_review.*'), period),
-  )
+  const reviews = tagged(db, shopId, tags).distinct('publishable_review.*')
+  const rows: StoredCount[] = await countedTogether(db, reviews, counting)
   return rows.map(counted)
 }
 
-/** Counts of the reviews with each tag. Reads all tagged reviews. */
+/** Counts of the reviews with each of the tags that most reviews have. Reads all tagged reviews. */
 export async function countsByTag(
   db: Knex,
   shopId: number,
-  period: Period,
+  tags: string[],
+  counting: Counting,
 ): Promise<(CountRow & { tag: string })[]> {
-  const rows: (StoredCount & { tag: string })[] = await countedTogether(
-    db,
-    within(tagged(db, shopId).select('publishable_review.*', { tag: 'tag.name' }), period),
-    'chosen.tag',
-  )
+  const reviews = tagged(db, shopId, tags).select('publishable_review.*', { tag: 'tag.name' })
+  const rows: (StoredCount & { tag: string })[] = await countedTogether(db, reviews, counting, 'chosen.tag')
   return rows.map(({ tag, ...row }) => ({ ...counted(row), tag }))
 }
 
-function countedTogether(db: Knex, reviews: Knex.QueryBuilder, ...more: string[]): Knex.QueryBuilder {
-  return db
-    .from(reviews.as('chosen'))
-    .leftJoin('product', 'product.id', 'chosen.product_id')
-    .leftJoin('listing', 'listing.id', 'chosen.listing_id')
-    .leftJoin('form', 'form.id', 'chosen.form_id')
-    .groupBy(...Object.values(facetsIn('chosen')), ...more)
-    .select(
-      {
-        ...facetsIn('chosen'),
-        productSku: 'product.sku',
-        listing: 'listing.public_id',
-        form: 'form.public_id',
-      },
-      ...more,
-    )
+function countedTogether(
+  db: Knex,
+  reviews: Knex.QueryBuilder,
+  { period, productIds }: Counting,
+  ...more: string[]
+): Knex.QueryBuilder {
+  const columns = productIds === null ? traitColumns : facetColumns
+  const query = db.from(within(reviews, period).as('chosen'))
+  return named(query, 'chosen', productIds)
+    .groupBy(...Object.values(columnsIn('chosen', columns)), ...more)
+    .select(...more)
     .count({ count: '*' })
 }
 
-function tagged(db: Knex, shopId: number, tags?: string[]): Knex.QueryBuilder {
-  const query = db('tag')
+const tagged = (db: Knex, shopId: number, tags: string[]): Knex.QueryBuilder =>
+  db('tag')
     .join('review_tag', 'review_tag.tag_id', 'tag.id')
     .join('publishable_review', 'publishable_review.review_id', 'review_tag.review_id')
     .where({ 'tag.shop_id': shopId })
-  return tags ? query.whereIn('tag.name', tags) : query
-}
+    .whereIn('tag.name', tags)
 
 /** The rows with any of some tags; reads all of them. */
 export async function rowsTagged(
@@ -207,7 +223,7 @@ export async function rowsInOrder(
   return within(query, period)
 }
 
-/** The newest rows with each of some facets. */
+/** The newest rows with each of some facets; all of these name a product, or none does. */
 export async function newestOfEach(
   db: Knex,
   shopId: number,
@@ -215,13 +231,16 @@ export async function newestOfEach(
   limit: number,
   { from, before }: Period,
 ): Promise<PublishableRow[]> {
+  const isByProduct = facets[0]?.productId !== undefined
+  const columns = isByProduct ? facetColumns : traitColumns
   return db.raw<PublishableRow[]>(
     `SELECT ${Object.entries(rowColumns)
       .map(([name, column]) => `publishable_review.${column} AS ${name}`)
       .join(', ')}
     FROM json_each(?) AS facet JOIN publishable_review ON publishable_review.review_id IN (
       SELECT review_id FROM publishable_review AS one
-      WHERE one.shop_id = ? AND ${Object.entries(facetColumns)
+        INDEXED BY ${isByProduct ? 'publishable_by_facets' : 'publishable_by_traits'}
+      WHERE one.shop_id = ? AND ${Object.entries(columns)
         .map(([name, column]) => `one.${column} = facet.value ->> '${name}'`)
         .join(' AND ')} AND one.written_at >= ? AND one.written_at < ?
       ORDER BY one.written_at DESC, one.review_id DESC LIMIT ?)`,
@@ -238,8 +257,9 @@ export async function publishableIds(
   if (publicIds.length === 0) return new Map()
   const rows: { publicId: string; id: number }[] = await db('review')
     .join('publishable_review', 'publishable_review.review_id', 'review.id')
-    .where({ 'publishable_review.shop_id': shopId })
     .whereIn('public_id', publicIds)
+    // The plus keeps SQLite from reading all reviews of the shop.
+    .whereRaw('+publishable_review.shop_id = ?', shopId)
     .select({ publicId: 'public_id', id: 'review.id' })
   return new Map(rows.map(({ publicId, id }) => [publicId, id]))
 }

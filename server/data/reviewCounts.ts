@@ -10,7 +10,7 @@ export async function laneCounts(
   shopId: number,
   only: readonly Source[] = sources,
 ): Promise<Record<ReviewState, number>> {
-  const rows: { state: ReviewState; count: number }[] = await db('review_count')
+  const rows: { state: ReviewState; count: number }[] = await db('lane_count')
     .where({ shop_id: shopId })
     .whereIn('state', reviewStates)
     .whereIn('source', only)
@@ -42,7 +42,8 @@ export async function undecidedCount(db: Knex, shopId: number): Promise<number> 
 /** The number of reviews of a lane with equal properties. Ratings are whole stars in hundredths. */
 export interface CountedGroup {
   rating: number
-  productId: number
+  /** Missing where all products are counted together. */
+  productId?: number
   source: string
   language: string
   verified: 0 | 1
@@ -51,14 +52,21 @@ export interface CountedGroup {
   count: number
 }
 
-/** The counters of a lane, by all properties that can be filtered. */
-export async function groupsInLane(db: Knex, shopId: number, state: ReviewState): Promise<CountedGroup[]> {
-  const rows: CountedGroup[] = await db('review_count')
+/**
+ * The counters of a lane, by all properties that can be filtered.
+ * @param productIds those of each of these products, 0 for none; null for all products together
+ */
+export async function groupsInLane(
+  db: Knex,
+  shopId: number,
+  state: ReviewState,
+  productIds: readonly number[] | null,
+): Promise<CountedGroup[]> {
+  const query = db(productIds === null ? 'lane_count' : 'review_count')
     .where({ shop_id: shopId, state })
     .where('count', '>', 0)
     .select({
       rating: 'rating',
-      productId: 'product_id',
       source: 'source',
       language: 'language',
       verified: 'verified',
@@ -66,12 +74,14 @@ export async function groupsInLane(db: Knex, shopId: number, state: ReviewState)
       needsReply: 'needs_reply',
       count: 'count',
     })
+  if (productIds !== null) query.whereIn('product_id', productIds).select({ productId: 'product_id' })
+  const rows: CountedGroup[] = await query
   return rows.map((row) => ({ ...row, rating: Math.floor((row.rating + 50) / 100) * 100 }))
 }
 
 /** Approved reviews that can be shown and count in averages, of the shop or of a product. */
 export async function approvedTally(db: Knex, shopId: number, productId?: number): Promise<RatingTally> {
-  const query = db('review_count')
+  const query = db(productId === undefined ? 'lane_count' : 'review_count')
     .where({ shop_id: shopId, state: 'approved', showable: 1, in_averages: 1 })
     .where('rating', '>', 0)
   if (productId !== undefined) query.where({ product_id: productId })
@@ -84,7 +94,7 @@ export async function approvedTally(db: Knex, shopId: number, productId?: number
 
 /** The number of approved reviews that can be shown. */
 export async function showableCount(db: Knex, shopId: number): Promise<number> {
-  const row = await db('review_count')
+  const row = await db('lane_count')
     .where({ shop_id: shopId, state: 'approved', showable: 1 })
     .sum({ count: 'count' })
     .first<{ count: number | null }>()

@@ -17,6 +17,7 @@ export interface FullReview
   /** The other reviews of its group. */
   groupId: number | null
   productTitle: string | null
+  productSku: string | null
   productPicture: string | null
   reply: { name: string; body: string; postedAt: string } | null
   replyDraft: string
@@ -43,6 +44,7 @@ const columns = {
   groupId: 'review.group_id',
   productId: 'review.product_id',
   productTitle: 'product.title',
+  productSku: 'product.sku',
   authorEmail: 'customer.address',
   source: 'review.source',
   note: 'review.note',

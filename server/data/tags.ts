@@ -1,12 +1,27 @@
 import type { Knex } from 'knex'
 
+/** A shop with more tags than this searches among them. */
+export const MAX_LISTED_TAGS = 50
+
 export interface Tag {
   id: number
   name: string
 }
 
-export async function tagsOfShop(db: Knex, shopId: number): Promise<Tag[]> {
-  return db('tag').where({ shop_id: shopId }).orderBy('name').select('id', 'name')
+/** Names of tags that contain some words, those of most reviews first. */
+export async function frequentTags(
+  db: Knex,
+  shopId: number,
+  { words = '', limit }: { words?: string; limit: number },
+): Promise<string[]> {
+  const query = db
+    .from(db.raw('tag INDEXED BY tag_by_use'))
+    .where({ shop_id: shopId })
+    .orderBy([{ column: 'uses', order: 'desc' }, 'name'])
+    .limit(limit)
+  const wanted = words.trim()
+  if (wanted !== '') query.whereRaw('instr(lower(name), lower(?)) > 0', wanted)
+  return query.pluck('name')
 }
 
 export async function findTag(db: Knex, shopId: number, name: string): Promise<Tag | undefined> {

@@ -24,13 +24,13 @@ export function displayPart(body: string): Prepared {
   })
 }
 
-/** A page for visitors. Its policy allows only our script and its style elements: texts of others cannot contain one. */
+/** A page for visitors. The logo of a shop is a data image. Its policy allows only our script and its style elements: texts of others cannot contain one. */
 export function visitorPage(page: string): Prepared {
   const styles = new Set([...page.matchAll(/<style>([\s\S]*?)<\/style>/g)].map(([, style]) => style!))
   const hashes = [...styles].map((style) => `'sha256-${createHash('sha256').update(style).digest('base64')}'`)
   return prepare(page, {
     'Content-Type': 'text/html; charset=utf-8',
     'Cache-Control': ALWAYS_ASK,
-    'Content-Security-Policy': `default-src 'none'; script-src 'self'; style-src ${hashes.join(' ')}; font-src 'self'; img-src 'self'; media-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'`,
+    'Content-Security-Policy': `default-src 'none'; script-src 'self'; style-src ${hashes.join(' ')}; font-src 'self'; img-src 'self' data:; media-src 'self'; connect-src 'self'; base-uri 'none'; form-action 'self'`,
   })
 }

@@ -5,9 +5,6 @@ import type { AnswerKind } from './answerKind'
 import type { LiveDisplays } from './liveDisplays'
 import type { Prepared } from './prepared'
 
-/** A longer wait for a variant ends with the display itself. */
-const MOST_MS = 10_000
-
 /** Answers with a variant of a display, from memory if it was requested before. */
 export function displayVariants(
   { workers, origins }: Pick<Services, 'workers' | 'origins'>,
@@ -24,7 +21,7 @@ export function displayVariants(
     if (kind === '.json' && asked.language && live.isIn(key, asked.language)) delete asked.language
     if (kind === '.json' && Object.keys(asked).length === 0) return live.json(key) ?? null
     return live.variant(key, kind + JSON.stringify(asked), async () => {
-      const made = await workers.run('makeVariant', { key, kind, asked }, { mostMs: MOST_MS })
+      const made = await workers.run('makeVariant', { key, kind, asked })
       return made && asBuffers(made)
     })
   }

@@ -2,7 +2,7 @@ import { setImmediate as nextTurn } from 'node:timers/promises'
 import { partsOf } from './multipart'
 
 /** Why a form was refused. */
-export type FormRefusal = 'tooManyFields' | 'fieldName' | 'broken' | 'wrongType'
+export type FormRefusal = 'tooManyFields' | 'fieldName' | 'longField' | 'broken' | 'wrongType'
 
 export class FormRefused extends Error {
   constructor(readonly reason: FormRefusal) {
@@ -23,33 +23,51 @@ const multipart = /^multipart\/form-data\s{0,2}(?:;|$)/i
 /**
  * Parses the fields of a form in linear time.
  * @param contentType of the request; an empty body may lack one
+ * @param maxFieldBytes of the text of a field, in UTF-8
  * @throws FormRefused
  */
-export async function readFormFields(body: Buffer, contentType: string): Promise<FormData> {
+export async function readFormFields(
+  body: Buffer,
+  contentType: string,
+  maxFieldBytes: number,
+): Promise<FormData> {
   if (body.length === 0 && !multipart.test(contentType)) return new FormData()
-  if (urlencoded.test(contentType)) return urlencodedFields(body)
-  if (multipart.test(contentType)) return multipartFields(body, contentType)
+  if (urlencoded.test(contentType)) return urlencodedFields(body, maxFieldBytes)
+  if (multipart.test(contentType)) return multipartFields(body, contentType, maxFieldBytes)
   throw new FormRefused('wrongType')
 }
 
-function urlencodedFields(body: Buffer): FormData {
+/** A byte takes three when it is encoded. */
+const ENCODED_BYTES = 3
+
+function urlencodedFields(body: Buffer, maxFieldBytes: number): FormData {
   let fields = 1
-  for (const byte of body)
-    if (byte === AMPERSAND && ++fields > MAX_FIELDS) throw new FormRefused('tooManyFields')
+  let start = 0
+  for (let at = 0; at <= body.length; at++) {
+    if (at < body.length && body[at] !== AMPERSAND) continue
+    if (at < body.length && ++fields > MAX_FIELDS) throw new FormRefused('tooManyFields')
+    // Judged before anything is decoded.
+    if (at - start > ENCODED_BYTES * maxFieldBytes + MAX_NAME_LENGTH) throw new FormRefused('longField')
+    start = at + 1
+  }
   const form = new FormData()
-  for (const [name, value] of new URLSearchParams(body.toString('utf8')))
+  for (const [name, value] of new URLSearchParams(body.toString('utf8'))) {
+    if (value.length > maxFieldBytes) throw new FormRefused('longField')
     form.append(checkedName(name), value)
+  }
   return form
 }
 
-async function multipartFields(body: Buffer, contentType: string): Promise<FormData> {
+async function multipartFields(body: Buffer, contentType: string, maxFieldBytes: number): Promise<FormData> {
   const parts = await partsOf(body, boundaryIn(contentType), MAX_FIELDS)
   if (parts === 'tooMany') throw new FormRefused('tooManyFields')
   if (!parts) throw new FormRefused('broken')
   const form = new FormData()
   for (const { name, filename, type, body: bytes } of parts) {
-    if (filename === null) form.append(checkedName(name), bytes.toString('utf8'))
-    else form.append(checkedName(name), new File([new Uint8Array(bytes)], filename, { type }))
+    if (filename === null) {
+      if (bytes.length > maxFieldBytes) throw new FormRefused('longField')
+      form.append(checkedName(name), bytes.toString('utf8'))
+    } else form.append(checkedName(name), new File([new Uint8Array(bytes)], filename, { type }))
     await nextTurn()
   }
   return form

@@ -46,6 +46,7 @@ export const problems = {
   foreign: problem(403, 'problem.foreign'),
   tooSlow: problem(408, 'problem.tooSlow'),
   tooLarge: problem(413, 'problem.tooLarge'),
+  longField: problem(413, 'problem.longField'),
   tooManyFields: problem(413, 'problem.tooManyFields'),
   wrongType: problem(415, 'problem.wrongType'),
   unexpected: problem(500, 'problem.unexpected'),

@@ -6,13 +6,19 @@ export interface BodyLimits {
   maxBytes: number
   /** Forms are parsed; other bodies are passed on. */
   kind: 'form' | 'bytes'
+  /** The longest text of a field, in bytes of UTF-8. */
+  maxFieldBytes: number
 }
 
 const multipart = /^multipart\/form-data/i
 /** More than any form without files can contain. */
-const form: BodyLimits = { maxBytes: 512 * 1024, kind: 'form' }
+const form: Omit<BodyLimits, 'maxFieldBytes'> = { maxBytes: 512 * 1024, kind: 'form' }
 
-const limitsByAddress: [path: RegExp, type: RegExp, limits: BodyLimits][] = [
+/** Members paste pages and design displays; everybody else fills in fields of at most 3,000 characters. */
+const MEMBERS = /^\/s\//
+const MAX_FIELD_BYTES_OF_STRANGERS = 32 * 1024
+
+const limitsByAddress: [path: RegExp, type: RegExp, limits: Omit<BodyLimits, 'maxFieldBytes'>][] = [
   [/^\/s\/[^/]+\/gather\/orders\/piece(?:\?|$)/, /./, { maxBytes: 4_100_000, kind: 'bytes' }],
   [/^\/s\/[^/]+\/gather\/orders(?:\.data)?(?:\?|$)/, multipart, { maxBytes: 21_000_000, kind: 'form' }],
   // Evidence for a review that the shop adds.
@@ -33,5 +39,6 @@ const limitsByAddress: [path: RegExp, type: RegExp, limits: BodyLimits][] = [
 
 export function bodyLimitsOf({ url = '', headers }: Pick<IncomingMessage, 'url' | 'headers'>): BodyLimits {
   const type = headers['content-type'] ?? 'none'
-  return limitsByAddress.find(([path, ofType]) => path.test(url) && ofType.test(type))?.[2] ?? form
+  const limits = limitsByAddress.find(([path, ofType]) => path.test(url) && ofType.test(type))?.[2] ?? form
+  return { ...limits, maxFieldBytes: MEMBERS.test(url) ? limits.maxBytes : MAX_FIELD_BYTES_OF_STRANGERS }
 }

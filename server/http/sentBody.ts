@@ -20,12 +20,13 @@ export async function readSentBody(
   { memory, client, patience }: { memory: UploadMemory; client: string; patience: Patience },
 ): Promise<SentBody | { problem: Problem } | 'gone'> {
   if (req.method === 'GET' || req.method === 'HEAD' || req.method === 'OPTIONS') return nothing
-  const { maxBytes, kind } = bodyLimitsOf(req)
+  const { maxBytes, kind, maxFieldBytes } = bodyLimitsOf(req)
   if (Number(req.headers['content-length'] ?? 0) > maxBytes) return { problem: problems.tooLarge }
   try {
     const bytes = await readBody(req, res, { memory, client, patience, maxBytes })
     if (kind === 'bytes') return { form: null, bytes }
-    return { form: await readFormFields(bytes, req.headers['content-type'] ?? ''), bytes: null }
+    const type = req.headers['content-type'] ?? ''
+    return { form: await readFormFields(bytes, type, maxFieldBytes), bytes: null }
   } catch (error) {
     if (error instanceof FormRefused) return { problem: problems[error.reason] }
     if (!(error instanceof BodyRefused)) throw error

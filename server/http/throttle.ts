@@ -30,6 +30,8 @@ export interface Throttle {
   ownChange: (review: string) => Promise<number | null>
   /** A page reports a display. */
   seen: (clientAddress: string) => Promise<number | null>
+  /** A customer types into the field for products. */
+  findProduct: (clientAddress: string) => Promise<number | null>
   /** A page that hasn't reported a display before. */
   newPageSeen: (clientAddress: string) => Promise<number | null>
 }
@@ -55,6 +57,7 @@ export function buildThrottle(on: boolean): Throttle {
   const ownChanges = limiter(10, 60)
   const seen = limiter(120, 10)
   const newPages = limiter(10, 60)
+  const productSearches = limiter(120, 1)
 
   /** Guesses from elsewhere don't use up the attempts of a known device. */
   const signInCounters = ({ clientAddress, email, device }: SignInAttempt): [RateLimiterMemory, string][] =>
@@ -96,6 +99,7 @@ export function buildThrottle(on: boolean): Throttle {
     lookUp: (memberId) => take(lookUps, String(memberId)),
     ownChange: (review) => take(ownChanges, review),
     seen: (clientAddress) => take(seen, limitKeyOf(clientAddress)),
+    findProduct: (clientAddress) => take(productSearches, limitKeyOf(clientAddress)),
     newPageSeen: (clientAddress) => take(newPages, limitKeyOf(clientAddress)),
   }
 }

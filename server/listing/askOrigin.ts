@@ -7,13 +7,12 @@ import {
 } from '../../core/listing/originQuestion'
 import { OriginRefusal, type RefusalCode } from '../../core/listing/originRefusal'
 import { adapterFor } from '../../core/listing/origins'
-import { PAGE } from '../../core/listing/sheet/page'
 import { originCalls, storeOriginCalls } from '../data/originCalls'
 import { writing } from '../data/writing'
 import { decodeText } from '../outside/decodeText'
 import { OutsideError, type FetchFailure } from '../outside/fetchOutside'
 import type { Services } from '../services'
-import type { Tasks } from '../workers/workers'
+import { TaskExhausted, type Tasks } from '../workers/workers'
 
 const MEGABYTE = 1_048_576
 const limits = {
@@ -23,13 +22,15 @@ const limits = {
     /^(text\/(html|csv|plain|tab-separated-values)|application\/([a-z.]+\+)?json|application\/(xhtml\+xml|csv|octet-stream))\b/i,
   anyStatus: true,
 }
-/** Longer answers of sites are read in a thread. */
-const SHORT = 150_000
-const MOST_READING_MS = 8000
 /** A second longer than a minute, because the clock of the site can be behind. */
 const MINUTE_MS = 61_000
 /** When a site says "too many" and not how long to wait. */
 const UNSAID_WAIT_MS = 60_000
+/**
+ * One address of a host must not stop the checks of all shops there for long; the listing itself waits as long as it is
+ * told to.
+ */
+const MAX_HOST_WAIT_MS = 5 * 60_000
 
 /**
  * Asks a site, within its limit of calls.
@@ -67,7 +68,7 @@ const waiting = (ms: number) => new OriginRefusal('tooMany', Math.ceil(ms / 1000
 
 async function blockCalls({ db, now }: Services, callsAs: string, retryAfter: string | null): Promise<void> {
   const seconds = Number(retryAfter)
-  const ms = retryAfter !== null && seconds > 0 ? Math.min(seconds, 86_400) * 1000 : UNSAID_WAIT_MS
+  const ms = retryAfter !== null && seconds > 0 ? Math.min(seconds * 1000, MAX_HOST_WAIT_MS) : UNSAID_WAIT_MS
   await writing(db, async (trx) => {
     const calls = await originCalls(trx, callsAs)
     await storeOriginCalls(trx, callsAs, { ...calls, blockedUntil: now().getTime() + ms })
@@ -111,12 +112,15 @@ async function readReply(
   answer: OriginAnswer,
 ): Promise<ReadReply> {
   const input = { origin, matching, question, answer }
-  // Anything can stand at an address that a person typed.
-  if (origin !== PAGE && answer.body.length <= SHORT) return readOriginTask(services, input)
-  return services.workers.run('readOrigin', input, { mostMs: MOST_READING_MS })
+  try {
+    return await services.workers.run('readOrigin', input)
+  } catch (error) {
+    if (error instanceof TaskExhausted) return { refusal: 'complex', retryAfter: null }
+    throw error
+  }
 }
 
-/** Reads an answer; in a thread if it is long. */
+/** Reads an answer, in a thread: anything can stand at an address that a person typed. */
 export async function readOriginTask(
   { origins }: Pick<Services, 'origins'>,
   { question, answer, ...of }: Tasks['readOrigin']['input'],

@@ -23,6 +23,9 @@ export type ListingAct =
   | 'disconnect'
   | 'disconnectAndRemove'
   | 'reconnect'
+  /** Visitors get a link to it, or no more. */
+  | 'link'
+  | 'unlink'
 
 /** Returns false if there is no such listing, or the act does not fit its state. */
 export async function actOnListing(
@@ -40,6 +43,7 @@ export async function actOnListing(
     // Whatever it is, the next check compares everything again.
     const update = (changes: Partial<Listing>) =>
       updateListing(trx, shop.id, listing.id, { digest: null, ...changes })
+    if (act === 'link' || act === 'unlink') await update({ isLinked: act === 'link' })
     if (act === 'acceptFewer') await update({ acceptsFewer: true })
     if (act === 'check' || act === 'acceptFewer') await askForCheck(trx, listing, at)
     else if (act === 'stop') await update({ state: 'stopped', nextCheckAt: null })
@@ -50,7 +54,7 @@ export async function actOnListing(
         nextCheckAt: null,
         removedAt: act === 'disconnectAndRemove' ? at : null,
       })
-    else {
+    else if (act === 'resume' || act === 'reconnect') {
       await update({ state: 'active', removedAt: null, disconnectedAt: null })
       await askForCheck(trx, listing, at)
     }
@@ -78,6 +82,9 @@ function fits(act: ListingAct, { state }: Listing): boolean {
       return state !== 'disconnected'
     case 'reconnect':
       return state === 'disconnected'
+    case 'link':
+    case 'unlink':
+      return true
   }
 }
 

@@ -2,7 +2,7 @@ import { adapterFor } from '../../core/listing/origins'
 import type { SheetMatching } from '../../core/listing/matching'
 import { OriginRefusal, type RefusalCode } from '../../core/listing/originRefusal'
 import { findListing, insertListing } from '../data/listings'
-import { productsBySku, skuKey } from '../data/products'
+import { productWithSku } from '../data/products'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { markAllStale } from '../publishing/staleDisplays'
@@ -76,7 +76,7 @@ export async function connectListing(
   }
   const { business, post } = described
   if (business?.sheet && !matching) return { outcome: 'refused', refusal: 'columns' }
-  const product = (await productsBySku(db, shop.id)).get(skuKey(given.product))
+  const product = await productWithSku(db, shop.id, given.product)
   const picture = await copyPicture(services, shop.id, business?.picture ?? null, PICTURE_PX)
   const at = now().toISOString()
   const result = await writing(db, async (trx): Promise<ConnectOutcome> => {
@@ -103,6 +103,8 @@ export async function connectListing(
       arrivesAs: given.arrivesAs,
       accessKey: accessKey ? sealAccessKey(services, accessKey) : null,
       matching: business?.sheet ? matching : null,
+      // Its raw columns are for the owner alone until she says otherwise.
+      isLinked: !business?.sheet,
       createdAt: at,
     })
     await askForCheck(trx, { shopId: shop.id, id: listingId }, at)

@@ -2,7 +2,7 @@ import type { OriginAdapter } from '../../core/listing/originAdapter'
 import { pageAdapter } from '../../core/listing/sheet/pageAdapter'
 import { findListing, listingsOfShop, type Listing } from '../data/listings'
 import { jobWithKey } from '../data/jobs'
-import { productsOfShop } from '../data/products'
+import { productsWithIds } from '../data/products'
 import { publishableCounts } from '../data/publishable'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -71,8 +71,12 @@ async function viewsOf(services: Services, shop: Shop, listings: Listing[]): Pro
   if (listings.length === 0) return []
   const { db, now } = services
   const sites = new Map(siteViews(services).map((site) => [site.origin, site]))
-  const products = new Map((await productsOfShop(db, shop.id)).map(({ id, title }) => [id, title]))
-  const counts = await publishableCounts(db, shop.id)
+  const products = await productsWithIds(
+    db,
+    shop.id,
+    listings.map(({ productId }) => productId),
+  )
+  const counts = await publishableCounts(db, shop.id, null)
   const at = now().toISOString()
   return Promise.all(
     listings.map(async (listing) => {
@@ -92,7 +96,7 @@ async function viewsOf(services: Services, shop: Shop, listings: Listing[]): Pro
       return {
         ...shown,
         site: sites.get(listing.origin) ?? null,
-        product: productId === null ? null : (products.get(productId) ?? null),
+        product: productId === null ? null : (products.get(productId)?.title ?? null),
         publishable: counts
           .filter((one) => one.listing === listing.publicId)
           .reduce((sum, { count }) => sum + count, 0),

@@ -9,7 +9,7 @@ import { storedIdentity } from '../collection/identity'
 import { knownReviews } from '../data/knownReviews'
 import { noteSeen } from '../data/listingReviews'
 import { findListing, updateListing, type Listing } from '../data/listings'
-import { productsOfShop } from '../data/products'
+import { findProduct } from '../data/products'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import type { JobControl } from '../jobs/job'
@@ -64,7 +64,8 @@ export async function readListing(
   { signal, progress }: JobControl,
 ): Promise<ReadOutcome> {
   const { db } = services
-  const sku = (await productsOfShop(db, shop.id)).find(({ id }) => id === listing.productId)?.sku ?? ''
+  const sku =
+    (listing.productId === null ? null : await findProduct(db, shop.id, { id: listing.productId }))?.sku ?? ''
   const number = isComplete ? listing.reads + 1 : Math.max(1, listing.reads)
   const keys = new Set<string>()
   let cursor = isComplete ? listing.cursor : null

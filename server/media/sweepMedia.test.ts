@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterEach, beforeEach, expect, test } from 'vitest'
@@ -26,26 +26,31 @@ let form: Form
 let folder: string
 beforeEach(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'elogio-sweep-'))
-  ;({ services, clock } = await testServices({ mediaFolder: folder }))
+  ;({ services, clock } = await testServices({ mediaFolder: path.join(folder, 'media') }))
   clock.now = new Date()
   shop = await addShop(services, 'wrenfield', [])
   form = (await findFormBySlug(services.db, 'wrenfield'))!
 })
 afterEach(() => rmSync(folder, { recursive: true }))
 
-const files = () => readdirSync(folder).sort()
+const filesIn = (name: string) => {
+  const there = path.join(folder, name)
+  return existsSync(there) ? readdirSync(there).sort() : []
+}
+const files = () => filesIn('media')
+/** What nobody can fetch. */
+const pending = () => filesIn('incoming/photos')
 const later = (days: number) => (clock.now = new Date(clock.now.getTime() + days * DAY_MS))
 const stored = async (side: number) =>
-  (await storePendingPhoto(services, form, await phonePhoto(side, side))) as StoredPhoto
+  (await storePendingPhoto(services, form, await phonePhoto(side, side), '')) as StoredPhoto
 
 test('photos of a form that was never sent go after two days, not before', async () => {
   await stored(40)
-  expect(files()).toHaveLength(2)
+  expect([pending().length, files()]).toEqual([2, []])
   later(1.9)
-  expect([await sweepMedia(services), files().length]).toEqual([0, 2])
+  expect([await sweepMedia(services), pending().length]).toEqual([0, 2])
   later(0.2)
-  expect([await sweepMedia(services), files().length]).toEqual([2, 0])
-  expect(await services.db('media').pluck('name')).toEqual([])
+  expect([await sweepMedia(services), pending()]).toEqual([2, []])
 })
 
 test('the picture of a form stays while its draft or any version of it has it', async () => {
@@ -77,7 +82,8 @@ test('photos of a review stay for ever, with portraits and what any version of a
   )
   const forgotten = (await storePicture(services, shop.id, await address(120)))!
   later(400)
-  expect(await sweepMedia(services)).toBe(1)
+  // One in the folder of pictures, and what came before the form.
+  expect(await sweepMedia(services)).toBe(3)
   const { versionId } = (await findReview(services.db, shop.id, { publicId }))!
   const [photo] = await photosOfVersion(services.db, shop.id, versionId)
   expect(files()).toEqual([photo!.name, photo!.small, shared].sort())
@@ -87,24 +93,25 @@ test('photos of a review stay for ever, with portraits and what any version of a
 test('the same photo added once more is kept, though the first one was swept', async () => {
   await stored(40)
   later(3)
-  const again = await stored(40)
+  await stored(40)
   expect(await sweepMedia(services)).toBe(0)
-  expect(files()).toContain(again.small)
+  expect(pending()).toHaveLength(2)
 })
 
 test('the same photo brought by many at once is one file, whole', async () => {
   const all = await Promise.all(Array.from({ length: 6 }, () => stored(40)))
-  expect(new Set(all.map(({ small }) => small)).size).toBe(1)
-  expect(files()).toHaveLength(2)
+  expect(new Set(all.map(({ shown }) => shown)).size).toBe(1)
+  expect(pending()).toHaveLength(2)
 })
 
 test('what a crash left half written, and files that nobody noted, go after an hour', async () => {
-  const leftover = path.join(folder, `${'a'.repeat(32)}.webp.part`)
+  mkdirSync(path.join(folder, 'media'))
+  const leftover = path.join(folder, 'media', `${'a'.repeat(32)}.webp.part`)
   writeFileSync(leftover, 'half')
-  writeFileSync(path.join(folder, `${'b'.repeat(32)}.webp`), 'nobody’s')
+  writeFileSync(path.join(folder, 'media', `${'b'.repeat(32)}.webp`), 'nobody’s')
   expect(await sweepMedia(services)).toBe(0)
   const old = new Date(clock.now.getTime() - 2 * 3_600_000)
-  for (const name of files()) utimesSync(path.join(folder, name), old, old)
+  for (const name of files()) utimesSync(path.join(folder, 'media', name), old, old)
   expect([await sweepMedia(services), files()]).toEqual([2, []])
 })
 

@@ -2,7 +2,9 @@ import { existsSync, readdirSync, rmSync, statSync, unlinkSync } from 'node:fs'
 import path from 'node:path'
 import { forgetMedia, forgetStaged, isKnownFile, unusedMedia } from '../data/media'
 import { writing } from '../data/writing'
+import { withoutPendingForm } from '../data/photos'
 import type { Services } from '../services'
+import { pendingFolder } from './keepFile'
 
 const HOUR_MS = 3_600_000
 /** Somebody can begin a form in the evening and send it the next morning. */
@@ -29,6 +31,7 @@ export async function sweepMedia({ db, mediaFolder, now }: Services): Promise<nu
       return 1
     })
   }
+  gone += await sweepPending({ db, mediaFolder, now })
   if (!existsSync(mediaFolder)) return gone
   for (const name of readdirSync(mediaFolder)) {
     const file = path.join(mediaFolder, name)
@@ -39,3 +42,20 @@ export async function sweepMedia({ db, mediaFolder, now }: Services): Promise<nu
   }
   return gone
 }
+
+/** Deletes the files that came before a form which was sent, or never was. */
+async function sweepPending(services: Pick<Services, 'db' | 'mediaFolder' | 'now'>): Promise<number> {
+  const folder = pendingFolder(services)
+  if (!existsSync(folder)) return 0
+  const before = services.now().getTime() - HOUR_MS
+  const old = readdirSync(folder).filter((name) => statSync(path.join(folder, name)).mtimeMs < before)
+  let gone = 0
+  for (let start = 0; start < old.length; start += FILES_AT_ONCE)
+    for (const name of await withoutPendingForm(services.db, old.slice(start, start + FILES_AT_ONCE))) {
+      rmSync(path.join(folder, name), { force: true })
+      gone++
+    }
+  return gone
+}
+
+const FILES_AT_ONCE = 300

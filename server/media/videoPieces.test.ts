@@ -28,20 +28,20 @@ beforeEach(async () => {
 })
 afterEach(() => rmSync(data, { recursive: true }))
 
-const picture = async () => {
+const picture = async (network = 'one') => {
   const bytes = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#e9b949' } })
     .jpeg()
     .toBuffer()
-  const stored = await storePendingPhoto(services, form, bytes)
-  if ('refused' in stored) throw new Error(stored.refused)
+  const stored = await storePendingPhoto(services, form, bytes, network)
+  if (!('key' in stored)) throw new Error(JSON.stringify(stored))
   return stored.key
 }
 const parts = () =>
   existsSync(path.join(data, 'incoming/videos')) ? readdirSync(path.join(data, 'incoming/videos')) : []
-const piece = (key: string, at: number, bytes: Uint8Array, whole: number) =>
-  storeVideoPiece(services, form, { key, at, whole, bytes })
-async function whole(video: Uint8Array): Promise<Awaited<ReturnType<typeof piece>>> {
-  return piece(await picture(), 0, video, video.length)
+const piece = (key: string, at: number, bytes: Uint8Array, whole: number, network = 'one') =>
+  storeVideoPiece(services, form, { key, at, whole, bytes }, network)
+async function whole(video: Uint8Array, network = 'one'): Promise<Awaited<ReturnType<typeof piece>>> {
+  return piece(await picture(network), 0, video, video.length, network)
 }
 
 test('a video in pieces goes on after a lost connection, and belongs to its picture', async () => {
@@ -55,7 +55,7 @@ test('a video in pieces goes on after a lost connection, and belongs to its pict
   expect(done).toEqual({ video: expect.stringMatching(/^[0-9a-f]{32}\.mp4$/), seconds: 20 })
   expect(await piece(key, 4000, video.subarray(4000), video.length)).toEqual(done)
   expect(parts()).toEqual([])
-  const kept = readFileSync(path.join(data, 'media', (done as { video: string }).video))
+  const kept = readFileSync(path.join(data, 'incoming/photos', (done as { video: string }).video))
   expect(kept.length).toBe(video.length)
   expect(kept.toString('latin1')).not.toContain('Vienna')
 
@@ -87,24 +87,52 @@ test('what lies about its size, or has no picture, is refused before it is store
   expect(await piece(key, 0, new Uint8Array(100), 50)).toEqual({ refused: 'large' })
   expect(await piece('unknown', 0, new Uint8Array(10), 50)).toEqual({ missing: true })
   expect(
-    await storeVideoPiece(services, { ...form, id: 99 }, { key, at: 0, whole: 50, bytes: new Uint8Array(9) }),
+    await storeVideoPiece(
+      services,
+      { ...form, id: 99 },
+      { key, at: 0, whole: 50, bytes: new Uint8Array(9) },
+      'one',
+    ),
   ).toEqual({ missing: true })
   expect(parts()).toEqual([])
 })
 
-test('videos whose forms are never sent do not fill the disk', async () => {
-  const stored = await picture()
-  await services.db('pending_photo').where({ key: stored }).update({ video: 'x.mp4', seconds: 1 })
-  const row = await services.db('pending_photo').where({ key: stored }).first<object>()
-  const more = Array.from({ length: 39 }, (_, i) => ({ ...row, id: undefined, key: `filled${i}` }))
-  for (const one of more) await services.db('pending_photo').insert(one)
-  expect(await whole(film())).toEqual({ full: true })
-  await services.db('pending_photo').where({ key: 'filled0' }).delete()
-  expect(await whole(film())).toMatchObject({ seconds: 10 })
+test('videos whose forms are never sent fill the room of their network, and not that of others', async () => {
+  for (let i = 0; i < 6; i++) expect(await whole(film())).toMatchObject({ seconds: 10 })
+  expect(await whole(film())).toEqual({ full: 'network' })
+  expect(await whole(film(), 'two')).toMatchObject({ seconds: 10 })
+  // Sent with a review, they no longer count.
+  const key = await picture()
+  const { key: sent } = await services.db('pending_photo').whereNotNull('video').first<{ key: string }>('key')
+  await services.db('pending_photo').where({ key: sent }).delete()
+  expect(await piece(key, 0, film(), film().length)).toMatchObject({ seconds: 10 })
+})
+
+test('neither a form nor the disk is filled by many networks together', async () => {
+  const room = async (network: string) => whole(film(), network)
+  const row = { shop_id: shop.id, form_id: form.id, name: 'x', small: 'x', width: 1, height: 1 }
+  const filler = { ...row, video: 'x.mp4', seconds: 1, uploaded_at: '', bytes: 1 }
+  for (let i = 0; i < 30; i++)
+    await services.db('pending_photo').insert({ ...filler, key: `filled${i}`, network: `n${i}` })
+  expect(await room('two')).toEqual({ full: 'form' })
+  await services.db('pending_photo').delete()
+  services.diskReserve = 1
+  await expect(room('two')).rejects.toThrow('disk')
+})
+
+test('the last piece sent eight times at once is one video', async () => {
+  const video = film({ seconds: 20, data: 9000 })
+  const key = await picture()
+  await piece(key, 0, video.subarray(0, 4000), video.length)
+  const answers = await Promise.all(
+    Array.from({ length: 8 }, () => piece(key, 4000, video.subarray(4000), video.length)),
+  )
+  expect(new Set(answers.map((one) => JSON.stringify(one))).size).toBe(1)
+  expect(answers[0]).toMatchObject({ seconds: 20 })
 })
 
 test('a shop has twenty unfinished videos at most, and none for longer than a day', async () => {
-  for (let i = 0; i < 23; i++) await piece(await picture(), 0, new Uint8Array(10), 50)
+  for (let i = 0; i < 23; i++) await piece(await picture(`n${i}`), 0, new Uint8Array(10), 50, `n${i}`)
   expect(parts()).toHaveLength(20)
   clock.now = new Date()
   const before = new Date(clock.now.getTime() - 2 * 86_400_000)

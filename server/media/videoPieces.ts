@@ -3,17 +3,16 @@ import { createReadStream, existsSync } from 'node:fs'
 import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
 import path from 'node:path'
 import { MOST_VIDEO_BYTES, type VideoRefusal } from '../../core/video/video'
-import { insertMedia } from '../data/media'
-import { countPendingVideos, findPendingPhotos, setPendingVideo } from '../data/photos'
+import { addPendingBytes, findPendingPhotos, setPendingVideo } from '../data/photos'
 import type { Services } from '../services'
+import { pendingFolder } from './keepFile'
+import { TaskExhausted } from '../workers/workers'
+import { lacksRoom, type NoRoom } from './uploadRoom'
 
 /* Videos are sent in pieces, and kept as parts of files beside the pictures until they are whole and checked. */
 
 /** Unfinished ones of a shop; the oldest gives way. */
 const MOST_UNFINISHED = 20
-/** Whole ones of a shop whose forms are not sent; a crowd of them must not fill the disk. */
-const MOST_UNSENT = 40
-const MOST_CHECKING_MS = 20_000
 const DAY_MS = 86_400_000
 
 type Given = Pick<Services, 'mediaFolder'>
@@ -26,25 +25,46 @@ export type VideoOutcome =
   | { refused: VideoRefusal }
   /** There is no picture with this key. */
   | { missing: true }
-  /** Too many wait for their forms; later there is room. */
-  | { full: true }
+  /** Too many wait for their forms. */
+  | { full: NoRoom }
 
 /**
  * Appends a piece to the video of an uploaded picture; with the last one, the video is checked and belongs to the
  * picture. A piece that does not begin where the file ends is not kept, and the answer says where to go on.
  * @param key of the picture, which the browser made of the video
  * @param whole the bytes of the whole video
+ * @param network that it comes from
  */
-export async function storeVideoPiece(
+export function storeVideoPiece(
   services: Services,
   form: { id: number; shopId: number },
-  { key, at, whole, bytes }: { key: string; at: number; whole: number; bytes: Uint8Array },
+  piece: VideoPiece,
+  network: string,
+): Promise<VideoOutcome> {
+  // The last piece, sent twice at once, would check and move the file twice.
+  return services.uploadTurns(`${form.id} ${piece.key}`, () => storeInTurn(services, form, piece, network))
+}
+
+interface VideoPiece {
+  key: string
+  at: number
+  whole: number
+  bytes: Uint8Array
+}
+
+async function storeInTurn(
+  services: Services,
+  form: { id: number; shopId: number },
+  { key, at, whole, bytes }: VideoPiece,
+  network: string,
 ): Promise<VideoOutcome> {
   if (whole > MOST_VIDEO_BYTES) return { refused: 'large' }
   const [picture] = await findPendingPhotos(services.db, form.id, [key])
   if (!picture) return { missing: true }
   if (picture.video) return { video: picture.video, seconds: picture.seconds ?? 0 }
-  if ((await countPendingVideos(services.db, form.shopId)) >= MOST_UNSENT) return { full: true }
+  const adds = { bytes: bytes.length, photos: 0, videos: 1 }
+  const full = await lacksRoom(services, { form, network }, adds)
+  if (full) return { full }
   const file = path.join(folderOf(services), `${form.shopId}-${key}.part`)
   const size = existsSync(file) ? (await stat(file)).size : 0
   if (at !== size) return { size }
@@ -58,6 +78,7 @@ export async function storeVideoPiece(
   } finally {
     await handle.close()
   }
+  await addPendingBytes(services.db, form, key, bytes.length)
   if (size + bytes.length < whole) return { size: size + bytes.length }
   return finish(services, form, key, file)
 }
@@ -68,18 +89,18 @@ async function finish(
   key: string,
   file: string,
 ): Promise<VideoOutcome> {
-  const { db, mediaFolder, workers, now } = services
-  const read = await workers
-    .run('readVideo', { file }, { mostMs: MOST_CHECKING_MS })
-    .catch(() => ({ refused: 'slow' }) as const)
+  const { db, workers } = services
+  const read = await workers.run('readVideo', { file }).catch((error: unknown) => {
+    if (error instanceof TaskExhausted) return { refused: 'slow' } as const
+    throw error
+  })
   if ('refused' in read) {
     await rm(file, { force: true })
     return { refused: read.refused }
   }
   const name = `${await digestOf(file)}.${read.kind}`
-  await insertMedia(db, { shopId: form.shopId, name, width: 0, height: 0, now: now().toISOString() })
-  await mkdir(mediaFolder, { recursive: true })
-  await rename(file, path.join(mediaFolder, name))
+  await mkdir(pendingFolder(services), { recursive: true })
+  await rename(file, path.join(pendingFolder(services), name))
   await setPendingVideo(db, form, key, { video: name, seconds: read.seconds })
   return { video: name, seconds: read.seconds }
 }

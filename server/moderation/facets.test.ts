@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { wholeLane, type LaneFilter } from '../data/laneFilter'
 import type { CountedGroup } from '../data/reviewCounts'
-import { countOf, facetsOf, rarestPart } from './facets'
+import { countOf, facetsOf, rarestPart, type LaneGroups } from './facets'
 
 const group = fc.record({
   rating: fc.constantFrom(0, 100, 500),
@@ -24,16 +24,25 @@ const filter: fc.Arbitrary<LaneFilter> = fc
   })
   .map((parts) => ({ ...wholeLane('approved'), ...parts }))
 
+/** The counters as they are read for a filter. */
+const read = (groups: CountedGroup[], { productId }: LaneFilter): LaneGroups => ({
+  all: groups,
+  ofProduct: productId === null ? groups : groups.filter((one) => one.productId === productId),
+})
+
 test('each choice of a part counts what choosing it would let through', () => {
   fc.assert(
     fc.property(fc.array(group, { maxLength: 12 }), filter, (groups: CountedGroup[], asked) => {
-      const facets = facetsOf(groups, asked)
+      const facets = facetsOf(read(groups, asked), groups, asked)
+      const counted = (one: LaneFilter) => countOf(read(groups, one), one)
+      for (const productId of [0, 1, 2])
+        expect(facets.productId[productId] ?? 0).toBe(counted({ ...asked, productId }))
       for (const rating of [0, 100, 500])
-        expect(facets.rating[rating] ?? 0).toBe(countOf(groups, { ...asked, rating }))
+        expect(facets.rating[rating] ?? 0).toBe(counted({ ...asked, rating }))
       for (const language of ['', 'de', 'en'])
-        expect(facets.language[language] ?? 0).toBe(countOf(groups, { ...asked, language }))
+        expect(facets.language[language] ?? 0).toBe(counted({ ...asked, language }))
       for (const verified of [true, false])
-        expect(facets.verified[Number(verified)] ?? 0).toBe(countOf(groups, { ...asked, verified }))
+        expect(facets.verified[Number(verified)] ?? 0).toBe(counted({ ...asked, verified }))
     }),
   )
 })
@@ -51,7 +60,8 @@ test('the rarest part is the one that alone lets the fewest through', () => {
     ...parts,
   })
   const groups = [one({ count: 90 }), one({ rating: 100, count: 9 }), one({ rating: 100, language: 'pl' })]
-  expect(rarestPart(groups, wholeLane('approved'))).toBeNull()
-  expect(rarestPart(groups, { ...wholeLane('approved'), rating: 100, language: 'pl' })).toBe('language')
-  expect(rarestPart(groups, { ...wholeLane('approved'), rating: 100, verified: true })).toBe('rating')
+  const rarest = (filter: LaneFilter) => rarestPart(read(groups, filter), filter)
+  expect(rarest(wholeLane('approved'))).toBeNull()
+  expect(rarest({ ...wholeLane('approved'), rating: 100, language: 'pl' })).toBe('language')
+  expect(rarest({ ...wholeLane('approved'), rating: 100, verified: true })).toBe('rating')
 })

@@ -1,5 +1,6 @@
 import { countedIn, countedParts, type CountedPart, type LaneFilter } from '../data/laneFilter'
-import type { CountedGroup } from '../data/reviewCounts'
+import { groupsInLane, type CountedGroup } from '../data/reviewCounts'
+import type { Knex } from 'knex'
 
 /** Matches that the counters can't tell are counted one by one, up to this. */
 export const COUNT_LIMIT = 300
@@ -7,38 +8,63 @@ export const COUNT_LIMIT = 300
 /** The number of matches for each choice of each filter, with all other filters unchanged. */
 export type Facets = Record<CountedPart, Record<string, number>>
 
+/** The counters of a lane. */
+export interface LaneGroups {
+  /** All products together. */
+  all: CountedGroup[]
+  /** Of the product that the filter asks for; the same as `all` without one. */
+  ofProduct: CountedGroup[]
+}
+
+export async function laneGroups(
+  db: Knex,
+  shopId: number,
+  { state, productId }: Pick<LaneFilter, 'state' | 'productId'>,
+): Promise<LaneGroups> {
+  const all = await groupsInLane(db, shopId, state, null)
+  return { all, ofProduct: productId === null ? all : await groupsInLane(db, shopId, state, [productId]) }
+}
+
 /** The counters store true and false as 1 and 0. */
 const keyOf = (value: string | number | boolean) => String(typeof value === 'boolean' ? Number(value) : value)
 
-/** Adds up the counters of a lane. */
-export function facetsOf(groups: CountedGroup[], filter: LaneFilter): Facets {
-  const asked = countedIn(filter)
+type Asked = ReturnType<typeof countedIn>[number]
+const fits = (group: CountedGroup, { part, value }: Asked) => keyOf(group[part]!) === keyOf(value)
+
+/**
+ * Adds up the counters of a lane.
+ * @param listed the counters of each product that the filter offers
+ */
+export function facetsOf({ ofProduct }: LaneGroups, listed: CountedGroup[], filter: LaneFilter): Facets {
   const facets = Object.fromEntries(countedParts.map((part) => [part, {}])) as Facets
-  for (const group of groups) {
-    const missed = asked.filter(({ part, value }) => keyOf(group[part]) !== keyOf(value))
-    if (missed.length > 1) continue
-    // A count that fails only one filter belongs to another choice of that filter.
-    for (const part of missed[0] ? [missed[0].part] : countedParts) {
-      const choice = keyOf(group[part])
-      facets[part][choice] = (facets[part][choice] ?? 0) + group.count
-    }
+  const add = (part: CountedPart, group: CountedGroup) => {
+    const choice = keyOf(group[part]!)
+    facets[part][choice] = (facets[part][choice] ?? 0) + group.count
   }
+  const asked = countedIn(filter).filter(({ part }) => part !== 'productId')
+  const others = countedParts.filter((part) => part !== 'productId')
+  for (const group of ofProduct) {
+    const missed = asked.filter((one) => !fits(group, one))
+    // A count that fails only one filter belongs to another choice of that filter.
+    if (missed.length <= 1) for (const part of missed[0] ? [missed[0].part] : others) add(part, group)
+  }
+  for (const group of listed) if (asked.every((one) => fits(group, one))) add('productId', group)
   return facets
 }
 
 /** The number of matches of the counted filters. */
-export function countOf(groups: CountedGroup[], filter: LaneFilter): number {
-  const asked = countedIn(filter)
-  return groups
-    .filter((group) => asked.every(({ part, value }) => keyOf(group[part]) === keyOf(value)))
-    .reduce((sum, { count }) => sum + count, 0)
+export function countOf({ ofProduct }: LaneGroups, filter: LaneFilter): number {
+  const asked = countedIn(filter).filter(({ part }) => part !== 'productId')
+  return sumOf(ofProduct.filter((group) => asked.every((one) => fits(group, one))))
 }
 
+const sumOf = (groups: CountedGroup[]) => groups.reduce((sum, { count }) => sum + count, 0)
+
 /** The most selective filter; null without filters. */
-export function rarestPart(groups: CountedGroup[], filter: LaneFilter): CountedPart | null {
-  const counts = countedIn(filter).map(({ part, value }) => ({
-    part,
-    count: groups.reduce((sum, group) => sum + (keyOf(group[part]) === keyOf(value) ? group.count : 0), 0),
+export function rarestPart({ all, ofProduct }: LaneGroups, filter: LaneFilter): CountedPart | null {
+  const counts = countedIn(filter).map((one) => ({
+    part: one.part,
+    count: sumOf(one.part === 'productId' ? ofProduct : all.filter((group) => fits(group, one))),
   }))
   return counts.toSorted((a, b) => a.count - b.count)[0]?.part ?? null
 }

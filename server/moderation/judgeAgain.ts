@@ -107,7 +107,7 @@ export async function moveByRules(
     }),
   })
   const after = inState(state)
-  if (after.state !== now.state) await applyDecisionState(trx, shop.id, review.id, now, after, entry.at)
+  await applyDecisionState(trx, shop.id, review.id, now, after, entry.at)
   await setUnconfirmed(trx, shop.id, review.id, unconfirmed)
   const ids = { shopId: shop.id, reviewId: review.id }
   const between = inState(byRule?.stateBefore ?? state)

@@ -16,6 +16,7 @@ import { writing } from '../data/writing'
 import type { Services } from '../services'
 
 const MAX_UNTAUGHT_SHOWN = 200
+const MAX_TAUGHT_SHOWN = 200
 const MAX_TOLD = 3
 /** Texts with less in common taught something else. */
 const MIN_LIKENESS = 0.15
@@ -30,18 +31,20 @@ export interface LessonShown extends LessonLine {
 export async function lessonsView(
   { db }: Services,
   shop: Shop,
-): Promise<{ taught: LessonShown[]; untaught: LessonLine[] }> {
-  const lessons = (await lessonsOf(db, shop.id)).reverse()
+): Promise<{ taught: LessonShown[]; count: number; untaught: LessonLine[] }> {
+  const all = (await lessonsOf(db, shop.id)).reverse()
+  const lessons = all.slice(0, MAX_TAUGHT_SHOWN)
   const away = await untaughtReviews(db, shop.id, MAX_UNTAUGHT_SHOWN)
   const lines = await lessonLines(db, [...lessons.map(({ reviewId }) => reviewId), ...away])
   const ofSender = new Map<string, number>()
-  for (const { sender } of lessons) ofSender.set(sender, (ofSender.get(sender) ?? 0) + 1)
+  for (const { sender } of all) ofSender.set(sender, (ofSender.get(sender) ?? 0) + 1)
   return {
     taught: lessons.map(({ reviewId, verdict, sender }) => ({
       ...lines.get(reviewId)!,
       verdict,
       ofSender: ofSender.get(sender)!,
     })),
+    count: all.length,
     untaught: away.map((id) => lines.get(id)!),
   }
 }

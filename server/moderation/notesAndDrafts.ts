@@ -1,10 +1,10 @@
 import { askedQuestions } from '../../core/form/askedQuestions'
 import { hasOptions } from '../../core/form/choices'
 import type { Question } from '../../core/form/design'
-import { formsOfShop, nameOfForm, type Form } from '../data/forms'
+import { findForm, formsOfShop, nameOfForm, type Form } from '../data/forms'
 import type { Shop } from '../data/shops'
 import { deleteSavedView, putSavedView, savedViewsOfShop, type SavedView } from '../data/savedViews'
-import { tagsOfShop } from '../data/tags'
+import { frequentTags, MAX_LISTED_TAGS } from '../data/tags'
 import { updateNote, updateReplyDraft } from '../data/replies'
 import { setAlt } from '../data/photos'
 import { writing } from '../data/writing'
@@ -41,10 +41,18 @@ export async function savePhotoDescription(
   return kept
 }
 
-/** The saved filters and tags of the shop. */
+/** Choices of a filter; of many forms the latest, and the answers of the chosen form. */
+const MAX_FORMS = 50
+const MAX_ANSWERS = 200
+
+/**
+ * The saved filters of the shop, its most used tags, and its forms with the answers that can be chosen in them.
+ * @param asked what the filter names
+ */
 export async function queueNames(
   { db }: Services,
   shop: Shop,
+  asked: { form?: string; answer?: string } = {},
 ): Promise<{
   views: SavedView[]
   tags: string[]
@@ -53,16 +61,26 @@ export async function queueNames(
   /** Answers that can be chosen in a form, by question and answer. */
   answers: Named[]
 }> {
-  const tags = await tagsOfShop(db, shop.id)
-  const forms = (await formsOfShop(db, shop.id)).filter(({ version }) => version > 0)
+  const latest = await formsOfShop(db, shop.id, { limit: MAX_FORMS, latestFirst: true })
+  const chosen = asked.form === undefined ? null : await findForm(db, shop.id, asked.form)
+  const forms = latest.reverse().filter(({ version, id }) => version > 0 && id !== chosen?.id)
+  if (chosen) forms.push(chosen)
+  const answers = (chosen ? [chosen] : forms).flatMap(({ design }) =>
+    askedQuestions(design).flatMap(answersTo),
+  )
+  const isTold = (one: Named) => one.value === asked.answer
   const named = (form: Form): Named => ({ value: form.publicId, words: nameOfForm(form) })
   return {
     views: await savedViewsOfShop(db, shop.id),
-    tags: tags.map(({ name }) => name),
+    tags: await frequentTags(db, shop.id, { limit: MAX_LISTED_TAGS }),
     forms: forms.length > 1 ? forms.map(named) : [],
-    answers: forms.flatMap(({ design }) => askedQuestions(design).flatMap(answersTo)),
+    answers: [...answers.slice(0, MAX_ANSWERS), ...answers.slice(MAX_ANSWERS).filter(isTold)],
   }
 }
+
+/** Tags that contain what a member types, the most used ones first. */
+export const findTags = ({ db }: Services, shop: Shop, words: string): Promise<string[]> =>
+  frequentTags(db, shop.id, { words, limit: MAX_LISTED_TAGS })
 
 interface Named {
   value: string

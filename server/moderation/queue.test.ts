@@ -194,7 +194,7 @@ test('the next step is deciding, then showing what is ready', async () => {
 })
 
 test('products that nobody wrote about are named with how often they were sold', async () => {
-  const quiet = async () => (await gatherView(services, shop)).quiet
+  const quiet = async () => (await gatherView(services, shop)).unreviewed.first
   expect(await quiet()).toEqual([{ sku: 'HK-2', title: 'Hive kit', picture: null, sold: 1 }])
   const { publicId } = await send(services, 'wrenfield', { product: 'HK-2' })
   expect(await quiet()).toEqual([])

@@ -14,7 +14,8 @@ import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { tagsOfReviews } from '../data/tags'
 import type { Services } from '../services'
-import { COUNT_LIMIT, countOf, facetsOf, type Facets } from './facets'
+import { productChoices, type ProductChoices } from '../collection/productChoices'
+import { COUNT_LIMIT, countOf, facetsOf, laneGroups, type Facets } from './facets'
 import { rarestOf } from './rarestOf'
 
 /** The state of the queue and the matches of a filter in one lane. */
@@ -33,16 +34,22 @@ export interface QueueView {
   total: number
   totalIsLeast: boolean
   facets: Facets
+  /** Those that filters and fields offer. */
+  products: ProductChoices
 }
 
+/** @param named the SKU of the product that the filter asks for */
 export async function queueView(
   { db }: Services,
   shop: Shop,
   filter: LaneFilter,
   limit: number,
+  named?: string,
 ): Promise<QueueView> {
-  const groups = await groupsInLane(db, shop.id, filter.state)
+  const groups = await laneGroups(db, shop.id, filter)
   const rarest = await rarestOf(db, shop, filter, groups)
+  const products = await productChoices(db, shop.id, { named: named ? [named] : [] })
+  const listed = [0, ...products.products.map(({ id }) => id)]
   const lines = await reviewsInLane(db, shop.id, filter, rarest, limit)
   const tags = await tagsOfReviews(
     db,
@@ -62,7 +69,8 @@ export async function queueView(
     lines: lines.map((line) => ({ ...line, tags: tags.get(line.id) ?? [] })),
     total: hasCounters(filter) ? counted : Math.min(counted, COUNT_LIMIT),
     totalIsLeast: !hasCounters(filter) && counted > COUNT_LIMIT,
-    facets: facetsOf(groups, filter),
+    facets: facetsOf(groups, await groupsInLane(db, shop.id, filter.state, listed), filter),
+    products,
   }
 }
 

@@ -1,9 +1,8 @@
 import type { Knex } from 'knex'
 import { countedIn, hasCounters, listedIn, type LeadingPart, type LaneFilter } from '../data/laneFilter'
-import { groupsInLane, type CountedGroup } from '../data/reviewCounts'
 import { countUpTo } from '../data/reviewLists'
 import type { Shop } from '../data/shops'
-import { COUNT_LIMIT, countOf, rarestPart } from './facets'
+import { COUNT_LIMIT, countOf, laneGroups, rarestPart, type LaneGroups } from './facets'
 
 /**
  * How few reviews a part must let through to lead. It then costs a look at each of them. Leading with the list costs
@@ -23,10 +22,10 @@ export async function rarestOf(
   db: Knex,
   shop: Shop,
   filter: LaneFilter,
-  groups?: CountedGroup[],
+  groups?: LaneGroups,
 ): Promise<LeadingPart | null> {
   if (countedIn(filter).length === 0 && hasCounters(filter)) return null
-  const counters = groups ?? (await groupsInLane(db, shop.id, filter.state))
+  const counters = groups ?? (await laneGroups(db, shop.id, filter))
   if (filter.words !== null) {
     const wordless: LaneFilter = { ...filter, words: null }
     const rarest = await rarestOf(db, shop, wordless, counters)

@@ -1,6 +1,6 @@
 import type { Services } from '../services'
+import { TaskExhausted } from '../workers/workers'
 import { decodeText } from './decodeText'
-import { MOST_READING_MS } from './readTasks'
 import { OutsideError, type FetchFailure } from './fetchOutside'
 
 const MOST_BYTES = 3_000_000
@@ -13,7 +13,9 @@ const WITHIN_MS = 10_000
 export async function readPreviewPage(
   { fetchOutside, allowedHosts, workers }: Pick<Services, 'fetchOutside' | 'allowedHosts' | 'workers'>,
   address: string,
-): Promise<{ outcome: 'page'; html: string; url: string } | { outcome: 'failed'; failure: FetchFailure }> {
+): Promise<
+  { outcome: 'page'; html: string; url: string } | { outcome: 'failed'; failure: FetchFailure | 'complex' }
+> {
   try {
     const answer = await fetchOutside(address, {
       allowedHosts,
@@ -22,10 +24,11 @@ export async function readPreviewPage(
       kinds: /html/i,
     })
     const page = { html: decodeText(answer.body, answer.contentType), url: answer.url }
-    const html = await workers.run('stillPage', page, { mostMs: MOST_READING_MS })
+    const html = await workers.run('stillPage', page)
     return { outcome: 'page', html, url: answer.url }
   } catch (error) {
     if (error instanceof OutsideError) return { outcome: 'failed', failure: error.failure }
+    if (error instanceof TaskExhausted) return { outcome: 'failed', failure: 'complex' }
     throw error
   }
 }

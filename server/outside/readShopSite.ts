@@ -1,18 +1,17 @@
 import { readSite, type SiteReading } from '../../core/site/readSite'
 import { shopPicture } from '../media/picture'
 import type { Services } from '../services'
+import { TaskExhausted } from '../workers/workers'
 import { decodeText } from './decodeText'
-import { MOST_READING_MS } from './readTasks'
 import { OutsideError, type FetchFailure, type OutsideAnswer, type OutsideLimits } from './fetchOutside'
 
 export type SiteOutcome =
   | { outcome: 'read'; url: string; reading: Omit<SiteReading, 'pictures'>; picture: string | null }
-  | { outcome: 'failed'; failure: FetchFailure; status: number | null }
+  | { outcome: 'failed'; failure: FetchFailure | 'complex'; status: number | null }
 
 const MOST_SHEETS = 4
 const MOST_PICTURES = 4
 const MEGABYTE = 1_048_576
-const limits = { mostMs: MOST_READING_MS }
 
 const page: Omit<OutsideLimits, 'allowedHosts'> = {
   mostBytes: 2 * MEGABYTE,
@@ -32,7 +31,7 @@ export async function readShopSite(services: Services, address: string): Promise
   try {
     const answer = await fetchOne(withProtocol(address), page)
     const html = decodeText(answer.body, answer.contentType)
-    const found = await services.workers.run('readPage', { html, url: answer.url }, limits)
+    const found = await services.workers.run('readPage', { html, url: answer.url })
     const [sheets, manifest] = await Promise.all([
       Promise.all(found.stylesheets.slice(0, MOST_SHEETS).map((url) => ifThere(url, sheet))),
       found.manifest ? ifThere(found.manifest, manifestFile) : null,
@@ -41,7 +40,7 @@ export async function readShopSite(services: Services, address: string): Promise
       ...sheets.flatMap((one) => (one ? [decodeText(one.body, one.contentType)] : [])),
       found.css,
     ]
-    const declarations = await services.workers.run('readStyles', { styles }, limits)
+    const declarations = await services.workers.run('readStyles', { styles })
     const { pictures, ...reading } = readSite(
       found,
       declarations,
@@ -57,6 +56,7 @@ export async function readShopSite(services: Services, address: string): Promise
   } catch (error) {
     if (error instanceof OutsideError)
       return { outcome: 'failed', failure: error.failure, status: error.status }
+    if (error instanceof TaskExhausted) return { outcome: 'failed', failure: 'complex', status: null }
     throw error
   }
 }

@@ -6,9 +6,6 @@ import type { Services } from '../services'
 
 /* Parsing foreign pages runs in a thread, because a hostile page can take long. */
 
-/** The time limit for one page. */
-export const MOST_READING_MS = 10_000
-
 interface Fetched {
   html: string
   url: string

@@ -5,6 +5,8 @@ import {
   orderCsvOptions,
   readOrderHeading,
   readOrderRow,
+  separatorWatch,
+  UnreadableFile,
   type OrderProblem,
   type OrderRow,
 } from '../../core/proof/orderFile'
@@ -52,15 +54,24 @@ async function* recordsOf(text: AsyncIterable<string>): AsyncGenerator<string[]>
   const parts = text[Symbol.asyncIterator]()
   const first = await parts.next()
   const start = first.done ? '' : first.value
+  const watch = separatorWatch()
   async function* all() {
+    watch(start)
     yield start
-    yield* { [Symbol.asyncIterator]: () => parts }
+    for await (const part of { [Symbol.asyncIterator]: () => parts }) {
+      watch(part)
+      yield part
+    }
   }
-  const parser = Readable.from(all()).pipe(parse(orderCsvOptions(start)))
+  const parser = parse(orderCsvOptions(start))
+  // A pipe does not pass on errors.
+  Readable.from(all())
+    .on('error', (error) => parser.destroy(error))
+    .pipe(parser)
   try {
     yield* parser as AsyncIterable<string[]>
   } catch (error) {
-    throw noTable(error)
+    throw error instanceof UnreadableFile ? error : noTable(error)
   } finally {
     parser.destroy()
   }

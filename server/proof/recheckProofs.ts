@@ -72,7 +72,7 @@ async function keep(
     if (proof.line)
       await insertProof(trx, shop.id, review.id, { lineId: proof.line.id, method: proof.by }, now)
     const stored = await confirmationOf(trx, shop.id, review.id)
-    const judged = await judgeAgain(trx, shop, stored, {})
+    const judged = await judgeAgain(trx, shop, stored, { verified: is })
     await replaceRenewedSignals(trx, shop.id, stored.versionId, judged.renewed)
     await moveByRules(
       trx,

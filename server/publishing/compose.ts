@@ -12,10 +12,10 @@ import type { Configuration } from '../../core/display/configuration'
 import { adapterFor, placeName } from '../../core/listing/origins'
 import type { OriginAdapter } from '../../core/listing/originAdapter'
 import { listingsOf, type ShownListing } from '../../core/display/origins'
-import { formsOfShop, formNames, questionsOfShop } from '../data/forms'
+import { firstOpenForm, formNames, questionsOfShop } from '../data/forms'
 import { listingsOfShop, type Listing } from '../data/listings'
 import { looksOfShop } from '../data/looks'
-import { productsBySku, productsOfShop, skuKey } from '../data/products'
+import { productsWithSkus, skuKey, type Product } from '../data/products'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { readPublishable } from './publishable'
@@ -25,13 +25,12 @@ export async function displayShop(
   { db, origins }: Pick<Services, 'db' | 'origins'>,
   shop: Shop,
 ): Promise<DisplayShop> {
-  const products = await productsOfShop(db, shop.id)
   return {
     name: shop.name,
     shortName: shop.shortName,
     locale: shop.locale,
     timeZone: shop.timeZone,
-    products: Object.fromEntries(products.map(({ sku, title }) => [sku, title])),
+    products: {},
     listings: Object.fromEntries(
       (await listingsOfShop(db, shop.id, true)).map((listing) => [
         listing.publicId,
@@ -52,14 +51,14 @@ export async function displayShop(
 }
 
 function shownListing(origins: OriginAdapter[], listing: Listing): ShownListing {
-  const { publicId, origin, name, url, writeUrl, picture, average, scale, count, state } = listing
+  const { publicId, origin, name, url, writeUrl, picture, average, scale, count, state, isLinked } = listing
   return {
     publicId,
     origin,
     site: placeName(origins, listing),
     icon: adapterFor(origins, listing)?.icon ?? '',
     name,
-    url,
+    url: isLinked ? url : null,
     writeUrl,
     picture,
     average,
@@ -69,9 +68,8 @@ function shownListing(origins: OriginAdapter[], listing: Listing): ShownListing 
   }
 }
 
-/** The titles of products by SKU, and the names of listings, forms and looks by public id, for sentences. */
-export const namesIn = ({ products, listings, forms, looks }: DisplayShop): Record<string, string> => ({
-  ...products,
+/** The names of listings, forms and looks by public id, for sentences. */
+const namesIn = ({ listings, forms, looks }: DisplayShop): Record<string, string> => ({
   ...looks,
   ...forms,
   ...Object.fromEntries(
@@ -84,7 +82,7 @@ export const namesIn = ({ products, listings, forms, looks }: DisplayShop): Reco
 
 /** The targets of links in displays. */
 export async function displayLinks({ db, publicUrl }: Services, shop: Shop) {
-  const form = (await formsOfShop(db, shop.id)).find(({ state }) => state === 'open')
+  const form = await firstOpenForm(db, shop.id)
   return {
     write: form ? `${publicUrl}/f/${form.slug}` : null,
     how: `${publicUrl}/how/${shop.slug}`,
@@ -108,9 +106,27 @@ export async function composer(services: Services, shop: Shop) {
     displayShop(services, shop),
     displayLinks(services, shop),
   ])
-  const products = await productsBySku(services.db, shop.id)
-  const skuOf = (typed: string) => products.get(skuKey(typed))?.sku
-  const present = (configuration: Configuration) => withPresentSkus(configuration, skuOf)
+  const products = new Map<string, Product | undefined>()
+  async function read(skus: string[]): Promise<void> {
+    const missing = skus.filter((sku) => !products.has(skuKey(sku)))
+    if (missing.length === 0) return
+    const found = await productsWithSkus(services.db, shop.id, missing)
+    for (const sku of missing) products.set(skuKey(sku), found.get(skuKey(sku)))
+  }
+  const known = (typed: string) => products.get(skuKey(typed))
+  async function skuOf(typed: string): Promise<string | undefined> {
+    await read([typed])
+    return known(typed)?.sku
+  }
+  async function present(configuration: Configuration): Promise<Configuration> {
+    const { products: chosen } = configuration.selection
+    if (chosen.kind !== 'chosen') return configuration
+    await read(chosen.skus)
+    return withPresentSkus(configuration, (sku) => known(sku)?.sku)
+  }
+  /** The titles of the products that were asked for so far, by SKU. */
+  const titles = () =>
+    Object.fromEntries([...products.values()].flatMap((one) => (one ? [[one.sku, one.title]] : [])))
   /** Which page of a display is asked for, if it is shown by pages. */
   async function pagingOf(
     { layout }: Configuration,
@@ -134,12 +150,15 @@ export async function composer(services: Services, shop: Shop) {
     skuOf,
     /** A configuration with the present SKUs of its products. */
     present,
+    /** The names of what configurations refer to, for sentences, once they are `present`. */
+    names: (): Record<string, string> => ({ ...titles(), ...namesIn(forDisplays) }),
     /** The content of a configuration on a page, and the reviews that it selects. */
     compose: async (
       stored: Configuration,
       { key, asked = {}, samples = false, changed = (picked) => picked }: Composing,
     ): Promise<{ model: DisplayModel; picked: ShowableReview[] }> => {
-      const configuration = present(stored)
+      const configuration = await present(stored)
+      if (asked.product) await read([asked.product])
       const { selection } = configuration
       const chosen = readBy(selection, asked.origin, forDisplays)
       const paging = await pagingOf(configuration, chosen, key, asked)
@@ -148,9 +167,9 @@ export async function composer(services: Services, shop: Shop) {
       const picked = (await publishable.pick(chosen, upTo)).slice(paging ? (paging.page - 1) * size : 0)
       const model = displayModel({
         configuration,
-        shop: forDisplays,
+        shop: { ...forDisplays, products: titles() },
         picked: changed(picked),
-        totals: publishable.totals(scopeOf(selection, asked)),
+        totals: await publishable.totals(scopeOf(selection, asked), selection),
         links: {
           ...links,
           all: `${publicUrl}/d/${key}/all${asked.product ? `?product=${encodeURIComponent(asked.product)}` : ''}`,

@@ -1,11 +1,12 @@
+import { CARDS_OF_PAGE } from '../../core/display/paging'
 import { changesBetween } from '../../core/messages/display/changes'
 import { sentenceText } from '../../core/messages/display/sentence'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
-import { displaysOfShop } from '../data/displays'
+import { displayCounts, displaysOfShop } from '../data/displays'
 import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { composer, namesIn } from './compose'
+import { composer } from './compose'
 import { pageLook } from './editorView'
 import { pagesOfDisplay } from './seen'
 
@@ -22,31 +23,49 @@ export interface DisplayCard {
   seen: PageSeen[]
 }
 
-/** The displays of a shop, each with a preview of its draft, and those that can't be read. */
+export interface DisplayCards {
+  cards: DisplayCard[]
+  /** Those of the page that can't be read. */
+  unreadable: { key: string; name: string }[]
+  counts: Awaited<ReturnType<typeof displayCounts>>
+}
+
+/**
+ * A page of the displays of a shop, each with a preview of its draft.
+ * @param words in their names
+ * @param page counted from 1
+ */
 export async function displayCards(
   services: Services,
   shop: Shop,
-): Promise<{ cards: DisplayCard[]; unreadable: { key: string; name: string }[] }> {
-  const { displays, unreadable } = await displaysOfShop(services.db, shop.id)
-  const { compose, present, shop: forDisplays } = await composer(services, shop)
-  const cards = await Promise.all(
-    displays.map(async ({ id, key, name, draft, live }) => {
-      const changes = live
-        ? changesBetween(present(live.configuration), present(draft.configuration), namesIn(forDisplays))
-            .length
-        : 0
-      return {
-        key,
-        name,
-        sentence: sentenceText(present(draft.configuration), namesIn(forDisplays)),
-        state:
-          live === null ? ('draft' as const) : changes > 0 ? ('draftDiffers' as const) : ('live' as const),
-        changes,
-        preview: renderDisplay((await compose(draft.configuration, { key, samples: true })).model),
-        look: pageLook(shop),
-        seen: await pagesOfDisplay(services, shop, id),
-      }
-    }),
-  )
-  return { cards, unreadable }
+  { words = '', page = 1 }: { words?: string; page?: number } = {},
+): Promise<DisplayCards> {
+  const { db } = services
+  const counts = await displayCounts(db, shop.id, words)
+  const { displays, unreadable } = await displaysOfShop(db, shop.id, {
+    words,
+    limit: CARDS_OF_PAGE,
+    offset: (page - 1) * CARDS_OF_PAGE,
+  })
+  const { compose, present, names } = await composer(services, shop)
+  const cards: DisplayCard[] = []
+  for (const { id, key, name, draft, live } of displays) {
+    const configuration = await present(draft.configuration)
+    const changes = live
+      ? changesBetween(await present(live.configuration), configuration, names()).length
+      : 0
+    cards.push({
+      key,
+      name,
+      sentence: sentenceText(configuration, names()),
+      state: live === null ? 'draft' : changes > 0 ? 'draftDiffers' : 'live',
+      changes,
+      preview: renderDisplay((await compose(configuration, { key, samples: true })).model),
+      look: pageLook(shop),
+      seen: await pagesOfDisplay(services, shop, id),
+    })
+    // Other requests go on between two previews.
+    await new Promise(setImmediate)
+  }
+  return { cards, unreadable, counts }
 }

@@ -13,18 +13,9 @@ import {
 import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
+import { isChangedElsewhere, type DraftSaved, type SavingTab } from '../savingTab'
 import type { Services } from '../services'
 import { markStale } from './staleDisplays'
-
-/** The browser tab that saves a draft, and the draft that it knows. */
-export interface SavingTab {
-  tab: string
-  /** When that draft was saved; null overwrites any. */
-  base: string | null
-}
-
-export type DraftSaved =
-  { outcome: 'saved'; savedAt: string } | { outcome: 'changedElsewhere'; savedAt: string }
 
 /** Saves the draft, unless another tab has changed it since. Null if there is no such display. */
 export async function saveDraft(
@@ -32,15 +23,15 @@ export async function saveDraft(
   shop: Shop,
   key: string,
   configuration: Configuration,
-  { tab, base }: SavingTab = { tab: '', base: null },
+  saving: SavingTab = { tab: '', base: null },
 ): Promise<DraftSaved | null> {
   const savedAt = now().toISOString()
   const kept = await writing(db, async (trx): Promise<DraftSaved | null> => {
     const display = await findDisplay(trx, shop.id, { key })
     if (!display) return null
     const { draft } = display
-    if (base !== null && base !== draft.savedAt && tab !== draft.tab)
-      return { outcome: 'changedElsewhere', savedAt: draft.savedAt }
+    if (isChangedElsewhere(saving, draft)) return { outcome: 'changedElsewhere', savedAt: draft.savedAt }
+    const { tab } = saving
     if (display.draft.id === display.live?.id || display.draft.publishedAt !== null)
       await startDraft(trx, display, configuration, savedAt, tab)
     else await updateDraft(trx, display, configuration, savedAt, tab)

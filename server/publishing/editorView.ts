@@ -1,14 +1,15 @@
 import { fairnessOf, type Fairness } from '../../core/curation/fairness'
 import { pickFacets, type PickFacets } from '../../core/curation/pickFacets'
 import { newestFirst, type Selection } from '../../core/curation/selection'
-import { inAverages } from '../../core/curation/facets'
+import { isCompared } from '../../core/curation/scopeTotals'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { selectionOrders, type SelectionOrder } from '../../core/curation/selectionOrders'
 import { layouts, type Layout } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
 import type { ShowableReview } from '../../core/display/showableReview'
-import { contrastFaults, type ContrastFault } from '../../core/display/theme'
+import { paintedBy } from '../../core/display/ownCssContrast'
+import { contrastFaults, resolveTheme, type ContrastFault } from '../../core/display/theme'
 import type { OwnLook } from '../../core/display/lookChanges'
 import { readOwnCss, type CssFinding } from '../../core/display/ownCss'
 import { startingTheme } from '../../core/display/startingTheme'
@@ -27,8 +28,10 @@ import { findDisplay, publishedVersions } from '../data/displays'
 import { looksOfShop, startingThemeOf } from '../data/looks'
 import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
+import { frequentTags, MAX_LISTED_TAGS } from '../data/tags'
 import type { Services } from '../services'
-import { composer, namesIn, type Composer } from './compose'
+import { productChoices, type ProductChoices } from '../collection/productChoices'
+import { composer, type Composer } from './compose'
 import type { Publishable } from './publishable'
 import { codeAttributes, embedCode } from './embedCode'
 import { pagesOfDisplay } from './seen'
@@ -84,7 +87,7 @@ export interface EditorView {
   /** The first reviews in each order, with the draft's other settings. */
   firstByOrder: Record<SelectionOrder, PickedLine[]>
   facets: PickFacets
-  products: { sku: string; title: string }[]
+  products: ProductChoices
   listings: { publicId: string; words: string; isConnected: boolean }[]
   forms: { publicId: string; words: string }[]
   /** The columns that a table of the selected reviews can have, with their headings. */
@@ -124,18 +127,26 @@ export async function editorView(
   if (!display) return null
   const { draft } = display
   const composing = await composer(services, shop)
-  const configuration = composing.present(draft.configuration)
+  const configuration = await composing.present(draft.configuration)
   const live = display.live && {
     ...display.live,
-    configuration: composing.present(display.live.configuration),
+    configuration: await composing.present(display.live.configuration),
   }
   const asked: Asked = looking.product ? { product: looking.product } : {}
   const { model, picked } = await composing.compose(configuration, { key, asked })
   const shownNow = live ? (await composing.compose(live.configuration, { key, asked })).picked : []
-  const chosen = tallyOf(picked.filter(inAverages))
-  const names = namesIn(composing.shop)
+  const names = composing.names()
   const { publishable } = composing
   const { selection } = configuration
+  const chosen = tallyOf(picked.filter(isCompared(selection)))
+  const products = await productChoices(db, shop.id, { named: skusIn(configuration, looking) })
+  const tags = [
+    ...new Set([...selection.tags, ...(await frequentTags(db, shop.id, { limit: MAX_LISTED_TAGS }))]),
+  ]
+  const counts = await publishable.countsToPickFrom(selection, asked, {
+    skus: products.products.map(({ sku }) => sku),
+    tags,
+  })
   const following = await publishable.firstFitting(selection, picked.length + NEXT_FEW, asked)
   return {
     key,
@@ -160,15 +171,18 @@ export async function editorView(
     ownLooks: await looksOfShop(db, shop.id),
     isStart: isSameTheme(configuration.theme, await startingThemeOf(db, shop.id)),
     faults: contrastFaults(configuration.theme, composing.shop.site),
-    cssFindings: readOwnCss(configuration.theme.css).findings,
+    cssFindings: readOwnCss(
+      configuration.theme.css,
+      paintedBy(resolveTheme(configuration.theme, composing.shop.site), composing.shop.site),
+    ).findings,
     miniatures: await miniatures(composing, configuration, key, asked),
     picked: await withReasons(picked.map(pickedLine), publishable, selection, asked),
-    fairer: await fairerSwaps(publishable, selection, asked, picked, model.tally),
+    fairer: await fairerSwaps(publishable, selection, asked, picked, model.compared),
     next: without(following, picked).slice(0, NEXT_FEW).map(pickedLine),
     leftOut: (await publishable.named(selection.leftOut)).toSorted(newestFirst).map(pickedLine),
     firstByOrder: await firstByOrder(publishable, selection, asked),
-    facets: pickFacets(await publishable.countsToPickFrom(selection), selection, asked),
-    products: Object.entries(composing.shop.products).map(([sku, title]) => ({ sku, title })),
+    facets: pickFacets(counts, selection),
+    products,
     listings: Object.values(composing.shop.listings).map(({ publicId, site, name, isConnected }) => ({
       publicId,
       words: site === name ? name : `${site} (${name})`,
@@ -181,8 +195,8 @@ export async function editorView(
     })),
     publishableCount: model.publishableCount,
     chosen,
-    all: model.tally,
-    fairness: fairnessOf(chosen, model.tally),
+    all: model.compared,
+    fairness: fairnessOf(chosen, model.compared),
     undated: picked.filter((review) => !hasDate(review)).length,
     code: embedCode(publicUrl, shop, key),
     copied: display.measured,
@@ -199,6 +213,12 @@ export async function editorView(
     })),
   }
 }
+
+/** The products that the editor shows: those of the display, and that of the page it is seen on. */
+const skusIn = ({ selection: { products } }: Configuration, { product }: Looking): string[] => [
+  ...(products.kind === 'chosen' ? products.skus : []),
+  ...(product ? [product] : []),
+]
 
 export const pageLook = ({ background, textColour, fonts }: Shop): PageLook => ({
   background,

@@ -1,4 +1,4 @@
-import { inAverages } from '../../core/curation/facets'
+import { isCompared } from '../../core/curation/scopeTotals'
 import { fairerSelection, type Swappable } from '../../core/curation/fairerSelection'
 import { fairnessOf } from '../../core/curation/fairness'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
@@ -19,7 +19,8 @@ export async function fairerSwaps(
   picked: ShowableReview[],
   all: RatingTally,
 ): Promise<{ out: PickedLine; in: PickedLine }[]> {
-  const shown = picked.filter(inAverages)
+  const counts = isCompared(selection)
+  const shown = picked.filter(counts)
   const { verdict } = fairnessOf(tallyOf(shown), all)
   if (verdict !== 'rosier' && verdict !== 'harsher' && verdict !== 'lopsided') return []
   const isShown = new Set(picked.map(({ publicId }) => publicId))
@@ -33,7 +34,7 @@ export async function fairerSwaps(
       ),
     ),
   )
-  const others = ofEach.flat().filter((review) => inAverages(review) && !isShown.has(review.publicId))
+  const others = ofEach.flat().filter((review) => counts(review) && !isShown.has(review.publicId))
   const byId = new Map([...picked, ...others].map((review) => [review.publicId, pickedLine(review)]))
   const swaps = fairerSelection(
     {

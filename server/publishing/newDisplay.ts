@@ -26,11 +26,14 @@ export function startOf(layout: Layout): Configuration {
   }
 }
 
+export interface StartingLooks {
+  looks: Record<Layout, RenderedDisplay>
+  look: PageLook
+  samples: boolean
+}
+
 /** Previews of all layouts with the shop's own reviews. */
-export async function looksToStartFrom(
-  services: Services,
-  shop: Shop,
-): Promise<{ looks: Record<Layout, RenderedDisplay>; look: PageLook; samples: boolean }> {
+export async function looksToStartFrom(services: Services, shop: Shop): Promise<StartingLooks> {
   const { compose, publishable } = await composer(services, shop)
   const theme = await startingThemeOf(services.db, shop.id)
   const looks = await Promise.all(

@@ -1,3 +1,4 @@
+import { productRow } from '../data/products'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import { beforeEach, describe, expect, test } from 'vitest'
 import type { Configuration } from '../../core/display/configuration'
@@ -281,9 +282,7 @@ describe('which displays a change marks', () => {
     expect(await marked()).toEqual([KEY, hive, tagged])
   })
   test('a variant for another product follows although its display is not marked', async () => {
-    await services
-      .db('product')
-      .insert({ shop_id: shop.id, public_id: 'smoker', sku: 'SM-L', title: 'Smoker' })
+    await services.db('product').insert(productRow(shop.id, 'smoker', { sku: 'SM-L', title: 'Smoker' }))
     const hive = await about('HK-2')
     await jobs.drain()
     const variantOf = async () =>

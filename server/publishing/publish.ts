@@ -48,7 +48,7 @@ export async function publishStale(
 
 async function renderLive(services: Services, composing: Composer, shopId: number, display: StaleDisplay) {
   const { model, picked } = await composing.compose(display.live.configuration, { key: display.key })
-  const { selection } = composing.present(display.live.configuration)
+  const { selection } = await composing.present(display.live.configuration)
   const body = JSON.stringify(displayAnswer(services, display, model))
   return {
     display,

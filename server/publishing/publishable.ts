@@ -3,7 +3,7 @@ import { LRUCache } from 'lru-cache'
 import { balancedOrder, type Balanced } from '../../core/curation/balance'
 import { inAverages } from '../../core/curation/facets'
 import type { CountsToPickFrom } from '../../core/curation/pickFacets'
-import { scopeTotals } from '../../core/curation/scopeTotals'
+import { scopeTotals, type About } from '../../core/curation/scopeTotals'
 import {
   comparing,
   fitting,
@@ -31,6 +31,7 @@ import {
   type Position,
   type PublishableRow,
 } from '../data/publishable'
+import { productsWithSkus, searchProducts } from '../data/products'
 import { showableReviews } from '../data/showableReviews'
 import type { Shop } from '../data/shops'
 import { balanceable, MOST_POOLED, poolOf } from './balancedPool'
@@ -39,7 +40,11 @@ import { balanceable, MOST_POOLED, poolOf } from './balancedPool'
 export interface Publishable {
   /** The number of all. */
   size: number
-  totals: (scope: string[] | null) => ReturnType<typeof scopeTotals>
+  /**
+   * The ratings and numbers of a scope.
+   * @param about restricts the number to the listings or forms that a display is about
+   */
+  totals: (scope: string[] | null, about?: About) => Promise<ReturnType<typeof scopeTotals>>
   /** The reviews that a selection shows on a page, in order. */
   pick: (selection: Selection, page?: Page) => Promise<ShowableReview[]>
   /** The number of all matches. */
@@ -48,7 +53,15 @@ export interface Publishable {
   firstFitting: (selection: Selection, most: number, page?: Page) => Promise<ShowableReview[]>
   /** Some by their public ids, in no order. */
   named: (publicIds: string[]) => Promise<ShowableReview[]>
-  countsToPickFrom: (selection: Selection) => Promise<CountsToPickFrom>
+  /**
+   * Counts for the choices of a selection's parts.
+   * @param listed the SKUs and tags that are offered
+   */
+  countsToPickFrom: (
+    selection: Selection,
+    page: Page,
+    listed: { skus: string[]; tags: string[] },
+  ) => Promise<CountsToPickFrom>
   /** The reviews that a balanced order chooses from, in that order and with their reasons. */
   balanced: (selection: Selection, page?: Page) => Promise<Balanced[]>
 }
@@ -59,16 +72,18 @@ const MOST_SCANNED = 5000
 const FEW_LOOKED_UP = 2000
 /** Reviews of a few kilobytes that displays rendered together share. */
 const MOST_SHARED = 2000
+/** A balanced order of a whole shop chooses among the reviews of so many products, and of none. */
+const MOST_POOLED_PRODUCTS = 100
 
 export async function readPublishable(
   db: Knex,
   { id: shopId, timeZone }: Pick<Shop, 'id' | 'timeZone'>,
 ): Promise<Publishable> {
-  const counts = await publishableCounts(db, shopId)
+  const totals = await publishableCounts(db, shopId, null)
   const shared = new LRUCache<number, ShowableReview>({ max: MOST_SHARED })
   const orders = new LRUCache<string, Promise<Balanced[]>>({ max: 10 })
   const taggedRows = new LRUCache<string, Promise<PublishableRow[]>>({ max: 10 })
-  const periods = new LRUCache<string, Promise<CountRow[]>>({ max: 10 })
+  const counted = new LRUCache<string, Promise<CountRow[]>>({ max: 20 })
 
   async function read(ids: number[]): Promise<ShowableReview[]> {
     const known = ids.flatMap((id) => shared.get(id) ?? [])
@@ -78,19 +93,30 @@ export async function readPublishable(
     return [...known, ...found]
   }
 
-  /** Counts of the reviews of the selection's dates. */
-  function countsOf(selection: Selection): Promise<CountRow[]> | CountRow[] {
-    const period = periodOf(selection, timeZone)
-    if (!isLimited(period)) return counts
-    const key = JSON.stringify(period)
-    const known = periods.get(key) ?? countsWithin(db, shopId, period)
-    periods.set(key, known)
+  /** The ids of the products of a scope; null for the whole shop. */
+  async function idsOf(scope: string[] | null): Promise<number[] | null> {
+    if (scope === null) return null
+    return [...(await productsWithSkus(db, shopId, scope)).values()].map(({ id }) => id)
+  }
+
+  /** Counts of the reviews of a selection's dates in a scope. */
+  async function countsOf(scope: string[] | null, period: Period): Promise<CountRow[]> {
+    if (scope === null && !isLimited(period)) return totals
+    const key = JSON.stringify([scope, period])
+    const count = async () => {
+      const productIds = await idsOf(scope)
+      return isLimited(period)
+        ? countsWithin(db, shopId, { period, productIds })
+        : publishableCounts(db, shopId, productIds)
+    }
+    const known = counted.get(key) ?? count()
+    counted.set(key, known)
     return known
   }
 
   async function matchingCounts(selection: Selection, page: Page): Promise<CountRow[]> {
-    const scope = scopeOf(selection, page)
-    return (await countsOf(selection)).filter((one) => inScope(one, scope) && hasFacetsOf(one, selection))
+    const counts = await countsOf(scopeOf(selection, page), periodOf(selection, timeZone))
+    return counts.filter((one) => hasFacetsOf(one, selection))
   }
 
   /** Contains at least what `pick` and `fitting` can choose as the first ones. */
@@ -108,7 +134,12 @@ export async function readPublishable(
     const rows =
       selection.tags.length > 0
         ? (await rowsWithTags(selection)).filter(rowsOf(matching)).toSorted(comparingRows(order))
-        : await firstRows(matching, order, wanted, leftOut, periodOf(selection, timeZone))
+        : await firstRows(matching, {
+            order,
+            wanted,
+            leftOut,
+            period: periodOf(selection, timeZone),
+          })
     const first = rows.filter(({ id }) => !leftOut.has(id)).slice(0, wanted)
     const named = [...byName.values()].filter((id) => !leftOut.has(id))
     return read([...new Set([...named, ...first.map(({ id }) => id)])])
@@ -133,7 +164,7 @@ export async function readPublishable(
   async function balancedNow(selection: Selection, page: Page): Promise<Balanced[]> {
     const matching = await matchingCounts(selection, page)
     const leftOut = new Set((await publishableIds(db, shopId, selection.leftOut)).values())
-    const { facets, ofEach } = poolOf(matching)
+    const { facets, ofEach } = poolOf(await pooledCounts(selection, page, matching))
     const rows =
       selection.tags.length > 0
         ? (await rowsWithTags(selection)).filter(rowsOf(matching)).toSorted(comparingRows('newest'))
@@ -144,6 +175,14 @@ export async function readPublishable(
     const reviews = await read(pool.map(({ id }) => id))
     const tally = tallyOf(matching.filter(inAverages).map(({ rating, count }) => ({ rating, times: count })))
     return balancedOrder(balanceable(reviews), tally)
+  }
+
+  /** Of a whole shop, those of its most used products, so that the pool has several of these. */
+  async function pooledCounts(selection: Selection, page: Page, matching: CountRow[]): Promise<CountRow[]> {
+    if (scopeOf(selection, page) !== null || isLimited(periodOf(selection, timeZone))) return matching
+    const products = await searchProducts(db, shopId, { limit: MOST_POOLED_PRODUCTS })
+    const counts = await publishableCounts(db, shopId, [0, ...products.map(({ id }) => id)])
+    return counts.filter((one) => hasFacetsOf(one, selection))
   }
 
   function rowsWithTags(selection: Selection): Promise<PublishableRow[]> {
@@ -158,13 +197,16 @@ export async function readPublishable(
   /** Reads in the order of an index, and looks up by facets if the matches are rare there. */
   async function firstRows(
     matching: CountRow[],
-    order: Order,
-    wanted: number,
-    leftOut: Set<number>,
-    period: Period,
+    {
+      order,
+      wanted,
+      leftOut,
+      period,
+    }: { order: Order; wanted: number; leftOut: Set<number>; period: Period },
   ): Promise<PublishableRow[]> {
+    if (matching.length === 0) return []
     const ofEach = wanted + leftOut.size
-    const isMatch = matching.length === counts.length ? () => true : rowsOf(matching)
+    const isMatch = rowsOf(matching)
     const found: PublishableRow[] = []
     let leading: CountRow[] | undefined
     let after: Position | null = null
@@ -183,8 +225,8 @@ export async function readPublishable(
   }
 
   return {
-    size: counts.reduce((sum, { count }) => sum + count, 0),
-    totals: (scope) => scopeTotals(counts, scope),
+    size: totals.reduce((sum, { count }) => sum + count, 0),
+    totals: async (scope, about) => scopeTotals(await countsOf(scope, everyTime), about),
     pick: async (asked, page = {}) => {
       const selection = await resolved(asked, page)
       return pick(await candidates(selection, page.limit ?? selection.limit, page), selection, page)
@@ -211,27 +253,40 @@ export async function readPublishable(
     },
     balanced,
     named: async (publicIds) => read([...(await publishableIds(db, shopId, publicIds)).values()]),
-    countsToPickFrom: async (selection) => {
+    countsToPickFrom: async (selection, page, listed) => {
       const { tags, leftOut } = selection
       const period = periodOf(selection, timeZone)
+      const scope = scopeOf(selection, page)
       const named = await read([...(await publishableIds(db, shopId, leftOut)).values()])
-      const out = named.filter((review) => isWithin(review, period))
-      const without = out.map((review) => ({ ...review, count: -1 }))
+      const without = named
+        .filter((review) => isWithin(review, period))
+        .map((review) => ({ ...review, count: -1 }))
       const isTagged = (review: ShowableReview) =>
         tags.length === 0 || tags.some((tag) => review.tags.includes(tag))
+      const countsIn = async (skus: string[] | null) => [
+        ...(tags.length > 0
+          ? await taggedCounts(db, shopId, tags, { period, productIds: await idsOf(skus) })
+          : await countsOf(skus, period)),
+        ...without.filter((review) => isTagged(review) && inScope(review, skus)),
+      ]
+      const offered = new Set(listed.tags)
       return {
-        tagged: [
-          ...(tags.length > 0 ? await taggedCounts(db, shopId, tags, period) : await countsOf(selection)),
-          ...without.filter(isTagged),
-        ],
+        tagged: await countsIn(scope),
+        byProduct: await countsIn(listed.skus),
         byTag: [
-          ...(await countsByTag(db, shopId, period)),
-          ...without.flatMap((review) => review.tags.map((tag) => ({ ...review, tag }))),
+          ...(await countsByTag(db, shopId, listed.tags, { period, productIds: await idsOf(scope) })),
+          ...without
+            .filter((review) => inScope(review, scope))
+            .flatMap((review) =>
+              review.tags.filter((tag) => offered.has(tag)).map((tag) => ({ ...review, tag })),
+            ),
         ],
       }
     },
   }
 }
+
+const everyTime: Period = { from: '', before: '' }
 
 /** The period of a selection's days in a time zone. */
 function periodOf({ writtenFrom, writtenUntil }: Selection, timeZone: string): Period {
@@ -261,11 +316,13 @@ const comparable = (row: PublishableRow) => ({
 const rowsToLookUp = (counts: CountRow[], ofEach: number) =>
   counts.reduce((sum, { count }) => sum + Math.min(count, ofEach), 0)
 
-const keyOf = (row: CountRow['row']) =>
-  `${row.productId} ${row.rating} ${row.source} ${row.language} ${row.verified} ${row.hasText} ${row.listingId} ${row.hasPhoto} ${row.formId}`
+const traitsOf = (row: CountRow['row']) =>
+  `${row.rating} ${row.source} ${row.language} ${row.verified} ${row.hasText} ${row.listingId} ${row.hasPhoto} ${row.formId}`
 
-/** Whether a row has the facets of one of some counters. */
+/** Whether a row has the facets of one of some counters; all of these name a product, or none does. */
 function rowsOf(counts: CountRow[]): (row: PublishableRow) => boolean {
+  const isByProduct = counts[0]?.row.productId !== undefined
+  const keyOf = (row: CountRow['row']) => (isByProduct ? `${row.productId} ` : '') + traitsOf(row)
   const keys = new Set(counts.map(({ row }) => keyOf(row)))
   return (row) => keys.has(keyOf(row))
 }

@@ -5,8 +5,8 @@ import type { RatingTally } from '../../core/curation/ratingTally'
 import { selectionFacts, type SelectionFact } from '../../core/display/selectionFacts'
 import { ownSources } from '../../core/intake/sourcePolicy'
 import { reviewStates } from '../../core/moderation/rules'
-import { displaysOfShop } from '../data/displays'
-import { formsOfShop } from '../data/forms'
+import { liveConfigurations } from '../data/displays'
+import { firstOpenForm } from '../data/forms'
 import { laneCounts } from '../data/reviewCounts'
 import { listingsOfShop } from '../data/listings'
 import { findShopBySlug } from '../data/shops'
@@ -43,17 +43,19 @@ export interface ReviewPolicy {
   writers: Writers
 }
 
+/** Displays that select in other ways than these are not listed. */
+const MAX_SELECTIONS = 60
+
 export async function reviewPolicy(services: Services, slug: string): Promise<ReviewPolicy | null> {
   const { db, publicUrl } = services
   const shop = await findShopBySlug(db, slug)
   if (!shop) return null
   const counts = await laneCounts(db, shop.id, ownSources)
   // A review with an undecided change counts with its published version.
-  const publishable = (await readPublishable(db, shop)).totals(null)
+  const publishable = await (await readPublishable(db, shop)).totals(null)
   const elsewhere = Object.values(publishable.byListing).reduce((sum, count) => sum + count, 0)
-  const { displays } = await displaysOfShop(db, shop.id)
-  const live = displays.flatMap(({ live }) => live ?? [])
-  const form = (await formsOfShop(db, shop.id)).find(({ state }) => state === 'open')
+  const live = await liveConfigurations(db, shop.id, MAX_SELECTIONS)
+  const form = await firstOpenForm(db, shop.id)
   const { name, shortName, logo, siteUrl, locale, customerLanguages } = shop
   return {
     shop: { name, shortName, logo, siteUrl, locale, customerLanguages, shades: brandShades(shop.brand) },
@@ -73,7 +75,7 @@ export async function reviewPolicy(services: Services, slug: string): Promise<Re
     selections: [
       ...new Map(
         live
-          .map(({ configuration }) => selectionFacts(configuration))
+          .map((configuration) => selectionFacts(configuration))
           .filter((facts) => facts.length > 0)
           .map((facts) => [JSON.stringify(facts), facts]),
       ).values(),

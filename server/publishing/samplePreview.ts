@@ -27,7 +27,7 @@ export function samplePreview(
       site: plainStyle,
     },
     picked: [],
-    totals: { tally: tallyOf([]), publishableCount: 0, byListing: {} },
+    totals: { tally: tallyOf([]), compared: tallyOf([]), publishableCount: 0, byListing: {} },
     links: { write: null, all: '', how: '' },
     mediaUrl: '',
     fontsUrl: '',

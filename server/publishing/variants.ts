@@ -7,7 +7,7 @@ import { renderItems, renderPage, renderPart } from '../../onsite/render'
 import { findDisplay, shopOfLiveDisplay } from '../data/displays'
 import { findShop } from '../data/shops'
 import type { Services } from '../services'
-import { composer } from './compose'
+import { composer, type Composer } from './compose'
 import { displayAnswer } from './publish'
 
 async function found(services: Services, key: string) {
@@ -24,8 +24,8 @@ const PART = 60
 const UNKNOWN = '?'
 
 /** The product in the shop's spelling; an unknown one matches no review. */
-const onPage = (asked: Asked, skuOf: (typed: string) => string | undefined): Asked =>
-  asked.product ? { ...asked, product: skuOf(asked.product) ?? UNKNOWN } : asked
+const onPage = async (asked: Asked, { skuOf }: Pick<Composer, 'skuOf'>): Promise<Asked> =>
+  asked.product ? { ...asked, product: (await skuOf(asked.product)) ?? UNKNOWN } : asked
 
 /** A published display for a given product, number, language or colour scheme. */
 export async function displayVariant(services: Services, key: string, asked: Asked): Promise<string | null> {
@@ -33,7 +33,7 @@ export async function displayVariant(services: Services, key: string, asked: Ask
   if (!at) return null
   const { model } = await at.composing.compose(at.live.configuration, {
     key,
-    asked: onPage(asked, at.composing.skuOf),
+    asked: await onPage(asked, at.composing),
   })
   return JSON.stringify(displayAnswer(services, { key, live: at.live }, model))
 }
@@ -51,7 +51,7 @@ export async function partOfDisplay(services: Services, key: string, asked: Aske
   const { model } = await at.composing.compose(at.live.configuration, {
     key,
     asked: {
-      ...onPage(asked, at.composing.skuOf),
+      ...(await onPage(asked, at.composing)),
       ...(asked.page === undefined && { limit: asked.limit ?? PART }),
     },
   })
@@ -95,7 +95,7 @@ async function pageOf(
   configuration: Configuration,
   below: '' | '/all',
 ): Promise<string> {
-  const onProduct = onPage(asked, composing.skuOf)
+  const onProduct = await onPage(asked, composing)
   const { model } = await composing.compose(configuration, { key: display.key, asked: onProduct })
   const url = `${publicUrl}/d/${display.address ?? display.key}${below}`
   const jsonLd = jsonLdOf(model, url)

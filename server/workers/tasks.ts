@@ -16,6 +16,18 @@ export const loadTask: { [N in TaskName]: () => Promise<Task<N>> } = {
   moveReviews: async () => (await import('../collection/moveReviews')).moveReviews,
   publishStale: async () => (await import('../publishing/publish')).publishStale,
   makeVariant: async () => (await import('../http/makeVariant')).makeVariant,
+  displayCards: async () => {
+    const { displayCards } = await import('../publishing/displayCards')
+    return (services, { shop, asked }) => displayCards(services, shop, asked)
+  },
+  editorView: async () => {
+    const { editorView } = await import('../publishing/editorView')
+    return (services, { shop, key, looking }) => editorView(services, shop, key, looking)
+  },
+  looksToStartFrom: async () => {
+    const { looksToStartFrom } = await import('../publishing/newDisplay')
+    return (services, { shop }) => looksToStartFrom(services, shop)
+  },
   readVideo: async () => (await import('../media/readVideoTask')).readVideoTask,
   readPage: async () => (await import('../outside/readTasks')).readPageTask,
   readStyles: async () => (await import('../outside/readTasks')).readStylesTask,

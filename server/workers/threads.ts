@@ -1,3 +1,4 @@
+import pLimit from 'p-limit'
 import { Piscina } from 'piscina'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -5,12 +6,14 @@ import type { Published } from '../publishing/published'
 import type { Turns } from '../data/turns'
 import type { Log } from '../log'
 import type { Asked, Said, ThreadSettings } from './messages'
-import type { TaskName, Workers } from './workers'
+import { TaskExhausted, type TaskName, type TaskOptions, type Tasks, type Workers } from './workers'
 
+/** After its deadline a task may end its transaction. One that reads foreign input ends at once. */
 const ENDING_MS = 5000
 // A thread needs 1.5 s to start.
 const IDLE_MS = 60_000
 const MEMORY_MB = 256
+const TASKS_AT_ONCE = 20
 
 export interface ThreadsGiven {
   databaseFile: string
@@ -33,9 +36,13 @@ export function buildThreads(given: ThreadsGiven): Workers {
     // Copying takes minutes in a large shop.
     backup: buildPool(given, {}),
     render: buildPool(given, { memoryMb: 2000, isPatient: false, idleMs: 10 * IDLE_MS }),
+    // What a member looks at is not held up by the rendering of displays.
+    view: buildPool(given, { memoryMb: 1000, isPatient: false, idleMs: 10 * IDLE_MS }),
+    // Two, so that one hostile page does not hold up the reading of another.
+    foreign: buildPool(given, { threads: 2, endingMs: 0, idleMs: 10 * IDLE_MS }),
   }
   return {
-    run: (name, input, options) => pools[poolOf[name]].run(name, input, options),
+    run: (name, input, options) => pools[tasks[name].pool].run(name, input, options),
     close: async () => {
       await Promise.all(Object.values(pools).map((pool) => pool.close()))
     },
@@ -50,23 +57,35 @@ function threadFile(): string {
     : fileURLToPath(new URL('./start.mjs', import.meta.url))
 }
 
-/** A new review never waits for an import, and the histories of reviews stay in one thread. */
-const poolOf: Record<TaskName, 'long' | 'history' | 'render' | 'backup'> = {
-  importOrders: 'long',
-  undoIntake: 'long',
-  moveReviews: 'long',
-  publishStale: 'render',
-  makeVariant: 'render',
-  readOrigin: 'render',
-  takeInFound: 'long',
-  readVideo: 'render',
-  readPage: 'render',
-  readStyles: 'render',
-  stillPage: 'render',
-  weighArrival: 'history',
-  forgetArrival: 'history',
-  rememberShops: 'history',
-  backUp: 'backup',
+const SECOND_MS = 1000
+const HOUR_MS = 3600 * SECOND_MS
+
+/**
+ * Where each task runs, and its deadline from the moment when it begins. A new review never waits for an import, the
+ * histories of reviews stay in one thread, and nobody waits for what comes from outside but who asked for it.
+ */
+const tasks: Record<
+  TaskName,
+  { pool: 'long' | 'history' | 'render' | 'view' | 'backup' | 'foreign'; mostMs: number }
+> = {
+  importOrders: { pool: 'long', mostMs: 2 * HOUR_MS },
+  undoIntake: { pool: 'long', mostMs: 2 * HOUR_MS },
+  moveReviews: { pool: 'long', mostMs: 2 * HOUR_MS },
+  takeInFound: { pool: 'long', mostMs: 2 * HOUR_MS },
+  publishStale: { pool: 'render', mostMs: 300 * SECOND_MS },
+  makeVariant: { pool: 'render', mostMs: 10 * SECOND_MS },
+  displayCards: { pool: 'view', mostMs: 20 * SECOND_MS },
+  editorView: { pool: 'view', mostMs: 20 * SECOND_MS },
+  looksToStartFrom: { pool: 'view', mostMs: 20 * SECOND_MS },
+  readOrigin: { pool: 'foreign', mostMs: 5 * SECOND_MS },
+  readVideo: { pool: 'foreign', mostMs: 5 * SECOND_MS },
+  readPage: { pool: 'foreign', mostMs: 5 * SECOND_MS },
+  readStyles: { pool: 'foreign', mostMs: 5 * SECOND_MS },
+  stillPage: { pool: 'foreign', mostMs: 5 * SECOND_MS },
+  weighArrival: { pool: 'history', mostMs: 20 * SECOND_MS },
+  forgetArrival: { pool: 'history', mostMs: 20 * SECOND_MS },
+  rememberShops: { pool: 'history', mostMs: HOUR_MS },
+  backUp: { pool: 'backup', mostMs: 2 * HOUR_MS },
 }
 
 interface PoolSettings {
@@ -76,11 +95,20 @@ interface PoolSettings {
   isPatient?: boolean
   memoryMb?: number
   idleMs?: number
+  threads?: number
+  endingMs?: number
 }
 
 function buildPool(
   given: ThreadsGiven,
-  { stays = false, isPatient = !stays, memoryMb = MEMORY_MB, idleMs = IDLE_MS }: PoolSettings,
+  {
+    stays = false,
+    isPatient = !stays,
+    memoryMb = MEMORY_MB,
+    idleMs = IDLE_MS,
+    threads = 1,
+    endingMs = ENDING_MS,
+  }: PoolSettings,
 ): Workers {
   const { databaseFile, mediaFolder, publicUrl, behaviours, sitesUrl, turns } = given
   const settings: ThreadSettings = {
@@ -96,9 +124,9 @@ function buildPool(
     filename: threadFile(),
     execArgv: [],
     minThreads: stays ? 1 : 0,
-    maxThreads: 1,
+    maxThreads: threads,
     // The history thread reads earlier reviews in the background while it scores new ones.
-    concurrentTasksPerWorker: stays ? 20 : 1,
+    concurrentTasksPerWorker: stays ? TASKS_AT_ONCE : 1,
     atomics: stays ? 'disabled' : 'sync',
     idleTimeout: stays ? Infinity : idleMs,
     resourceLimits: { maxOldGenerationSizeMb: memoryMb },
@@ -114,34 +142,54 @@ function buildPool(
   })
   pool.on('error', (error) => given.log.error({ err: error }, 'a worker thread failed'))
 
+  // Waiting for a thread does not count as working.
+  const inTurn = pLimit(stays ? TASKS_AT_ONCE : threads)
+
+  async function run<N extends TaskName>(
+    name: N,
+    input: Tasks[N]['input'],
+    { signal, progress }: TaskOptions,
+  ): Promise<Tasks[N]['output']> {
+    const task = ++count
+    const stop = new Int32Array(new SharedArrayBuffer(Int32Array.BYTES_PER_ELEMENT))
+    const kill = new AbortController()
+    const timers: NodeJS.Timeout[] = []
+    let isLate = false
+    const after = (ms: number, act: () => void) => {
+      const timer = setTimeout(act, ms)
+      timer.unref()
+      timers.push(timer)
+    }
+    const end = () => {
+      Atomics.store(stop, 0, 1)
+      after(endingMs, () => kill.abort())
+    }
+    if (signal?.aborted) end()
+    signal?.addEventListener('abort', end)
+    after(tasks[name].mostMs, () => {
+      isLate = true
+      end()
+    })
+    if (progress) hearing.set(task, progress)
+    try {
+      const asked: Asked<TaskName> = { name, input, stop, task }
+      return (await pool.run(asked, { signal: kill.signal })) as never
+    } catch (error) {
+      if (isLate) throw new TaskExhausted(name, 'time', error)
+      if (isOutOfMemory(error)) throw new TaskExhausted(name, 'memory', error)
+      throw error
+    } finally {
+      hearing.delete(task)
+      signal?.removeEventListener('abort', end)
+      timers.forEach(clearTimeout)
+    }
+  }
+
   return {
-    run: async (name, input, { signal, progress, mostMs } = {}) => {
-      const task = ++count
-      const stop = new Int32Array(new SharedArrayBuffer(Int32Array.BYTES_PER_ELEMENT))
-      const kill = new AbortController()
-      const timers: NodeJS.Timeout[] = []
-      const after = (ms: number, act: () => void) => {
-        const timer = setTimeout(act, ms)
-        timer.unref()
-        timers.push(timer)
-      }
-      const end = () => {
-        Atomics.store(stop, 0, 1)
-        after(ENDING_MS, () => kill.abort())
-      }
-      if (signal?.aborted) end()
-      signal?.addEventListener('abort', end)
-      if (mostMs !== undefined) after(mostMs, end)
-      if (progress) hearing.set(task, progress)
-      try {
-        const asked: Asked<TaskName> = { name, input, stop, task }
-        return (await pool.run(asked, { signal: kill.signal })) as never
-      } finally {
-        hearing.delete(task)
-        signal?.removeEventListener('abort', end)
-        timers.forEach(clearTimeout)
-      }
-    },
+    run: (name, input, options = {}) => inTurn(() => run(name, input, options)),
     close: () => pool.close({ force: true }).catch(() => undefined),
   }
 }
+
+const isOutOfMemory = (error: unknown) =>
+  error instanceof Error && 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY'

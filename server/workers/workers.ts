@@ -6,6 +6,10 @@ import type { SheetMatching } from '../../core/listing/matching'
 import type { Declaration } from '../../core/site/css'
 import type { Page } from '../../core/site/page'
 import type { VideoRefusal } from '../../core/video/video'
+import type { Shop } from '../data/shops'
+import type { DisplayCards } from '../publishing/displayCards'
+import type { EditorView, Looking } from '../publishing/editorView'
+import type { StartingLooks } from '../publishing/newDisplay'
 import type { UndoIntake } from '../collection/undoIntakeJob'
 import type { MoveReviews } from '../collection/moveReviewsJob'
 import type { AnswerKind } from '../http/answerKind'
@@ -36,6 +40,9 @@ export interface Tasks {
     input: { file: string }
     output: { kind: 'mp4' | 'webm'; seconds: number } | { refused: VideoRefusal }
   }
+  displayCards: { input: { shop: Shop; asked: { words: string; page: number } }; output: DisplayCards }
+  editorView: { input: { shop: Shop; key: string; looking: Looking }; output: EditorView | null }
+  looksToStartFrom: { input: { shop: Shop }; output: StartingLooks }
   readPage: { input: { html: string; url: string }; output: Page }
   readStyles: { input: { styles: string[] }; output: Declaration[] }
   stillPage: { input: { html: string; url: string }; output: string }
@@ -48,7 +55,17 @@ export interface TaskOptions {
   /** Ends the task after its current transaction. */
   signal?: AbortSignal
   progress?: (done: number, total: number | null) => void
-  mostMs?: number
+}
+
+/** A task reached its deadline (`threads.ts`), or took more memory than its thread may have. */
+export class TaskExhausted extends Error {
+  constructor(
+    name: TaskName,
+    readonly of: 'time' | 'memory',
+    cause: unknown,
+  ) {
+    super(`${name} took too much ${of}`, { cause })
+  }
 }
 
 export interface Workers {

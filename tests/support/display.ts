@@ -1,7 +1,7 @@
 import type { Configuration } from '../../core/display/configuration'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { scopeTotals } from '../../core/curation/scopeTotals'
-import { pick, scopeOf } from '../../core/curation/selection'
+import { inScope, pick, scopeOf } from '../../core/curation/selection'
 import { sentLimit } from '../../core/display/bands'
 import { displayModel, type Asked } from '../../core/display/displayModel'
 import type { DisplayShop, ShowableReview } from '../../core/display/showableReview'
@@ -96,8 +96,10 @@ export function shownOf(
     shop: { ...beeShop, site },
     picked: pick(reviews, selection, { limit: sentLimit(configuration), ...asked }),
     totals: scopeTotals(
-      reviews.map((review) => ({ ...review, count: 1 })),
-      scopeOf(selection, asked),
+      reviews
+        .filter((review) => inScope(review, scopeOf(selection, asked)))
+        .map((review) => ({ ...review, count: 1 })),
+      selection,
     ),
     links: {
       write: 'https://reviews.example/f/tell-us',

@@ -3,7 +3,7 @@ import type { FormDesign } from '../../../core/form/design'
 import { BODY_LIMIT, TITLE_LIMIT } from '../../../core/intake/limits'
 import { MOST_PHOTOS } from '../../../core/intake/photos'
 import { say } from '../../../core/messages/say/forms'
-import { SelectLine } from '../../show/SelectLine'
+import { ProductSelect } from '../../components/ProductSelect'
 import { Slider } from '../../show/Slider'
 import { SwitchLine } from '../../show/SwitchLine'
 import type { PanelProps } from './formParts'
@@ -45,15 +45,16 @@ export function FieldSettings({ part, draft, change, products }: PanelProps) {
     case 'product':
       return (
         <>
-          <SelectLine
-            label={say('forms.cardAbout')}
-            value={draft.product.fixed}
-            choices={[
-              ['', say('forms.anyProduct')],
-              ...products.map(({ sku, title }): [string, string] => [sku, title]),
-            ]}
-            choose={(fixed) => set('product', { ...draft.product, fixed })}
-          />
+          <label className="flex items-baseline gap-1.5 text-[13px] text-soft">
+            {say('forms.cardAbout')}
+            <ProductSelect
+              choices={products}
+              value={draft.product.fixed}
+              none={say('forms.anyProduct')}
+              choose={(fixed) => set('product', { ...draft.product, fixed })}
+              className="select-sm w-auto text-ink"
+            />
+          </label>
           {draft.product.fixed === '' && (
             <SwitchLine
               words={say('forms.shown')}

@@ -1,3 +1,4 @@
+import type { ProductChoices } from '../../../server/collection/productChoices'
 import { askedQuestions } from '../../../core/form/askedQuestions'
 import type { FormDesign } from '../../../core/form/design'
 import { couponOf } from '../../../core/form/coupon'
@@ -15,7 +16,7 @@ export function FormSentence({
 }: {
   draft: FormDesign
   settings: FormSettings
-  products: { sku: string; title: string }[]
+  products: ProductChoices
   choose: (part: FormPart) => void
 }) {
   const { product, photos, thanks } = draft
@@ -27,7 +28,7 @@ export function FormSentence({
       part: 'product',
       words:
         product.fixed !== ''
-          ? (products.find(({ sku }) => sku === product.fixed)?.title ?? product.fixed)
+          ? (products.products.find(({ sku }) => sku === product.fixed)?.title ?? product.fixed)
           : say(`forms.about.${!product.shown ? 'shop' : product.required ? 'required' : 'any'}`),
     },
     photos: { part: 'photos', words: photos.most > 0 ? say('forms.photos', { count: photos.most }) : '' },

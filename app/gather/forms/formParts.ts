@@ -1,3 +1,4 @@
+import type { ProductChoices } from '../../../server/collection/productChoices'
 import { couponOf } from '../../../core/form/coupon'
 import type { FormDesign } from '../../../core/form/design'
 
@@ -39,7 +40,7 @@ export interface PartProps {
 export interface PanelProps extends PartProps {
   part: FormPart
   shopColour: string
-  products: { sku: string; title: string }[]
+  products: ProductChoices
 }
 
 const fields = ['rating', 'product', 'orderNumber', 'title', 'body', 'photos', 'name', 'email'] as const

@@ -20,7 +20,7 @@ const ready = (key: string, alt = ''): PhotoItem => ({
   id: key,
   alt,
   file: null,
-  state: { is: 'ready', key, small: `${key}.webp` },
+  state: { is: 'ready', key, shown: `/media/${key}.webp` },
 })
 const shown = (items: PhotoItem[], more: Partial<Parameters<typeof PhotoField>[0]> = {}) =>
   renderToStaticMarkup(

@@ -128,7 +128,7 @@ function Item({
       <span className="grid size-16 shrink-0 place-items-center overflow-hidden rounded-lg border border-line bg-wash text-soft">
         {ready ? (
           <img
-            src={`/media/${ready.small}`}
+            src={ready.shown}
             alt={isVideo ? translate('video.of') : translate('photo.of', { place })}
             className="size-16 object-cover"
           />

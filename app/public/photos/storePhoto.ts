@@ -1,10 +1,14 @@
 import type { AppLoadContext } from 'react-router'
-import { refusalCode } from '../../../core/intake/photos'
+import { limitKeyOf } from '../../../core/formats/ipAddress'
+import { noRoomCode, refusalCode } from '../../../core/intake/photos'
 import { messageCode, translateCode } from '../../../core/messages/code'
 import { customerTranslate } from '../../../core/messages/customers'
 import type { CustomerForm } from '../../../server/collection/customerForm'
 import { storageFaultIn } from '../../storageProblem'
 import { speechFor } from '../speechFor'
+
+/** Unsent ones are deleted every hour. */
+export const FULL_S = 3600
 
 /** Stores the photo that a request carries. Answers with the key that the form refers to. */
 export async function storePhoto(
@@ -19,7 +23,9 @@ export async function storePhoto(
     const stored = await context.elogio.storePendingPhoto(
       found.form,
       Buffer.from(await request.arrayBuffer()),
+      limitKeyOf(context.clientAddress),
     )
+    if ('full' in stored) return refused(429, noRoomCode(stored.full), { 'Retry-After': String(FULL_S) })
     if ('refused' in stored) return refused(422, refusalCode(stored.refused))
     return Response.json(stored, { status: 201 })
   } catch (error) {

@@ -1,13 +1,12 @@
 import type { AppLoadContext } from 'react-router'
 import { z } from 'zod'
+import { limitKeyOf } from '../../../core/formats/ipAddress'
+import { noRoomCode } from '../../../core/intake/photos'
 import { messageCode } from '../../../core/messages/code'
 import { videoRefusalCode } from '../../../core/video/video'
 import type { CustomerForm } from '../../../server/collection/customerForm'
 import { storageFaultIn } from '../../storageProblem'
-import { photoRefusal } from './storePhoto'
-
-/** Unsent ones are deleted every hour. */
-const FULL_S = 3600
+import { FULL_S, photoRefusal } from './storePhoto'
 
 const asked = z.object({
   key: z.string().regex(/^[a-z0-9]{1,40}$/),
@@ -28,10 +27,13 @@ export async function storeVideo(
   if (wait !== null) return refused(429, messageCode('photo.error.wait'), { 'Retry-After': String(wait) })
   try {
     const bytes = new Uint8Array(await request.arrayBuffer())
-    const stored = await context.elogio.storeVideoPiece(found.form, { ...piece.data, bytes })
+    const stored = await context.elogio.storeVideoPiece(
+      found.form,
+      { ...piece.data, bytes },
+      limitKeyOf(context.clientAddress),
+    )
     if ('missing' in stored) return refused(404, messageCode('photo.error.gone'))
-    if ('full' in stored)
-      return refused(429, messageCode('photo.error.wait'), { 'Retry-After': String(FULL_S) })
+    if ('full' in stored) return refused(429, noRoomCode(stored.full), { 'Retry-After': String(FULL_S) })
     if ('refused' in stored) return refused(422, videoRefusalCode(stored.refused))
     return Response.json(stored, { status: 'video' in stored ? 201 : 202 })
   } catch (error) {

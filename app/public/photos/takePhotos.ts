@@ -1,5 +1,6 @@
 import type { AppLoadContext } from 'react-router'
-import { MOST_PHOTOS, photoRefs, refusalCode, type PhotoRef } from '../../../core/intake/photos'
+import { MOST_PHOTOS, noRoomCode, photoRefs, refusalCode, type PhotoRef } from '../../../core/intake/photos'
+import { limitKeyOf } from '../../../core/formats/ipAddress'
 import { messageCode } from '../../../core/messages/code'
 import { storageFaultIn } from '../../storageProblem'
 import type { KeptPhoto } from './usePhotos'
@@ -54,8 +55,10 @@ export async function takePhotos(
   async function storeFile(form: { id: number; shopId: number }, file: File) {
     if ((await throttle.photo(clientAddress)) !== null) return { problem: messageCode('photo.error.wait') }
     try {
-      const stored = await elogio.storePendingPhoto(form, Buffer.from(await file.arrayBuffer()))
-      return 'key' in stored ? stored : { problem: refusalCode(stored.refused) }
+      const bytes = Buffer.from(await file.arrayBuffer())
+      const stored = await elogio.storePendingPhoto(form, bytes, limitKeyOf(clientAddress))
+      if ('key' in stored) return stored
+      return { problem: 'full' in stored ? noRoomCode(stored.full) : refusalCode(stored.refused) }
     } catch (error) {
       if (!storageFaultIn(error)) throw error
       return { problem: messageCode('problem.notSaved') }
@@ -63,10 +66,10 @@ export async function takePhotos(
   }
 
   async function photosOf(wanted: PhotoRef[]): Promise<KeptPhoto[]> {
-    const stored = owner ? await elogio.pendingPhotos(owner, wanted) : []
+    const stored = owner ? await elogio.shownPending(owner, wanted) : []
     return wanted.flatMap(({ key, alt }) => {
       const photo = kept.find((one) => one.key === key) ?? stored.find((one) => one.key === key)
-      return photo ? [{ key, small: photo.small, alt }] : []
+      return photo ? [{ key, shown: photo.shown, alt }] : []
     })
   }
 }

@@ -3,8 +3,8 @@ import { messageCode } from '../../../core/messages/code'
 /** A stored photo of a form that is not sent yet. */
 export interface UploadedPhoto {
   key: string
-  /** The file of the thumbnail. */
-  small: string
+  /** The address of its thumbnail. */
+  shown: string
 }
 
 /** A problem with its message. */

@@ -39,7 +39,7 @@ export function usePhotos(address: string, kept: KeptPhoto[]) {
           const video = await uploadVideo(address, file, (part) =>
             put(id, { state: { is: 'sending', part } }),
           )
-          put(id, { state: { is: 'ready', key: video.key, small: video.small } })
+          put(id, { state: { is: 'ready', key: video.key, shown: video.shown } })
           return
         }
         put(id, { state: { is: 'shrinking' } })
@@ -48,7 +48,7 @@ export function usePhotos(address: string, kept: KeptPhoto[]) {
         const stored = await uploadPhoto(address, small, (part) =>
           put(id, { state: { is: 'sending', part } }),
         )
-        put(id, { state: { is: 'ready', key: stored.key, small: stored.small } })
+        put(id, { state: { is: 'ready', key: stored.key, shown: stored.shown } })
       } catch (problem) {
         const known = problem instanceof PhotoProblem ? problem : null
         const why = known?.message ?? messageCode('photo.refused.unreadable')

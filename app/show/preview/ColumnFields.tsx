@@ -1,6 +1,6 @@
 import { ANSWER_LABEL_LIMIT } from '../../../core/intake/answer'
 import type { Configuration } from '../../../core/display/configuration'
-import { withColumn, withColumnMoved } from '../../../core/display/tableColumns'
+import { asConfigured, withColumn, withColumnMoved } from '../../../core/display/tableColumns'
 import { say } from '../../../core/messages/say/show'
 import type { EditorView } from '../../../server/publishing/editorView'
 import { changing } from '../strips/stripProps'
@@ -18,7 +18,8 @@ export function ColumnFields({
   change: (changed: Configuration) => void
 }) {
   const set = changing(given, 'layout')
-  const columns = view.tableColumns
+  // The view follows the draft after a moment, so that two changes within it would lose the first.
+  const columns = asConfigured(view.tableColumns, given.draft.layout.tableColumns)
   const visible = columns.filter(({ hidden }) => !hidden)
   const at = visible.findIndex((one) => one.key === key)
   const column = visible[at]

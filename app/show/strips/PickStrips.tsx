@@ -1,3 +1,4 @@
+import { ProductSelect } from '../../components/ProductSelect'
 import { useSearchParams } from 'react-router'
 import { anyRating } from '../../../core/curation/selection'
 import { selectionOrders } from '../../../core/curation/selectionOrders'
@@ -70,7 +71,8 @@ export function ProductsStrip(props: StripProps) {
   const { products } = props.draft.selection
   const { view } = props
   const set = changing(props, 'selection')
-  const first = view.products.find(({ sku }) => view.facets.products[sku]) ?? view.products[0]
+  const { products: offered, isPart } = view.products
+  const first = offered.find(({ sku }) => view.facets.products[sku]) ?? offered[0]
   return (
     <div className="flex flex-col gap-3">
       <Choices
@@ -92,13 +94,26 @@ export function ProductsStrip(props: StripProps) {
         <Checkboxes
           label={say('show.chosenProducts')}
           chosen={products.skus}
-          choices={view.products.map(({ sku, title }) => ({
+          choices={offered.map(({ sku, title }) => ({
             value: sku,
             words: title,
             count: view.facets.products[sku] ?? 0,
           }))}
           choose={(skus) => skus.length > 0 && set({ products: { kind: 'chosen', skus } })}
         />
+      )}
+      {products.kind === 'chosen' && isPart && (
+        <label className="flex flex-wrap items-center gap-2 text-soft">
+          {say('show.anotherProduct')}
+          <ProductSelect
+            choices={view.products}
+            value="?"
+            choose={(sku) =>
+              set({ products: { kind: 'chosen', skus: [...new Set([...products.skus, sku])] } })
+            }
+            className="select-sm w-60 text-ink"
+          />
+        </label>
       )}
       {products.kind === 'page' && <OnProduct view={view} />}
     </div>
@@ -111,23 +126,19 @@ function OnProduct({ view }: Pick<StripProps, 'view'>) {
   return (
     <label className="flex flex-wrap items-center gap-2 text-soft">
       {say('show.seenOnPageOf')}
-      <select
-        className="select select-sm w-auto border-edge text-ink"
+      <ProductSelect
+        choices={view.products}
         value={search.get('product') ?? ''}
-        onChange={(event) => {
+        none={say('show.noProduct')}
+        counts={view.facets.products}
+        choose={(sku) => {
           const next = new URLSearchParams(search)
-          if (event.currentTarget.value) next.set('product', event.currentTarget.value)
+          if (sku) next.set('product', sku)
           else next.delete('product')
           setSearch(next, { replace: true, preventScrollReset: true })
         }}
-      >
-        <option value="">{say('show.noProduct')}</option>
-        {view.products.map(({ sku, title }) => (
-          <option key={sku} value={sku}>
-            {title} ({view.facets.products[sku] ?? 0})
-          </option>
-        ))}
-      </select>
+        className="select-sm w-auto text-ink"
+      />
       <span className="text-[13px]">{say('show.productByCode')}</span>
     </label>
   )

@@ -11,7 +11,7 @@ const UTC = { isDayFirst: true, timeZone: 'UTC' }
 /** Words in headings, without accents, in the languages of customers. */
 const named: Partial<Record<ColumnUse, RegExp>> = {
   date: /\b(date|time|timestamp|when|day|datum|zeit|zeitstempel|date|heure|fecha|hora|data|godzina)\b/,
-  name: /\b(names?|who|reviewer|author|customer|client|guest|vorname|nachname|kunde|kundin|verfasser|nom|prenom|auteur|nombre|autor|cliente|imie|nazwisko|klient|nome|called)\b/,
+  name: /\b(names?|surname|family|last|first|who|reviewer|author|customer|client|guest|vorname|nachname|kunde|kundin|verfasser|nom|prenom|auteur|nombre|autor|cliente|imie|nazwisko|klient|nome|called)\b/,
   rating:
     /\b(rating|rate|stars?|score|points|bewertung|sterne|note|punkte|etoiles|calificacion|puntuacion|estrellas|ocena|gwiazdki)\b/,
   title:
@@ -78,7 +78,7 @@ export function guessMatching({ headings, rows }: SheetCells): GuessedMatching {
   const ofUse = (use: ColumnUse) => columns.find((column) => uses.get(column) === use)
   const dates = ofUse('date')
   return {
-    columns: columns.map((column) => columnOf(column.heading, uses.get(column) ?? 'answer')),
+    columns: columns.map((column) => columnOf(column.heading, uses.get(column) ?? unmatchedUse(column))),
     scale: scaleOf(ofUse('rating')?.content.top ?? 5),
     isDayFirst: dates ? isDayFirstIn(rows.map((cells) => cells[headings.indexOf(dates.heading)]!)) : null,
   }
@@ -90,6 +90,10 @@ const columnOf = (heading: string, use: ColumnUse): SheetColumn => ({
   label: use === 'answer' ? heading.slice(0, ANSWER_LABEL_LIMIT) : '',
   isShortened: use === 'name' || use === 'date',
 })
+
+/** A further part of a name, and a further date, are for the owner alone until she says otherwise. */
+const unmatchedUse = ({ spoken, content: { dates } }: Described): ColumnUse =>
+  named.name!.test(spoken) || named.date!.test(spoken) || dates > 0.5 ? 'private' : 'answer'
 
 const scaleOf = (top: number): SheetScale => (top <= 5 ? 5 : top <= 10 ? 10 : 100)
 

@@ -15,6 +15,7 @@ export const de: CustomerMessages = {
     rating: 'Ihre Bewertung in Sternen',
     product: 'Worum geht es?',
     productNone: 'Um das Geschäft allgemein',
+    productSearch: 'Namen eingeben',
     optional: 'freiwillig',
     title: 'Überschrift',
     words: 'Ihre Bewertung',
@@ -27,6 +28,8 @@ export const de: CustomerMessages = {
     answerShown: 'kann gezeigt werden',
     answerHidden: 'liest nur {{shop}}',
     orderNumber: 'Bestellnummer',
+    buyersOnly:
+      'Hier können nur Kundinnen und Kunden von {{shop}} eine Bewertung schreiben. Die Nummer Ihrer Bestellung zeigt, dass Sie gekauft haben.',
     consent: '{{shop}} darf meine Bewertung auf der eigenen Website zeigen',
     consentHint: 'Sonst liest sie nur das Geschäft.',
     consentAsk:
@@ -54,6 +57,7 @@ export const de: CustomerMessages = {
     mistakes_one: 'Eine Angabe stimmt noch nicht. Was Sie eingegeben haben, ist noch da.',
     mistakes_other: '{{count}} Angaben stimmen noch nicht. Was Sie eingegeben haben, ist noch da.',
     error: {
+      orderNumber: 'Geben Sie die Nummer Ihrer Bestellung an.',
       rating: 'Bitte wählen Sie eine Bewertung.',
       ratingScale: 'Eine Bewertung ist eine ganze Zahl von 1 bis 5.',
       long: 'Das sind mehr als {{limit}} Zeichen.',
@@ -97,6 +101,12 @@ export const de: CustomerMessages = {
     send: 'Dieses senden',
     pending: 'Wird gesendet, sobald die Fotos fertig sind.',
     error: {
+      full: {
+        network:
+          'Bevor Sie eine Bewertung senden, haben keine weiteren Fotos Platz. Senden Sie sie mit denen, die schon da sind.',
+        form: 'Hier warten zu viele Fotos und Videos auf ihre Bewertungen. Versuchen Sie es in einer Stunde noch einmal, oder senden Sie Ihre Bewertung ohne.',
+        disk: 'Für Fotos und Videos ist im Moment kein Platz. Bitte senden Sie Ihre Bewertung ohne sie.',
+      },
       key: 'Eines der Fotos konnte nicht geladen werden. Bitte fügen Sie es noch einmal hinzu.',
       many: 'Bitte höchstens {{most}} Fotos.',
       gone: 'Eines der Fotos ist abgelaufen. Bitte fügen Sie es noch einmal hinzu.',
@@ -288,6 +298,8 @@ export const de: CustomerMessages = {
     wrongType: 'Senden Sie es als Formular: urlencoded oder multipart.',
     malformed: 'Diese Anfrage ist nicht zu verstehen.',
     method: 'Diese Adresse nimmt solche Anfragen nicht an.',
+    longField:
+      'Eines der Felder ist viel zu lang. Kürzen Sie den Text, und senden Sie das Formular noch einmal.',
     tooManyFields: 'Dieses Formular hat zu viele Felder.',
     fieldName: 'Der Name eines Feldes in diesem Formular ist zu lang.',
     broken: 'Dieses Formular kam unvollständig an. Bitte senden Sie es noch einmal.',

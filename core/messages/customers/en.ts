@@ -16,6 +16,7 @@ export const en = {
     rating: 'Your rating',
     product: 'What is it about?',
     productNone: 'The shop in general',
+    productSearch: 'Type its name',
     optional: 'optional',
     title: 'Headline',
     words: 'Your review',
@@ -28,6 +29,8 @@ export const en = {
     answerShown: 'may be shown',
     answerHidden: 'only {{shop}} reads it',
     orderNumber: 'Order number',
+    buyersOnly:
+      'Only customers of {{shop}} can leave a review here. The number of your order shows that you bought.',
     consent: '{{shop}} may show my review on its site',
     consentHint: 'Without this, only the shop reads it.',
     consentAsk:
@@ -55,6 +58,7 @@ export const en = {
     mistakes_one: 'One thing to fix. Everything you typed is still here.',
     mistakes_other: '{{count}} things to fix. Everything you typed is still here.',
     error: {
+      orderNumber: 'Enter the number of your order.',
       rating: 'Please choose a rating.',
       ratingScale: 'A rating is a whole number from 1 to 5.',
       long: 'That’s longer than {{limit}} characters.',
@@ -97,6 +101,12 @@ export const en = {
     send: 'Send this one',
     pending: 'Sends automatically once the photos are ready.',
     error: {
+      full: {
+        network:
+          'There is no room for more photos from you before you send a review. Send it with those you have added.',
+        form: 'Too many photos and videos are waiting for their reviews here. Try again in an hour, or send your review without it.',
+        disk: 'There is no room for photos and videos at the moment. Please send your review without them.',
+      },
       key: 'One of the photos couldn’t be loaded. Please add it again.',
       many: 'No more than {{most}} photos, please.',
       gone: 'One of the photos has expired. Please add it again.',
@@ -273,6 +283,7 @@ export const en = {
     wrongType: 'Send it as a form: urlencoded or multipart.',
     malformed: 'This request can’t be understood.',
     method: 'This address doesn’t take that kind of request.',
+    longField: 'One of the fields is far too long. Shorten its text and send the form again.',
     tooManyFields: 'This form has too many fields.',
     fieldName: 'The name of a field in this form is too long.',
     broken: 'This form arrived incomplete. Please send it again.',

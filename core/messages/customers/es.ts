@@ -15,6 +15,7 @@ export const es: CustomerMessages = {
     rating: 'Su valoración',
     product: '¿De qué trata?',
     productNone: 'De la tienda en general',
+    productSearch: 'Escribe su nombre',
     optional: 'opcional',
     title: 'Título',
     words: 'Su reseña',
@@ -27,6 +28,8 @@ export const es: CustomerMessages = {
     answerShown: 'puede mostrarse',
     answerHidden: 'solo la lee {{shop}}',
     orderNumber: 'Número de pedido',
+    buyersOnly:
+      'Aquí solo los clientes de {{shop}} pueden dejar una reseña. El número de su pedido muestra que ha comprado.',
     consent: '{{shop}} puede mostrar mi reseña en su sitio',
     consentHint: 'Si no, solo la lee la tienda.',
     consentAsk: 'No ha aceptado que su reseña se muestre: solo la leería {{shop}}. ¿Es eso lo que quiere?',
@@ -53,6 +56,7 @@ export const es: CustomerMessages = {
     mistakes_one: 'Hay un dato que corregir. Todo lo que escribió sigue aquí.',
     mistakes_other: 'Hay {{count}} datos que corregir. Todo lo que escribió sigue aquí.',
     error: {
+      orderNumber: 'Escriba el número de su pedido.',
       rating: 'Elija una valoración.',
       ratingScale: 'La valoración es un número entero del 1 al 5.',
       long: 'Son más de {{limit}} caracteres.',
@@ -95,6 +99,11 @@ export const es: CustomerMessages = {
     send: 'Enviar esta',
     pending: 'Se enviará en cuanto las fotos estén listas.',
     error: {
+      full: {
+        network: 'No hay sitio para más fotos antes de enviar una reseña. Envíela con las que ya ha añadido.',
+        form: 'Demasiadas fotos y vídeos esperan aquí sus reseñas. Inténtelo dentro de una hora o envíe su reseña sin ellos.',
+        disk: 'En este momento no hay sitio para fotos y vídeos. Envíe su reseña sin ellos.',
+      },
       key: 'No se pudo cargar una de las fotos. Añádala de nuevo.',
       many: 'No más de {{most}} fotos, por favor.',
       gone: 'Una de las fotos ha caducado. Añádala de nuevo.',
@@ -279,6 +288,7 @@ export const es: CustomerMessages = {
     wrongType: 'Envíelo como formulario: urlencoded o multipart.',
     malformed: 'No se entiende esta petición.',
     method: 'Esta dirección no acepta ese tipo de petición.',
+    longField: 'Uno de los campos es demasiado largo. Acorte el texto y envíe el formulario de nuevo.',
     tooManyFields: 'Este formulario tiene demasiados campos.',
     fieldName: 'El nombre de un campo de este formulario es demasiado largo.',
     broken: 'Este formulario llegó incompleto. Envíelo de nuevo.',

@@ -15,6 +15,7 @@ export const fr: CustomerMessages = {
     rating: 'Votre note',
     product: 'De quoi s’agit-il ?',
     productNone: 'De la boutique en général',
+    productSearch: 'Tapez son nom',
     optional: 'facultatif',
     title: 'Titre',
     words: 'Votre avis',
@@ -27,6 +28,8 @@ export const fr: CustomerMessages = {
     answerShown: 'peut être affichée',
     answerHidden: 'lue par {{shop}} seulement',
     orderNumber: 'Numéro de commande',
+    buyersOnly:
+      'Seuls les clients de {{shop}} peuvent laisser un avis ici. Le numéro de votre commande montre que vous avez acheté.',
     consent: '{{shop}} peut afficher mon avis sur son site',
     consentHint: 'Sinon, seule la boutique le lit.',
     consentAsk:
@@ -54,6 +57,7 @@ export const fr: CustomerMessages = {
     mistakes_one: 'Un point à corriger. Ce que vous avez saisi est toujours là.',
     mistakes_other: '{{count}} points à corriger. Ce que vous avez saisi est toujours là.',
     error: {
+      orderNumber: 'Indiquez le numéro de votre commande.',
       rating: 'Choisissez une note.',
       ratingScale: 'La note est un nombre entier de 1 à 5.',
       long: 'Plus de {{limit}} caractères, c’est trop long.',
@@ -97,6 +101,12 @@ export const fr: CustomerMessages = {
     send: 'Envoyer celle-ci',
     pending: 'L’envoi se fera dès que les photos seront prêtes.',
     error: {
+      full: {
+        network:
+          'Il n’y a plus de place pour d’autres photos avant l’envoi d’un avis. Envoyez-le avec celles qui sont déjà là.',
+        form: 'Trop de photos et de vidéos attendent leurs avis ici. Réessayez dans une heure, ou envoyez votre avis sans elles.',
+        disk: 'Il n’y a pas de place pour les photos et les vidéos pour le moment. Envoyez votre avis sans elles.',
+      },
       key: 'Une des photos n’a pas pu être chargée. Ajoutez-la de nouveau.',
       many: 'Pas plus de {{most}} photos.',
       gone: 'Une des photos a expiré. Ajoutez-la de nouveau.',
@@ -286,6 +296,8 @@ export const fr: CustomerMessages = {
     wrongType: 'Envoyez un formulaire : urlencoded ou multipart.',
     malformed: 'Cette demande est incompréhensible.',
     method: 'Cette adresse n’accepte pas ce type de demande.',
+    longField:
+      'L’un des champs est beaucoup trop long. Raccourcissez le texte et envoyez le formulaire de nouveau.',
     tooManyFields: 'Ce formulaire a trop de champs.',
     fieldName: 'Le nom d’un champ de ce formulaire est trop long.',
     broken: 'Ce formulaire est arrivé incomplet. Envoyez-le de nouveau.',

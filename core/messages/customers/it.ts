@@ -15,6 +15,7 @@ export const it: CustomerMessages = {
     rating: 'Il Suo voto',
     product: 'Di che cosa si tratta?',
     productNone: 'Del negozio in generale',
+    productSearch: 'Scrivi il nome',
     optional: 'facoltativo',
     title: 'Titolo',
     words: 'La Sua recensione',
@@ -27,6 +28,8 @@ export const it: CustomerMessages = {
     answerShown: 'può essere mostrata',
     answerHidden: 'la legge solo {{shop}}',
     orderNumber: 'Numero d’ordine',
+    buyersOnly:
+      'Qui solo i clienti di {{shop}} possono lasciare una recensione. Il numero del Suo ordine mostra che ha comprato.',
     consent: '{{shop}} può mostrare la mia recensione sul proprio sito',
     consentHint: 'Altrimenti la legge solo il negozio.',
     consentAsk:
@@ -54,6 +57,7 @@ export const it: CustomerMessages = {
     mistakes_one: 'C’è un dato da correggere. Quello che ha scritto è ancora qui.',
     mistakes_other: 'Ci sono {{count}} dati da correggere. Quello che ha scritto è ancora qui.',
     error: {
+      orderNumber: 'Scriva il numero del Suo ordine.',
       rating: 'Scelga un voto.',
       ratingScale: 'Il voto è un numero intero da 1 a 5.',
       long: 'Sono più di {{limit}} caratteri.',
@@ -96,6 +100,12 @@ export const it: CustomerMessages = {
     send: 'Invia questa',
     pending: 'L’invio parte appena le foto sono pronte.',
     error: {
+      full: {
+        network:
+          'Non c’è posto per altre foto prima dell’invio di una recensione. La invii con quelle già aggiunte.',
+        form: 'Troppe foto e video aspettano qui le loro recensioni. Riprovi tra un’ora o invii la recensione senza.',
+        disk: 'Al momento non c’è posto per foto e video. Invii la recensione senza.',
+      },
       key: 'Non è stato possibile caricare una delle foto. La aggiunga di nuovo.',
       many: 'Non più di {{most}} foto, per favore.',
       gone: 'Una delle foto è scaduta. La aggiunga di nuovo.',
@@ -283,6 +293,7 @@ export const it: CustomerMessages = {
     wrongType: 'Lo invii come modulo: urlencoded o multipart.',
     malformed: 'Questa richiesta non è comprensibile.',
     method: 'Questo indirizzo non accetta questo tipo di richiesta.',
+    longField: 'Uno dei campi è troppo lungo. Accorci il testo e invii di nuovo il modulo.',
     tooManyFields: 'Questo modulo ha troppi campi.',
     fieldName: 'Il nome di un campo di questo modulo è troppo lungo.',
     broken: 'Questo modulo è arrivato incompleto. Lo invii di nuovo.',

@@ -2,6 +2,8 @@
 export const frameWords = {
   and: 'and',
   today: 'today',
+  productSearch: 'Search for a product',
+  pages: { name: 'Pages', before: 'Previous', after: 'Next', of: 'Page {{page}} of {{pages}}' },
   frame: {
     steps: 'Steps',
     settings: 'Settings',

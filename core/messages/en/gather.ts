@@ -11,6 +11,7 @@ export const gatherWords = {
     form: 'Shop form',
     formState: { draft: 'a draft', closed: 'closed' },
     newForm: 'New form',
+    findForm: 'Search the forms',
     undo: 'Undo',
     formRemoved: 'The form is removed. Its reviews stay.',
     byYouHint: 'from calls, cards, chats and emails; not counted in the average',

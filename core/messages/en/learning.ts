@@ -9,6 +9,7 @@ export const learningWords = {
     forget: 'Don’t learn from this',
     forgetSender: 'Don’t learn from this writer ({{count}})',
     forgetAll: 'Forget everything',
+    earlier: 'The latest {{shown}} of {{count}} are shown.',
     away: 'Not learnt from',
     again: 'Learn from it again',
     allAgain: 'Learn from all of them again',

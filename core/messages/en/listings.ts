@@ -76,6 +76,7 @@ export const listingWords = {
       unreachable: '{{site}} can’t be reached.',
       slow: '{{site}} took too long to answer.',
       tooLarge: '{{site}} sent far more than a page of reviews.',
+      complex: '{{site}} sent something that takes Elogio too long to read.',
       private: '{{site}} sent Elogio to an address that isn’t public.',
       redirects: '{{site}} sent Elogio from one address to the next without end.',
       closed: '{{site}} says that this business is closed. Its reviews stay.',
@@ -89,10 +90,15 @@ export const listingWords = {
       unreadable:
         'This page can’t be read as a sheet: its end is missing, or a row has more cells than there are headings.',
       tooLarge: 'This page is too large: Elogio reads up to 10,000 rows and 4 MB.',
+      complex: 'This page takes Elogio too long to read. A smaller sheet or page helps.',
       fewer: 'Most of your reviews are suddenly missing there. They stay here until you say otherwise.',
     },
     sheet: {
       title: 'What is in the columns?',
+      link: 'Visitors get a link to this sheet',
+      linkHint: 'The sheet itself has every column, also those that you keep private here.',
+      linkWarning:
+        'Everybody who follows the link sees every column of the sheet, also those that you keep private here.',
       why: 'Visitors see only what you choose here. Private columns are never stored.',
       use: 'What “{{heading}}” is',
       uses: {

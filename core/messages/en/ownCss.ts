@@ -15,6 +15,8 @@ export const ownCssWords = {
       property: 'is not among what can be changed here',
       value: 'has a value that this property does not have, or that would load something',
       bounds: 'would hide or move text, or make it too small to read',
+      contrast:
+        'would leave a text hardly readable on what can be behind it; set its background in the same rule, or another colour',
       important: 'is the stronger rule in any case; write it without “important”',
     },
     part: {

@@ -59,6 +59,7 @@ export const setUpWords = {
       unreachable: 'That site doesn’t answer.',
       slow: 'That site took too long to answer.',
       tooLarge: 'That page is too large to read.',
+      complex: 'That page takes Elogio too long to read.',
       redirects: 'That address redirects without end.',
       status: 'That site answered with an error ({{status}}).',
       wrongKind: 'There’s something at that address, but it isn’t a web page.',

@@ -97,6 +97,9 @@ export const showWords = {
     orExactly: 'or exactly',
     chosenProducts: 'these products',
     seenOnPageOf: 'Preview for',
+    anotherProduct: 'Another product',
+    find: 'Search the displays',
+    noneFound: 'No display has this in its name.',
     noProduct: 'no product (the whole shop)',
     productByCode:
       'The embed code names the product with data-product. A page without it shows the whole shop.',

@@ -29,6 +29,7 @@ import * as looks from './0027_looks'
 import * as withPhoto from './0028_with_photo'
 import * as formDesigns from './0029_form_designs'
 import * as formCounts from './0030_form_counts'
+import * as manyProducts from './0031_many_products'
 
 export interface Named {
   name: string
@@ -66,6 +67,7 @@ const all: Named[] = [
   { name: '0028_with_photo', migration: withPhoto },
   { name: '0029_form_designs', migration: formDesigns },
   { name: '0030_form_counts', migration: formCounts },
+  { name: '0031_many_products', migration: manyProducts },
 ]
 
 export const migrationNames = all.map(({ name }) => name)

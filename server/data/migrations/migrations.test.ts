@@ -81,14 +81,18 @@ test('a database with data in it comes to the newest shape: counts, search, lang
     expect(await laneCounts(db, 1)).toMatchObject({ approved: 2, held: 1 })
     expect(await approvedTally(db, 1)).toMatchObject({ count: 2, average: 300 })
     expect(
-      (await groupsInLane(db, 1, 'approved'))
+      (await groupsInLane(db, 1, 'approved', null))
         .map(({ language, needsReply }) => [language, needsReply])
         .sort(),
     ).toEqual([
       ['de', 1],
       ['en', 0],
     ])
-    expect((await groupsInLane(db, 1, 'held'))[0]).toMatchObject({ hasText: 0, language: '', rating: 0 })
+    expect((await groupsInLane(db, 1, 'held', null))[0]).toMatchObject({
+      hasText: 0,
+      language: '',
+      rating: 0,
+    })
     const search = { ...wholeLane('approved'), words: fullTextQuery('rahm') }
     expect((await reviewsInLane(db, 1, search, null, 10)).map(({ publicId }) => publicId)).toEqual(['b'])
     const [entry] = await decisionsOfReview(db, 1, 1)

@@ -1,0 +1,106 @@
+import { performance } from 'node:perf_hooks'
+import { startApplication } from '../server/application'
+import { readConfig } from '../server/config'
+import { hashPassword } from '../server/account/password'
+import { silentLog } from '../server/log'
+import { signedIn } from '../tests/support/signedIn'
+import { filledShop, manyThings, type Amounts } from './filledShop'
+
+/**
+ * Every page of a member and every public address of a shop with many things: the time until its last byte and its
+ * size, and the statements that took the main thread longest. `tsx bench/manyThings.ts [SHARE] [REVIEWS]`; a share of 0.1
+ * fills a tenth.
+ */
+const [share = 1, reviews = 100_000] = process.argv.slice(2).map(Number)
+const ROUNDS = 20
+
+const amounts = Object.fromEntries(
+  Object.entries(manyThings).map(([name, count]) => [name, Math.round(count * share)]),
+) as unknown as Amounts
+const { folder, services: filling, shop } = await filledShop(Math.round(reviews * share), amounts)
+await filling.db('member').update({ password_hash: await hashPassword(filling, 'Mara-secret'), name: 'Mara' })
+await filling.db('shop').update({ site_url: 'https://bench.example/' })
+await filling.db.destroy()
+
+const application = await startApplication(
+  readConfig({ PORT: '0', ELOGIO_DATA: folder, PUBLIC_URL: 'http://localhost', ELOGIO_THROTTLE: 'off' }),
+  silentLog,
+)
+const { services, port } = application
+const url = `http://localhost:${port}`
+const begun = new Map<string, number>()
+let slowest: { ms: number; sql: string }[] = []
+services.db.on('query', ({ __knexQueryUid: id }: { __knexQueryUid: string }) =>
+  begun.set(id, performance.now()),
+)
+services.db.on(
+  'query-response',
+  (_: unknown, { __knexQueryUid: id, sql }: { __knexQueryUid: string; sql: string }) => {
+    const ms = performance.now() - (begun.get(id) ?? Infinity)
+    begun.delete(id)
+    slowest.push({ ms, sql })
+  },
+)
+const member = await signedIn({ url }, { name: 'Mara', email: 'mara@bench.example' })
+const own = `/s/${shop.slug}`
+const pages = [
+  `${own}/gather`,
+  `${own}/gather/write`,
+  `${own}/gather/products`,
+  `${own}/gather/products?q=oak%202${'9'}&page=2`,
+  `${own}/gather/products/p7`,
+  `${own}/gather/products/find?q=zzz`,
+  `${own}/gather/products/find?q=wool`,
+  `${own}/gather/connect`,
+  `${own}/gather/orders`,
+  `${own}/gather/listings/listing3`,
+  `${own}/gather/forms/form7`,
+  `${own}/gather/forms/form7/page`,
+  `${own}/gather/forms/form7/card`,
+  `${own}/decide`,
+  `${own}/decide?lane=approved&product=SKU-9`,
+  `${own}/decide?lane=approved&rating=1&tag=tag%207`,
+  `${own}/decide?lane=approved&q=honey`,
+  `${own}/decide/r777`,
+  `${own}/decide/r777/correct`,
+  `${own}/tags?q=9`,
+  `${own}/show`,
+  `${own}/show?page=9`,
+  `${own}/show/new`,
+  `${own}/show/display7`,
+  `${own}/show/display12`,
+  `${own}/settings`,
+  `${own}/settings/email`,
+  `${own}/settings/learning`,
+  `${own}/settings/problems`,
+  `${own}/settings/jobs`,
+  '/f/form-7',
+  '/f/form-7/products?q=wool',
+  '/how/bench',
+  '/d/display7.json',
+  '/d/display7',
+  '/d/display7/all',
+  '/d/display7.json?product=SKU-20',
+  '/healthz',
+]
+console.log(`${shop.slug}: ${JSON.stringify(amounts)}, ${Math.round(reviews * share)} reviews`)
+for (const page of pages) {
+  const times: number[] = []
+  let [status, bytes] = [0, 0]
+  slowest = []
+  for (let i = 0; i < ROUNDS + 2; i++) {
+    const start = performance.now()
+    const answer = await member.get(page)
+    bytes = (await answer.arrayBuffer()).byteLength
+    status = answer.status
+    if (i >= 2) times.push(performance.now() - start)
+  }
+  const p95 = times.toSorted((a, b) => a - b)[Math.floor(ROUNDS * 0.95) - 1]!
+  const worst = slowest.toSorted((a, b) => b.ms - a.ms)[0]
+  console.log(
+    `${p95 > 100 || bytes > 200_000 || (worst?.ms ?? 0) > 50 ? '!' : ' '} ${String(status)} ${p95.toFixed(0).padStart(6)} ms ${(bytes / 1000).toFixed(0).padStart(6)} kB  ${page}` +
+      (worst && worst.ms > 20 ? `\n      ${worst.ms.toFixed(0)} ms: ${worst.sql.slice(0, 160)}` : ''),
+  )
+}
+await application.stop()
+process.exit(0)
