@@ -41,6 +41,16 @@ services.db.on(
     slowest.push({ ms, sql })
   },
 )
+// What the start has to do: all displays are rendered again.
+for (let waiting = 1; waiting > 0;) {
+  await new Promise((resolve) => setTimeout(resolve, 1000))
+  const jobs = await services
+    .db('job')
+    .whereIn('kind', ['rebuildDisplays', 'rebuild'])
+    .whereIn('state', ['due', 'running'])
+    .count({ count: '*' })
+  waiting = Number(jobs[0]!.count)
+}
 const member = await signedIn({ url }, { name: 'Mara', email: 'mara@bench.example' })
 const own = `/s/${shop.slug}`
 const pages = [

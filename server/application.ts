@@ -103,7 +103,7 @@ async function start(
     sitesUrl: config.sitesUrl,
     turns,
     log,
-    announce: (shopId) => services.changes.announce(shopId),
+    announce: (...change) => services.changes.announce(...change),
     wakeJobs: () => jobs.check(),
     published: (display) => live.put(display),
   }

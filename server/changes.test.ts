@@ -18,6 +18,39 @@ test('whoever listens to a shop hears of it and of no other, until they stop', (
   expect([here.mock.calls.length, elsewhere.mock.calls.length]).toEqual([1, 0])
 })
 
+test('many listeners are called one after the other, and once for several changes', () => {
+  vi.useFakeTimers()
+  try {
+    const changes = buildChanges({ burst: 3, spacingMs: 100 })
+    const heard = Array.from({ length: 8 }, () => vi.fn())
+    const stops = heard.map((one) => changes.listen(1, one))
+    const calls = () => heard.map((one) => one.mock.calls.length)
+    changes.announce(1)
+    changes.announce(1)
+    expect(calls()).toEqual([1, 1, 1, 0, 0, 0, 0, 0])
+    stops[4]!()
+    vi.advanceTimersByTime(250)
+    expect(calls()).toEqual([1, 1, 1, 1, 0, 1, 0, 0])
+    vi.advanceTimersByTime(5000)
+    // The first three have heard of the second change too.
+    expect(calls()).toEqual([2, 2, 2, 1, 0, 1, 1, 1])
+    for (const stop of stops) stop()
+    expect(vi.getTimerCount()).toBe(0)
+  } finally {
+    vi.useRealTimers()
+  }
+})
+
+test('a listener that leaves out reviews hears of everything else', () => {
+  const changes = buildChanges()
+  const heard = vi.fn()
+  changes.listen(1, heard, 'reviews')
+  changes.announce(1, 'reviews')
+  expect(heard).not.toHaveBeenCalled()
+  changes.announce(1)
+  expect(heard).toHaveBeenCalledOnce()
+})
+
 test('an arrival, an act, an undo, a draft and a display made live are told, once each, when they are kept', async () => {
   const { services } = await testServices()
   const mara = await addMember(services, 'Mara')

@@ -1,11 +1,10 @@
-import { useId, useState, type Ref } from 'react'
-import { useParams } from 'react-router'
-import { productLabels } from '../../core/intake/productLabels'
-import { say } from '../../core/messages/say/frame'
-import type { ProductChoice, ProductChoices } from '../../server/collection/productChoices'
-import { useFound } from './useFound'
+import { lazy, Suspense, type Ref } from 'react'
+import type { ProductChoices } from '../../server/collection/productChoices'
 
-interface Given {
+// Only large shops have so many products.
+const ProductSearch = lazy(() => import('./ProductSearch'))
+
+export interface ProductSelectProps {
   choices: ProductChoices
   /** The chosen product by its key; empty for none. */
   value: string
@@ -30,15 +29,17 @@ interface Given {
 }
 
 /** Chooses one product: from a list if all fit into it, otherwise by typing a part of its name. */
-export function ProductSelect({ choices, ...given }: Given) {
+export function ProductSelect({ choices, ...given }: ProductSelectProps) {
   return choices.isPart ? (
-    <ProductSearch choices={choices} {...given} />
+    <Suspense fallback={<span className={`input border-edge ${given.className ?? ''}`} />}>
+      <ProductSearch choices={choices} {...given} />
+    </Suspense>
   ) : (
     <ProductList choices={choices} {...given} />
   )
 }
 
-const blurOnEscape = (event: React.KeyboardEvent<HTMLElement>) =>
+export const blurOnEscape = (event: React.KeyboardEvent<HTMLElement>) =>
   event.key === 'Escape' && event.currentTarget.blur()
 
 function ProductList({
@@ -52,7 +53,7 @@ function ProductList({
   className = '',
   fieldRef,
   ...attributes
-}: Given) {
+}: ProductSelectProps) {
   return (
     <select
       {...attributes}
@@ -77,75 +78,5 @@ function ProductList({
         </option>
       ))}
     </select>
-  )
-}
-
-/** A text that names a product is replaced when it is left and names none. */
-function ProductSearch({
-  choices,
-  value,
-  by = 'sku',
-  none,
-  placeholder,
-  name,
-  choose,
-  counts: _,
-  className = '',
-  fieldRef,
-  ...attributes
-}: Given) {
-  const list = useId()
-  const { shop } = useParams()
-  const { found, lookUp } = useFound<ProductChoice>(`/s/${shop!}/gather/products/find`, choices.products)
-  const [named, setNamed] = useState(choices.products.find((product) => product[by] === value) ?? null)
-  const [own, setOwn] = useState(value)
-  const chosen = choose ? value : own
-  const titleOf = (key: string) =>
-    key === ''
-      ? (none ?? '')
-      : ([named, ...choices.products].find((product) => product?.[by] === key)?.title ?? '')
-  const [typed, setTyped] = useState<string | null>(null)
-  const labels = productLabels(found)
-  const take = (key: string) => {
-    setOwn(key)
-    setTyped(null)
-    choose?.(key)
-  }
-  const onType = (text: string) => {
-    const product = labels.get(text)
-    if (product) {
-      setNamed(product)
-      return take(product[by])
-    }
-    if (none !== undefined && text === none) return take('')
-    setTyped(text)
-    lookUp(text)
-  }
-  return (
-    <>
-      {name && <input type="hidden" name={name} value={chosen === '?' ? '' : chosen} />}
-      <input
-        {...attributes}
-        ref={fieldRef}
-        list={list}
-        type="text"
-        autoComplete="off"
-        placeholder={placeholder ?? say('productSearch')}
-        value={typed ?? titleOf(chosen)}
-        className={`input border-edge ${className}`}
-        onFocus={(event) => event.currentTarget.select()}
-        onChange={(event) => onType(event.currentTarget.value)}
-        onBlur={() => setTyped(null)}
-        onKeyDown={blurOnEscape}
-      />
-      <datalist id={list}>
-        {none !== undefined && <option value={none} />}
-        {[...labels].map(([label, { sku }]) => (
-          <option key={sku} value={label}>
-            {sku}
-          </option>
-        ))}
-      </datalist>
-    </>
   )
 }

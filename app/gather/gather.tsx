@@ -5,6 +5,7 @@ import { spokenMoment } from '../../core/formats/dates'
 import { say } from '../../core/messages/say/gather'
 import { useLookAgain } from '../components/useLookAgain'
 import { FORMS_OF_PAGE } from '../../core/form/choices'
+import type { ListingView } from '../../server/listing/listingViews'
 import { requireShop } from '../account/session'
 import { PageLinks } from '../components/PageLinks'
 import { pageIn } from '../components/pageIn'
@@ -73,18 +74,24 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline(serverAction)
 }
 
+const FIRST_LISTINGS = 10
+const needsOwner = ({ refusal, state }: ListingView) => refusal !== null && state === 'active'
+
 export default function Gather({ loaderData, params }: Route.ComponentProps) {
   const { arrivals, forms, writtenDown, latest, next, unreviewed, products, mails, orders, isOwner } =
     loaderData
   const { listings, sites, clock } = loaderData
+  const [search] = useSearchParams()
+  const all = search.get('listings') === 'all'
   const rows = (needing: boolean) =>
     listings
-      .filter(({ refusal, state }) => (refusal !== null && state === 'active') === needing)
+      .filter((listing) => needsOwner(listing) === needing)
+      .slice(0, needing || all ? Infinity : FIRST_LISTINGS)
       .map((listing) => (
         <ListingRow key={listing.publicId} {...{ shop: params.shop, listing, clock, isOwner }} />
       ))
   useLookAgain(listings.some(isReading))
-  const removed = useSearchParams()[0].get('removed')
+  const removed = search.get('removed')
   return (
     <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('gather.title')} · Elogio`}</title>
@@ -158,6 +165,13 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             </SourceRow>
           ))}
           {rows(false)}
+          {!all && listings.filter((one) => !needsOwner(one)).length > FIRST_LISTINGS && (
+            <li className="px-[18px] py-2.5">
+              <Link to="?listings=all" preventScrollReset className="part min-h-6">
+                {say('gather.allListings', { count: listings.length })}
+              </Link>
+            </li>
+          )}
           {sites.length > 0 && isOwner && (
             <SourceRow
               name={say('listings.way')}

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef } from 'react'
-import { useFetchers, useNavigation, useRevalidator } from 'react-router'
+import { useFetchers, useLocation, useNavigation, useRevalidator } from 'react-router'
 import { useReload } from '../components/useReload'
 import { isUnderWay } from '../underWay'
 
@@ -12,13 +12,15 @@ const LOOK_AGAIN_MS = 60_000
  */
 export function useFreshCounts(shop: string): void {
   const look = useLook()
+  // The preview of a display follows its settings; what comes in meanwhile is seen when the page is opened again.
+  const isEditor = /^\/s\/[^/]+\/(show|gather\/forms)\/[^/]+/.test(useLocation().pathname)
   useEffect(() => {
     let events: EventSource | null = null
     const listen = () => {
       events?.close()
       events = null
       if (document.visibilityState !== 'visible') return
-      events = new EventSource(`/s/${shop}/changes`)
+      events = new EventSource(`/s/${shop}/changes${isEditor ? '?without=reviews' : ''}`)
       events.onmessage = look
     }
     const seen = () => {
@@ -33,7 +35,7 @@ export function useFreshCounts(shop: string): void {
       clearInterval(timer)
       document.removeEventListener('visibilitychange', seen)
     }
-  }, [look, shop])
+  }, [look, shop, isEditor])
 }
 
 /**

@@ -160,7 +160,7 @@ export async function confirmEmail(services: Services, token: string): Promise<s
     if (review.confirmedAt === null) await confirm(services, trx, shop, review, now)
     await saveToken(services, trx, own, { purpose: 'review', reviewId: found.reviewId, days: REVIEW_DAYS })
   })
-  services.changes.announce(shop.id)
+  services.changes.announce(shop.id, 'reviews')
   services.wakeJobs()
   return own
 }
@@ -240,7 +240,7 @@ export async function askCustomerToConfirm(
       at: now,
     })
   })
-  services.changes.announce(shop.id)
+  services.changes.announce(shop.id, 'reviews')
   services.wakeJobs()
   return 'asked'
 }

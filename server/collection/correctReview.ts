@@ -143,7 +143,7 @@ export async function correctReview(
     const newEvidence = correction.newEvidence.map((file) => ({ ...file, publicId: services.newId() }))
     return storeCorrection(acting, current, { ...correction, newEvidence }, isOtherVersion ? version : null)
   })
-  services.changes.announce(shop.id)
+  services.changes.announce(shop.id, 'reviews')
   services.wakeJobs()
   return outcome
 }

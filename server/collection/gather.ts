@@ -3,7 +3,7 @@ import type { Writers } from '../../core/intake/writers'
 import { ordersSince } from '../data/orders'
 import { arrivalsOfForms, countForms, formsOfShop, updateForm, type Form } from '../data/forms'
 import { arrivalsSince } from '../data/arrivalCounts'
-import { latestOfListings, storedOfListing, type ListingIntake } from '../data/intakes'
+import { latestOfListings, storedOfListings, type ListingIntake } from '../data/intakes'
 import { listingsView, type ListingView } from '../listing/listingViews'
 import { latestReviews, type ReviewLine } from '../data/reviewLists'
 import { countProducts, productsWithoutReview } from '../data/products'
@@ -59,6 +59,7 @@ export async function gatherView(
     limit: FORMS_OF_PAGE,
     offset: (page - 1) * FORMS_OF_PAGE,
   })
+  const stored = await storedOfListings(db, shop.id, since)
   const formArrivals = await arrivalsOfForms(
     db,
     forms.map(({ id }) => id),
@@ -78,12 +79,10 @@ export async function gatherView(
     })),
     formCount: { matching: await countForms(db, shop.id, words), all: await countForms(db, shop.id) },
     writtenDown: (await arrivalsSince(db, shop.id, since, ['manualEntry'])).count,
-    listings: await Promise.all(
-      (await listingsView(services, shop)).map(async (listing) => ({
-        ...listing,
-        arrivals: await storedOfListing(db, shop.id, listing.publicId, since),
-      })),
-    ),
+    listings: (await listingsView(services, shop)).map((listing) => ({
+      ...listing,
+      arrivals: stored.get(listing.publicId) ?? 0,
+    })),
     sites: origins.map(({ name }) => name),
     latest: await latestReviews(db, shop.id, LATEST),
     latestFound: await latestOfListings(db, shop.id, LATEST),

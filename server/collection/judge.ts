@@ -77,7 +77,12 @@ export async function judge(
       photos: sourcePolicies[candidate.source].checksPhotos ? candidate.photos.length : 0,
     }),
   ]
-  const language = languageOf(writtenIn(candidate), expectedLanguages(shop, candidate.customerLanguage))
+  // Customers of all languages write on other sites.
+  const expected =
+    sourcePolicies[candidate.source].typedBy === 'site'
+      ? undefined
+      : expectedLanguages(shop, candidate.customerLanguage)
+  const language = languageOf(writtenIn(candidate), expected)
   const facts: RuleFacts = {
     score: spamScore(checked),
     kinds: checked.map(({ kind }) => kind),

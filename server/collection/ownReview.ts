@@ -172,6 +172,6 @@ async function moveOwn(
     })
     await markDecisionStale(trx, shop.id, review.id, { before, after }, now)
   })
-  services.changes.announce(shop.id)
+  services.changes.announce(shop.id, 'reviews')
   services.wakeJobs()
 }

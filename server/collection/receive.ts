@@ -45,7 +45,7 @@ export async function receive(
     received.push(...part.received)
     writingMs = Math.max(writingMs, part.writingMs)
   }
-  services.changes.announce(shop.id)
+  services.changes.announce(shop.id, 'reviews')
   services.wakeJobs()
   return { received, writingMs }
 }

@@ -86,20 +86,20 @@ export async function setIntakeUndone(trx: Knex.Transaction, id: number, undone:
   await trx('intake').where({ id }).update({ undone })
 }
 
-/** How many reviews of a listing have been stored since a time. */
-export async function storedOfListing(
+/** How many reviews of each listing have been stored since a time, by its public id; those without any are missing. */
+export async function storedOfListings(
   db: Knex,
   shopId: number,
-  listing: string,
   since: string,
-): Promise<number> {
-  const row = await db('intake')
-    .whereIn('listing_id', db('listing').where({ public_id: listing, shop_id: shopId }).select('id'))
-    .where('created_at', '>=', since)
-    .where({ undone: false })
-    .sum<{ stored: number | null }>({ stored: 'stored' })
-    .first()
-  return row?.stored ?? 0
+): Promise<Map<string, number>> {
+  const rows: { listing: string; stored: number | null }[] = await db('listing')
+    .join('intake', 'intake.listing_id', 'listing.id')
+    .where({ 'listing.shop_id': shopId, undone: false })
+    .where('intake.created_at', '>=', since)
+    .groupBy('listing.id')
+    .select({ listing: 'listing.public_id' })
+    .sum({ stored: 'stored' })
+  return new Map(rows.map(({ listing, stored }) => [listing, stored ?? 0]))
 }
 
 /** What a check of a listing brought. */

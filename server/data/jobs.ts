@@ -94,22 +94,19 @@ export async function savePayload(trx: Knex, id: number, payload: Record<string,
     .update({ payload: JSON.stringify(payload) })
 }
 
-/** The job with a key; null if none waits, runs or is kept. */
-export async function jobWithKey(
+/** Jobs by their unique keys. */
+export async function jobsWithKeys(
   db: Knex,
   shopId: number,
-  uniqueKey: string,
-): Promise<Pick<JobLine, 'state' | 'dueAt' | 'done' | 'total'> | null> {
-  const row = await db('job')
-    .where({ unique_key: uniqueKey })
+  uniqueKeys: string[],
+): Promise<Map<string, Pick<JobLine, 'state' | 'dueAt' | 'done' | 'total'>>> {
+  const rows: (Pick<JobLine, 'state' | 'dueAt' | 'done' | 'total'> & { uniqueKey: string })[] = await db(
+    'job',
+  )
+    .whereIn('unique_key', uniqueKeys)
     .whereRaw('+shop_id = ?', shopId)
-    .first<Pick<JobLine, 'state' | 'dueAt' | 'done' | 'total'> | undefined>({
-      state: 'state',
-      dueAt: 'due_at',
-      done: 'done',
-      total: 'total',
-    })
-  return row ?? null
+    .select({ uniqueKey: 'unique_key', state: 'state', dueAt: 'due_at', done: 'done', total: 'total' })
+  return new Map(rows.map(({ uniqueKey, ...job }) => [uniqueKey, job]))
 }
 
 /** The latest job of a kind of a shop. */

@@ -51,6 +51,18 @@ export async function snapshotsOfShop(db: Knex, shopId: number): Promise<LiveSna
   return snapshots(db).where({ 'display.shop_id': shopId })
 }
 
+/** What visitors get of some displays, by display. */
+export async function snapshotsOf(
+  db: Knex,
+  displayIds: number[],
+): Promise<Map<number, Pick<Snapshot, 'versionId' | 'body'>>> {
+  const rows: Pick<Snapshot, 'displayId' | 'versionId' | 'body'>[] = await db('snapshot')
+    .whereIn('display_id', displayIds)
+    .where({ variant: PLAIN })
+    .select({ displayId: 'display_id', versionId: 'version_id', body: 'body' })
+  return new Map(rows.map(({ displayId, ...snapshot }) => [displayId, snapshot]))
+}
+
 /** All snapshots of the installation. */
 export async function allSnapshots(db: Knex): Promise<LiveSnapshot[]> {
   return snapshots(db)

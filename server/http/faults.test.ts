@@ -28,6 +28,8 @@ import { openData } from '../backup/openData'
 import { restoreBackup } from '../backup/restoreBackup'
 import { writeBackup } from '../backup/writeBackup'
 import { productRow } from '../data/products'
+import { findReview } from '../data/reviewReading'
+import { ordersView } from '../proof/ordersUpload'
 import { insertRows } from '../data/insertRows'
 import { makeLive } from '../publishing/draft'
 
@@ -77,7 +79,10 @@ const uploaded = async (from: string) => {
 test('a spreadsheet download has no formula, and no row more, whatever a stranger writes', async () => {
   await post('/f/wrenfield', new URLSearchParams(await submission({ body: 'Lovely.\n=1+1\r;=2+2\t=3+3' })))
   const text = await (await mara.get('/s/wrenfield/decide/download?lane=waiting')).text()
-  const count = Number((await app.services.db('review').where({ state: 'waiting' }).count({ n: '*' }))[0]!.n)
+  const count = Number(
+    (await app.services.db('review').where({ shop_id: app.shop.id, state: 'waiting' }).count({ n: '*' }))[0]!
+      .n,
+  )
   expect(parse(text, { bom: true })).toHaveLength(count + 1)
   // A program that splits at each line break, tab or semicolon, and knows no quotation marks.
   const cells = text.split(/[\r\n\t;]/).map((cell) => cell.replace(/^"/, ''))
@@ -228,12 +233,7 @@ test('an order file with very many columns is refused at once, in plain words', 
       headers: { Cookie: mara.cookie },
       body: form,
     })
-    const job = () =>
-      app.services
-        .db('job')
-        .where({ kind: 'importOrders' })
-        .orderBy('id', 'desc')
-        .first<{ state: string; error: string }>()
+    const job = async () => (await ordersView(app.services, app.shop)).latest
     await eventually(async () => expect((await job())!.state).toBe('failed'))
     expect((await job())!.error).toContain('orders.file.columns')
     expect(performance.now() - begun).toBeLessThan(20_000)
@@ -370,13 +370,11 @@ describe('a shop with many products', () => {
     ])
     const body = 'The frame that I bought fits well.'
     const sent = new URLSearchParams(await submission({ product: 'comb frame 2999', body }))
-    expect((await post('/f/wrenfield', sent)).status).toBe(201)
-    const review = await app.services
-      .db('review')
-      .orderBy('review.id', 'desc')
-      .join('product', 'product.id', 'product_id')
-      .first<{ sku: string }>('sku')
-    expect(review.sku).toBe('M-2999')
+    const sentReview = await post('/f/wrenfield', sent)
+    expect(sentReview.status).toBe(201)
+    const { id } = (await sentReview.json()) as { id: string }
+    const review = (await findReview(app.services.db, app.shop.id, { publicId: id }))!
+    expect(review.productSku).toBe('M-2999')
     const unknown = new URLSearchParams(
       await submission({ product: 'No such thing', body: `${body} Indeed.` }),
     )

@@ -3,6 +3,7 @@ import { readdirSync } from 'node:fs'
 import path from 'node:path'
 import sharp from 'sharp'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
+import { pendingFolder } from '../media/keepFile'
 import { makeLive } from '../publishing/draft'
 import { startListener, type Listening } from '../../tests/support/listener'
 import { signedIn, type SignedIn } from '../../tests/support/signedIn'
@@ -162,6 +163,6 @@ describe('a disk that is full', () => {
       expect(new Set(statuses).has(500)).toBe(false)
       expect(statuses.at(-1)).toBe(503)
     })
-    expect(readdirSync(app.services.mediaFolder).filter((name) => name.endsWith('.part'))).toEqual([])
+    expect(readdirSync(pendingFolder(app.services)).filter((name) => name.endsWith('.part'))).toEqual([])
   })
 })

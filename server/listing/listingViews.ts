@@ -1,7 +1,7 @@
 import type { OriginAdapter } from '../../core/listing/originAdapter'
 import { pageAdapter } from '../../core/listing/sheet/pageAdapter'
 import { findListing, listingsOfShop, type Listing } from '../data/listings'
-import { jobWithKey } from '../data/jobs'
+import { jobsWithKeys } from '../data/jobs'
 import { productsWithIds } from '../data/products'
 import { publishableCounts } from '../data/publishable'
 import type { Shop } from '../data/shops'
@@ -78,31 +78,34 @@ async function viewsOf(services: Services, shop: Shop, listings: Listing[]): Pro
   )
   const counts = await publishableCounts(db, shop.id, null)
   const at = now().toISOString()
-  return Promise.all(
-    listings.map(async (listing) => {
-      const {
-        id,
-        shopId: _shop,
-        productId,
-        accessKey: _key,
-        cursor: _cursor,
-        intakeId: _intake,
-        reads: _reads,
-        digest: _digest,
-        digestReads: _digestReads,
-        ...shown
-      } = listing
-      const job = await jobWithKey(db, shop.id, checkKey(id))
-      return {
-        ...shown,
-        site: sites.get(listing.origin) ?? null,
-        product: productId === null ? null : (products.get(productId)?.title ?? null),
-        publishable: counts
-          .filter((one) => one.listing === listing.publicId)
-          .reduce((sum, { count }) => sum + count, 0),
-        isChecking:
-          listing.state === 'active' && job !== null && (job.state === 'running' || job.dueAt <= at),
-      }
-    }),
+  const jobs = await jobsWithKeys(
+    db,
+    shop.id,
+    listings.map(({ id }) => checkKey(id)),
   )
+  return listings.map((listing) => {
+    const {
+      id,
+      shopId: _shop,
+      productId,
+      accessKey: _key,
+      cursor: _cursor,
+      intakeId: _intake,
+      reads: _reads,
+      digest: _digest,
+      digestReads: _digestReads,
+      ...shown
+    } = listing
+    const job = jobs.get(checkKey(id))
+    return {
+      ...shown,
+      site: sites.get(listing.origin) ?? null,
+      product: productId === null ? null : (products.get(productId)?.title ?? null),
+      publishable: counts
+        .filter((one) => one.listing === listing.publicId)
+        .reduce((sum, { count }) => sum + count, 0),
+      isChecking:
+        listing.state === 'active' && job !== undefined && (job.state === 'running' || job.dueAt <= at),
+    }
+  })
 }

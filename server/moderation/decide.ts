@@ -30,7 +30,7 @@ export async function decide(
       revision,
     ),
   )
-  if (outcome.outcome === 'done') services.changes.announce(shop.id)
+  if (outcome.outcome === 'done') services.changes.announce(shop.id, 'reviews')
   services.wakeJobs()
   return outcome
 }
@@ -85,7 +85,7 @@ export async function decideMany(
     // Lets other requests run between two transactions.
     await new Promise((resolve) => setImmediate(resolve))
   }
-  if (outcome.done > 0) services.changes.announce(shop.id)
+  if (outcome.done > 0) services.changes.announce(shop.id, 'reviews')
   services.wakeJobs()
   return outcome
 }

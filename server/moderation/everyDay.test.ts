@@ -212,7 +212,9 @@ describe('the filter', () => {
     [{ product: '-' }, ['Tess Bree']],
     [{ product: 'GONE' }, []],
     [{ language: 'de' }, ['Anna Berg']],
-    [{ language: '-' }, ['Tess Bree', 'Piotr Lis']],
+    // A short text is in the shop's language if that is possible.
+    [{ language: '-' }, ['Tess Bree']],
+    [{ language: 'en' }, ['Piotr Lis']],
     [{ bought: 'yes' }, ['Piotr Lis']],
     [{ words: 'no' }, ['Tess Bree']],
     [{ needsReply: 'yes' }, ['Anna Berg']],

@@ -16,7 +16,7 @@ import { writing } from '../data/writing'
 import type { Services } from '../services'
 
 const MAX_UNTAUGHT_SHOWN = 200
-const MAX_TAUGHT_SHOWN = 200
+const MAX_TAUGHT_SHOWN = 100
 const MAX_TOLD = 3
 /** Texts with less in common taught something else. */
 const MIN_LIKENESS = 0.15

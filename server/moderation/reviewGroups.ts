@@ -58,7 +58,7 @@ export async function holdCrowd(services: Services, job: Job): Promise<void> {
   const shop = await findShop(db, job.shopId!)
   for (const member of await openWithout(db, shop.id, crowd, 'burst'))
     await writing(db, (trx) => holdWithCrowd(trx, shop, member, sign, now().toISOString()))
-  services.changes.announce(shop.id)
+  services.changes.announce(shop.id, 'reviews')
 }
 
 async function holdWithCrowd(

@@ -82,7 +82,7 @@ async function takeBack(
       else if (outcome.outcome !== 'done') outcome = one
     }
   }
-  if (outcome.outcome === 'done') services.changes.announce(shop.id)
+  if (outcome.outcome === 'done') services.changes.announce(shop.id, 'reviews')
   services.wakeJobs()
   return outcome
 }

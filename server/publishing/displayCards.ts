@@ -1,8 +1,10 @@
+import { z } from 'zod'
 import { CARDS_OF_PAGE } from '../../core/display/paging'
 import { changesBetween } from '../../core/messages/display/changes'
 import { sentenceText } from '../../core/messages/display/sentence'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
 import { displayCounts, displaysOfShop } from '../data/displays'
+import { snapshotsOf } from '../data/snapshots'
 import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -48,6 +50,10 @@ export async function displayCards(
     offset: (page - 1) * CARDS_OF_PAGE,
   })
   const { compose, present, names } = await composer(services, shop)
+  const snapshots = await snapshotsOf(
+    db,
+    displays.map(({ id }) => id),
+  )
   const cards: DisplayCard[] = []
   for (const { id, key, name, draft, live } of displays) {
     const configuration = await present(draft.configuration)
@@ -60,7 +66,9 @@ export async function displayCards(
       sentence: sentenceText(configuration, names()),
       state: live === null ? 'draft' : changes > 0 ? 'draftDiffers' : 'live',
       changes,
-      preview: renderDisplay((await compose(configuration, { key, samples: true })).model),
+      preview:
+        (live && changes === 0 && asPublished(snapshots.get(id), live.id)) ||
+        renderDisplay((await compose(configuration, { key, samples: true })).model),
       look: pageLook(shop),
       seen: await pagesOfDisplay(services, shop, id),
     })
@@ -68,4 +76,15 @@ export async function displayCards(
     await new Promise(setImmediate)
   }
   return { cards, unreadable, counts }
+}
+
+const rendered = z.object({ html: z.string(), css: z.string() })
+
+/** What visitors get of a version, if it is rendered; null otherwise. */
+function asPublished(
+  snapshot: { versionId: number; body: string } | undefined,
+  versionId: number,
+): RenderedDisplay | null {
+  if (snapshot?.versionId !== versionId) return null
+  return { ...rendered.parse(JSON.parse(snapshot.body)), behaviours: [] }
 }

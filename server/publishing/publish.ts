@@ -43,7 +43,7 @@ export async function publishStale(
     for (const { display, snapshot } of put)
       services.published({ shopId, key: display.key, address: display.address, body: snapshot.body })
   }
-  services.changes.announce(shopId)
+  services.changes.announce(shopId, 'reviews')
 }
 
 async function renderLive(services: Services, composing: Composer, shopId: number, display: StaleDisplay) {

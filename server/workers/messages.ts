@@ -1,3 +1,4 @@
+import type { ChangeTopic } from '../changes'
 import type { Published } from '../publishing/published'
 import type { Services } from '../services'
 import type { TaskName, Tasks } from './workers'
@@ -25,7 +26,7 @@ export interface Asked<N extends TaskName> {
 
 /** Messages of a thread to the main thread. */
 export type Said =
-  | { kind: 'announce'; shopId: number }
+  | { kind: 'announce'; shopId: number; topic?: ChangeTopic }
   | { kind: 'wakeJobs' }
   | { kind: 'published'; display: Published }
   | { kind: 'progress'; task: number; done: number; total: number | null }

@@ -38,7 +38,10 @@ async function build(): Promise<Services> {
     publicUrl,
     behaviours,
     origins: sitesUrl === null ? [] : originsAt(sitesUrl),
-    changes: { announce: (shopId) => say({ kind: 'announce', shopId }), listen: () => () => undefined },
+    changes: {
+      announce: (shopId, topic) => say({ kind: 'announce', shopId, ...(topic && { topic }) }),
+      listen: () => () => undefined,
+    },
     published: (display) => say({ kind: 'published', display }),
     wakeJobs: () => say({ kind: 'wakeJobs' }),
     workers: ownWorkers,

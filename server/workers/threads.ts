@@ -2,6 +2,7 @@ import pLimit from 'p-limit'
 import { Piscina } from 'piscina'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
+import type { Changes } from '../changes'
 import type { Published } from '../publishing/published'
 import type { Turns } from '../data/turns'
 import type { Log } from '../log'
@@ -23,7 +24,7 @@ export interface ThreadsGiven {
   sitesUrl: string | null
   turns: Turns
   log: Log
-  announce: (shopId: number) => void
+  announce: Changes['announce']
   wakeJobs: () => void
   published: (display: Published) => void
 }
@@ -135,7 +136,7 @@ function buildPool(
   const hearing = new Map<number, (done: number, total: number | null) => void>()
   let count = 0
   pool.on('message', (said: Said) => {
-    if (said.kind === 'announce') given.announce(said.shopId)
+    if (said.kind === 'announce') given.announce(said.shopId, said.topic)
     else if (said.kind === 'wakeJobs') given.wakeJobs()
     else if (said.kind === 'published') given.published(said.display)
     else hearing.get(said.task)?.(said.done, said.total)

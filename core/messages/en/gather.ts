@@ -12,6 +12,7 @@ export const gatherWords = {
     formState: { draft: 'a draft', closed: 'closed' },
     newForm: 'New form',
     findForm: 'Search the forms',
+    allListings: 'All {{count}} listings',
     undo: 'Undo',
     formRemoved: 'The form is removed. Its reviews stay.',
     byYouHint: 'from calls, cards, chats and emails; not counted in the average',
