@@ -27,13 +27,17 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     )
     await Promise.all(behaviours.flatMap((behaviour) => behaviour.before?.(css) ?? []))
     const reserved = reservedHeight(box)
-    show(box, html, css)
+    const release = show(box, html, css)
     for (const behaviour of behaviours) behaviour.default?.(box.shadowRoot!)
-    for (const link of box.shadowRoot!.querySelectorAll<HTMLAnchorElement>('[data-form]'))
-      openOver(link, frameAddress(box, link.href), box)
+    for (const link of box.shadowRoot!.querySelectorAll('a')) {
+      // A frame around the page is a small box of a site builder, in which nothing has room to open.
+      if (self !== top) link.target ||= link.matches('[href^="#"]') ? '' : '_blank'
+      else if (link.dataset.form !== undefined) openOver(link, frameAddress(box, link.href), box)
+    }
     if (jsonLd) tellSearchEngines(box, jsonLd)
     const page = location.origin + location.pathname
-    navigator.sendBeacon?.(`${display}/seen`, page + missingHeight(box, reserved))
+    const missing = release?.()
+    navigator.sendBeacon?.(`${display}/seen`, page + (reserved && missing !== undefined ? `\n${missing}` : ''))
   } catch {
     // The link in the box stays.
   }
@@ -52,18 +56,8 @@ function reservedHeight(box: HTMLElement): number {
   return link && !isOther ? parseFloat(getComputedStyle(link).minHeight) || 0 : 0
 }
 
-/** For the report: by how much the display is taller than reserved; nothing if nothing was. */
-function missingHeight(box: HTMLElement, reserved: number): string {
-  const display = box.shadowRoot?.querySelector<HTMLElement>('.eg')
-  if (!reserved || !display) return ''
-  const held = display.style.minHeight
-  display.style.minHeight = ''
-  const height = display.offsetHeight
-  display.style.minHeight = held
-  return `\n${height - Math.round(reserved)}`
-}
-
-function show(box: HTMLElement, html: string, css: string): void {
+/** @returns what ends the reserved height if it does not fit; nothing for a display that takes no space of its own */
+function show(box: HTMLElement, html: string, css: string): (() => number) | undefined {
   const reserved = box.offsetHeight
   const width = box.offsetWidth
   const background = backgroundAround(box, box.dataset.theme)
@@ -77,19 +71,35 @@ function show(box: HTMLElement, html: string, css: string): void {
   applyColorScheme(display, background)
   if (!display) return
   if (display.matches('.eg-badge,.eg-ratingLine')) box.dataset.inline = ''
-  else if (!display.matches('.eg-edge')) hold(box, display, reserved, width)
+  else if (!display.matches('.eg-edge')) return hold(box, display, reserved, width)
 }
 
-/** Keeps the reserved height until the width of the box changes, so that the page does not move. */
-function hold(box: HTMLElement, display: HTMLElement, height: number, width: number): void {
-  display.style.minHeight = `${height}px`
+/**
+ * Keeps the reserved height until the width of the box changes, so that the page does not move.
+ * @returns a function that measures by how many pixels the display is taller than reserved. It lets go of a height that
+ * was reserved for another display, and of any below the visible part of the page, where nobody sees the page move.
+ */
+function hold(box: HTMLElement, display: HTMLElement, height: number, width: number): () => number {
+  const keep = (kept: string) => (display.style.minHeight = kept)
+  keep(`${height}px`)
   const watch = new ResizeObserver(() => {
     if (Math.abs(box.offsetWidth - width) < 1) return
-    display.style.minHeight = ''
+    keep('')
     watch.disconnect()
   })
   watch.observe(box)
+  return () => {
+    keep('')
+    const missing = display.offsetHeight - height
+    const fits = -missing <= SLACK + height * STEPS
+    if (fits && box.getBoundingClientRect().top < innerHeight) keep(`${height}px`)
+    return missing
+  }
 }
+
+/** A code that fits reserves up to this much too much: in CSS pixels, and as a share, between two measured widths. */
+const SLACK = 12
+const STEPS = 0.08
 
 // Search engines do not look into shadow roots.
 function tellSearchEngines(box: HTMLElement, jsonLd: object): void {

@@ -78,8 +78,50 @@ test('from approved reviews to a display of her own on a page, told by the scree
     }
     await page.sees(/Seen on your site today/, 'dialog')
     await page.sees(address, 'dialog')
+
+    const old = code.replaceAll(/min-height:(\d+)px/g, (_, height) => `min-height:${Number(height) + 400}px`)
+    site.show(`<body style="margin:0">${old}<p id="below">What stands below</p>`)
+    for (const width of [1360, 1024, 768, 390]) {
+      await withBrowser({ width, height: 900 }, async (visiting) => {
+        const visitor = pageOf(visiting)
+        await visitor.go(address)
+        await visitor.displaySees(/From other gardens/)
+        await visiting.wait(async () => (await hole(visitor)) === 0, 5000, `a hole, ${width} wide`)
+        expect(await shift(visitor), `${width} wide`).toBeGreaterThan(0)
+      })
+    }
+    await withBrowser({ ...desk, scripts: false }, async (visiting) => {
+      await visiting.get(address)
+      const below = visiting.findElement({ id: 'below' })
+      expect((await below.getRect()).y).toBeLessThan(100)
+    })
+    site.show(`<body style="margin:0"><iframe width="900" height="700"></iframe>
+      <script>document.querySelector('iframe').srcdoc = ${JSON.stringify(old).replaceAll('</', '<\\/')}</script>`)
+    await withBrowser(desk, async (visiting) => {
+      await visiting.get(address)
+      await visiting.switchTo().frame(0)
+      const links = () =>
+        visiting.executeScript<string[]>(
+          `const box = document.querySelector('[data-elogio]')
+           return [...(box?.shadowRoot?.querySelectorAll('a') ?? [])].map(({ target }) => target)`,
+        )
+      await visiting.wait(async () => (await links()).length > 0, 5000, 'the display in the frame')
+      expect(new Set(await links())).toEqual(new Set(['_blank']))
+    })
   })
 })
+
+/** The pixels of reserved height below the display that nothing fills. */
+const hole = (page: Page) =>
+  page.driver.executeScript<number>(
+    `const display = document.querySelector('[data-elogio]').shadowRoot.querySelector('.eg')
+     const height = display.offsetHeight
+     const { minHeight } = display.style
+     display.style.minHeight = ''
+     const spare = height - display.offsetHeight
+     display.style.minHeight = minHeight
+     return spare`,
+  )
 
 test('two tabs with one draft never overwrite each other unnoticed', async () => {
   await withBrowser(desk, async (driver) => {

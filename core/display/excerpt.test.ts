@@ -43,7 +43,7 @@ test('the copied code keeps the height for each width, and says when that has ch
     { width: 470, height: 500 },
   ]
   expect(reserveStyle('front', startingConfiguration.layout, measures)).toBe(
-    '<style>[data-elogio="front"]{container-type:inline-size}[data-elogio="front"]>a{display:block;min-height:901px}@container(min-width:430px){[data-elogio="front"]>a{min-height:500px}}</style>',
+    '<style>[data-elogio="front"]{container-type:inline-size}[data-elogio="front"]>a{display:block;min-height:901px}@container(min-width:430px){[data-elogio="front"]>a{min-height:500px}}@media(scripting:none){[data-elogio="front"]>a{position:static;width:auto;height:auto;min-height:0}}</style>',
   )
   const small = { ...startingConfiguration.layout, kind: 'ratingLine' as const }
   expect(reserveStyle('line', small, [{ width: 91.5, height: 24 }])).toContain('width:92px;height:24px')

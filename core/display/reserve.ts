@@ -22,11 +22,11 @@ export function widthsToMeasure({ marks, columns }: Arrangement): number[] {
 export function reserveStyle(key: string, { kind }: Arrangement, measures: Measure[]): string {
   const box = `[data-elogio="${key}"]`
   // The link stands out of the flow, since a mark at the edge takes no space.
-  if (isAtEdge(kind)) return `<style>${box}>a{position:absolute}</style>`
+  if (isAtEdge(kind)) return `<style>${box}>a{position:absolute}${withoutScripts(box)}</style>`
   const [first] = measures
   if (first && isSmall(kind)) {
     const size = `width:${Math.ceil(first.width)}px;height:${Math.ceil(first.height)}px`
-    return `<style>${box}{display:inline-block;line-height:1.5}${box}>a{display:inline-flex;${size};overflow:clip;white-space:nowrap}</style>`
+    return `<style>${box}{display:inline-block;line-height:1.5}${box}>a{display:inline-flex;${size};overflow:clip;white-space:nowrap}${withoutScripts(box)}</style>`
   }
   const rules = measures
     .toSorted((a, b) => a.width - b.width)
@@ -37,8 +37,12 @@ export function reserveStyle(key: string, { kind }: Arrangement, measures: Measu
         ? `${box}>a{display:block;min-height:${height}px}`
         : `@container(min-width:${width}px){${box}>a{min-height:${height}px}}`,
     )
-  return `<style>${box}{container-type:inline-size}${rules.join('')}</style>`
+  return `<style>${box}{container-type:inline-size}${rules.join('')}${withoutScripts(box)}</style>`
 }
+
+/** Without scripts the link stays alone: it has its own size and place. */
+const withoutScripts = (box: string) =>
+  `@media(scripting:none){${box}>a{position:static;width:auto;height:auto;min-height:0}}`
 
 /** Smaller differences of heights are ignored, in CSS pixels. */
 const SLACK = 12

@@ -71,7 +71,7 @@ export const orderCsvOptions = (start: string) => ({
   max_record_size: MAX_RECORD_LENGTH,
 })
 
-const MAX_RECORD_LENGTH = 200_000
+const MAX_RECORD_LENGTH = 1_000_000
 const MAX_COLUMNS = 200
 /** Separators in a line, whether within quotation marks or not. */
 const MAX_SEPARATORS = 2000

@@ -13,6 +13,7 @@ import { jobKinds } from '../jobKinds'
 import { startJobRunner } from '../jobs/runner'
 import { MailRefused } from '../mail/mailer'
 import { storePendingPhoto, type StoredPhoto } from '../media/pendingPhotos'
+import { checksOf } from '../health/checks'
 import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { reviewPolicy } from '../publishing/reviewPolicy'
@@ -95,6 +96,26 @@ describe('the mail that asks to confirm', () => {
         body: `Number ${i} came in good order and stands on the shelf.`,
       })
     expect(sent).toHaveLength(4)
+  })
+  test('does not go out when a stranger types hundreds of addresses in an hour, and the shop sees why', async () => {
+    await written()
+    const mail = await services.db('mail').orderBy('id').first<{ id?: number }>()
+    const { ...copy } = mail!
+    delete copy.id
+    await services.db.batchInsert(
+      'mail',
+      Array.from({ length: 299 }, (_, i) => ({ ...copy, message_id: `<${i}@a.example>`, state: 'sent' })),
+      50,
+    )
+    const other = { author_email: 'tom@hale.example', body: 'It stands on the shelf and looks well.' }
+    await written(other)
+    expect(sent).toHaveLength(1)
+    const email = async () => (await checksOf(services, shop)).find(({ about }) => about === 'email')
+    expect(await email()).toMatchObject({ state: 'wrong', text: 'problems.emailMany' })
+    clock.now = new Date(clock.now.getTime() + 3_700_000)
+    expect(await email()).toMatchObject({ state: 'good' })
+    await written({ author_email: 'ida@hale.example', body: 'A good lid, and it came soon.' })
+    expect(sent).toHaveLength(2)
   })
   test('is tried again under the same Message-ID, and given up where the email address is refused', async () => {
     refuse = () => {

@@ -7,7 +7,7 @@ import { customerLanguage, type CustomerLanguage } from '../../core/messages/cus
 import { greeting } from '../../core/messages/customers/greeting'
 import { isAddress } from '../../core/proof/emailKey'
 import { appendDecision } from '../data/decisions'
-import { mailsTo } from '../data/mails'
+import { confirmationsAsked, mailsTo } from '../data/mails'
 import type { Member } from '../data/members'
 import {
   confirmationOf,
@@ -31,11 +31,14 @@ import { markProductsStale } from '../publishing/staleDisplays'
 import type { Services } from '../services'
 import { hashToken } from './formToken'
 
-const DAY_MS = 86_400_000
+const HOUR_MS = 3_600_000
+const DAY_MS = 24 * HOUR_MS
 const CONFIRM_DAYS = 30
 const REVIEW_DAYS = 730
 /** Limits the emails that a stranger can cause by typing someone's address. */
 const MAILS_A_DAY = 4
+/** Limits the emails that a stranger can cause by typing many addresses. */
+const ASKED_AN_HOUR = 300
 
 export async function mayInvite(
   { db, mailer, now }: Services,
@@ -44,6 +47,12 @@ export async function mayInvite(
   if (!mailer || !isAddress(authorEmail)) return false
   const since = new Date(now().getTime() - DAY_MS).toISOString()
   return (await mailsTo(db, authorEmail, since)) < MAILS_A_DAY
+}
+
+/** Whether the shop's forms have caused so many emails within the last hour that no more are sent. */
+export async function asksTooMany({ db, now }: Services, shop: Shop): Promise<boolean> {
+  const since = new Date(now().getTime() - HOUR_MS).toISOString()
+  return (await confirmationsAsked(db, shop.id, since)) >= ASKED_AN_HOUR
 }
 
 interface Invited {

@@ -10,7 +10,7 @@ import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import type { Services } from '../services'
 import { changeKnown, isChanged } from './changeKnown'
-import { mayInvite } from './confirmation'
+import { asksTooMany, mayInvite } from './confirmation'
 import { storedIdentity } from './identity'
 import type { Arrived, Batch, Received } from './arrived'
 import { judge } from './judge'
@@ -101,7 +101,7 @@ async function receiveDistinct(
         known: earlier,
         judged,
         review: newReview(services, { ...one, judged }, batch.intake?.id ?? null),
-        invited: asks && (await mayInvite(services, one.candidate)),
+        invited: asks && (await mayInvite(services, one.candidate)) && !(await asksTooMany(services, shop)),
       }
     }),
   )

@@ -104,7 +104,6 @@ async function followUp(
     await tellOfArrival(services, trx, shop, {
       ...review.version,
       publicId: review.publicId,
-      receivedAt: review.receivedAt,
       held: review.state === 'held',
     })
   if (invited)

@@ -90,6 +90,12 @@ export async function mailsTo(db: Knex, address: string, since: string): Promise
   )
 }
 
+/** The number of customers that a shop's forms asked since a time to confirm their address. */
+export async function confirmationsAsked(db: Knex, shopId: number, since: string): Promise<number> {
+  const kind: MailKind = 'confirm'
+  return countRows(db('mail').where({ shop_id: shopId, kind }).where('queued_at', '>=', since))
+}
+
 /** A shop's unsent and refused emails, latest first. */
 export async function troubledMails(db: Knex, shopId: number, limit: number): Promise<Mail[]> {
   return (

@@ -30,16 +30,15 @@ export async function setDigestHour(db: Knex, shopId: number, hour: number): Pro
   await db('shop').where({ id: shopId }).update({ digest_hour: hour })
 }
 
-/** The hour of the daily email and the start of its period. */
-export async function digestOf(db: Knex, shopId: number): Promise<{ hour: number; since: string }> {
-  return db('shop').where({ id: shopId }).first({ hour: 'digest_hour', since: 'digest_day' })
+/** The hour of the daily email, and the number of reviews that it will tell of. */
+export async function digestOf(db: Knex, shopId: number): Promise<{ hour: number; count: number }> {
+  return db('shop').where({ id: shopId }).first({ hour: 'digest_hour', count: 'digest_count' })
 }
 
-/** Starts the period of the first daily email. */
-export async function beginDigest(trx: Knex, shopId: number, at: string): Promise<void> {
-  await trx('shop').where({ id: shopId, digest_day: '' }).update({ digest_day: at })
+export async function addToDigest(trx: Knex.Transaction, shopId: number): Promise<void> {
+  await trx('shop').where({ id: shopId }).increment('digest_count', 1)
 }
 
-export async function setDigestSince(trx: Knex, shopId: number, at: string): Promise<void> {
-  await trx('shop').where({ id: shopId }).update({ digest_day: at })
+export async function emptyDigest(trx: Knex.Transaction, shopId: number): Promise<void> {
+  await trx('shop').where({ id: shopId }).update({ digest_count: 0 })
 }

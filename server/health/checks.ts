@@ -3,6 +3,7 @@ import path from 'node:path'
 import { messageCode } from '../../core/messages/code'
 import { backupsFolder, backupsIn } from '../backup/backupsFolder'
 import { DAILY } from '../backup/dailyBackup'
+import { asksTooMany } from '../collection/confirmation'
 import { jobError, jobsOfShop } from '../data/jobs'
 import { mailCounts, troubledMails } from '../data/mails'
 import type { Shop } from '../data/shops'
@@ -71,7 +72,8 @@ async function checkBackup(services: Services): Promise<Check> {
   return found('wrong', messageCode('problems.backupOld', { count: Math.floor(age / (24 * HOUR_MS)) }))
 }
 
-async function checkEmail({ db, mailer }: Services, shop: Shop): Promise<Check> {
+async function checkEmail(services: Services, shop: Shop): Promise<Check> {
+  const { db, mailer } = services
   const found = (state: Check['state'], text: string): Check => ({
     about: 'email',
     state,
@@ -82,6 +84,7 @@ async function checkEmail({ db, mailer }: Services, shop: Shop): Promise<Check> 
   const troubled = await troubledMails(db, shop.id, MAX_READ)
   const count = troubled.length
   if (count > 0) return found('wrong', messageCode('problems.emailTroubled', { count }))
+  if (await asksTooMany(services, shop)) return found('wrong', messageCode('problems.emailMany'))
   const { sent } = await mailCounts(db, shop.id)
   return found('good', messageCode('problems.emailGood', { count: sent }))
 }

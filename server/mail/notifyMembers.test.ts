@@ -62,19 +62,6 @@ test('once a day, from the start: what came since the last time and what needs h
   ])
 })
 
-test('the first digest tells of what came since it was begun, not of all that ever came', async () => {
-  await send(services, 'wrenfield')
-  await services.db('shop').update({ digest_day: '' })
-  await services.db('job').delete()
-  later(48)
-  await send(services, 'wrenfield', {
-    author_email: 'tom@hale.example',
-    body: 'Rather heavy, and very well made.',
-  })
-  later(24)
-  expect((await forMara()).map(({ subject }) => subject)).toEqual(['One new review of wrenfield'])
-})
-
 test('each one, or only what is held back', async () => {
   await saveNotifications(services, shop, mara, { preference: 'held', digestHour: 7 })
   await send(services, 'wrenfield')

@@ -1,14 +1,13 @@
 import type { Knex } from 'knex'
 import { TZDate } from '@date-fns/tz'
 import { say } from '../../core/messages/say/everything'
-import { arrivalsSince } from '../data/arrivalCounts'
 import { undecidedCount } from '../data/reviewCounts'
 import { findShop, type Shop } from '../data/shops'
 import {
-  beginDigest,
+  addToDigest,
   digestOf,
+  emptyDigest,
   membersWithPreferences,
-  setDigestSince,
 } from '../data/notificationPreferences'
 import { writing } from '../data/writing'
 import type { Job } from '../jobs/job'
@@ -26,7 +25,6 @@ interface Arrived {
   body: string
   rating: number | null
   held: boolean
-  receivedAt: string
 }
 
 /**
@@ -66,8 +64,7 @@ export async function tellOfArrival(
     )
   }
   if (!members.some(({ preference }) => preference === 'digest')) return
-  // The first daily email begins with this arrival.
-  await beginDigest(trx, shop.id, arrived.receivedAt)
+  await addToDigest(trx, shop.id)
   await enqueue(trx, {
     shopId: shop.id,
     kind: DIGEST,
@@ -86,18 +83,17 @@ export function nextDigest(now: Date, timeZone: string, hour: number): string {
 }
 
 /**
- * One email a day with the arrivals since the last one and the number of undecided reviews; none without
- * arrivals.
+ * One email a day with the number of arrivals that members were not told of yet and the number of undecided reviews;
+ * none without arrivals.
  */
 export async function sendDigest(services: Services, job: Job): Promise<void> {
-  const { db, now } = services
+  const { db } = services
   const shop = await findShop(db, job.shopId!)
-  const { since } = await digestOf(db, shop.id)
-  const came = await arrivalsSince(db, shop.id, since)
   const undecided = await undecidedCount(db, shop.id)
   await writing(db, async (trx) => {
-    await setDigestSince(trx, shop.id, now().toISOString())
-    if (came.count === 0) return
+    const { count } = await digestOf(trx, shop.id)
+    if (count === 0) return
+    await emptyDigest(trx, shop.id)
     for (const { email, name, preference } of await membersWithPreferences(trx, shop.id)) {
       if (preference !== 'digest') continue
       await toMember(
@@ -105,11 +101,11 @@ export async function sendDigest(services: Services, job: Job): Promise<void> {
         trx,
         shop,
         email,
-        say('notify.digestSubject', { count: came.count, shop: shop.shortName }),
+        say('notify.digestSubject', { count, shop: shop.shortName }),
         {
           hello: say('notify.hello', { name }),
           lines: [
-            say('notify.digest', { count: came.count, shop: shop.shortName }),
+            say('notify.digest', { count, shop: shop.shortName }),
             undecided === 0 ? say('notify.nothingNeeded') : say('notify.needed', { count: undecided }),
           ],
           quotation: null,

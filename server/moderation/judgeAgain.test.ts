@@ -113,7 +113,7 @@ describe('after its writer has confirmed the address', () => {
     expect(await actBetween({ kind: 'decline', reason: '' })).toBe('declined')
   })
 
-  test('members hear of it, and the daily email counts it', async () => {
+  test('members hear of it', async () => {
     await services
       .db('membership')
       .where({ shop_id: shop.id, member_id: mara.id })
@@ -126,6 +126,21 @@ describe('after its writer has confirmed the address', () => {
     await confirmEmail(services, /\/confirm\/(\S+)/.exec(sent.at(-1)!.text)![1]!)
     await post()
     expect(toMara().map(({ text }) => text.includes(publicId))).toEqual([true])
+  })
+
+  test('the daily email counts it on the day of the confirmation', async () => {
+    const subjects = () => sent.filter(({ recipient }) => recipient === mara.email).map(({ subject }) => subject)
+    await send(services, 'wrenfield', stranger)
+    await send(services, 'wrenfield')
+    await post()
+    const link = /\/confirm\/(\S+)/.exec(sent.find(({ recipient }) => recipient === stranger.author_email)!.text)![1]!
+    clock.now = new Date(clock.now.getTime() + 86_400_000)
+    await post()
+    await confirmEmail(services, link)
+    clock.now = new Date(clock.now.getTime() + 86_400_000)
+    await post()
+    await post()
+    expect(subjects()).toEqual(['One new review of wrenfield', 'One new review of wrenfield'])
   })
 })
 

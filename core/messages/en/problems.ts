@@ -36,6 +36,8 @@ export const problemWords = {
       'No email server is set up, so nobody can confirm an address, and you hear of no new reviews. For whoever installed Elogio: set SMTP_URL and MAIL_FROM.',
     emailTroubled_one: 'An email couldn’t be sent.',
     emailTroubled_other: '{{count}} emails couldn’t be sent.',
+    emailMany:
+      'So many reviews came within an hour that their writers are no longer asked to confirm their address. It goes on by itself when fewer come. You can decide on their reviews without that.',
     jobsGood: 'Nothing has failed.',
     jobsFailed_one: 'One job failed.',
     jobsFailed_other: '{{count}} jobs failed.',

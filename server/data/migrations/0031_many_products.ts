@@ -117,8 +117,13 @@ const statements = [
   `ALTER TABLE form ADD COLUMN draft_tab TEXT NOT NULL DEFAULT ''`,
 
   `CREATE INDEX review_by_form_time ON review (form_id, received_at) WHERE form_id IS NOT NULL`,
-  // For the daily email: a review counts when its writer has confirmed it.
-  `CREATE INDEX review_by_confirmed ON review (shop_id, confirmed_at) WHERE confirmed_at IS NOT NULL`,
+  `CREATE INDEX mail_by_kind ON mail (shop_id, kind, queued_at)`,
+  // The number of reviews that the next daily email tells of; one counts when it came or when its writer confirmed it.
+  `ALTER TABLE shop ADD COLUMN digest_count INTEGER NOT NULL DEFAULT 0`,
+  `UPDATE shop SET digest_count = (SELECT count(*) FROM review
+    WHERE shop_id = shop.id AND form_id IS NOT NULL AND received_at >= digest_day AND unconfirmed = 0)
+    WHERE digest_day <> ''`,
+  `ALTER TABLE shop DROP COLUMN digest_day`,
   // The network that a photo came from, so that one sender cannot fill the room of all.
   `ALTER TABLE pending_photo ADD COLUMN network TEXT NOT NULL DEFAULT ''`,
   `ALTER TABLE pending_photo ADD COLUMN bytes INTEGER NOT NULL DEFAULT 0`,
