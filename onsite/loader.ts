@@ -37,7 +37,10 @@ async function fill(box: HTMLElement, origin: string): Promise<void> {
     if (jsonLd) tellSearchEngines(box, jsonLd)
     const page = location.origin + location.pathname
     const missing = release?.()
-    navigator.sendBeacon?.(`${display}/seen`, page + (reserved && missing !== undefined ? `\n${missing}` : ''))
+    navigator.sendBeacon?.(
+      `${display}/seen`,
+      page + (reserved && missing !== undefined ? `\n${missing}` : ''),
+    )
   } catch {
     // The link in the box stays.
   }

@@ -34,17 +34,19 @@ import { changeOwn, consentOwn, ownReview, withdrawOwn } from './collection/ownR
 import {
   addProduct,
   editProduct,
-  findFormProducts,
-  findProductsOf,
-  knownSkus,
   mergeProducts,
-  productChoicesOf,
-  productsView,
-  productView,
   retireProduct,
   setProductWriters,
   undoProductChange,
 } from './collection/products'
+import {
+  findFormProducts,
+  findProductsOf,
+  knownSkus,
+  productChoicesOf,
+  productsView,
+  productView,
+} from './collection/productViews'
 import { writeDown } from './collection/writeDown'
 import { askCustomerToConfirm, confirmEmail, confirmView } from './collection/confirmation'
 import { actOnListing, renewAccessKey, setListingArrivals } from './listing/changeListing'

@@ -49,6 +49,7 @@ function page(css: string, made: 'parsed' | 'loaded'): string {
 
 /** The words of each note that can be read where they are: large enough, in front of all else, and with contrast. */
 const readable = `
+  const PAGE = 'rgb(255, 255, 255)'
   const light = (colour) => {
     const [r, g, b] = colour.match(/[\\d.]+/g).map((one) => { const c = one / 255; return c <= .04045 ? c / 12.92 : ((c + .055) / 1.055) ** 2.4 })
     return .2126 * r + .7152 * g + .0722 * b
@@ -59,7 +60,7 @@ const readable = `
     said.scrollIntoView({ block: 'center' })
     const { left, top, width, height } = said.getBoundingClientRect()
     const style = getComputedStyle(said)
-    const [a, b] = [light(style.color), light(style.backgroundColor)].sort((x, y) => y - x)
+    const [a, b] = [light(style.color), light(style.backgroundColor === 'rgba(0, 0, 0, 0)' ? PAGE : style.backgroundColor)].sort((x, y) => y - x)
     const isInFront = document.querySelector('#box').shadowRoot.elementFromPoint(left + width / 2, top + height / 2) === host
     return isInFront && width > 40 && height >= 14 && parseFloat(style.fontSize) >= 12 && (a + .05) / (b + .05) >= 4.5
       ? said.innerText.trim() : 'cannot be read: ' + said.innerText

@@ -1,6 +1,6 @@
 import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/products'
-import type { ProductsView } from '../../server/collection/products'
+import type { ProductsView } from '../../server/collection/productViews'
 import type { ProductAnswer } from './productAnswers'
 
 type Change = ProductsView['changes'][number] & { when: string }

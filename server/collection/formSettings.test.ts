@@ -29,7 +29,8 @@ import { buildFormVisits } from './formVisits'
 import { issueFormToken } from './formToken'
 import { gatherView } from './gather'
 import { consentOwn, ownReview } from './ownReview'
-import { productsView, setProductWriters } from './products'
+import { setProductWriters } from './products'
+import { productsView } from './productViews'
 import { removeTrials } from './trials'
 
 let services: Services

@@ -21,11 +21,11 @@ import {
   addProduct,
   editProduct,
   mergeProducts,
-  productsView,
   retireProduct,
   undoProductChange,
   type ProductOutcome,
 } from './products'
+import { productsView } from './productViews'
 
 let services: Services
 let shop: Shop

@@ -3,12 +3,7 @@ import { TZDate } from '@date-fns/tz'
 import { say } from '../../core/messages/say/everything'
 import { undecidedCount } from '../data/reviewCounts'
 import { findShop, type Shop } from '../data/shops'
-import {
-  addToDigest,
-  digestOf,
-  emptyDigest,
-  membersWithPreferences,
-} from '../data/notificationPreferences'
+import { addToDigest, digestOf, emptyDigest, membersWithPreferences } from '../data/notificationPreferences'
 import { writing } from '../data/writing'
 import type { Job } from '../jobs/job'
 import { enqueue } from '../jobs/queue'

@@ -1,6 +1,5 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import { addMember, addShop, allShowable, nowhere, send, testServices } from '../../tests/support/shop'
-import { asCustomer } from '../../core/moderation/actor'
 import { confirmEmail } from '../collection/confirmation'
 import { correctReview } from '../collection/correctReview'
 import { writeDown } from '../collection/writeDown'
@@ -129,11 +128,14 @@ describe('after its writer has confirmed the address', () => {
   })
 
   test('the daily email counts it on the day of the confirmation', async () => {
-    const subjects = () => sent.filter(({ recipient }) => recipient === mara.email).map(({ subject }) => subject)
+    const subjects = () =>
+      sent.filter(({ recipient }) => recipient === mara.email).map(({ subject }) => subject)
     await send(services, 'wrenfield', stranger)
     await send(services, 'wrenfield')
     await post()
-    const link = /\/confirm\/(\S+)/.exec(sent.find(({ recipient }) => recipient === stranger.author_email)!.text)![1]!
+    const link = /\/confirm\/(\S+)/.exec(
+      sent.find(({ recipient }) => recipient === stranger.author_email)!.text,
+    )![1]!
     clock.now = new Date(clock.now.getTime() + 86_400_000)
     await post()
     await confirmEmail(services, link)
@@ -147,7 +149,12 @@ describe('after its writer has confirmed the address', () => {
 test('a correction is judged by the rules of the shop', async () => {
   await rule({ when: [{ on: 'rating', atMost: 200 }], then: 'held' })
   const entry = (rating: number) =>
-    manualEntrySchema([], '2026-12-01').parse({ rating: String(rating), body: 'It works.', author_name: 'Ada', consent: 'on' })
+    manualEntrySchema([], '2026-12-01').parse({
+      rating: String(rating),
+      body: 'It works.',
+      author_name: 'Ada',
+      consent: 'on',
+    })
   const { publicId, state } = await writeDown(services, shop, mara, entry(5))
   expect(state).toBe('approved')
   const correction = { ...entry(1), keptEvidence: [], newEvidence: [] }

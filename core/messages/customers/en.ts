@@ -1,5 +1,6 @@
 import { declineReasonTexts } from './declineReasons'
 import { policy } from './policy/en'
+import { problem } from './problem/en'
 
 /** All texts for customers and visitors; the other languages have the same keys. */
 export const en = {
@@ -272,25 +273,5 @@ export const en = {
       'If it isn’t yours, or you’d rather leave it as it is, do nothing. The link expires in {{days}} days.',
     rated: 'Rated {{rating}} of 5',
   },
-  problem: {
-    title: 'That didn’t work',
-    notFound: 'There’s nothing at this address',
-    notFoundHint: 'It may have moved, or the link may be incomplete.',
-    unexpected: 'Something went wrong on our side. Nothing you saved is lost. Please try again in a moment.',
-    foreign: 'That came from another site. Reload the page and try again.',
-    tooLarge: 'That’s too large.',
-    busy: 'Many large files are arriving at the moment. Please try again shortly.',
-    wrongType: 'Send it as a form: urlencoded or multipart.',
-    malformed: 'This request can’t be understood.',
-    method: 'This address doesn’t take that kind of request.',
-    longField: 'One of the fields is far too long. Shorten its text and send the form again.',
-    tooManyFields: 'This form has too many fields.',
-    fieldName: 'The name of a field in this form is too long.',
-    broken: 'This form arrived incomplete. Please send it again.',
-    tooSlow: 'This took too long to arrive. Please try again on a faster connection.',
-    notSavedTitle: 'Nothing can be saved at the moment',
-    notSaved: 'This couldn’t be saved. What you typed is still here. Please try again in a few minutes.',
-    wait_one: 'That was a lot of attempts. Please try again in a minute.',
-    wait_other: 'That was a lot of attempts. Please try again in {{count}} minutes.',
-  },
+  problem,
 } as const

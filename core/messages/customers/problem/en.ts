@@ -1,0 +1,22 @@
+/** What is said when something goes wrong. */
+export const problem = {
+  title: 'That didn’t work',
+  notFound: 'There’s nothing at this address',
+  notFoundHint: 'It may have moved, or the link may be incomplete.',
+  unexpected: 'Something went wrong on our side. Nothing you saved is lost. Please try again in a moment.',
+  foreign: 'That came from another site. Reload the page and try again.',
+  tooLarge: 'That’s too large.',
+  busy: 'Many large files are arriving at the moment. Please try again shortly.',
+  wrongType: 'Send it as a form: urlencoded or multipart.',
+  malformed: 'This request can’t be understood.',
+  method: 'This address doesn’t take that kind of request.',
+  longField: 'One of the fields is far too long. Shorten its text and send the form again.',
+  tooManyFields: 'This form has too many fields.',
+  fieldName: 'The name of a field in this form is too long.',
+  broken: 'This form arrived incomplete. Please send it again.',
+  tooSlow: 'This took too long to arrive. Please try again on a faster connection.',
+  notSavedTitle: 'Nothing can be saved at the moment',
+  notSaved: 'This couldn’t be saved. What you typed is still here. Please try again in a few minutes.',
+  wait_one: 'That was a lot of attempts. Please try again in a minute.',
+  wait_other: 'That was a lot of attempts. Please try again in {{count}} minutes.',
+} as const
