@@ -7,7 +7,7 @@ import { insertListing } from '../server/data/listings'
 import { insertRows } from '../server/data/insertRows'
 import { productRow } from '../server/data/products'
 import type { Services } from '../server/services'
-import type { Amounts } from './filledShop'
+import type { Amounts } from './amounts'
 
 const DAY_MS = 86_400_000
 const ROWS_AT_ONCE = 2000

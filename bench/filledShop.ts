@@ -7,6 +7,7 @@ import { findForm, insertForm } from '../server/data/forms'
 import { insertRows } from '../server/data/insertRows'
 import { insertMember } from '../server/data/members'
 import { indexInserted } from '../server/data/reviewIndexes'
+import { fewThings, type Amounts } from './amounts'
 import { fillThings } from './fillThings'
 import { findShop, insertMembership, insertShop, type Shop } from '../server/data/shops'
 import { tagsNamed } from '../server/data/tags'
@@ -17,38 +18,6 @@ const words =
   'honey smoker frame hive brood queen comb veil glove feed spring winter sturdy late split square gentle heavy jar wax lid box kind slow quick fits broke again thank sorry never always'.split(
     ' ',
   )
-
-/** What a shop has beside its reviews. */
-export interface Amounts {
-  products: number
-  tags: number
-  displays: number
-  forms: number
-  listings: number
-  orders: number
-  customers: number
-}
-
-const fewThings: Amounts = {
-  products: 18,
-  tags: 0,
-  displays: 0,
-  forms: 0,
-  listings: 0,
-  orders: 0,
-  customers: 0,
-}
-
-/** As many as a large shop has. */
-export const manyThings: Amounts = {
-  products: 40_000,
-  tags: 5_000,
-  displays: 300,
-  forms: 300,
-  listings: 50,
-  orders: 100_000,
-  customers: 100_000,
-}
 
 export interface FilledShop {
   folder: string

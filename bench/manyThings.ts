@@ -4,7 +4,8 @@ import { readConfig } from '../server/config'
 import { hashPassword } from '../server/account/password'
 import { silentLog } from '../server/log'
 import { signedIn } from '../tests/support/signedIn'
-import { filledShop, manyThings, type Amounts } from './filledShop'
+import { manyThings, type Amounts } from './amounts'
+import { filledShop } from './filledShop'
 
 /**
  * Every page of a member and every public address of a shop with many things: the time until its last byte and its

@@ -4,7 +4,8 @@ import { performance } from 'node:perf_hooks'
 import { hashPassword } from '../server/account/password'
 import { freePort } from '../tests/support/application'
 import { signedIn, type SignedIn } from '../tests/support/signedIn'
-import { filledShop, manyThings } from './filledShop'
+import { manyThings } from './amounts'
+import { filledShop } from './filledShop'
 
 /**
  * Many open tabs while an owner decides once a second: the times of the decisions and of visitors, and the memory after

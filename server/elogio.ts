@@ -82,7 +82,7 @@ import { storeVideoPiece } from './media/videoPieces'
 import { readPreviewPage } from './outside/previewPage'
 import { readShopSite } from './outside/readShopSite'
 import { restoreVersion, makeLive, saveDraft } from './publishing/draft'
-import type { Looking } from './publishing/editorView'
+import type { Looking } from './publishing/showViews'
 import {
   copyDisplay,
   keepMeasured,

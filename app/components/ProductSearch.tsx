@@ -3,7 +3,7 @@ import { useParams } from 'react-router'
 import { productLabels } from '../../core/intake/productLabels'
 import { say } from '../../core/messages/say/frame'
 import type { ProductChoice } from '../../server/collection/productChoices'
-import { blurOnEscape, type ProductSelectProps } from './ProductSelect'
+import { blurOnEscape, type ProductSelectProps } from './productSelectProps'
 import { useFound } from './useFound'
 
 /** A text that names a product is replaced when it is left and names none. */

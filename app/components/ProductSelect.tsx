@@ -1,32 +1,8 @@
-import { lazy, Suspense, type Ref } from 'react'
-import type { ProductChoices } from '../../server/collection/productChoices'
+import { lazy, Suspense } from 'react'
+import { blurOnEscape, type ProductSelectProps } from './productSelectProps'
 
 // Only large shops have so many products.
 const ProductSearch = lazy(() => import('./ProductSearch'))
-
-export interface ProductSelectProps {
-  choices: ProductChoices
-  /** The chosen product by its key; empty for none. */
-  value: string
-  /** What identifies a product. */
-  by?: 'sku' | 'publicId'
-  /** The words of the empty choice; without them a product has to be chosen. */
-  none?: string
-  /** What stands there while nothing is chosen. */
-  placeholder?: string
-  /** Sent with the form. */
-  name?: string
-  choose?: (key: string) => void
-  /** Numbers of matches, by key. */
-  counts?: Record<string, number>
-  className?: string
-  disabled?: boolean
-  id?: string
-  'aria-label'?: string
-  'aria-describedby'?: string
-  'aria-invalid'?: true
-  fieldRef?: Ref<HTMLSelectElement & HTMLInputElement>
-}
 
 /** Chooses one product: from a list if all fit into it, otherwise by typing a part of its name. */
 export function ProductSelect({ choices, ...given }: ProductSelectProps) {
@@ -38,9 +14,6 @@ export function ProductSelect({ choices, ...given }: ProductSelectProps) {
     <ProductList choices={choices} {...given} />
   )
 }
-
-export const blurOnEscape = (event: React.KeyboardEvent<HTMLElement>) =>
-  event.key === 'Escape' && event.currentTarget.blur()
 
 function ProductList({
   choices,

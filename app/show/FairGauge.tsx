@@ -4,7 +4,7 @@ import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'
 import { listed } from '../../core/messages/display/listed'
 import { say } from '../../core/messages/say/show'
-import type { EditorView } from '../../server/publishing/editorView'
+import type { EditorView } from '../../server/publishing/showViews'
 
 // The charts load while they are still closed.
 const RatingBars = lazy(() => import('./RatingBars'))

@@ -3,7 +3,7 @@ import { useFetcher } from 'react-router'
 import { isOutOfDate, reserveStyle } from '../../core/display/reserve'
 import type { Measure } from '../../core/display/measures'
 import { say } from '../../core/messages/say/show'
-import type { EditorView } from '../../server/publishing/editorView'
+import type { EditorView } from '../../server/publishing/showViews'
 import { CopyButton } from '../components/CopyButton'
 import { Panel } from './Panel'
 

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/show'
-import type { EditorView } from '../../server/publishing/editorView'
+import type { EditorView } from '../../server/publishing/showViews'
 import type { PickedLine } from '../../server/publishing/pickedLine'
 import { Panel } from './Panel'
 

@@ -2,35 +2,15 @@ import { z } from 'zod'
 import { CARDS_OF_PAGE } from '../../core/display/paging'
 import { changesBetween } from '../../core/messages/display/changes'
 import { sentenceText } from '../../core/messages/display/sentence'
-import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
+import { renderDisplay, type RenderedDisplay } from '../../onsite/render'
 import { displayCounts, displaysOfShop } from '../data/displays'
 import { snapshotsOf } from '../data/snapshots'
-import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { composer } from './compose'
 import { pageLook } from './editorView'
 import { pagesOfDisplay } from './seen'
-
-export interface DisplayCard {
-  key: string
-  name: string
-  sentence: string
-  state: 'draft' | 'draftDiffers' | 'live'
-  /** The number of parts of the draft that are not published. */
-  changes: number
-  preview: RenderedDisplay
-  look: PageLook
-  /** The pages it was seen on, latest first. */
-  seen: PageSeen[]
-}
-
-export interface DisplayCards {
-  cards: DisplayCard[]
-  /** Those of the page that can't be read. */
-  unreadable: { key: string; name: string }[]
-  counts: Awaited<ReturnType<typeof displayCounts>>
-}
+import type { DisplayCard, DisplayCards } from './showViews'
 
 /**
  * A page of the displays of a shop, each with a preview of its draft.

@@ -1,42 +1,39 @@
-import { fairnessOf, type Fairness } from '../../core/curation/fairness'
-import { pickFacets, type PickFacets } from '../../core/curation/pickFacets'
+import { fairnessOf } from '../../core/curation/fairness'
+import { pickFacets } from '../../core/curation/pickFacets'
 import { newestFirst, type Selection } from '../../core/curation/selection'
 import { isCompared } from '../../core/curation/scopeTotals'
-import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
+import { tallyOf } from '../../core/curation/ratingTally'
 import { selectionOrders, type SelectionOrder } from '../../core/curation/selectionOrders'
 import { layouts, type Layout } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
 import type { ShowableReview } from '../../core/display/showableReview'
 import { paintedBy } from '../../core/display/ownCssContrast'
-import { contrastFaults, resolveTheme, type ContrastFault } from '../../core/display/theme'
-import type { OwnLook } from '../../core/display/lookChanges'
-import { readOwnCss, type CssFinding } from '../../core/display/ownCss'
+import { contrastFaults, resolveTheme } from '../../core/display/theme'
+import { readOwnCss } from '../../core/display/ownCss'
 import { startingTheme } from '../../core/display/startingTheme'
 import type { Theme } from '../../core/display/themeSchema'
-import { themeSwatches, type ThemeSwatches } from '../../core/display/themeSwatches'
-import type { SiteStyle } from '../../core/display/theme'
-import type { Measure } from '../../core/display/measures'
-import { changesBetween, type Change } from '../../core/messages/display/changes'
+import { themeSwatches } from '../../core/display/themeSwatches'
+import { changesBetween } from '../../core/messages/display/changes'
 import { sentenceText } from '../../core/messages/display/sentence'
-import { tableColumns, type TableColumn } from '../../core/display/tableColumns'
+import { tableColumns } from '../../core/display/tableColumns'
 import { hasDate } from '../../core/display/toQuotation'
 import { MANY, triedWith, type Trial } from '../../core/display/tryOut'
 import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
 import { headingOf } from '../../onsite/ReviewTable'
 import { findDisplay, publishedVersions } from '../data/displays'
 import { looksOfShop, startingThemeOf } from '../data/looks'
-import type { PageSeen } from '../data/displaySeen'
 import type { Shop } from '../data/shops'
 import { frequentTags, MAX_LISTED_TAGS } from '../data/tags'
 import type { Services } from '../services'
-import { productChoices, type ProductChoices } from '../collection/productChoices'
+import { productChoices } from '../collection/productChoices'
 import { composer, type Composer } from './compose'
 import type { Publishable } from './publishable'
 import { codeAttributes, embedCode } from './embedCode'
 import { pagesOfDisplay } from './seen'
 import { fairerSwaps } from './fairerSwaps'
 import { pickedLine, withReasons, type PickedLine } from './pickedLine'
+import type { Looking, EditorView } from './showViews'
 
 const FIRST_FEW = 3
 /** The number of listed matches that are not shown. */
@@ -44,73 +41,6 @@ const NEXT_FEW = 20
 const IN_A_MINIATURE = 6
 /** Miniatures use several columns at smaller widths, so that their text stays readable. */
 const MINIATURE_MARKS = [200, 320, 4000]
-
-/** How the owner views a display: for which product, and with which attributes. */
-export interface Looking {
-  product?: string
-  trial: Trial
-}
-
-export interface EditorView {
-  key: string
-  name: string
-  address: string | null
-  draft: Configuration
-  savedAt: string
-  live: { configuration: Configuration; publishedAt: string | null } | null
-  changes: Change[]
-  comes: PickedLine[]
-  goes: PickedLine[]
-  preview: RenderedDisplay
-  /** What visitors see now, if that differs. */
-  published: RenderedDisplay | null
-  /** Whether samples replace missing reviews. */
-  samples: boolean
-  look: PageLook
-  /** The address of the folder of shipped fonts. */
-  fontsUrl: string
-  site: SiteStyle
-  /** The looks that the shop has saved. */
-  ownLooks: OwnLook[]
-  /** Whether new displays start with the theme of this one. */
-  isStart: boolean
-  faults: ContrastFault[]
-  /** What has no effect in the draft's own CSS. */
-  cssFindings: CssFinding[]
-  /** The resulting colours of the theme, and plain pages for the preview. */
-  colours: ThemeSwatches
-  miniatures: Record<Layout, RenderedDisplay>
-  picked: PickedLine[]
-  /** The next matches, and those removed by hand. */
-  next: PickedLine[]
-  leftOut: PickedLine[]
-  /** The first reviews in each order, with the draft's other settings. */
-  firstByOrder: Record<SelectionOrder, PickedLine[]>
-  facets: PickFacets
-  products: ProductChoices
-  listings: { publicId: string; words: string; isConnected: boolean }[]
-  forms: { publicId: string; words: string }[]
-  /** The columns that a table of the selected reviews can have, with their headings. */
-  tableColumns: (TableColumn & { words: string })[]
-  /** All publishable reviews in its scope. */
-  publishableCount: number
-  chosen: RatingTally
-  all: RatingTally
-  fairness: Fairness
-  /** The smallest change that makes a misleading selection fair; empty if it is fair, or cannot be. */
-  fairer: { out: PickedLine; in: PickedLine }[]
-  /** The number of selected reviews without a date. */
-  undated: number
-  code: string
-  /** The heights in the copied embed code. */
-  copied: Measure[]
-  attributes: typeof codeAttributes
-  pageUrl: string
-  /** The front page of the shop's site. */
-  siteUrl: string
-  seen: PageSeen[]
-  versions: { number: number; at: string; by: string | null; sentence: string; live: boolean }[]
-}
 
 const isSameTheme = (theme: Theme, other: Theme | null) =>
   JSON.stringify(theme) === JSON.stringify(other ?? startingTheme)

@@ -4,13 +4,14 @@ import type { Configuration } from '../../core/display/configuration'
 import { isTable, layoutTraits } from '../../core/display/layoutTraits'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { say } from '../../core/messages/say/everything'
-import { renderDisplay, type PageLook, type RenderedDisplay } from '../../onsite/render'
+import { renderDisplay, type RenderedDisplay } from '../../onsite/render'
 import { startingThemeOf } from '../data/looks'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { composer } from './compose'
 import { pageLook } from './editorView'
 import { addDisplay, DISPLAY_NAME_LIMIT } from './manage'
+import type { StartingLooks } from './showViews'
 
 /** The initial settings of a layout. */
 export function startOf(layout: Layout): Configuration {
@@ -24,12 +25,6 @@ export function startOf(layout: Layout): Configuration {
     // A table is read by its newest rows, so it says when they were written.
     ...(isTable(layout) && { parts: { ...startingConfiguration.parts, date: 'day' as const } }),
   }
-}
-
-export interface StartingLooks {
-  looks: Record<Layout, RenderedDisplay>
-  look: PageLook
-  samples: boolean
 }
 
 /** Previews of all layouts with the shop's own reviews. */

@@ -2,7 +2,7 @@ import { ANSWER_LABEL_LIMIT } from '../../../core/intake/answer'
 import type { Configuration } from '../../../core/display/configuration'
 import { asConfigured, withColumn, withColumnMoved } from '../../../core/display/tableColumns'
 import { say } from '../../../core/messages/say/show'
-import type { EditorView } from '../../../server/publishing/editorView'
+import type { EditorView } from '../../../server/publishing/showViews'
 import { changing } from '../strips/stripProps'
 import { SwitchLine } from '../SwitchLine'
 

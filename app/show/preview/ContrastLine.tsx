@@ -4,7 +4,7 @@ import { nearestLegible } from '../../../core/display/nearestLegible'
 import { resolveTheme } from '../../../core/display/theme'
 import { say } from '../../../core/messages/say/style'
 import { shadowStyles } from '../../../onsite/styles'
-import type { EditorView } from '../../../server/publishing/editorView'
+import type { EditorView } from '../../../server/publishing/showViews'
 import { fillBox } from './fillBox'
 import { paintedTexts, type PaintedText } from './paintedContrast'
 

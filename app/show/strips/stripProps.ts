@@ -1,5 +1,5 @@
 import type { Configuration } from '../../../core/display/configuration'
-import type { EditorView } from '../../../server/publishing/editorView'
+import type { EditorView } from '../../../server/publishing/showViews'
 
 export interface StripProps {
   draft: Configuration
