@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { startingDesign } from '../../core/form/startingDesign'
-import { guessMatching } from '../../core/listing/sheet/guessMatching'
+import type { guessMatching } from '../../core/listing/sheet/guessMatching'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { sitesFor, SITES } from '../../tests/support/listings'
