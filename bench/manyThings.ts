@@ -9,7 +9,7 @@ import { filledShop } from './filledShop'
 
 /**
  * Every page of a member and every public address of a shop with many things: the time until its last byte and its
- * size, and the statements that took the main thread longest. `tsx bench/manyThings.ts [SHARE] [REVIEWS]`; a share of 0.1
+ * size, and the statements that took the main thread longest. `npm run bench:things [SHARE] [REVIEWS]`; a share of 0.1
  * fills a tenth.
  */
 const [share = 1, reviews = 100_000] = process.argv.slice(2).map(Number)
