@@ -11,6 +11,7 @@ import { editedIn, withEdited } from '../../core/form/translation'
 import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import { languageName } from '../../core/messages/languageName'
 import { say } from '../../core/messages/say/forms'
+import { TAG_LIMIT } from '../../core/moderation/reviewAct'
 import { SelectLine } from '../show/SelectLine'
 import { requireShop } from '../account/session'
 import { CopyButton } from '../components/CopyButton'
@@ -22,7 +23,6 @@ import { NameField } from '../show/NameField'
 import { useDraft } from '../show/useDraft'
 import { useUndoKeys } from '../show/useUndoKeys'
 import { FormPreview } from './forms/FormPreview'
-import { SettingsPanel, TAG_LIMIT } from './forms/SettingsPanel'
 import { FormSentence } from './forms/FormSentence'
 import { PartList } from './forms/PartList'
 import { PartPanel } from './forms/PartPanel'
@@ -131,6 +131,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 // It is opened when the form is finished.
+const SettingsPanel = lazy(() => import('./forms/SettingsPanel'))
 const FormUse = lazy(() => import('./forms/FormUse'))
 const ChangedElsewhere = lazy(() => import('../show/ChangedElsewhere'))
 
@@ -261,7 +262,9 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
                   <FormUse {...{ part, view, at }} />
                 </Suspense>
               ) : (
-                <SettingsPanel {...{ part, view }} />
+                <Suspense>
+                  <SettingsPanel {...{ part, view }} />
+                </Suspense>
               )}
             </div>
           ) : part ? (

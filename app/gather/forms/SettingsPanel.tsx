@@ -1,14 +1,13 @@
 import { useState } from 'react'
 import { useFetcher } from 'react-router'
 import { say } from '../../../core/messages/say/forms'
+import { TAG_LIMIT } from '../../../core/moderation/reviewAct'
 import type { FormView } from '../../../server/collection/forms'
 import { SelectLine } from '../../show/SelectLine'
 import { WhoMayWrite } from '../WhoMayWrite'
 
-export const TAG_LIMIT = 40
-
 /** What holds at once, whatever the draft says: who can write and how long, and how reviews begin. */
-export function SettingsPanel({ part, view }: { part: 'writers' | 'arrivals'; view: FormView }) {
+export default function SettingsPanel({ part, view }: { part: 'writers' | 'arrivals'; view: FormView }) {
   const { settings } = view
   const fetcher = useFetcher()
   const set = (changed: { lastDay?: string; arrivesAs?: string; tag?: string }) =>
