@@ -85,8 +85,9 @@ function show(box: HTMLElement, html: string, css: string): (() => number) | und
 function hold(box: HTMLElement, display: HTMLElement, height: number, width: number): () => number {
   const keep = (kept: string) => (display.style.minHeight = kept)
   keep(`${height}px`)
+  const isAsWide = () => Math.abs(box.offsetWidth - width) < 1
   const watch = new ResizeObserver(() => {
-    if (Math.abs(box.offsetWidth - width) < 1) return
+    if (isAsWide()) return
     keep('')
     watch.disconnect()
   })
@@ -95,7 +96,7 @@ function hold(box: HTMLElement, display: HTMLElement, height: number, width: num
     keep('')
     const missing = display.offsetHeight - height
     const fits = -missing <= SLACK + height * STEPS
-    if (fits && box.getBoundingClientRect().top < innerHeight) keep(`${height}px`)
+    if (fits && isAsWide() && box.getBoundingClientRect().top < innerHeight) keep(`${height}px`)
     return missing
   }
 }
