@@ -29,4 +29,5 @@ export type Said =
   | { kind: 'announce'; shopId: number; topic?: ChangeTopic }
   | { kind: 'wakeJobs' }
   | { kind: 'published'; display: Published }
+  | { kind: 'begun'; task: number }
   | { kind: 'progress'; task: number; done: number; total: number | null }

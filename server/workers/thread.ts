@@ -51,7 +51,9 @@ async function build(): Promise<Services> {
 export default async function run<N extends TaskName>(asked: Asked<N>): Promise<Tasks[N]['output']> {
   const { name, input, stop, task } = asked
   const work = await loadTask[name]()
-  return work(await (services ??= build()), input, {
+  const ready = await (services ??= build())
+  say({ kind: 'begun', task })
+  return work(ready, input, {
     isStopped: () => Atomics.load(stop, 0) === 1,
     progress: (done, total) => say({ kind: 'progress', task, done, total }),
     giveWay: () => turns.giveWay(),

@@ -4,6 +4,11 @@ import { send } from '../../tests/support/shop'
 import { ordersView, importOrderFile } from '../proof/ordersUpload'
 import { cancelJob, retryJob } from '../jobs/manageJobs'
 import { eventually } from '../../tests/support/eventually'
+import { databaseFile } from '../dataFolder'
+import { Turns } from '../data/turns'
+import { silentLog } from '../log'
+import { buildThreads } from './threads'
+import { TaskExhausted } from './workers'
 
 /* Real threads, beside the real listener. */
 
@@ -68,4 +73,28 @@ test('arrivals are compared in the thread that remembers them, and what it makes
   }
   expect([await copies(1), await copies(2)]).toEqual([false, true])
   expect(await app.services.db('fingerprint').pluck('review_id')).toHaveLength(2)
+})
+
+test('what takes too long is ended and refused, and the next is read', async () => {
+  const styles = ['a{color:red}'.repeat(400_000)]
+  app = await startListener()
+  const { services, dataFolder } = app
+  const nothing = () => undefined
+  const workers = buildThreads(
+    {
+      ...services,
+      databaseFile: databaseFile(dataFolder),
+      sitesUrl: null,
+      turns: new Turns(),
+      log: silentLog,
+      announce: nothing,
+      wakeJobs: nothing,
+      published: nothing,
+    },
+    () => 200,
+  )
+  await expect(workers.run('readStyles', { styles })).rejects.toBeInstanceOf(TaskExhausted)
+  // Its thread starts anew, which takes longer than the deadline and does not count.
+  expect(await workers.run('readStyles', { styles: ['a{color:red}'] })).toHaveLength(1)
+  await workers.close()
 })
