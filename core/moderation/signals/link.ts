@@ -44,9 +44,9 @@ const spaced = new RegExp(
   String.raw`\b([a-z0-9][a-z0-9-]{2,60})(?:\s+\.\s*(${ENDINGS})|\.\s+(com|net|org|xyz)|,(com|net|org|example))\b`,
   'giu',
 )
-/** "h i v e d e a l s . e x a m p l e", "h i v e d e a l s . example" */
+/** "h i v e d e a l s . e x a m p l e", "h i v e d e a l s . example"; a name has 63 letters at most. */
 const spelled = new RegExp(
-  String.raw`(?<![\p{L}\p{N}])(?:[a-z0-9][\s*_|]+){4,}(?:(?:\.|dot)[\s*_|]*)(?:(?:[a-z][\s*_|]+){1,9}[a-z]|(?:${ENDINGS}))(?![\p{L}\p{N}])`,
+  String.raw`(?<![\p{L}\p{N}])(?:[a-z0-9][\s*_|]{1,9}){4,63}(?:(?:\.|dot)[\s*_|]*)(?:(?:[a-z][\s*_|]+){1,9}[a-z]|(?:${ENDINGS}))(?![\p{L}\p{N}])`,
   'giu',
 )
 /** "hxxp://", "h t t p : / /" */
@@ -117,10 +117,15 @@ function linksIn(given: string, tags: number, signs: number): FoundLink[] {
     .sort((a, b) => a.start - b.start)
 }
 
+/** The characters in front of a link in which a preposition is looked for. */
+const BEFORE = 20
+
 function written(text: string): FoundLink[] {
   return (linkify.match(text) ?? [])
     .filter((match) => match.schema !== 'mailto:')
-    .filter((match) => !isMissingSpace(match.text, text.slice(0, match.index)))
+    .filter(
+      (match) => !isMissingSpace(match.text, text.slice(Math.max(0, match.index - BEFORE), match.index)),
+    )
     .map((match) => ({
       start: match.index,
       end: match.lastIndex,
