@@ -18,6 +18,7 @@ import { behaviourAddresses, builtFiles, onsiteFiles } from './http/files'
 import { displayVariants } from './http/displayVariants'
 import { buildOpenRequests } from './http/gracefulClose'
 import { answerHealth } from './http/health'
+import { asBuffers } from './http/prepared'
 import { loadLiveDisplays } from './http/liveDisplays'
 import { mediaAnswers } from './http/media'
 import { answerPublic } from './http/publicPaths'
@@ -105,7 +106,7 @@ async function start(
     log,
     announce: (...change) => services.changes.announce(...change),
     wakeJobs: () => jobs.check(),
-    published: (display) => live.put(display),
+    published: (display, json) => live.put(display, asBuffers(json)),
   }
   const workers = workersFor?.(() => services) ?? buildThreads(threads)
   const services: Services = buildServices({

@@ -3,7 +3,7 @@ import { PAGE } from '../../core/listing/sheet/page'
 import type { Services } from '../services'
 import type { AnswerKind } from './answerKind'
 import type { LiveDisplays } from './liveDisplays'
-import type { Prepared } from './prepared'
+import { asBuffers, type Prepared } from './prepared'
 
 /** Answers with a variant of a display, from memory if it was requested before. */
 export function displayVariants(
@@ -27,11 +27,3 @@ export function displayVariants(
   }
 }
 export type DisplayVariants = ReturnType<typeof displayVariants>
-
-/** Bytes from a thread arrive as plain arrays. */
-const asBuffers = ({ plain, gzip, brotli, ...prepared }: Prepared): Prepared => ({
-  ...prepared,
-  plain: Buffer.from(plain),
-  gzip: gzip && Buffer.from(gzip),
-  brotli: brotli && Buffer.from(brotli),
-})

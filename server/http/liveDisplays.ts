@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
 import { allSnapshots } from '../data/snapshots'
 import { displayJson } from './displayAnswers'
-import type { Publication } from '../publishing/published'
+import type { Publication, Published } from '../publishing/published'
 import type { Prepared } from './prepared'
 
 /** For variants of all displays. */
@@ -12,6 +12,8 @@ const VARIANT_BYTES = 2000
 
 /** The published displays in memory, and requested variants of them. */
 export interface LiveDisplays extends Publication {
+  /** @param json the answer without parameters, if a thread has made it */
+  put: (display: Published, json?: Prepared) => void
   /** The answer without parameters. */
   json: (key: string) => Prepared | undefined
   /** Whether the answer without parameters is in this language. */
@@ -28,14 +30,22 @@ const bytesOf = ({ plain, gzip, brotli }: Prepared) =>
 export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
   const plain = new Map<
     string,
-    { json: Prepared; shopId: number; language?: string; asked: number; address: string | null }
+    {
+      json: Prepared
+      shopId: number
+      language?: string
+      asked: number
+      address: string | null
+      since: number
+    }
   >()
+  /** When all variants of a shop became invalid, by the clock. */
+  const validSince = new Map<number, number>()
   const byAddress = new Map<string, string>()
   const variants = new LRUCache<string, Promise<Prepared | null>>({ maxSize: MOST_VARIANT_BYTES })
   let clock = 0
 
   const forget = (key: string) => {
-    for (const name of [...variants.keys()]) if (name.startsWith(`${key} `)) variants.delete(name)
     const address = plain.get(key)?.address
     if (address) byAddress.delete(address)
   }
@@ -48,13 +58,15 @@ export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
     isIn: (key, language) => plain.get(key)?.language === language,
     keyOf: (name) => (plain.has(name) ? name : byAddress.get(name)),
     variant: (key, name, make) => {
-      const full = `${key} ${name}`
+      // Those from before have other names, and are dropped when there is no room.
+      const { since = 0, shopId = 0 } = plain.get(key) ?? {}
+      const full = `${key} ${Math.max(since, validSince.get(shopId) ?? 0)} ${name}`
       const known = variants.get(full)
       if (known) return known
       const answer = make()
       variants.set(full, answer, { size: VARIANT_BYTES })
       const keep = (made: Prepared | null) => {
-        // The display was rendered again meanwhile, so the entry is already gone.
+        // There was no room for it meanwhile.
         if (variants.peek(full) !== answer) return
         if (made) variants.set(full, answer, { size: VARIANT_BYTES + bytesOf(made) })
         else variants.delete(full)
@@ -62,17 +74,14 @@ export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
       answer.then(keep, () => keep(null))
       return answer
     },
-    put: ({ shopId, key, address, body }) => {
+    put: ({ shopId, key, address, body }, json = displayJson(body)) => {
       const asked = plain.get(key)?.asked ?? 0
       forget(key)
       const { language } = JSON.parse(body) as { language?: string }
-      plain.set(key, { json: displayJson(body), shopId, language, asked, address })
+      plain.set(key, { json, shopId, language, asked, address, since: ++clock })
       if (address) byAddress.set(address, key)
     },
-    forgetVariants: (shopId) => {
-      for (const name of [...variants.keys()])
-        if (plain.get(name.slice(0, name.indexOf(' ')))?.shopId === shopId) variants.delete(name)
-    },
+    forgetVariants: (shopId) => void validSince.set(shopId, ++clock),
     remove: (key) => {
       forget(key)
       plain.delete(key)

@@ -54,3 +54,11 @@ function compress(plain: Buffer): Compressed {
   }
   return { gzip: gzipSync(plain, { level: GZIP_LEVEL }), brotli: brotliCompressSync(plain, { params }) }
 }
+
+/** Bytes from a thread arrive as plain arrays. */
+export const asBuffers = ({ plain, gzip, brotli, ...prepared }: Prepared): Prepared => ({
+  ...prepared,
+  plain: Buffer.from(plain),
+  gzip: gzip && Buffer.from(gzip),
+  brotli: brotli && Buffer.from(brotli),
+})

@@ -1,4 +1,5 @@
 import type { ChangeTopic } from '../changes'
+import type { Prepared } from '../http/prepared'
 import type { Published } from '../publishing/published'
 import type { Services } from '../services'
 import type { TaskName, Tasks } from './workers'
@@ -28,6 +29,6 @@ export interface Asked<N extends TaskName> {
 export type Said =
   | { kind: 'announce'; shopId: number; topic?: ChangeTopic }
   | { kind: 'wakeJobs' }
-  | { kind: 'published'; display: Published }
+  | { kind: 'published'; display: Published; json: Prepared }
   | { kind: 'begun'; task: number }
   | { kind: 'progress'; task: number; done: number; total: number | null }

@@ -2,6 +2,7 @@ import { parentPort, workerData } from 'node:worker_threads'
 import { originsAt } from '../../core/listing/origins'
 import { openInThread } from '../data/database'
 import { Turns } from '../data/turns'
+import { displayJson } from '../http/displayAnswers'
 import { buildServices, type Services } from '../services'
 import type { Asked, Said, ThreadSettings } from './messages'
 import { takeLowPriority } from './lowPriority'
@@ -42,7 +43,8 @@ async function build(): Promise<Services> {
       announce: (shopId, topic) => say({ kind: 'announce', shopId, ...(topic && { topic }) }),
       listen: () => () => undefined,
     },
-    published: (display) => say({ kind: 'published', display }),
+    // Compressed here, because the main thread answers visitors meanwhile.
+    published: (display) => say({ kind: 'published', display, json: displayJson(display.body) }),
     wakeJobs: () => say({ kind: 'wakeJobs' }),
     workers: ownWorkers,
   })

@@ -3,6 +3,7 @@ import { Piscina } from 'piscina'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { Changes } from '../changes'
+import type { Prepared } from '../http/prepared'
 import type { Published } from '../publishing/published'
 import type { Turns } from '../data/turns'
 import type { Log } from '../log'
@@ -26,7 +27,7 @@ export interface ThreadsGiven {
   log: Log
   announce: Changes['announce']
   wakeJobs: () => void
-  published: (display: Published) => void
+  published: (display: Published, json: Prepared) => void
 }
 
 /**
@@ -149,7 +150,7 @@ function poolOf(
   pool.on('message', (said: Said) => {
     if (said.kind === 'announce') given.announce(said.shopId, said.topic)
     else if (said.kind === 'wakeJobs') given.wakeJobs()
-    else if (said.kind === 'published') given.published(said.display)
+    else if (said.kind === 'published') given.published(said.display, said.json)
     else if (said.kind === 'begun') hearing.get(said.task)?.begun()
     else hearing.get(said.task)?.progress?.(said.done, said.total)
   })
