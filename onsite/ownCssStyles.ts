@@ -6,8 +6,10 @@ import { isDark, type ResolvedTheme } from '../core/display/theme'
  * of its rules has an effect.
  */
 export function withOwnCss(styles: string, { css }: EffectiveCss, theme: ResolvedTheme): string {
-  return `@layer own,ready;@layer own{${css}}@layer ready{${styles}${noteColours(theme)}}`
+  return `@layer own,ready;${ownLayer(css)}@layer ready{${styles}${noteColours(theme)}}`
 }
+
+export const ownLayer = (css: string): string => `@layer own{${css}}`
 
 /** The colours of what must be said, where own CSS paints. Own CSS cannot set custom properties. */
 function noteColours({ backgroundColour, text }: ResolvedTheme): string {

@@ -3,15 +3,22 @@ import path from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { readOwnCss } from '../core/display/ownCss'
 import { renderDisplay } from '../onsite/render'
+import { startDemo, type Running } from './support/application'
 import { desk, withBrowser } from './support/browser'
 import { configured, showable, shownOf } from './support/display'
+import { eventually } from './support/eventually'
 import { startOtherSite, type OtherSite } from './support/otherSite'
+import { Key, pageOf, signIn } from './support/page'
 
 let site: OtherSite
+let demo: Running
 beforeAll(async () => {
-  site = await startOtherSite()
+  ;[site, demo] = await Promise.all([startOtherSite(), startDemo()])
 })
-afterAll(() => site.stop())
+afterAll(async () => {
+  site.stop()
+  await demo.stop()
+})
 
 /** Each tries to hide what must be said, by what is allowed and by what is not. */
 const attempts = [
@@ -89,3 +96,59 @@ test.each(['parsed', 'loaded'] as const)(
     })
   },
 )
+
+/** Each passes the list, and hides something only as it is painted. */
+const paintedAttempts = [
+  ['.eg { padding: 4px } *{ margin: 80px', 'moves these out of their place: '],
+  ['* { padding: 0 80px', 'Line 1 of your own CSS covers these: '],
+  ['.eg { padding: 4px }\n* { font-size: 75%', 'Line 2 of your own CSS makes these too small to read: '],
+] as const
+
+test('own CSS that hides a text only as it is painted names its rule, and is published without it or not at all', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    const publishedCss = async () => {
+      const answer = await fetch(`${demo.url}/d/summer-band.json`)
+      return answer.ok ? ((await answer.json()) as { css: string }).css : ''
+    }
+    const isPublished = (css: string) => eventually(async () => expect(await publishedCss()).toContain(css))
+    await signIn(page, `${demo.url}/s/wrenfield/show/summer-band?on=shop`)
+    await page.click('[data-part=theme]')
+    await page.press('Own CSS')
+    const inEditor = `[...document.querySelectorAll('#strip *')].find((one) => one.shadowRoot?.querySelector('.cm-content')).shadowRoot.querySelector('.cm-content')`
+    await driver.wait(
+      () => driver.executeScript(`return ${inEditor}.matches('.cm-focused *')`).catch(() => false),
+      8000,
+    )
+    const write = async (css: string) => {
+      const keys = driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL)
+      await keys.sendKeys(Key.DELETE).perform()
+      await page.keys(css)
+    }
+    for (const [css, words] of paintedAttempts) {
+      await write(css)
+      await page.sees(words, '[data-own-css=bad]')
+    }
+    await page.accessible()
+    await page.press('Publish')
+    await page.sees('makes these too small to read', 'dialog')
+    await page.press('Publish without own CSS')
+    await page.sees('Embed code', 'dialog')
+    await isPublished('.eg')
+    expect(await publishedCss()).not.toContain('75%')
+    await page.keys(Key.ESCAPE)
+
+    // Undo brings it back to the draft.
+    await page.click('[aria-label^="Undo"]')
+    await page.sees('makes these too small to read', '[data-own-css=bad]')
+    await driver.executeScript(`${inEditor}.focus()`)
+    await write('.eg-title { color: #123')
+    await driver.wait(
+      () => driver.executeScript(`return !document.querySelector('[data-own-css=bad]')`),
+      8000,
+    )
+    await page.press('Publish 1 change')
+    await page.click('dialog .btn-primary')
+    await isPublished('.eg .eg-title{color:#123!important}')
+  })
+})

@@ -1,9 +1,13 @@
-import { useEffect, useRef } from 'react'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/show'
 import type { EditorView } from '../../server/publishing/showViews'
 import type { PickedLine } from '../../server/publishing/pickedLine'
 import { Panel } from './Panel'
+import { hasOwnCss } from './preview/hasOwnCss'
+import type { OwnCssFault } from './preview/judgeOwnCss'
+
+const UnreadablePanel = lazy(() => import('./UnreadablePanel'))
 
 /** Publishes the draft: the first time at once, later after listing the changes. */
 export function PublishPanel({
@@ -22,7 +26,22 @@ export function PublishPanel({
 }) {
   const live = useFetcher<{ problem: string } | null>()
   const discard = useFetcher<{ problem: string } | null>()
-  const publish = () => void live.submit({ intent: 'live' }, { method: 'post' })
+  const [faults, setFaults] = useState<OwnCssFault[]>([])
+  // What is published is what was saved last, also when this began before.
+  const latest = useRef(view)
+  useEffect(() => {
+    latest.current = view
+  }, [view])
+  const publish = async () => {
+    const judged = latest.current
+    if (hasOwnCss(judged)) {
+      const { judgeOwnCss } = await import('./preview/judgeOwnCss')
+      const found = await judgeOwnCss(judged)
+      setFaults(found)
+      if (found.length > 0) return
+    }
+    await live.submit({ intent: 'live', judged: judged.savedAt }, { method: 'post' })
+  }
   const problem = live.data?.problem ?? discard.data?.problem
   const first = view.live === null
   const count = view.changes.length
@@ -60,7 +79,7 @@ export function PublishPanel({
           onClick={() =>
             afterSaving(() => {
               publishing.current = true
-              publish()
+              void publish()
             })
           }
         >
@@ -75,6 +94,18 @@ export function PublishPanel({
           {say('show.makeLive', { count })}
         </button>
       )}
+      {faults.length > 0 && (
+        <Suspense>
+          <UnreadablePanel
+            faults={faults}
+            close={() => setFaults([])}
+            publishWithout={() => {
+              setFaults([])
+              void live.submit({ intent: 'live' }, { method: 'post' })
+            }}
+          />
+        </Suspense>
+      )}
       {open && !nothing && !first && (
         <Panel title={say('show.willChange')} close={() => setOpen(false)}>
           <Changes view={view} />
@@ -84,7 +115,7 @@ export function PublishPanel({
               className="btn btn-primary"
               onClick={() => {
                 setOpen(false)
-                publish()
+                void publish()
               }}
             >
               {say('show.confirm')}

@@ -60,7 +60,7 @@ const asked = z.discriminatedUnion('intent', [
     tab: z.string().max(40).default(''),
     base: z.string().max(40).optional(),
   }),
-  z.object({ intent: z.literal('live') }),
+  z.object({ intent: z.literal('live'), judged: z.string().max(40).optional() }),
   z.object({ intent: z.literal('back'), version: z.coerce.number().int().positive().optional() }),
   z.object({ intent: z.literal('rename'), name: z.string().trim().min(1).max(80) }),
   z.object({ intent: z.literal('address'), address: z.string().trim().max(60) }),
@@ -83,9 +83,9 @@ export async function action({ request, context, params: { shop: slug, key } }: 
   const { shop, member } = await requireShop(request, context, slug, 'displays')
   const wish = readForm(context, asked)
   const { elogio } = context
-  const found = (answer: unknown) => {
+  const found = <Answer,>(answer: Answer) => {
     if (!answer) throw data(null, { status: 404 })
-    return null
+    return answer
   }
   switch (wish.intent) {
     case 'save': {
@@ -95,7 +95,9 @@ export async function action({ request, context, params: { shop: slug, key } }: 
       return saved
     }
     case 'live':
-      return found(await elogio.makeLive(shop, member, key))
+      return found(await elogio.makeLive(shop, member, key, wish.judged)) === 'changedMeanwhile'
+        ? { problem: say('show.changedMeanwhile') }
+        : null
     case 'back':
       return found(await elogio.restoreVersion(shop, key, wish.version))
     case 'rename':

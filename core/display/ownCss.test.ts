@@ -16,15 +16,25 @@ test('appearance has an effect, within the display, over its own styles', () => 
       '.eg .eg-title,.eg figure>p{color:#123!important;font-size:2em!important}' +
       '.eg{padding:1em!important}',
     paints: true,
+    rules: [
+      { css: '.eg .eg-title,.eg figure>p{color:#123!important;font-size:2em!important}', line: 1 },
+      { css: '.eg{padding:1em!important}', line: 2 },
+    ],
     findings: [],
   })
   expect(readOwnCss('@container (min-width: 600px) { .eg-name { letter-spacing: .02em } }', null)).toEqual({
     css: '@container (min-width:600px){.eg .eg-name{letter-spacing:.02em!important}}',
+    rules: [{ css: '@container (min-width:600px){.eg .eg-name{letter-spacing:.02em!important}}', line: 1 }],
     paints: false,
     findings: [],
   })
   expect(readOwnCss('', null).css).toBe('')
-  expect(readOwnCss('/* nothing yet */', null)).toEqual({ css: '', paints: false, findings: [] })
+  expect(readOwnCss('/* nothing yet */', null)).toEqual({
+    css: '',
+    paints: false,
+    rules: [],
+    findings: [],
+  })
 })
 
 test('the custom properties of a display can be used, and no others', () => {
@@ -84,7 +94,14 @@ test.each([
     'background-clip:text',
     'flex-direction:column-reverse',
   ],
-  ...['text-wrap:nowrap', 'border-radius:400px'],
+  ...['text-wrap:nowrap', 'border-radius:400px', 'background-size:100% 2px'],
+  ...['background:linear-gradient(red,red) center/100% 2px no-repeat'],
+  ...['background-image:linear-gradient(#fff 45%,red 45% 55%,#fff 55%)', 'background-size:2px'],
+  ...[
+    'background:linear-gradient(#fff 45%,red 50%,#fff 55%)',
+    'background:repeating-linear-gradient(red,blue)',
+  ],
+  ...['background-image:linear-gradient(red,blue),linear-gradient(red,blue)'],
 ])('%s would hide a text', (declaration) => {
   expect(readOwnCss(`.eg-title{${declaration}}`, null)).toMatchObject({
     css: '',
@@ -110,6 +127,7 @@ test('a text with its own background, or a colour that stands out from all of th
     'figure{background:#123;color:#fff}',
     'p{color:#123}',
     '.eg{background:#ffe}',
+    '.eg{background:linear-gradient(to right, #fff, #ffe 80%)}',
     'p{color:inherit}',
   ])
     expect(readOwnCss(css, white).findings, css).toEqual([])

@@ -29,6 +29,14 @@ export interface CssFinding {
   to: number
 }
 
+/** One rule with an effect, and where the owner wrote it. */
+export interface OwnRule {
+  /** Scoped to the display, within its condition. */
+  css: string
+  /** Counted from 1. */
+  line: number
+}
+
 export interface EffectiveCss {
   /** Scoped to the display; empty for none. */
   css: string
@@ -37,6 +45,8 @@ export interface EffectiveCss {
 }
 
 export interface OwnCss extends EffectiveCss {
+  /** What `css` consists of, in its order. */
+  rules: OwnRule[]
   findings: CssFinding[]
 }
 
@@ -64,6 +74,7 @@ const ownProperties: Record<string, string> = {
 export function readOwnCss(text: string, painted: Painted | null): OwnCss {
   const source = text.slice(0, OWN_CSS_LIMIT)
   const findings: CssFinding[] = []
+  const lineAt = (position: number) => source.slice(0, position).split('\n').length
   const add = (fault: CssFault, from: number, to: number) => {
     if (findings.length >= MAX_FINDINGS) return
     const piece = source.slice(from, to).trim()
@@ -72,15 +83,15 @@ export function readOwnCss(text: string, painted: Painted | null): OwnCss {
     findings.push({
       fault,
       what: short.length > MAX_WHAT ? `${short.slice(0, MAX_WHAT)}…` : short,
-      line: source.slice(0, from).split('\n').length,
+      line: lineAt(from),
       from,
       to: from + piece.length,
     })
   }
-  if (source.trim() === '') return { css: '', paints: false, findings }
+  if (source.trim() === '') return { css: '', paints: false, rules: [], findings }
   if (depthOf(source) > MAX_DEPTH) {
     add('deep', 0, source.length)
-    return { css: '', paints: false, findings }
+    return { css: '', paints: false, rules: [], findings }
   }
   const tree = parse(source.padEnd(PADDED_LENGTH), {
     positions: true,
@@ -106,27 +117,31 @@ export function readOwnCss(text: string, painted: Painted | null): OwnCss {
     const others = [...paintOf].filter(([other]) => other !== node).map(([, one]) => one)
     return hidesText(paint, painted, others)
   }
-  /** The rules of a style sheet or a block, as text. */
-  const rulesOf = (nodes: Iterable<CssNode>): string => [...nodes].map(ruleOf).join('')
-  function ruleOf(node: CssNode): string {
+  const rulesOf = (nodes: Iterable<CssNode>): OwnRule[] => [...nodes].flatMap(rulesIn)
+  function rulesIn(node: CssNode): OwnRule[] {
     const [from, to] = spanOf(node)
-    if (node.type === 'Comment' || node.type === 'WhiteSpace') return ''
+    if (node.type === 'Comment' || node.type === 'WhiteSpace') return []
     if (node.type === 'Atrule' && node.block && allowedAtRules.has(node.name.toLowerCase())) {
       const inside = rulesOf(node.block.children)
       const prelude = node.prelude && !has(node.prelude, 'Raw') ? generate(node.prelude) : null
-      if (prelude === null) add('atRule', from, spanOf(node.block)[0])
-      return inside && prelude !== null ? `@${node.name.toLowerCase()} ${prelude}{${inside}}` : ''
+      if (prelude === null) {
+        add('atRule', from, spanOf(node.block)[0])
+        return []
+      }
+      return inside.map(({ css, line }) => ({ css: `@${node.name.toLowerCase()} ${prelude}{${css}}`, line }))
     }
     if (node.type === 'Rule' && node.prelude.type === 'SelectorList') {
       const hidden = isHidden(node)
       const declarations = [...node.block.children].map((one) => declarationOf(one, hidden)).filter(Boolean)
       const selectors = [...node.prelude.children].map(selectorOf).filter(Boolean).join(',')
-      return selectors && declarations.length > 0 ? `${selectors}{${declarations.join(';')}}` : ''
+      return selectors && declarations.length > 0
+        ? [{ css: `${selectors}{${declarations.join(';')}}`, line: lineAt(from) }]
+        : []
     }
     if (node.type === 'Rule') add('selector', from, spanOf(node.prelude)[1])
     else if (node.type === 'Atrule') add('atRule', from, Math.min(to, from + node.name.length + 1))
     else if (node.type !== 'Raw') add('syntax', from, to)
-    return ''
+    return []
   }
   function selectorOf(node: CssNode): string {
     const selector = has(node, 'Raw') ? null : scopedSelector(node)
@@ -146,10 +161,15 @@ export function readOwnCss(text: string, painted: Painted | null): OwnCss {
     if (/colou?r|background/i.test(node.property)) paints = true
     return `${node.property.toLowerCase()}:${generate(node.value)}!important`
   }
-  // A style element would end at its closing tag, wherever that is.
-  const css = tree.type === 'StyleSheet' ? rulesOf(tree.children).replace(/<(?!=)/g, '< ') : ''
-  return { css, paints, findings: findings.toSorted((a, b) => a.from - b.from) }
+  const rules = (tree.type === 'StyleSheet' ? rulesOf(tree.children) : []).map(({ css, line }) => ({
+    // A style element would end at its closing tag, wherever that is.
+    css: css.replace(/<(?!=)/g, '< '),
+    line,
+  }))
+  return { css: cssOf(rules), paints, rules, findings: findings.toSorted((a, b) => a.from - b.from) }
 }
+
+export const cssOf = (rules: OwnRule[]): string => rules.map(({ css }) => css).join('')
 
 /** Only what has an effect; null if nothing has. */
 export function effectiveCss(text: string, painted: Painted): EffectiveCss | null {

@@ -13,7 +13,7 @@ interface Bounds {
 }
 
 /** Within these, a text stays legible and where it is, and covers nothing. */
-const boundsOf: Record<Exclude<BoundsKind, 'opaque' | 'font' | 'words'>, Bounds> = {
+const boundsOf: Record<Exclude<BoundsKind, 'opaque' | 'font' | 'words' | 'gradient'>, Bounds> = {
   fontSize: { pixels: [11, 120], percent: [70, 600], forbidden: /x-small|math/i },
   lineHeight: { pixels: [14, 200], percent: [100, 300], number: [1, 3] },
   letterSpacing: { pixels: [-0.8, 8], percent: [-5, 50] },
@@ -46,6 +46,7 @@ export function boundsFault(property: string, value: CssNode): boolean {
   if (kind === 'opaque') return !inherited.test(text) && !isOpaque(text)
   if (kind === 'font') return !familiesOf(text).every((family) => textFonts.has(family))
   if (kind === 'words') return !areWords(value)
+  if (kind === 'gradient') return !isSoft(value)
   const { pixels, percent, number, forbidden } = boundsOf[kind]
   if (forbidden?.test(text)) return true
   let isOutside = false
@@ -92,4 +93,29 @@ function areWords(value: CssNode): boolean {
     if (node.type !== 'Value' && (node.type !== 'Identifier' || forbiddenWords.test(node.name))) are = false
   })
   return are
+}
+
+/** At most one gradient, from one colour to another, over all of what it is behind. */
+function isSoft(value: CssNode): boolean {
+  const top = 'children' in value && value.children ? [...value.children] : []
+  if (top.some((node) => node.type === 'Operator' && node.value === '/')) return false
+  const functions = top.filter((node) => node.type === 'Function' && !colourFunctions.test(node.name))
+  return functions.length <= 1 && functions.every(isSoftGradient)
+}
+
+function isSoftGradient(node: CssNode): boolean {
+  if (node.type !== 'Function' || /^repeating/i.test(node.name)) return false
+  const stops: CssNode[][] = [[]]
+  for (const child of node.children)
+    if (child.type === 'Operator' && child.value === ',') stops.push([])
+    else stops.at(-1)!.push(child)
+  const positionsOf = (stop: CssNode[]) =>
+    stop.filter(({ type }) => type === 'Percentage' || type === 'Dimension' || type === 'Number').length
+  const colours = stops.filter((stop) => stop.some((one) => parseColour(generate(one)) !== undefined))
+  // What comes first can be a direction.
+  return (
+    colours.length === 2 &&
+    stops.length - colours.length <= 1 &&
+    colours.every((one) => positionsOf(one) <= 1)
+  )
 }

@@ -33,8 +33,10 @@ const bounded = {
   /** Words of CSS alone: neither lengths nor texts. */
   words: [
     ...['vertical-align', 'list-style-type', 'font-style', 'background-clip', 'object-position'],
-    ...['text-wrap', 'flex-direction', 'flex-wrap'],
+    ...['text-wrap', 'flex-direction', 'flex-wrap', 'background-size'],
   ],
+  /** A stripe behind a text would cross it out. */
+  gradient: ['background', 'background-image'],
 } as const
 export type BoundsKind = keyof typeof bounded
 
@@ -44,8 +46,7 @@ function sides(property: string): string[] {
 }
 
 const unbounded = [
-  ...['background', 'background-color', 'background-image', 'background-size', 'background-position'],
-  ...['background-repeat', 'background-origin'],
+  ...['background-color', 'background-position', 'background-repeat', 'background-origin'],
   ...['border-color', 'border-style', 'border-collapse', 'outline-color', 'outline-style'],
   ...[
     'top',

@@ -1,3 +1,4 @@
+import type { Knex } from 'knex'
 import { asMember } from '../../core/moderation/actor'
 import { changedParts } from '../../core/display/changedParts'
 import type { Configuration } from '../../core/display/configuration'
@@ -31,29 +32,51 @@ export async function saveDraft(
     if (!display) return null
     const { draft } = display
     if (isChangedElsewhere(saving, draft)) return { outcome: 'changedElsewhere', savedAt: draft.savedAt }
-    const { tab } = saving
-    if (display.draft.id === display.live?.id || display.draft.publishedAt !== null)
-      await startDraft(trx, display, configuration, savedAt, tab)
-    else await updateDraft(trx, display, configuration, savedAt, tab)
+    await putDraft(trx, display, configuration, savedAt, saving.tab)
     return { outcome: 'saved', savedAt }
   })
   if (kept?.outcome === 'saved') changes.announce(shop.id)
   return kept
 }
 
-/** Publishes the draft, logs it and marks the display for rendering. */
+/** A published version is kept as it is. */
+async function putDraft(
+  trx: Knex.Transaction,
+  display: Display,
+  configuration: Configuration,
+  savedAt: string,
+  tab = '',
+): Promise<void> {
+  const isPublished = display.draft.id === display.live?.id || display.draft.publishedAt !== null
+  await (isPublished ? startDraft : updateDraft)(trx, display, configuration, savedAt, tab)
+}
+
+/**
+ * Publishes the draft, logs it and marks the display for rendering. Own CSS that was not judged as it is painted is
+ * removed from the draft first.
+ * @param judged when the draft was saved whose own CSS a browser painted and found nothing wrong with; null for none
+ * @returns null if there is no such display
+ */
 export async function makeLive(
   services: Services,
   shop: Shop,
   member: Member,
   key: string,
-): Promise<Display | null> {
+  judged: string | null = null,
+): Promise<'published' | 'changedMeanwhile' | null> {
   const now = services.now().toISOString()
-  const display = await writing(services.db, async (trx) => {
-    const display = await findDisplay(trx, shop.id, { key })
+  const outcome = await writing(services.db, async (trx) => {
+    let display = await findDisplay(trx, shop.id, { key })
     if (!display) return null
+    const { configuration, savedAt } = display.draft
+    if (configuration.theme.css !== '' && judged !== savedAt) {
+      if (judged !== null) return 'changedMeanwhile'
+      const theme = { ...configuration.theme, css: '' }
+      await putDraft(trx, display, { ...configuration, theme }, now)
+      display = (await findDisplay(trx, shop.id, { key }))!
+    }
     const { draft, live } = display
-    if (live && changedParts(live.configuration, draft.configuration).length === 0) return display
+    if (live && changedParts(live.configuration, draft.configuration).length === 0) return 'published'
     await putDraftLive(trx, display, member.id, now)
     await appendDecision(trx, {
       shopId: shop.id,
@@ -66,11 +89,11 @@ export async function makeLive(
       at: now,
     })
     await markStale(trx, shop.id, display.id, now)
-    return display
+    return 'published'
   })
   services.changes.announce(shop.id)
   services.wakeJobs()
-  return display
+  return outcome
 }
 
 /** Resets the draft to the published version or an earlier one. */

@@ -9,7 +9,7 @@ import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
 import type { ShowableReview } from '../../core/display/showableReview'
 import { paintedBy } from '../../core/display/ownCssContrast'
-import { contrastFaults, resolveTheme } from '../../core/display/theme'
+import { contrastFaults, resolveTheme, type ColourScheme, type SiteStyle } from '../../core/display/theme'
 import { readOwnCss } from '../../core/display/ownCss'
 import { startingTheme } from '../../core/display/startingTheme'
 import type { Theme } from '../../core/display/themeSchema'
@@ -101,10 +101,11 @@ export async function editorView(
     ownLooks: await looksOfShop(db, shop.id),
     isStart: isSameTheme(configuration.theme, await startingThemeOf(db, shop.id)),
     faults: contrastFaults(configuration.theme, composing.shop.site),
-    cssFindings: readOwnCss(
-      configuration.theme.css,
-      paintedBy(resolveTheme(configuration.theme, composing.shop.site), composing.shop.site),
-    ).findings,
+    cssFindings: ownCssIn(configuration.theme, composing.shop.site, null).findings,
+    painted: schemesOf(configuration.theme).map((scheme) => {
+      const { rules, paints } = ownCssIn(configuration.theme, composing.shop.site, scheme)
+      return { scheme, ownCss: { rules, paints } }
+    }),
     miniatures: await miniatures(composing, configuration, key, asked),
     picked: await withReasons(picked.map(pickedLine), publishable, selection, asked),
     fairer: await fairerSwaps(publishable, selection, asked, picked, model.compared),
@@ -143,6 +144,13 @@ export async function editorView(
     })),
   }
 }
+
+/** The embed code can ask for light or dark where the theme is one of them. */
+const schemesOf = ({ background }: Theme): (ColourScheme | null)[] =>
+  background === 'light' || background === 'dark' ? ['light', 'dark'] : [null]
+
+const ownCssIn = (theme: Theme, site: SiteStyle, scheme: ColourScheme | null) =>
+  readOwnCss(theme.css, paintedBy(resolveTheme(theme, site, scheme), site))
 
 /** The products that the editor shows: those of the display, and that of the page it is seen on. */
 const skusIn = ({ selection: { products } }: Configuration, { product }: Looking): string[] => [

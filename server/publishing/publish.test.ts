@@ -147,6 +147,8 @@ describe('what visitors get', () => {
 })
 
 describe('a draft', () => {
+  const display = async () => (await findDisplay(services.db, shop.id, { key: KEY }))!
+  const draftNow = async () => (await display()).draft
   test('changes nothing for visitors until it is made live, with all that will change listed', async () => {
     await approved({ rating: 5, body: 'Five' })
     await approved({ rating: 2, body: 'Two', author_name: 'Kaspar Uhl' })
@@ -176,7 +178,6 @@ describe('a draft', () => {
     expect(display.draft.configuration).toEqual(display.live!.configuration)
   })
   test('is not overwritten by a tab that does not know its latest change', async () => {
-    const draftNow = async () => (await findDisplay(services.db, shop.id, { key: KEY }))!.draft
     const save = (limit: number, tab: string, base: string | null) =>
       saveDraft(services, shop, KEY, draft({ limit }), { tab, base })
     const base = (await draftNow()).savedAt
@@ -191,6 +192,28 @@ describe('a draft', () => {
     clock.now = new Date(clock.now.getTime() + 1000)
     expect(await save(5, 'two', refused!.savedAt)).toMatchObject({ outcome: 'saved' })
     expect(await save(6, 'one', base)).toMatchObject({ outcome: 'changedElsewhere' })
+  })
+  test('has own CSS only if a browser has judged how this draft is painted', async () => {
+    const { theme } = draft({})
+    const css = '.eg-title{color:#123}'
+    const saved = () => saveDraft(services, shop, KEY, { ...draft({}), theme: { ...theme, css } })
+    const judged = (await saved())!.savedAt
+    clock.now = new Date(clock.now.getTime() + 1000)
+    await saved()
+    expect(await makeLive(services, shop, mara, KEY, judged)).toBe('changedMeanwhile')
+    expect((await display()).live).toBeNull()
+
+    await makeLive(services, shop, mara, KEY, (await draftNow()).savedAt)
+    await jobs.drain()
+    expect(served().css).toContain('.eg .eg-title{color:#123!important}')
+
+    await makeLive(services, shop, mara, KEY)
+    await jobs.drain()
+    expect(served().css).not.toContain('#123!important')
+    expect((await draftNow()).configuration.theme.css).toBe('')
+    const [, before] = (await editorView(services, shop, KEY))!.versions
+    await restoreVersion(services, shop, KEY, before!.number)
+    expect((await draftNow()).configuration.theme.css).toBe(css)
   })
   test('of another shop is not there', async () => {
     const other = await addShop(services, 'saltmarsh', [mara])

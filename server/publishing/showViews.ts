@@ -6,9 +6,9 @@ import type { Layout } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
 import type { OwnLook } from '../../core/display/lookChanges'
 import type { Measure } from '../../core/display/measures'
-import type { CssFinding } from '../../core/display/ownCss'
+import type { CssFinding, OwnCss } from '../../core/display/ownCss'
 import type { TableColumn } from '../../core/display/tableColumns'
-import type { ContrastFault, SiteStyle } from '../../core/display/theme'
+import type { ColourScheme, ContrastFault, SiteStyle } from '../../core/display/theme'
 import type { ThemeSwatches } from '../../core/display/themeSwatches'
 import type { Trial } from '../../core/display/tryOut'
 import type { Change } from '../../core/messages/display/changes'
@@ -51,6 +51,8 @@ export interface EditorView {
   faults: ContrastFault[]
   /** What has no effect in the draft's own CSS. */
   cssFindings: CssFinding[]
+  /** How a page can show the draft: null for as it is, else light and dark, each with the own CSS that has an effect. */
+  painted: { scheme: ColourScheme | null; ownCss: Pick<OwnCss, 'rules' | 'paints'> }[]
   /** The resulting colours of the theme, and plain pages for the preview. */
   colours: ThemeSwatches
   miniatures: Record<Layout, RenderedDisplay>

@@ -1,14 +1,11 @@
 import { useEffect, useState } from 'react'
 import type { Configuration } from '../../../core/display/configuration'
 import { nearestLegible } from '../../../core/display/nearestLegible'
-import { resolveTheme } from '../../../core/display/theme'
 import { say } from '../../../core/messages/say/style'
-import { shadowStyles } from '../../../onsite/styles'
 import type { EditorView } from '../../../server/publishing/showViews'
-import { fillBox } from './fillBox'
-import { paintedTexts, type PaintedText } from './paintedContrast'
+import { paintedTexts, worstOfEach, type PaintedText } from './paintedContrast'
+import { JUDGED_WIDTHS, openUnseenPage, stylesWith } from './unseenPage'
 
-const WIDTHS = [1200, 600, 320]
 /** After the last change, so that dragging a slider stays smooth. */
 const PAUSE_MS = 500
 
@@ -75,41 +72,15 @@ export default function ContrastLine({
 }
 
 /** The text of each kind that is the hardest to read anywhere. */
-function measured({ preview, draft, site, look, colours, fontsUrl }: EditorView): PaintedText[] {
-  const isSwitchable = draft.theme.background === 'light' || draft.theme.background === 'dark'
-  const schemes = isSwitchable ? (['light', 'dark'] as const) : [null]
-  const probe = document.createElement('div')
-  probe.style.cssText = `position:absolute;visibility:hidden;left:-9999px;top:0;background:${colours.pages.shop.background};color:${colours.pages.shop.textColour};font-family:${look.fonts}`
-  document.body.append(probe)
+function measured(view: EditorView): PaintedText[] {
+  const { paint, end } = openUnseenPage(view)
   try {
-    const all = schemes.flatMap((scheme) =>
-      WIDTHS.flatMap((width) => {
-        const box = document.createElement('div')
-        probe.style.width = `${width}px`
-        probe.replaceChildren(box)
-        const css =
-          scheme === null
-            ? preview.css
-            : shadowStyles({
-                layout: draft.layout,
-                theme: resolveTheme(draft.theme, site, scheme),
-                quotations: [],
-                origins: [],
-                business: null,
-                paging: null,
-                fontsUrl,
-              })
-        fillBox(box, { ...preview, css, behaviours: [] })
-        return paintedTexts(box.shadowRoot!)
-      }),
+    return worstOfEach(
+      view.painted.flatMap((way) =>
+        JUDGED_WIDTHS.flatMap((width) => paintedTexts(paint(width, stylesWith(view, way, way.ownCss.rules)))),
+      ),
     )
-    const worst = new Map<PaintedText['part'], PaintedText>()
-    for (const text of all) {
-      const known = worst.get(text.part)
-      if (!known || text.ratio - text.needed < known.ratio - known.needed) worst.set(text.part, text)
-    }
-    return [...worst.values()]
   } finally {
-    probe.remove()
+    end()
   }
 }

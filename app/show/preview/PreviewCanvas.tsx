@@ -7,12 +7,14 @@ import { say } from '../../../core/messages/say/show'
 import type { EditorView } from '../../../server/publishing/showViews'
 import { SelectLine } from '../SelectLine'
 import { PageFrame } from './PageFrame'
+import { hasOwnCss } from './hasOwnCss'
 import { PlainBackground } from './PlainBackground'
 import type { Clicked } from './previewParts'
 import { useHeldKey } from './useHeldKey'
 import { Ruler } from './Ruler'
 
 const ContrastLine = lazy(() => import('./ContrastLine'))
+const OwnCssLine = lazy(() => import('./OwnCssLine'))
 const PartChoices = lazy(() => import('./PartChoices'))
 
 const NARROWEST = 240
@@ -173,6 +175,7 @@ export function PreviewCanvas({
         {!empty && (
           <Suspense>
             <ContrastLine view={view} draft={draft} change={change} />
+            {hasOwnCss(view) && <OwnCssLine view={view} />}
           </Suspense>
         )}
         {!view.samples && !empty && !view.published && (

@@ -5,20 +5,12 @@ import { activate } from '../../components/activate'
 /** Adds outlines to clickable parts; all else is the visitors' output. */
 const clickable = `.eg [class^="eg-"]:not(.eg-with-face,.eg-slides,.eg-steps,.eg-step,.eg-dots):hover{outline:1.5px dotted currentColor;outline-offset:2px;cursor:pointer}`
 
-/**
- * Our policy allows only constructed style sheets, but the document of another page refuses those constructed
- * in ours.
- */
+/** Our policy allows only constructed style sheets, and each document only those that are constructed in it. */
 function addStyles(root: ShadowRoot, css: string): void {
-  if (root.ownerDocument === document) {
-    const sheet = new CSSStyleSheet()
-    sheet.replaceSync(css)
-    root.adoptedStyleSheets = [sheet]
-    return
-  }
-  const style = root.ownerDocument.createElement('style')
-  style.textContent = css
-  root.prepend(style)
+  const { CSSStyleSheet } = root.ownerDocument.defaultView as Window & typeof globalThis
+  const sheet = new CSSStyleSheet()
+  sheet.replaceSync(css)
+  root.adoptedStyleSheets = [sheet]
 }
 
 /** Fills a box like the embed script does. Returns a function that stops its scripts. */

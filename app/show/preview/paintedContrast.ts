@@ -41,25 +41,41 @@ export interface PaintedText {
 
 /** The text of each kind that is the hardest to read, as the browser paints it. */
 export function paintedTexts(root: ShadowRoot): PaintedText[] {
+  return worstOfEach(
+    textsIn(root).flatMap(({ element }) => (element.offsetParent ? paintedText(element) : [])),
+  )
+}
+
+/** The text of each kind that is the hardest to read. */
+export function worstOfEach(texts: PaintedText[]): PaintedText[] {
   const worst = new Map<TextPart | null, PaintedText>()
-  const walker = root.ownerDocument.createTreeWalker(root, NodeFilter.SHOW_TEXT)
-  for (let node = walker.nextNode(); node; node = walker.nextNode()) {
-    const element = node.parentElement
-    if (!element || element.tagName === 'STYLE' || !node.textContent?.trim() || !element.offsetParent)
-      continue
-    if (element.closest('.eg-spoken')) continue
-    const painted = paintedText(element)
-    const known = worst.get(painted.part)
-    if (!known || painted.ratio - painted.needed < known.ratio - known.needed)
-      worst.set(painted.part, painted)
+  for (const text of texts) {
+    const known = worst.get(text.part)
+    if (!known || text.ratio - text.needed < known.ratio - known.needed) worst.set(text.part, text)
   }
   return [...worst.values()]
 }
 
-function paintedText(element: HTMLElement): PaintedText {
+/** The texts for the eye in the order of the document, those of notes after the others. */
+export function textsIn(root: ShadowRoot): { node: Text; element: HTMLElement }[] {
+  const found: { node: Text; element: HTMLElement }[] = []
+  const walker = root.ownerDocument.createTreeWalker(root, NodeFilter.SHOW_TEXT)
+  for (let node = walker.nextNode() as Text | null; node; node = walker.nextNode() as Text | null) {
+    const element = node.parentElement
+    if (!element || element.tagName === 'STYLE' || node.data.trim() === '') continue
+    if (!element.closest('.eg-spoken')) found.push({ node, element })
+  }
+  return [
+    ...found,
+    ...[...root.querySelectorAll('*')].flatMap(({ shadowRoot }) => (shadowRoot ? textsIn(shadowRoot) : [])),
+  ]
+}
+
+export function paintedText(element: HTMLElement): PaintedText {
   const style = getComputedStyle(element)
-  const background = backgroundBehind(element)
-  const colour = over(read(style.color), background)
+  const { colour, background } = backgroundsBehind(element)
+    .map((behind) => ({ background: behind, colour: over(read(style.color), behind) }))
+    .reduce((worst, one) => (contrastOf(one) < contrastOf(worst) ? one : worst))
   const size = parseFloat(style.fontSize)
   const isLarge = size >= LARGE_PX || (size >= LARGE_BOLD_PX && Number(style.fontWeight) >= 700)
   const part = partOf(element)
@@ -67,7 +83,7 @@ function paintedText(element: HTMLElement): PaintedText {
     part,
     // Symbols are graphics.
     needed: isLarge || part === 'symbols' ? LARGE_RATIO : TEXT_RATIO,
-    ratio: wcagContrast(colour, background),
+    ratio: contrastOf({ colour, background }),
     colour: formatHex(colour),
     background: formatHex(background),
   }
@@ -79,15 +95,24 @@ function partOf(element: Element): TextPart | null {
   return null
 }
 
-/** All backgrounds behind an element, out of shadow roots, laid over white. */
-function backgroundBehind(element: Element): Rgb {
-  const layers: Rgb[] = []
+const contrastOf = ({ colour, background }: { colour: Rgb; background: Rgb }) =>
+  wcagContrast(colour, background)
+
+/** What can be behind an element, out of shadow roots, over white: one colour, or each of those of a gradient. */
+function backgroundsBehind(element: Element): Rgb[] {
+  const layers: Rgb[][] = []
   for (let at: Element | null = element; at; at = at.parentElement ?? hostOf(at)) {
-    const layer = read(getComputedStyle(at).backgroundColor)
-    layers.push(layer)
-    if ((layer.alpha ?? 1) === 1) break
+    const { backgroundColor, backgroundImage } = getComputedStyle(at)
+    const gradient = backgroundImage.match(/\b(rgba?|color|oklch|oklab|lab|lch)\([^()]*\)/g)?.map(read)
+    if (gradient) layers.push(gradient)
+    const plain = read(backgroundColor)
+    layers.push([plain])
+    if ((plain.alpha ?? 1) === 1) break
   }
-  return layers.reduceRight((below, layer) => over(layer, below), read('#ffffff'))
+  return layers.reduceRight<Rgb[]>(
+    (below, layer) => layer.flatMap((one) => below.map((under) => over(one, under))),
+    [read('#ffffff')],
+  )
 }
 
 const hostOf = (element: Element) => {

@@ -70,6 +70,7 @@ export const showWords = {
     keeping: 'saving…',
     notKept: 'Not saved: {{why}}',
     elsewhere: 'This draft was changed in another tab. Your change here isn’t saved yet.',
+    changedMeanwhile: 'This display was changed meanwhile. Look at it and publish again.',
     takeTheirs: 'Use the other version',
     keepOwn: 'Save mine instead',
     undo: 'Undo',
