@@ -52,6 +52,7 @@ const draft = (changed: Partial<Configuration['selection']>, title = ''): Config
 const editorView = (of: Services, shown: Shop, key: string) => viewOf(of, shown, key, { trial: 'real' })
 interface Served {
   html: string
+  css: string
   version: number
   stats: { average: number | null; count: number; shown: number }
   jsonLd: unknown
