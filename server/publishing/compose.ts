@@ -106,6 +106,7 @@ export async function composer(services: Services, shop: Shop) {
     displayShop(services, shop),
     displayLinks(services, shop),
   ])
+  const otherNames = namesIn(forDisplays)
   const products = new Map<string, Product | undefined>()
   async function read(skus: string[]): Promise<void> {
     const missing = skus.filter((sku) => !products.has(skuKey(sku)))
@@ -151,7 +152,7 @@ export async function composer(services: Services, shop: Shop) {
     /** A configuration with the present SKUs of its products. */
     present,
     /** The names of what configurations refer to, for sentences, once they are `present`. */
-    names: (): Record<string, string> => ({ ...titles(), ...namesIn(forDisplays) }),
+    names: (): Record<string, string> => ({ ...titles(), ...otherNames }),
     /** The content of a configuration on a page, and the reviews that it selects. */
     compose: async (
       stored: Configuration,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
+import { changedParts } from '../../core/display/changedParts'
 import { CARDS_OF_PAGE } from '../../core/display/paging'
-import { changesBetween } from '../../core/messages/display/changes'
 import { sentenceText } from '../../core/messages/display/sentence'
 import { renderDisplay, type RenderedDisplay } from '../../onsite/render'
 import { displayCounts, displaysOfShop } from '../data/displays'
@@ -37,9 +37,7 @@ export async function displayCards(
   const cards: DisplayCard[] = []
   for (const { id, key, name, draft, live } of displays) {
     const configuration = await present(draft.configuration)
-    const changes = live
-      ? changesBetween(await present(live.configuration), configuration, names()).length
-      : 0
+    const changes = live ? changedParts(await present(live.configuration), configuration).length : 0
     cards.push({
       key,
       name,

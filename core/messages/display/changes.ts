@@ -19,9 +19,11 @@ export function changesBetween(
   draft: Configuration,
   names: ProductNames = {},
 ): Change[] {
+  const changed = changedParts(live, draft)
+  if (changed.length === 0) return []
   const before = { ...partTexts(live, names), ...settingTexts(live) }
   const after = { ...partTexts(draft, names), ...settingTexts(draft) }
-  return changedParts(live, draft).map((part) => ({
+  return changed.map((part) => ({
     part,
     name: say(`display.part.${part}`),
     before: before[part] || say('display.unset'),

@@ -1,11 +1,13 @@
 import { asksForRatings } from '../../curation/selection'
 import { say } from '../say/show'
 
-/** "a", "a and b", "a, b and c", in English. */
-export function listed(words: string[], how: 'and' | 'or' = 'and'): string {
-  const type = how === 'and' ? 'conjunction' : 'disjunction'
-  return new Intl.ListFormat('en-GB', { type }).format(words)
+const formats = {
+  and: new Intl.ListFormat('en-GB', { type: 'conjunction' }),
+  or: new Intl.ListFormat('en-GB', { type: 'disjunction' }),
 }
+
+/** "a", "a and b", "a, b and c", in English. */
+export const listed = (words: string[], how: 'and' | 'or' = 'and'): string => formats[how].format(words)
 
 /** Ratings in a sentence: "any rating", "4 and up", "5 only", "2 or 3". */
 export function ratingText(ratings: number[]): string {
