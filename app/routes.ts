@@ -71,6 +71,7 @@ export default [
     route('show/scratch/page', 'show/scratchPage.ts'),
     route('show/:key', 'show/editor.tsx'),
     route('show/:key/preview', 'show/previewPage.ts'),
+    route('show/:key/miniatures', 'show/miniatures.ts'),
   ]),
   route('*', 'public/notFound.tsx'),
 ] satisfies RouteConfig

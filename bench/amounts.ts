@@ -29,3 +29,9 @@ export const manyThings: Amounts = {
   orders: 100_000,
   customers: 100_000,
 }
+
+/** A part of each amount, at least as many as have pages of their own in `pagesOfShop`. */
+export const shareOf = (amounts: Amounts, share: number): Amounts =>
+  Object.fromEntries(
+    Object.entries(amounts).map(([name, count]) => [name, Math.max(16, Math.round(count * share))]),
+  ) as unknown as Amounts

@@ -4,8 +4,9 @@ import { readConfig } from '../server/config'
 import { hashPassword } from '../server/account/password'
 import { silentLog } from '../server/log'
 import { signedIn } from '../tests/support/signedIn'
-import { manyThings, type Amounts } from './amounts'
+import { manyThings, shareOf } from './amounts'
 import { filledShop } from './filledShop'
+import { pagesOfShop, untilRendered } from './pagesOfShop'
 
 /**
  * Every page of a member and every public address of a shop with many things: the time until its last byte and its
@@ -15,9 +16,7 @@ import { filledShop } from './filledShop'
 const [share = 1, reviews = 100_000] = process.argv.slice(2).map(Number)
 const ROUNDS = 20
 
-const amounts = Object.fromEntries(
-  Object.entries(manyThings).map(([name, count]) => [name, Math.round(count * share)]),
-) as unknown as Amounts
+const amounts = shareOf(manyThings, share)
 const { folder, services: filling, shop } = await filledShop(Math.round(reviews * share), amounts)
 await filling.db('member').update({ password_hash: await hashPassword(filling, 'Mara-secret'), name: 'Mara' })
 await filling.db('shop').update({ site_url: 'https://bench.example/' })
@@ -42,58 +41,9 @@ services.db.on(
     slowest.push({ ms, sql })
   },
 )
-// What the start has to do: all displays are rendered again.
-for (let waiting = 1; waiting > 0;) {
-  await new Promise((resolve) => setTimeout(resolve, 1000))
-  const jobs = await services
-    .db('job')
-    .whereIn('kind', ['rebuildDisplays', 'rebuild'])
-    .whereIn('state', ['due', 'running'])
-    .count({ count: '*' })
-  waiting = Number(jobs[0]!.count)
-}
+await untilRendered(services)
 const member = await signedIn({ url }, { name: 'Mara', email: 'mara@bench.example' })
-const own = `/s/${shop.slug}`
-const pages = [
-  `${own}/gather`,
-  `${own}/gather/write`,
-  `${own}/gather/products`,
-  `${own}/gather/products?q=oak%202${'9'}&page=2`,
-  `${own}/gather/products/p7`,
-  `${own}/gather/products/find?q=zzz`,
-  `${own}/gather/products/find?q=wool`,
-  `${own}/gather/connect`,
-  `${own}/gather/orders`,
-  `${own}/gather/listings/listing3`,
-  `${own}/gather/forms/form7`,
-  `${own}/gather/forms/form7/page`,
-  `${own}/gather/forms/form7/card`,
-  `${own}/decide`,
-  `${own}/decide?lane=approved&product=SKU-9`,
-  `${own}/decide?lane=approved&rating=1&tag=tag%207`,
-  `${own}/decide?lane=approved&q=honey`,
-  `${own}/decide/r777`,
-  `${own}/decide/r777/correct`,
-  `${own}/tags?q=9`,
-  `${own}/show`,
-  `${own}/show?page=9`,
-  `${own}/show/new`,
-  `${own}/show/display7`,
-  `${own}/show/display12`,
-  `${own}/settings`,
-  `${own}/settings/email`,
-  `${own}/settings/learning`,
-  `${own}/settings/problems`,
-  `${own}/settings/jobs`,
-  '/f/form-7',
-  '/f/form-7/products?q=wool',
-  '/how/bench',
-  '/d/display7.json',
-  '/d/display7',
-  '/d/display7/all',
-  '/d/display7.json?product=SKU-20',
-  '/healthz',
-]
+const pages = pagesOfShop(shop.slug)
 console.log(`${shop.slug}: ${JSON.stringify(amounts)}, ${Math.round(reviews * share)} reviews`)
 for (const page of pages) {
   const times: number[] = []

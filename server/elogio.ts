@@ -237,6 +237,8 @@ export function buildElogio(services: Services, publication: Publication, formVi
       services.workers.run('displayCards', { shop, asked }),
     editorView: (shop: Shop, key: string, looking: Looking) =>
       services.workers.run('editorView', { shop, key, looking }),
+    miniatures: (shop: Shop, key: string, asked: { product?: string }) =>
+      services.workers.run('miniatures', { shop, key, asked }),
     saveDraft: bound(saveDraft),
     makeLive: bound(makeLive),
     restoreVersion: bound(restoreVersion),

@@ -4,7 +4,6 @@ import { newestFirst, type Selection } from '../../core/curation/selection'
 import { isCompared } from '../../core/curation/scopeTotals'
 import { tallyOf } from '../../core/curation/ratingTally'
 import { selectionOrders, type SelectionOrder } from '../../core/curation/selectionOrders'
-import { layouts, type Layout } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
 import type { ShowableReview } from '../../core/display/showableReview'
@@ -38,9 +37,6 @@ import type { Looking, EditorView } from './showViews'
 const FIRST_FEW = 3
 /** The number of listed matches that are not shown. */
 const NEXT_FEW = 20
-const IN_A_MINIATURE = 6
-/** Miniatures use several columns at smaller widths, so that their text stays readable. */
-const MINIATURE_MARKS = [200, 320, 4000]
 
 const isSameTheme = (theme: Theme, other: Theme | null) =>
   JSON.stringify(theme) === JSON.stringify(other ?? startingTheme)
@@ -106,7 +102,6 @@ export async function editorView(
       const { rules, paints } = ownCssIn(configuration.theme, composing.shop.site, scheme)
       return { scheme, ownCss: { rules, paints } }
     }),
-    miniatures: await miniatures(composing, configuration, key, asked),
     picked: await withReasons(picked.map(pickedLine), publishable, selection, asked),
     fairer: await fairerSwaps(publishable, selection, asked, picked, model.compared),
     next: without(following, picked).slice(0, NEXT_FEW).map(pickedLine),
@@ -197,39 +192,4 @@ async function previewOf(
     changed: (picked) => triedWith(picked, trial),
   })
   return renderDisplay(model)
-}
-
-/** The selected reviews in each layout, as small previews. */
-export async function miniatures(
-  { compose }: Pick<Composer, 'compose'>,
-  configuration: Configuration,
-  key: string,
-  asked: Asked = {},
-): Promise<Record<Layout, RenderedDisplay>> {
-  const plain: Configuration = {
-    ...configuration,
-    title: '',
-    heading: {
-      ...configuration.heading,
-      line: '',
-      average: false,
-      count: false,
-      write: false,
-      all: false,
-      siteNumbers: false,
-      allThere: false,
-      writeThere: false,
-      byOrigin: false,
-      business: 'none',
-      button: { words: '', url: '' },
-    },
-  }
-  const { model } = await compose(plain, { key, asked, samples: true })
-  const few = { ...model, quotations: model.quotations.slice(0, IN_A_MINIATURE) }
-  return Object.fromEntries(
-    layouts.map((kind) => [
-      kind,
-      renderDisplay({ ...few, layout: { ...model.layout, kind, marks: MINIATURE_MARKS } }),
-    ]),
-  ) as Record<Layout, RenderedDisplay>
 }

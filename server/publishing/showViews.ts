@@ -25,6 +25,9 @@ export interface Looking {
   trial: Trial
 }
 
+/** The selected reviews in each layout. */
+export type Miniatures = Record<Layout, RenderedDisplay>
+
 export interface EditorView {
   key: string
   name: string
@@ -55,7 +58,6 @@ export interface EditorView {
   painted: { scheme: ColourScheme | null; ownCss: Pick<OwnCss, 'rules' | 'paints'> }[]
   /** The resulting colours of the theme, and plain pages for the preview. */
   colours: ThemeSwatches
-  miniatures: Record<Layout, RenderedDisplay>
   picked: PickedLine[]
   /** The next matches, and those removed by hand. */
   next: PickedLine[]

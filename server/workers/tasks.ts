@@ -24,6 +24,10 @@ export const loadTask: { [N in TaskName]: () => Promise<Task<N>> } = {
     const { editorView } = await import('../publishing/editorView')
     return (services, { shop, key, looking }) => editorView(services, shop, key, looking)
   },
+  miniatures: async () => {
+    const { miniatures } = await import('../publishing/miniatures')
+    return (services, { shop, key, asked }) => miniatures(services, shop, key, asked)
+  },
   looksToStartFrom: async () => {
     const { looksToStartFrom } = await import('../publishing/newDisplay')
     return (services, { shop }) => looksToStartFrom(services, shop)

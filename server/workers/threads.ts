@@ -83,6 +83,7 @@ const tasks: Record<
   makeVariant: { pool: 'render', mostMs: 10 * SECOND_MS },
   displayCards: { pool: 'view', mostMs: 20 * SECOND_MS },
   editorView: { pool: 'view', mostMs: 20 * SECOND_MS },
+  miniatures: { pool: 'view', mostMs: 20 * SECOND_MS },
   looksToStartFrom: { pool: 'view', mostMs: 20 * SECOND_MS },
   readOrigin: { pool: 'foreign', mostMs: 10 * SECOND_MS },
   readVideo: { pool: 'foreign', mostMs: 10 * SECOND_MS },

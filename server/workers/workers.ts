@@ -8,7 +8,7 @@ import type { Page } from '../../core/site/page'
 import type { VideoRefusal } from '../../core/video/video'
 import type { Shop } from '../data/shops'
 import type { DisplayCards } from '../publishing/showViews'
-import type { EditorView, Looking } from '../publishing/showViews'
+import type { EditorView, Miniatures, Looking } from '../publishing/showViews'
 import type { StartingLooks } from '../publishing/showViews'
 import type { UndoIntake } from '../collection/undoIntakeJob'
 import type { MoveReviews } from '../collection/moveReviewsJob'
@@ -42,6 +42,7 @@ export interface Tasks {
   }
   displayCards: { input: { shop: Shop; asked: { words: string; page: number } }; output: DisplayCards }
   editorView: { input: { shop: Shop; key: string; looking: Looking }; output: EditorView | null }
+  miniatures: { input: { shop: Shop; key: string; asked: { product?: string } }; output: Miniatures | null }
   looksToStartFrom: { input: { shop: Shop }; output: StartingLooks }
   readPage: { input: { html: string; url: string }; output: Page }
   readStyles: { input: { styles: string[] }; output: Declaration[] }

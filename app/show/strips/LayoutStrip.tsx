@@ -9,17 +9,20 @@ import {
 } from '../../../core/display/choices'
 import { isAtEdge, isSmall, isTable, layoutTraits, showsReviews } from '../../../core/display/layoutTraits'
 import { say } from '../../../core/messages/say/show'
+import type { RenderedDisplay } from '../../../onsite/render'
 import { ShadowHtml } from '../../components/ShadowHtml'
 import { Checkboxes } from '../Checkboxes'
 import { Choices } from '../Choices'
 import { SelectLine } from '../SelectLine'
 import { Slider } from '../Slider'
 import { SwitchLine } from '../SwitchLine'
+import { useMiniatures } from '../useMiniatures'
 import { changing, type StripProps } from './stripProps'
 
 export function LayoutStrip(props: StripProps) {
   const { draft, view } = props
   const set = changing(props, 'layout')
+  const miniatures = useMiniatures()
   return (
     <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
       <Choices
@@ -30,7 +33,7 @@ export function LayoutStrip(props: StripProps) {
         choices={layouts.map((kind) => ({
           value: kind,
           words: say(`display.layoutShort.${kind}`),
-          picture: <Miniature view={view} layout={kind} />,
+          picture: <Miniature look={view.look} layout={kind} display={miniatures?.[kind]} />,
         }))}
         choose={(kind) => set({ kind })}
       />
@@ -39,22 +42,31 @@ export function LayoutStrip(props: StripProps) {
   )
 }
 
-function Miniature({ view, layout }: { view: StripProps['view']; layout: Layout }) {
-  const { background, textColour, fonts } = view.look
+function Miniature({
+  look: { background, textColour, fonts },
+  layout,
+  display,
+}: {
+  look: StripProps['view']['look']
+  layout: Layout
+  display: RenderedDisplay | undefined
+}) {
   return (
     <span
       className="block h-[42px] w-[84px] overflow-hidden rounded-md border border-line text-left"
       style={{ background, color: textColour, fontFamily: fonts || undefined }}
       inert
     >
-      <ShadowHtml
-        {...view.miniatures[layout]}
-        className={
-          isSmall(layout)
-            ? 'grid h-[84px] w-[168px] origin-top-left scale-50 place-items-center text-[16px]'
-            : 'w-[336px] origin-top-left scale-[0.25] p-3 text-[22px]'
-        }
-      />
+      {display && (
+        <ShadowHtml
+          {...display}
+          className={
+            isSmall(layout)
+              ? 'grid h-[84px] w-[168px] origin-top-left scale-50 place-items-center text-[16px]'
+              : 'w-[336px] origin-top-left scale-[0.25] p-3 text-[22px]'
+          }
+        />
+      )}
     </span>
   )
 }

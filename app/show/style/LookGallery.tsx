@@ -7,6 +7,7 @@ import { isSmall } from '../../../core/display/layoutTraits'
 import { say } from '../../../core/messages/say/style'
 import { shadowStyles } from '../../../onsite/styles'
 import { ShadowHtml } from '../../components/ShadowHtml'
+import { useMiniatures } from '../useMiniatures'
 import type { StyleProps } from './styleProps'
 
 /** All looks with the shop's own reviews; the arrow keys try one after the other. */
@@ -23,6 +24,7 @@ export function LookGallery({ draft, view, change, children }: StyleProps & { ch
       theme: { ...theme, look: publicId },
     })),
   ]
+  const html = useMiniatures()?.[draft.layout.kind].html ?? ''
   return (
     <fieldset className="min-w-0">
       <legend className="sr-only">{say('style.looks')}</legend>
@@ -43,7 +45,7 @@ export function LookGallery({ draft, view, change, children }: StyleProps & { ch
               onChange={() => change({ ...draft, theme })}
               className="sr-only"
             />
-            <LookPicture view={view} kind={draft.layout.kind} theme={theme} />
+            <LookPicture view={view} kind={draft.layout.kind} html={html} theme={theme} />
             <span className="max-w-[120px] truncate">{words}</span>
           </label>
         ))}
@@ -60,13 +62,14 @@ const pictured = '.eg-sum{display:none!important}.eg{max-height:222px;overflow:h
 function LookPicture({
   view,
   kind,
+  html,
   theme,
 }: {
   view: StyleProps['view']
   kind: StyleProps['draft']['layout']['kind']
+  html: string
   theme: Theme
 }) {
-  const { html } = view.miniatures[kind]
   const { background, textColour, fonts } = view.look
   const css = useMemo(
     () =>
