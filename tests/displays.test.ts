@@ -3,6 +3,7 @@ import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { startOtherSite, type OtherSite } from './support/otherSite'
 import { moveUpByKeys } from './support/moveUpByKeys'
+import { slowDown } from './support/slowLine'
 import { Key, pageOf, type Page, signIn } from './support/page'
 
 let demo: Running
@@ -84,11 +85,23 @@ test('from approved reviews to a display of her own on a page, told by the scree
     for (const width of [1360, 1024, 768, 390]) {
       await withBrowser({ width, height: 900 }, async (visiting) => {
         const visitor = pageOf(visiting)
+        await slowDown(visiting, 300)
         await visitor.go(address)
         await visitor.displaySees(/From other gardens/)
         await visiting.wait(async () => (await hole(visitor)) === 0, 5000, `a hole, ${width} wide`)
       })
     }
+    // Where the old code is not seen yet, its height is corrected without anything moving.
+    site.show(`<body style="margin:0"><p style="height:1400px">Above</p>${old}<p id="below">Below</p>`)
+    await withBrowser(desk, async (visiting) => {
+      const visitor = pageOf(visiting)
+      await slowDown(visiting, 300)
+      await visitor.go(address)
+      await visitor.displaySees(/From other gardens/)
+      await visiting.wait(async () => (await hole(visitor)) === 0, 5000, 'a hole below')
+      expect(await shift(visitor)).toBe(0)
+    })
+    site.show(`<body style="margin:0">${old}<p id="below">What stands below</p>`)
     await withBrowser({ ...desk, scripts: false }, async (visiting) => {
       await visiting.get(address)
       const below = visiting.findElement({ id: 'below' })
