@@ -1,4 +1,5 @@
 import { generate, lexer, parse, tokenize, walk, type CssNode, type Declaration } from 'css-tree'
+import { PADDED_LENGTH } from '../site/css'
 import { OWN_CSS_LIMIT } from './choices'
 import { boundsFault } from './ownCssBounds'
 import { coloursIn, hidesText, type Painted, type RulePaint } from './ownCssContrast'
@@ -54,8 +55,6 @@ const isPaint = /^(color|background(-color|-image)?)$/i
 const MAX_DEPTH = 12
 const MAX_FINDINGS = 50
 const MAX_WHAT = 60
-/** See `core/site/css.ts`: after an unopened bracket, the parser can read what an earlier text left. */
-const PADDED_LENGTH = OWN_CSS_LIMIT + 2000
 const allowedAtRules = new Set(['media', 'container'])
 /** Each of them could load something, or take a text from elsewhere. */
 const forbiddenFunctions = /^(url|src|image|image-set|-webkit-image-set|element|attr|env|paint|cross-fade)$/i

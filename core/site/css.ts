@@ -1,4 +1,5 @@
 import { generate, parse, walk, type Atrule, type CssNode, type Rule } from 'css-tree'
+import { MAX_PIECE_TOKENS } from './cssPieces'
 
 /** A declaration for a light screen, with custom properties replaced. */
 export interface Declaration {
@@ -20,7 +21,7 @@ const MAX_VALUE_LENGTH = 500
  * The parser keeps its list of tokens from text to text, and for an unopened bracket it reads the entry at the length
  * of the text, which can be left from an earlier one: then it may never end. No piece has so many tokens as this.
  */
-const PADDED_LENGTH = 64_000
+export const PADDED_LENGTH = MAX_PIECE_TOKENS + 1000
 /** The deepest chain of custom properties; circles end here. */
 const MAX_REFERENCES = 6
 

@@ -1,9 +1,10 @@
 import { tokenize } from 'css-tree'
 
 const MAX_SHEET_LENGTH = 500_000
-/** Large enough to be efficient, and parsed in a few hundredths of a second. */
-const PIECE_LENGTH = 30_000
-const MAX_PIECE_LENGTH = 60_000
+/** Large enough to be efficient; errors cost the parser a time that grows with the square of a piece. */
+const PIECE_LENGTH = 8000
+const MAX_PIECE_LENGTH = 24_000
+export const MAX_PIECE_TOKENS = 9000
 /** Deeper than any real style sheet; the parser is recursive. */
 const MAX_DEPTH = 30
 
@@ -16,7 +17,10 @@ export function piecesOf(sheet: string): string[] {
   const css = sheet.slice(0, MAX_SHEET_LENGTH)
   const pieces: string[] = []
   const add = (piece: string, deepest: number) => {
-    if (piece.trim() !== '' && piece.length <= MAX_PIECE_LENGTH && deepest <= MAX_DEPTH) pieces.push(piece)
+    if (piece.trim() === '' || piece.length > MAX_PIECE_LENGTH || deepest > MAX_DEPTH) return
+    let tokens = 0
+    tokenize(piece, () => tokens++)
+    if (tokens <= MAX_PIECE_TOKENS) pieces.push(piece)
   }
   /** The start of the current piece, and the beginning of the block around it. */
   let [from, around] = [0, '']

@@ -81,7 +81,8 @@ test('no page and no public address grows with what a shop has', { timeout: 300_
     }
     const [small, large] = [(await cost(few!, page)).bytes, (await cost(many!, page)).bytes]
     if (least >= 2 * lessThan + MORE_MS) grown.push(`${page}: ${lessThan} ms, then ${least} ms`)
-    if (large > Math.min(MOST_BYTES, 1.5 * small + MORE_BYTES)) grown.push(`${page}: ${small} bytes, then ${large}`)
+    if (large > Math.min(MOST_BYTES, 1.5 * small + MORE_BYTES))
+      grown.push(`${page}: ${small} bytes, then ${large}`)
   }
   expect(grown).toEqual([])
 })

@@ -37,6 +37,12 @@ test('forty-eight megapixels are welcome, in bounded memory and time', TRIED_AGA
   expect(process.memoryUsage.rss() - before).toBeLessThan(450_000_000)
 })
 
+test('what the library reads slowly may have half as many pixels', async () => {
+  const plain = sharp({ create: { width: 8000, height: 4000, channels: 3, background: '#7a9a6b' } })
+  for (const picture of [plain.clone().jpeg({ progressive: true }), plain.clone().webp({ effort: 0 })])
+    expect(await makePhoto(await picture.toBuffer())).toEqual({ refused: 'pixels' })
+})
+
 test('a clear ground stays clear, and a small picture is not blown up', async () => {
   const picture = await sharp({ create: { width: 60, height: 40, channels: 4, background: '#0f08' } })
     .png()

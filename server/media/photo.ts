@@ -1,7 +1,12 @@
 import { fileTypeFromBuffer } from 'file-type'
 import pLimit from 'p-limit'
 import sharp, { type Sharp } from 'sharp'
-import { MOST_PHOTO_BYTES, MOST_PHOTO_PIXELS, type PhotoRefusal } from '../../core/intake/photos'
+import {
+  MOST_PHOTO_BYTES,
+  MOST_PHOTO_PIXELS,
+  MOST_SLOW_PHOTO_PIXELS,
+  type PhotoRefusal,
+} from '../../core/intake/photos'
 import type { MadePicture } from './keepFile'
 
 /** Side lengths of the opened photo, and of the thumbnail on a dense screen. */
@@ -36,6 +41,9 @@ async function refusalByKind(bytes: Buffer): Promise<PhotoRefusal | null> {
 
 async function remade(bytes: Buffer): Promise<PhotoOutcome> {
   try {
+    const { format, isProgressive, width, height } = await sharp(bytes).metadata()
+    const isQuick = format === 'jpeg' && !isProgressive
+    if (width * height > (isQuick ? MOST_PHOTO_PIXELS : MOST_SLOW_PHOTO_PIXELS)) return { refused: 'pixels' }
     const large = await sized(opened(bytes), LARGE_PX, 80)
     return { large, small: await sized(sharp(large.data), SMALL_PX, 76) }
   } catch (error) {

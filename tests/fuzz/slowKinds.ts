@@ -22,7 +22,7 @@ export interface SlowKind {
   tokens: string[]
   /** The longest input that is read at all, and no more than 10 MB. */
   mostBytes: number
-  /** Whether a job reads it, which may take longer. */
+  /** Whether a job reads it, row by row and with progress, so that a part of the longest says enough. */
   inJob?: boolean
   read: (input: Buffer) => unknown
 }
@@ -291,7 +291,7 @@ export const slowKinds: Record<string, SlowKind> = {
   'order file': {
     seeds: () => [Buffer.from(orders)],
     tokens: [...marks, ...cells],
-    mostBytes: 10 * MB,
+    mostBytes: MB,
     inJob: true,
     read: (input) => refusable(UnreadableFile, () => readOrderFile(input.toString())),
   },

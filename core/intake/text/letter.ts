@@ -151,14 +151,20 @@ function signatureBlock(lines: Line[]): number {
   return block.length === 1 && nameIn(block[0]!) && /^\p{Lu}/u.test(block[0]!.text.trim()) ? start : 0
 }
 
+/** No name is longer, and no signature has it further behind. */
+const NAME_WITHIN = 200
+
 /** The name before a role, place or company. */
 export function firstPart(text: string): string {
-  return text.split(/\s*(?:,|\(|\||·|\/|\s[-–—]\s)/u)[0]!.trim()
+  return text
+    .slice(0, NAME_WITHIN)
+    .split(/\s*(?:,|\(|\||·|\/|\s[-–—]\s)/u)[0]!
+    .trim()
 }
 
 /** The name in a line of a signature, with its place. */
 function nameIn(line: Line): Line | null {
-  for (let from = 0; from < line.text.length; from++) {
+  for (let from = 0; from < Math.min(NAME_WITHIN, line.text.length); from++) {
     if (from > 0 && !/[\s,.!~–—-]/u.test(line.text[from - 1]!)) continue
     const name = firstPart(line.text.slice(from))
     if (name && looksLikeName(name))

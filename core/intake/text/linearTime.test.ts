@@ -33,6 +33,7 @@ const parts = [
   ],
   ...[
     '5/5 ',
+    "'http://.com=",
     '1. ',
     'A. ',
     'A b c d e ',

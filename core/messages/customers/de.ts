@@ -118,7 +118,8 @@ export const de: CustomerMessages = {
     refused: {
       empty: 'Diese Datei ist leer.',
       large: 'Diese Datei ist größer als {{megabytes}} MB. So groß muss kein Foto sein.',
-      pixels: 'Dieses Bild hat mehr als {{megapixels}} Megapixel. So große Bilder können wir nicht öffnen.',
+      pixels:
+        'Dieses Bild hat zu viele Pixel. Eines mit höchstens {{megapixels}} Megapixeln können wir immer öffnen.',
       drawing: 'Das ist eine Zeichnung (SVG). Bitte wählen Sie ein Foto: jpg, png, webp, avif oder gif.',
       video: 'Das ist ein Video. Bitte wählen Sie ein Foto.',
       other: 'Das ist kein Foto. Bitte wählen Sie jpg, png, webp, avif oder gif.',

@@ -118,7 +118,8 @@ export const en = {
     refused: {
       empty: 'This file is empty.',
       large: 'This file is larger than {{megabytes}} MB, which is more than a photo needs.',
-      pixels: 'This picture has more than {{megapixels}} megapixels, which is more than we can open.',
+      pixels:
+        'This picture has more pixels than we can open. One of up to {{megapixels}} megapixels always works.',
       drawing: 'This is a drawing (SVG). Please choose a photo: jpg, png, webp, avif or gif.',
       video: 'This is a video. Please choose a photo.',
       other: 'This isn’t a photo. Please choose a jpg, png, webp, avif or gif.',

@@ -115,7 +115,8 @@ export const es: CustomerMessages = {
     refused: {
       empty: 'Este archivo está vacío.',
       large: 'Este archivo ocupa más de {{megabytes}} MB, demasiado para una foto.',
-      pixels: 'Esta imagen tiene más de {{megapixels}} megapíxeles y no podemos abrirla.',
+      pixels:
+        'Esta imagen tiene demasiados píxeles. Una de hasta {{megapixels}} megapíxeles siempre se puede abrir.',
       drawing: 'Esto es un dibujo (SVG). Elija una foto: jpg, png, webp, avif o gif.',
       video: 'Esto es un vídeo. Elija una foto.',
       other: 'Esto no es una foto. Elija un archivo jpg, png, webp, avif o gif.',

@@ -118,7 +118,8 @@ export const fr: CustomerMessages = {
     refused: {
       empty: 'Ce fichier est vide.',
       large: 'Ce fichier dépasse {{megabytes}} Mo, c’est trop pour une photo.',
-      pixels: 'Cette image a plus de {{megapixels}} mégapixels, nous ne pouvons pas l’ouvrir.',
+      pixels:
+        'Cette image a trop de pixels. Jusqu’à {{megapixels}} mégapixels, nous pouvons toujours l’ouvrir.',
       drawing: 'C’est un dessin (SVG). Choisissez une photo : jpg, png, webp, avif ou gif.',
       video: 'C’est une vidéo. Choisissez une photo.',
       other: 'Ce n’est pas une photo. Choisissez un fichier jpg, png, webp, avif ou gif.',

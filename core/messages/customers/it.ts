@@ -117,7 +117,7 @@ export const it: CustomerMessages = {
     refused: {
       empty: 'Questo file è vuoto.',
       large: 'Questo file supera {{megabytes}} MB, troppo per una foto.',
-      pixels: 'Questa immagine ha più di {{megapixels}} megapixel e non possiamo aprirla.',
+      pixels: 'Questa immagine ha troppi pixel. Una fino a {{megapixels}} megapixel si apre sempre.',
       drawing: 'Questo è un disegno (SVG). Scelga una foto: jpg, png, webp, avif o gif.',
       video: 'Questo è un video. Scelga una foto.',
       other: 'Questa non è una foto. Scelga un file jpg, png, webp, avif o gif.',
