@@ -19,7 +19,8 @@ import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { startingDesign } from '../../core/form/startingDesign'
 import { eventually } from '../../tests/support/eventually'
 import { longestWait, TRIED_AGAIN } from '../../tests/support/longestWait'
-import { openSocket, startListener, type Listening } from '../../tests/support/listener'
+import { openSocket, rawRequest, sendRaw, startListener, type Listening } from '../../tests/support/listener'
+import { program, svgWithScript } from '../../tests/support/pictures'
 import { signedIn, type SignedIn } from '../../tests/support/signedIn'
 import { send } from '../../tests/support/shop'
 import { formToken } from '../../tests/support/submissions'
@@ -393,4 +394,88 @@ test('a review that was sent is in the right list after all that', async () => {
     body: 'All is well here.',
   })
   expect(state).toBe('waiting')
+})
+
+/* Mended before: here one case of each; a locked or full storage, stopping, TLS and proxies have files of their own. */
+describe('mended before', () => {
+  test.each([
+    ['a host that is given twice', rawRequest('GET / HTTP/1.1', { Host: ['localhost', 'evil.example'] })],
+    ['an address of another site', rawRequest('GET http://evil.example/ HTTP/1.1')],
+    ['a control character in the path', rawRequest('GET /a\u0001b HTTP/1.1')],
+    ['an address that begins with two slashes', rawRequest('GET //evil.example/ HTTP/1.1')],
+  ])('%s is a bad request, and nothing of it comes back', async (_, bytes) => {
+    const { status, text } = await sendRaw(app.port, bytes)
+    expect(status).toBe(400)
+    expect(text).not.toMatch(/evil\.example| {4}at /)
+  })
+
+  test(
+    'thousands of fields, deep names and deep JSON are refused before they are read',
+    TRIED_AGAIN,
+    async () => {
+      const many = new URLSearchParams(Array.from({ length: 5000 }, (_, i) => [`answers[${i}]`, 'x']))
+      expect((await post('/f/wrenfield', many)).status).toBe(413)
+      for (const [name, value] of [
+        [`a${'[b]'.repeat(50)}`, 'x'],
+        ['a[4000000000]', 'x'],
+      ] as const)
+        expect((await post('/f/wrenfield', new URLSearchParams({ [name]: value }))).status).toBeLessThan(500)
+      const begun = process.cpuUsage()
+      await mara.post('/s/wrenfield/show/wrenfield-page', {
+        intent: 'save',
+        configuration: '['.repeat(20_000),
+      })
+      expect(process.cpuUsage(begun).user / 1000).toBeLessThan(1000)
+    },
+  )
+
+  test('nobody is another client by saying so, and a wrong password tells nothing of an account', async () => {
+    const strict = await startListener({ TRUST_PROXY: '1' })
+    try {
+      const guess = (email: string, said: string) =>
+        fetch(`${strict.url}/sign-in`, {
+          method: 'POST',
+          redirect: 'manual',
+          // The proxy adds the last one.
+          headers: { 'X-Forwarded-For': `${said}, 203.0.113.9` },
+          body: new URLSearchParams({ email, password: 'wrong' }),
+        })
+      const [known, unknown] = await Promise.all(
+        [strict.member.email, 'nobody@tarn.example'].map(async (email) => {
+          const answer = await guess(email, '198.51.100.1')
+          return /role="alert"[^>]*>([^<]+)/.exec(await answer.text())![1]
+        }),
+      )
+      expect(known).toBe(unknown)
+      const statuses = []
+      for (let i = 0; i < 45; i++)
+        statuses.push((await guess(`a${i}@tarn.example`, `198.51.100.${i}`)).status)
+      expect(statuses).toContain(429)
+    } finally {
+      await strict.stop()
+    }
+  })
+
+  test('a drawing with a script, a program and a path as a key are no photos', async () => {
+    for (const bytes of [svgWithScript, program])
+      expect((await post('/f/wrenfield/photo', new Uint8Array(bytes))).status).toBe(422)
+    const sent = await post(
+      '/f/wrenfield',
+      new URLSearchParams({ ...(await submission()), media: '../../secret' }),
+    )
+    expect(sent.status).toBe(422)
+    expect(await sent.text()).not.toContain('secret')
+  })
+
+  test('a line break in a name or an address reaches no head of an email', async () => {
+    const before = app.mails.length
+    const broken = await submission({ author_email: 'piotr@lis.example\r\nBcc: all@evil.example' })
+    expect((await post('/f/wrenfield', new URLSearchParams(broken))).status).toBe(422)
+    const named = await submission({ author_name: 'Piotr\r\nBcc: all@evil.example' })
+    await post('/f/wrenfield', new URLSearchParams(named))
+    for (const { recipient, subject } of app.mails.slice(before)) {
+      expect(JSON.stringify(recipient)).not.toMatch(/evil/)
+      expect(subject).not.toMatch(/[\r\n]/)
+    }
+  })
 })
