@@ -28,15 +28,17 @@ export async function enqueue(trx: Knex.Transaction, job: NewJob): Promise<void>
     })
 }
 
-/** Adds a recurring job unless it exists. */
+/** Adds a recurring job. If it exists, it is due after its interval at the latest, also after the clock was set back. */
 export async function enqueueRecurring(
   db: Knex,
-  { kind, everyMs, now }: { kind: string; everyMs: number; now: string },
+  { kind, everyMs, now }: { kind: string; everyMs: number; now: Date },
 ): Promise<void> {
+  const at = now.toISOString()
+  const latest = new Date(now.getTime() + everyMs).toISOString()
   await db('job')
-    .insert({ kind, unique_key: kind, payload: '{}', due_at: now, created_at: now, every_ms: everyMs })
+    .insert({ kind, unique_key: kind, payload: '{}', due_at: at, created_at: at, every_ms: everyMs })
     .onConflict('unique_key')
-    .merge({ every_ms: everyMs })
+    .merge({ every_ms: everyMs, due_at: db.raw('min(job.due_at, ?)', [latest]) })
 }
 
 export async function leaseNext(

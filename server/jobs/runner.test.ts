@@ -208,6 +208,12 @@ test('a recurring job is a row without a shop, done at its interval, and after a
   await jobs.drain()
   expect(work).toHaveBeenCalledTimes(3)
   expect(await rows()).toMatchObject([{ state: 'due', error: null, attempts: 0 }])
+  // A clock that is set back delays it by no more than its interval.
+  later(-24 * 3_600_000)
+  await jobs.drain()
+  later(everyMs)
+  await jobs.drain()
+  expect(work).toHaveBeenCalledTimes(4)
   await jobs.stop()
 })
 

@@ -58,7 +58,7 @@ export function startJobRunner(
 
   async function listRecurring(): Promise<void> {
     for (const [kind, { everyMs }] of Object.entries(kinds))
-      if (everyMs !== undefined) await enqueueRecurring(db, { kind, everyMs, now: now().toISOString() })
+      if (everyMs !== undefined) await enqueueRecurring(db, { kind, everyMs, now: now() })
   }
 
   const kindsWithRoom = () =>
@@ -69,7 +69,9 @@ export function startJobRunner(
       .map(([name]) => name)
 
   async function look(): Promise<void> {
+    const isSetBack = now().getTime() < lookedAt
     lookedAt = now().getTime()
+    if (isSetBack) await listRecurring()
     await releaseExpired(db, now().toISOString())
     while (!stopped) {
       const open = kindsWithRoom()

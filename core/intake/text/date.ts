@@ -74,7 +74,7 @@ const alsoWords = /^(?:may|mar|mars|mai|sep|set|dec|dic|jan|ago|jul|jun|out|apr|
  * month if both orders are possible. A date without a year is `--MM-DD`.
  */
 export function findDate(text: string): (Found & { iso: string }) | null {
-  return findDateWithYear(text) ?? findDateWithoutYear(text)
+  return /\d/.test(text) ? (findDateWithYear(text) ?? findDateWithoutYear(text)) : null
 }
 
 /** The latest such day up to today, or null if it is no day of a year. */

@@ -34,6 +34,7 @@ const parts = [
   ...[
     '5/5 ',
     "'http://.com=",
+    '0>\nß\n\n',
     '1. ',
     'A. ',
     'A b c d e ',

@@ -97,8 +97,8 @@ function readAround(note: Note): void {
   if (single.length === 1) unquote(note, single[0]!)
   else unquoteAcross(note)
   // A name beside a date or rating is more certain than a name alone.
-  for (const line of note.words.toSorted((a, b) => Number(isDated(b)) - Number(isDated(a))))
-    peelAlone(note, line)
+  const dated = new Set(note.words.filter(isDated))
+  for (const line of [...dated, ...note.words.filter((one) => !dated.has(one))]) peelAlone(note, line)
   note.rating ??= firstRating(whole)
   note.words = trimBlank(note.words)
 }
