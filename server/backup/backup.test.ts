@@ -194,6 +194,17 @@ test('an interrupted restore leaves the old data, or is completed at the next st
   expect(completeRestore(data)).toBeNull()
 })
 
+test('what a killed backup has left is deleted at the next start', () => {
+  const backups = path.join(data, 'backups')
+  mkdirSync(path.join(data, 'backup-work-x'), { recursive: true })
+  mkdirSync(backups, { recursive: true })
+  writeFileSync(path.join(backups, 'daily-2026-11-25T09-00-00.tar.gz.part'), 'half')
+  writeFileSync(path.join(backups, 'daily-2026-11-24T09-00-00.tar.gz'), 'whole')
+  completeRestore(data)
+  expect(readdirSync(backups)).toEqual(['daily-2026-11-24T09-00-00.tar.gz'])
+  expect(readdirSync(data)).not.toContain('backup-work-x')
+})
+
 test('before an update the database is copied, and the copy brings it back', async () => {
   await filled('mara', data, migrationNames.length - 1)
   const updated = await openData(data, now)

@@ -29,6 +29,15 @@ export function backupsIn(folder: string, begin: string): { name: string; at: Da
     .sort((a, b) => b.at.getTime() - a.at.getTime())
 }
 
+/** What a backup is called until it is complete. */
+export const PART = '.part'
+
+/** Deletes what backups that were interrupted have left. */
+export function removeParts(dataFolder: string): void {
+  const folder = backupsFolder(dataFolder)
+  for (const name of readdirSync(folder)) if (name.endsWith(PART)) rmSync(path.join(folder, name))
+}
+
 /** Deletes all but the latest of the backups whose names begin in a way. */
 export function prune(folder: string, begin: string, kept: number): void {
   for (const { name } of backupsIn(folder, begin).slice(kept))

@@ -15,6 +15,7 @@ import { lockFolder } from '../folderLock'
 import { stampOf } from './backupsFolder'
 import { checkDatabase, lockDatabase, sha256Of } from './databaseCopy'
 import { manifestSchema, names, type Manifest } from './manifest'
+import { removeParts } from './backupsFolder'
 import { WORK } from './writeBackup'
 
 /** An unpacked backup that has not been checked. */
@@ -130,6 +131,7 @@ export function completeRestore(dataFolder: string): string | null {
   if (!existsSync(dataFolder)) return null
   for (const name of readdirSync(dataFolder))
     if (name.startsWith(WORK)) rmSync(path.join(dataFolder, name), { recursive: true, force: true })
+  removeParts(dataFolder)
   const ready = path.join(dataFolder, READY)
   if (!existsSync(ready)) return null
   const chosen = path.join(ready, REPLACES)

@@ -3,6 +3,7 @@ import { open, rename, rm, stat, writeFile } from 'node:fs/promises'
 import path from 'node:path'
 import { create } from 'tar'
 import packageJson from '../../package.json' with { type: 'json' }
+import { PART } from './backupsFolder'
 import { checkDatabase, copyDatabase, sha256Of } from './databaseCopy'
 import { names, type Manifest } from './manifest'
 
@@ -27,7 +28,7 @@ export const WORK = 'backup-work-'
 export async function writeBackup({ dataFolder, file, now, withMedia }: BackupGiven): Promise<Manifest> {
   if (existsSync(file)) throw new Error(`${file} exists already.`)
   const work = mkdtempSync(path.join(dataFolder, WORK))
-  const part = `${file}.part`
+  const part = file + PART
   try {
     const at = (name: string) => path.join(work, name)
     const pictures = path.join(dataFolder, names.media)
