@@ -1,6 +1,6 @@
 import { tokenize } from 'css-tree'
 
-const MAX_SHEET_LENGTH = 500_000
+const MAX_SHEET_LENGTH = 400_000
 /** Large enough to be efficient; errors cost the parser a time that grows with the square of a piece. */
 const PIECE_LENGTH = 8000
 const MAX_PIECE_LENGTH = 24_000
