@@ -3,10 +3,11 @@ import { messageCode } from '../messages/code'
 
 export const MOST_PHOTOS = 4
 export const MOST_PHOTO_BYTES = 25_000_000
-/** More than the 48 megapixels of a phone, far less than a decompression bomb. */
-export const MOST_PHOTO_PIXELS = 60_000_000
-/** Of what is not read row by row as the photos of phones are: it takes two to three times as long. */
-export const MOST_SLOW_PHOTO_PIXELS = 30_000_000
+/**
+ * The most pixels of a photo: each takes at most about two seconds to read. A photo as phones take it is read row by
+ * row, so that the 48 megapixels of a phone are welcome.
+ */
+export const MOST_PIXELS = { photo: 60_000_000, progressive: 30_000_000, other: 24_000_000, avif: 18_000_000 }
 export const ALT_LIMIT = 200
 
 /** Why a file is refused as a photo. */
@@ -54,7 +55,7 @@ export const writeRef = ({ key, alt }: PhotoRef): string => `${key} ${alt.replac
 export function refusalCode(refusal: PhotoRefusal): string {
   return messageCode(`photo.refused.${refusal}`, {
     megabytes: MOST_PHOTO_BYTES / 1_000_000,
-    megapixels: MOST_SLOW_PHOTO_PIXELS / 1_000_000,
+    megapixels: Math.min(...Object.values(MOST_PIXELS)) / 1_000_000,
   })
 }
 

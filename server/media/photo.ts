@@ -1,12 +1,7 @@
 import { fileTypeFromBuffer } from 'file-type'
 import pLimit from 'p-limit'
-import sharp, { type Sharp } from 'sharp'
-import {
-  MOST_PHOTO_BYTES,
-  MOST_PHOTO_PIXELS,
-  MOST_SLOW_PHOTO_PIXELS,
-  type PhotoRefusal,
-} from '../../core/intake/photos'
+import sharp, { type Metadata, type Sharp } from 'sharp'
+import { MOST_PHOTO_BYTES, MOST_PIXELS, type PhotoRefusal } from '../../core/intake/photos'
 import type { MadePicture } from './keepFile'
 
 /** Side lengths of the opened photo, and of the thumbnail on a dense screen. */
@@ -41,9 +36,8 @@ async function refusalByKind(bytes: Buffer): Promise<PhotoRefusal | null> {
 
 async function remade(bytes: Buffer): Promise<PhotoOutcome> {
   try {
-    const { format, isProgressive, width, height } = await sharp(bytes).metadata()
-    const isQuick = format === 'jpeg' && !isProgressive
-    if (width * height > (isQuick ? MOST_PHOTO_PIXELS : MOST_SLOW_PHOTO_PIXELS)) return { refused: 'pixels' }
+    const metadata = await sharp(bytes).metadata()
+    if (metadata.width * metadata.height > mostPixels(metadata)) return { refused: 'pixels' }
     const large = await sized(opened(bytes), LARGE_PX, 80)
     return { large, small: await sized(sharp(large.data), SMALL_PX, 76) }
   } catch (error) {
@@ -52,8 +46,13 @@ async function remade(bytes: Buffer): Promise<PhotoOutcome> {
   }
 }
 
+function mostPixels({ format, isProgressive }: Metadata): number {
+  if (format === 'jpeg') return isProgressive ? MOST_PIXELS.progressive : MOST_PIXELS.photo
+  return format === 'heif' ? MOST_PIXELS.avif : MOST_PIXELS.other
+}
+
 /** Read in one pass from top to bottom, so that a large one never is in memory as a whole. */
-const opened = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PHOTO_PIXELS, sequentialRead: true })
+const opened = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PIXELS.photo, sequentialRead: true })
 
 function sized(image: Sharp, longest: number, quality: number): Promise<MadePicture> {
   return image

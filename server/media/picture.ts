@@ -1,9 +1,9 @@
 import sharp from 'sharp'
-import { MOST_PHOTO_PIXELS } from '../../core/intake/photos'
+import { MOST_PIXELS } from '../../core/intake/photos'
 
 const SHOP_PICTURE_PX = 128
 
-export const limited = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PHOTO_PIXELS, density: 192 })
+export const limited = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PIXELS.photo, density: 192 })
 
 /**
  * Re-encodes a shop's picture as a data URL of at most 128 px, so that nothing hidden remains.
