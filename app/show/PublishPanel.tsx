@@ -32,7 +32,12 @@ export function PublishPanel({
   useEffect(() => {
     latest.current = view
   }, [view])
-  const publish = async () => {
+  const [failed, setFailed] = useState(false)
+  const publish = () => {
+    setFailed(false)
+    void judgeAndPublish().catch(() => setFailed(true))
+  }
+  const judgeAndPublish = async () => {
     const judged = latest.current
     if (hasOwnCss(judged)) {
       const { judgeOwnCss } = await import('./preview/judgeOwnCss')
@@ -42,7 +47,7 @@ export function PublishPanel({
     }
     await live.submit({ intent: 'live', judged: judged.savedAt }, { method: 'post' })
   }
-  const problem = live.data?.problem ?? discard.data?.problem
+  const problem = failed ? say('show.notJudged') : (live.data?.problem ?? discard.data?.problem)
   const first = view.live === null
   const count = view.changes.length
   const nothing = !first && count === 0
@@ -79,7 +84,7 @@ export function PublishPanel({
           onClick={() =>
             afterSaving(() => {
               publishing.current = true
-              void publish()
+              publish()
             })
           }
         >
@@ -115,7 +120,7 @@ export function PublishPanel({
               className="btn btn-primary"
               onClick={() => {
                 setOpen(false)
-                void publish()
+                publish()
               }}
             >
               {say('show.confirm')}
