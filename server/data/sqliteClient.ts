@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
 // Knex exports no type for its dialects.
 import BetterSqlite3Client from 'knex/lib/dialects/better-sqlite3/index.js'
-import { breathe } from './breathe'
+import { yieldToInput } from './yieldToInput'
 import { retryWhileBusy } from './storageFault'
 import type { Turns } from './turns'
 
@@ -58,7 +58,7 @@ export class SqliteClient extends BetterSqlite3Client {
   }
 
   override async _query(connection: Connection, query: Query): Promise<unknown> {
-    await breathe()
+    await yieldToInput()
     // SQLite rolls back by itself when the disk is full. A second rollback would fail and hide the cause.
     if (/^ROLLBACK;?$/.test(query.sql) && !connection.inTransaction) return { ...query, response: [] }
     return super._query(connection, query)

@@ -472,7 +472,8 @@ describe('mended before', () => {
     const broken = await submission({ author_email: 'piotr@lis.example\r\nBcc: all@evil.example' })
     expect((await post('/f/wrenfield', new URLSearchParams(broken))).status).toBe(422)
     const named = await submission({ author_name: 'Piotr\r\nBcc: all@evil.example' })
-    await post('/f/wrenfield', new URLSearchParams(named))
+    expect((await post('/f/wrenfield', new URLSearchParams(named))).status).toBe(201)
+    await eventually(() => expect(app.mails.length).toBeGreaterThan(before))
     for (const { recipient, subject } of app.mails.slice(before)) {
       expect(JSON.stringify(recipient)).not.toMatch(/evil/)
       expect(subject).not.toMatch(/[\r\n]/)

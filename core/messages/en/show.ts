@@ -70,7 +70,7 @@ export const showWords = {
     keeping: 'saving…',
     notKept: 'Not saved: {{why}}',
     elsewhere: 'This draft was changed in another tab. Your change here isn’t saved yet.',
-    notJudged: 'Your own CSS couldn’t be looked at. Check your connection and publish again.',
+    notJudged: 'Your own CSS couldn’t be checked. Publish again when you are online.',
     changedMeanwhile: 'This display was changed meanwhile. Look at it and publish again.',
     takeTheirs: 'Use the other version',
     keepOwn: 'Save mine instead',

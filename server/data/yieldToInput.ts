@@ -8,7 +8,7 @@ let begun: number | null = null
  * Lets input and timers have their turn if queries have kept the event loop busy. The driver is synchronous, so that
  * without it the queries of many requests run in one turn: promises are settled before anything else happens.
  */
-export function breathe(): Promise<void> | undefined {
+export function yieldToInput(): Promise<void> | undefined {
   if (begun === null) {
     begun = performance.now()
     setImmediate(() => {
