@@ -99,7 +99,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
   return (
     <article className="flex min-h-0 min-w-0 flex-col" aria-labelledby="writer">
       <div
-        className="min-h-0 flex-1 overflow-y-auto px-4 py-4 -outline-offset-2 lg:px-9 lg:py-6"
+        className="relative min-h-0 flex-1 overflow-y-auto px-4 py-4 -outline-offset-2 lg:px-9 lg:py-6"
         tabIndex={0}
       >
         <Link

@@ -246,7 +246,7 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
         )}
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[340px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
-        <div className="min-h-0 overflow-y-auto border-r border-line bg-paper px-6 py-4">
+        <div className="relative min-h-0 overflow-y-auto border-r border-line bg-paper px-6 py-4">
           {part === 'writers' || part === 'arrivals' || isUse(part) ? (
             <div className="flex flex-col gap-3">
               <button

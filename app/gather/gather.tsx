@@ -95,7 +95,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
   return (
     <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_372px] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('gather.title')} · Elogio`}</title>
-      <div className="overflow-y-auto px-4 py-6 lg:px-6">
+      <div className="relative overflow-y-auto px-4 py-6 lg:px-6">
         <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
           <h1>{sentence(arrivals, latest.length > 0)}</h1>
           <NextStep shop={params.shop} step={next} />

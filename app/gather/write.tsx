@@ -120,7 +120,7 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
   return (
     <main className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
       <title>{`${say('write.title')} · Elogio`}</title>
-      <div className="overflow-y-auto px-6 py-6">
+      <div className="relative overflow-y-auto px-6 py-6">
         <h1>{say('write.title')}</h1>
         <p className="mt-1 mb-4 text-soft">{say('write.lead')}</p>
         <PasteField

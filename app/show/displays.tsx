@@ -42,7 +42,7 @@ export default function Displays({ loaderData, params }: Route.ComponentProps) {
   const manage = useFetcher<Done | { problem: string }>({ key: 'manage' })
   const { live, differing } = counts
   return (
-    <main className="min-h-0 flex-1 overflow-y-auto px-6 py-6">
+    <main className="relative min-h-0 flex-1 overflow-y-auto px-6 py-6">
       <title>{`${say('show.title')} · Elogio`}</title>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-3">
         <h1>
