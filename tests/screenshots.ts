@@ -82,6 +82,7 @@ try {
     await page.displayInside('[aria-label="Preview"]', /Kept bees/)
     await page.click('[data-part=theme]')
     await page.sees('press cuttings')
+    await page.displayInside('[data-looks]', /bought here/)
     await keep(page, 'editor')
     await page.go(`${demo.url}/s/wrenfield/gather`)
     await page.press('Clubs and companies')
