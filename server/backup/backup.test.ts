@@ -1,5 +1,6 @@
 import Database from 'better-sqlite3'
 import {
+  chownSync,
   existsSync,
   mkdtempSync,
   mkdirSync,
@@ -14,7 +15,7 @@ import knex from 'knex'
 import { syncBuiltinESMExports } from 'node:module'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { create } from 'tar'
+import { create, extract } from 'tar'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { migrationNames, migrationSource } from '../data/migrations'
 import { openDatabase } from '../data/database'
@@ -112,6 +113,24 @@ test('a backup that is made while others write is whole, and restores everything
   expect(members).toContain('mara')
   expect(rest).toEqual({ media: ['mara.webp'], secret: 'the secret of mara' })
 })
+
+test.skipIf(process.getuid?.() !== 0)(
+  'what root restores, also from another account, belongs to the account of the data folder',
+  async () => {
+    await filled('mara')
+    const foreign = path.join(root, 'foreign.tar.gz')
+    const [unpacked, own] = [path.join(root, 'unpacked'), 12_345]
+    mkdirSync(unpacked)
+    await extract({ file: await backup(), cwd: unpacked })
+    for (const name of ['elogio.db', 'secret', 'media/mara.webp'])
+      chownSync(path.join(unpacked, name), 777, 777)
+    await create({ cwd: unpacked, file: foreign, gzip: true }, readdirSync(unpacked))
+    chownSync(data, own, own)
+    const { replaced } = await restoreBackup(data, foreign, now)
+    const restored = ['elogio.db', 'secret', 'media', 'media/mara.webp'].map((name) => inData(name))
+    expect([...restored, replaced!].map((file) => statSync(file).uid)).toEqual(Array(5).fill(own))
+  },
+)
 
 test('a file that exists is not overwritten', async () => {
   await filled('mara')

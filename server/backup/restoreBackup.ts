@@ -1,11 +1,13 @@
 import {
   chmodSync,
+  chownSync,
   existsSync,
   mkdirSync,
   readFileSync,
   readdirSync,
   renameSync,
   rmSync,
+  statSync,
   writeFileSync,
 } from 'node:fs'
 import path from 'node:path'
@@ -86,7 +88,13 @@ async function unpack(dataFolder: string, file: string): Promise<Manifest> {
   const refused = (why: string, cause?: unknown) =>
     new Error(`${file} cannot be restored: ${why}. Nothing has changed.`, { cause })
   try {
-    await extract({ file, cwd: folder, strict: true, filter: (name, entry) => isExpected(name, entry) })
+    await extract({
+      file,
+      cwd: folder,
+      strict: true,
+      preserveOwner: false,
+      filter: (name, entry) => isExpected(name, entry),
+    })
   } catch (error) {
     throw refused('it is no backup, or not whole', error)
   }
@@ -122,6 +130,15 @@ function isExpected(name: string, entry: object): boolean {
   return type === 'File' && /^(?:backup\.json|elogio\.db|secret|media\/[\w.-]+)$/.test(name)
 }
 
+/** A restore by root belongs to the account that the application runs as. */
+function giveToOwner(dataFolder: string, target: string): void {
+  const { uid, gid } = statSync(dataFolder)
+  if (statSync(target).uid === uid) return
+  chownSync(target, uid, gid)
+  if (!statSync(target).isDirectory()) return
+  for (const name of readdirSync(target)) chownSync(path.join(target, name), uid, gid)
+}
+
 /**
  * Completes a restore that was interrupted, and deletes what an interrupted backup has left. Each step can be
  * repeated.
@@ -140,12 +157,14 @@ export function completeRestore(dataFolder: string): string | null {
     existsSync(chosen) ? path.basename(readFileSync(chosen, 'utf8')) : REPLACED,
   )
   mkdirSync(replaced, { recursive: true, mode: 0o700 })
+  giveToOwner(dataFolder, replaced)
   const put = (name: string) => {
     if (!existsSync(path.join(ready, name))) return
     const target = path.join(dataFolder, name)
     if (existsSync(target)) renameSync(target, path.join(replaced, name))
     renameSync(path.join(ready, name), target)
     if (name !== names.media) chmodSync(target, 0o600)
+    giveToOwner(dataFolder, target)
   }
   // Beside a database that is not theirs, these would damage it.
   if (existsSync(path.join(ready, names.database)))
