@@ -11,6 +11,7 @@ test('modules wait for a touch, what they read does not', () => {
   expect(later).toContain('<script nonce="n">window.context = 1</script>')
   expect(later).toContain('<link rel="stylesheet" href="/a.css"/>')
   const added = /<script nonce="n">(\(\(\) => \{[\s\S]*?)<\/script>/.exec(later)![1]!
+  // oxlint-disable-next-line typescript/no-implied-eval
   expect(() => new Function(added)).not.toThrow()
   expect(added.length).toBeLessThan(1400)
 })

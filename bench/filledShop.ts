@@ -120,10 +120,10 @@ export async function filledShop(size: number, more: Partial<Amounts> = {}): Pro
     const numbers = Array.from({ length: Math.min(CHUNK, size - start) }, (_, at) => start + at)
     const rows = numbers.map(reviewAndVersion)
     await db.transaction(async (trx) => {
-      await insertRows(trx, 'review', rows.map(({ review }) => review)) // prettier-ignore
-      await insertRows(trx, 'review_version', rows.map(({ version }) => version)) // prettier-ignore
-      await insertRows(trx, 'review_answer', rows.flatMap(({ answers }) => answers)) // prettier-ignore
-      await insertRows(trx, 'review_tag', rows.flatMap(({ tags }) => tags)) // prettier-ignore
+      await insertRows(trx, 'review', rows.map(({ review }) => review)) // oxfmt-ignore
+      await insertRows(trx, 'review_version', rows.map(({ version }) => version)) // oxfmt-ignore
+      await insertRows(trx, 'review_answer', rows.flatMap(({ answers }) => answers)) // oxfmt-ignore
+      await insertRows(trx, 'review_tag', rows.flatMap(({ tags }) => tags)) // oxfmt-ignore
       await indexInserted(trx, { from: start + 1, to: start + rows.length })
     })
   }

@@ -55,7 +55,7 @@ const note = (name: string, some: ReturnType<typeof assessRows<Row>>) =>
 try {
   for (let time = 0; time < TIMES; time++) {
     const shuffled = rows.map((row) => ({ row, at: random() })).toSorted((a, b) => a.at - b.at)
-    const [taught, rest] = [shuffled.slice(0, DECIDED), shuffled.slice(DECIDED)].map((some) => some.map(({ row }) => row)) as [Row[], Row[]] // prettier-ignore
+    const [taught, rest] = [shuffled.slice(0, DECIDED), shuffled.slice(DECIDED)].map((some) => some.map(({ row }) => row)) as [Row[], Row[]] // oxfmt-ignore
     note('before any decision', assessRows(rest, ownDomains))
     note(`after ${DECIDED} decisions`, assessRows(rest, ownDomains, decisions(taught)))
     note(

@@ -80,8 +80,8 @@ function tried(
   console.log(`${name}: found ${interval(found, asked)}; with others too ${interval(false_, COPIES)}`)
 }
 const from = process.cpuUsage()
-tried('triples with a Jaccard index of 0.5 and more', (words) => exchanged(words, chance.next() * 0.15), (a, b) => jaccard(triplesOf(a), triplesOf(b)) >= 0.5) // prettier-ignore
-tried('shuffled, 80 % of the words shared', (words) => shuffled(exchanged(words, 0.2)), (a, b) => sharedWords(a, b) >= 0.8) // prettier-ignore
-tried('new texts (found means falsely)', () => text(), () => false) // prettier-ignore
+tried('triples with a Jaccard index of 0.5 and more', (words) => exchanged(words, chance.next() * 0.15), (a, b) => jaccard(triplesOf(a), triplesOf(b)) >= 0.5) // oxfmt-ignore
+tried('shuffled, 80 % of the words shared', (words) => shuffled(exchanged(words, 0.2)), (a, b) => sharedWords(a, b) >= 0.8) // oxfmt-ignore
+tried('new texts (found means falsely)', () => text(), () => false) // oxfmt-ignore
 const { user, system } = process.cpuUsage(from)
 console.log(`${((user + system) / 1000 / 3 / COPIES).toFixed(2)} ms a text, with making it`)

@@ -42,7 +42,7 @@ const rewritings: Record<string, (text: string) => string> = {
       .toReversed()
       .join(' '),
   'a fifth of the words left out': (text) =>
-    text.split(' ').filter(() => random() > 0.2).join(' '), // prettier-ignore
+    text.split(' ').filter(() => random() > 0.2).join(' '), // oxfmt-ignore
   'slips of the keyboard': slips,
   'a customer’s sentence before it': (text) => `${pick(customers)} ${text}`,
   'customers’ sentences around it': (text) => `${pick(customers)} ${text} ${pick(customers)}`,
@@ -66,7 +66,7 @@ function slips(text: string): string {
 const rows = readLabelled()
 const recognised = assessRows(rows, [OWN_DOMAIN]).filter((row) => row.label === 'spam' && isStopped(row))
 const share = (some: typeof rows, rewrite: (text: string) => string) => {
-  const assessed = assessRows(some.map((row) => ({ ...row, body: rewrite(row.body) })), [OWN_DOMAIN]) // prettier-ignore
+  const assessed = assessRows(some.map((row) => ({ ...row, body: rewrite(row.body) })), [OWN_DOMAIN]) // oxfmt-ignore
   return interval(assessed.filter(isStopped).length, some.length)
 }
 for (const [name, rewrite] of Object.entries(rewritings))

@@ -66,7 +66,7 @@ function report(what: string, rows: Tried[], groupOf: (row: Tried) => string, he
   }
   line('all', rows)
   for (const name of [...new Set(rows.map(groupOf))].toSorted())
-    line(name, rows.filter((row) => groupOf(row) === name)) // prettier-ignore
+    line(name, rows.filter((row) => groupOf(row) === name)) // oxfmt-ignore
 }
 
 /** The log-odds above which 1, 2 and 4 of 100 honest texts are. */

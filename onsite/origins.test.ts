@@ -123,7 +123,7 @@ describe('a review', () => {
 describe('reading by origin', () => {
   test('one choice for each site and one for the shop itself, as links', () => {
     const html = htmlOf({ heading: { byOrigin: true } })
-    expect([...html.matchAll(/data-origin="([^"]*)" data-here="(\d+)"/g)].map(([, ...found]) => found)).toEqual([['', '5'], ['lanternway', '2'], ['barrowmere', '1'], ['own', '2']]) // prettier-ignore
+    expect([...html.matchAll(/data-origin="([^"]*)" data-here="(\d+)"/g)].map(([, ...found]) => found)).toEqual([['', '5'], ['lanternway', '2'], ['barrowmere', '1'], ['own', '2']]) // oxfmt-ignore
     expect(html).toContain('href="https://r.example/d/x/all?origin=barrowmere"')
     expect(html).toContain('<b>9.0/10</b>')
     expect(html).toContain('data-review="r3" data-origin="barrowmere"')
@@ -157,7 +157,7 @@ test.each(layouts)(
       ),
     )
     expect(gzipSync(html + css, { level: 9 }).length).toBeLessThan(8000)
-    const report = await new HtmlValidate({ extends: ['html-validate:standard'], rules: { 'no-inline-style': 'off', 'long-title': 'off' } }).validateString(html) // prettier-ignore
+    const report = await new HtmlValidate({ extends: ['html-validate:standard'], rules: { 'no-inline-style': 'off', 'long-title': 'off' } }).validateString(html) // oxfmt-ignore
     expect(report.results.flatMap(({ messages }) => messages.map(({ message }) => message))).toEqual([])
   },
 )

@@ -76,9 +76,8 @@ async function built() {
 }
 
 async function checks() {
-  await check('types', 'npm', ['run', '--silent', 'typecheck'])
-  await check('lint and import directions', 'npm', ['run', '--silent', 'lint'])
-  await check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
+  await check('types, lint and import directions', 'npm', ['run', '--silent', 'lint'])
+  await check('format', 'npx', ['oxfmt', '--check'])
 }
 
 async function check(name, command, args) {

@@ -30,20 +30,26 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       atOnce: 1,
       tries: 20,
       quietMs: 10 * MINUTE_MS,
-      run: async (job, { signal }) => void (await rebuildDisplays(services, publication, job, signal)),
+      run: async (job, { signal }) => {
+        await rebuildDisplays(services, publication, job, signal)
+      },
     },
     // Emails are sent in parallel, so that a slow mail server doesn't delay others.
     [SEND_MAIL]: {
       atOnce: 4,
       tries: MAIL_TRIES,
       quietMs: 2 * MINUTE_MS,
-      run: async (job) => void (await sendMail(services, job)),
+      run: async (job) => {
+        await sendMail(services, job)
+      },
     },
     [DIGEST]: {
       atOnce: 1,
       tries: 12,
       quietMs: 2 * MINUTE_MS,
-      run: async (job) => void (await sendDigest(services, job)),
+      run: async (job) => {
+        await sendDigest(services, job)
+      },
     },
     [IMPORT_ORDERS]: {
       atOnce: 1,
@@ -75,7 +81,9 @@ export function jobKinds(services: Services, publication: Publication): JobKinds
       atOnce: 1,
       tries: 12,
       quietMs: 2 * MINUTE_MS,
-      run: async (job) => void (await holdCrowd(services, job)),
+      run: async (job) => {
+        await holdCrowd(services, job)
+      },
     },
     cleanUp: {
       atOnce: 1,

@@ -6,7 +6,8 @@ export interface SavingTab {
 }
 
 export type DraftSaved =
-  { outcome: 'saved'; savedAt: string } | { outcome: 'changedElsewhere'; savedAt: string }
+  | { outcome: 'saved'; savedAt: string }
+  | { outcome: 'changedElsewhere'; savedAt: string }
 
 /** Whether another tab has saved a draft since this tab read it. */
 export const isChangedElsewhere = (

@@ -28,9 +28,9 @@ const modules = behaviourAddresses()
 const folder = '.work/looks'
 
 const reviews: ShowableReview[] = stories
-  .filter(({ body, then }) => then === 'approve' && (body ?? '').length > 40)
+  .filter(({ body, then }) => then === 'approve' && body.length > 40)
   .slice(0, 6)
-  .map(({ body = '', name, rating, product }, i) =>
+  .map(({ body, name, rating, product }, i) =>
     showable(i + 1, rating ? rating * 100 : null, {
       title: i % 2 ? '' : 'A season later',
       body,

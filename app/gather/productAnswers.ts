@@ -4,7 +4,9 @@ import type { UndoProductOutcome } from '../../server/collection/products'
 
 /** What an action on a product answers. */
 export type ProductAnswer =
-  { done: string; change: string } | { errors: Record<string, string[] | undefined> } | { problem: string }
+  | { done: string; change: string }
+  | { errors: Record<string, string[] | undefined> }
+  | { problem: string }
 
 export function undoAnswer(result: UndoProductOutcome) {
   switch (result.outcome) {

@@ -19,7 +19,7 @@ export function Summary({
   useEffect(() => {
     if (count > 0) box.current?.scrollIntoView({ block: 'center' })
     // Only a new attempt scrolls, not each field that is filled in.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [attempt])
   if (count === 0 && !text) return null
   return (

@@ -73,16 +73,16 @@ const parts: Record<string, () => void> = {
   fast: () => {
     console.log('\nfast attacks: found within their first ten; held after the tenth; honest ones held')
     for (const attack of fastAttacks)
-      curves(attack, 'in all', [12, 20, 40], (size) => waveOf(attack, size), () => 10) // prettier-ignore
+      curves(attack, 'in all', [12, 20, 40], (size) => waveOf(attack, size), () => 10) // oxfmt-ignore
   },
   inside: () => {
     console.log('\nan attack of 15 inside a newsletter’s crowd of 60')
-    for (const attack of fastAttacks) curves(attack, 'in all', [15], () => inside(attack), () => 10) // prettier-ignore
+    for (const attack of fastAttacks) curves(attack, 'in all', [15], () => inside(attack), () => 10) // oxfmt-ignore
   },
   slow: () => {
     console.log('\nslow attacks: found by the end of their third day; held after it; honest ones held')
     for (const attack of slowAttacks)
-      curves(attack, 'a day', [2, 4, 8], (size) => waveOf(attack, size), (size) => 3 * size) // prettier-ignore
+      curves(attack, 'a day', [2, 4, 8], (size) => waveOf(attack, size), (size) => 3 * size) // oxfmt-ignore
   },
 }
 for (const [name, report] of Object.entries(parts)) if (!only || only === name) report()
@@ -95,7 +95,7 @@ function curves(
   waves: (size: number) => Waves,
   first: (size: number) => number,
 ) {
-  // prettier-ignore
+  // oxfmt-ignore
   console.log(`  ${named(attack)}`)
   for (const sparse of [false, true])
     for (const perDay of [0.5, 5, 50])
@@ -131,6 +131,6 @@ function found(all: Month[], first: number): string {
     honest += flags.length - own.length
     honestHeld += flags.filter((flag, i) => flag && !arrivals[i]!.attack).length
   }
-  const share = (some: number, of: number) => `${((100 * some) / Math.max(1, of)).toFixed(some > 0 && some / of < 0.02 ? 1 : 0)} %` // prettier-ignore
+  const share = (some: number, of: number) => `${((100 * some) / Math.max(1, of)).toFixed(some > 0 && some / of < 0.02 ? 1 : 0)} %` // oxfmt-ignore
   return `found ${share(early, all.length).padStart(6)}, held ${share(held, late).padStart(6)}, honest ${share(honestHeld, honest)}`
 }

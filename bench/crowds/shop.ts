@@ -52,10 +52,10 @@ export function habitsOf(chance: Chance, perDay: number): Habits {
   }
 }
 
-const given = 'Anna Bert Cora Dirk Elsa Finn Gina Hugo Iris Jan Kira Lars Mona Nils Olga Paul Rosa Sven Tess Uwe Vera Will Xenia Yara Zeno Ada Bo Cleo Dora Egon'.split(' ') // prettier-ignore
-const family = 'Alm Berg Cole Dahl East Frost Grant Hill Ives Jahn Kern Lund Moor Nash Orme Pike Reed Shaw Tate Voss Wilde Abel Brook Crane Drum Elk Fenn Gale Heath Isle'.split(' ') // prettier-ignore
-const domains = ['post.example', 'mail.example', 'inbox.example', 'letters.example', 'webmail.example', 'freemail.example'] // prettier-ignore
-const nicknames = 'honey potty bluelamp river oakleaf sunny moss kaz luna tinker hedge fern acorn pixel'.split(' ') // prettier-ignore
+const given = 'Anna Bert Cora Dirk Elsa Finn Gina Hugo Iris Jan Kira Lars Mona Nils Olga Paul Rosa Sven Tess Uwe Vera Will Xenia Yara Zeno Ada Bo Cleo Dora Egon'.split(' ') // oxfmt-ignore
+const family = 'Alm Berg Cole Dahl East Frost Grant Hill Ives Jahn Kern Lund Moor Nash Orme Pike Reed Shaw Tate Voss Wilde Abel Brook Crane Drum Elk Fenn Gale Heath Isle'.split(' ') // oxfmt-ignore
+const domains = ['post.example', 'mail.example', 'inbox.example', 'letters.example', 'webmail.example', 'freemail.example'] // oxfmt-ignore
+const nicknames = 'honey potty bluelamp river oakleaf sunny moss kaz luna tinker hedge fern acorn pixel'.split(' ') // oxfmt-ignore
 
 export const emailOf = (
   chance: Chance,

@@ -17,7 +17,7 @@ for (const { body } of wordingTexts().filter((one) => one.verdict === 'honest' &
   }
 }
 
-const short = ['Great!', 'Excellent as ever.', 'Very happy', 'All good, thank you', 'ok', 'Lovely', 'Would buy again', 'Good', 'Nice shop', 'Fast delivery', 'As described', 'Love it', 'perfect', 'Thank you so much!', 'fine'] // prettier-ignore
+const short = ['Great!', 'Excellent as ever.', 'Very happy', 'All good, thank you', 'ok', 'Lovely', 'Would buy again', 'Good', 'Nice shop', 'Fast delivery', 'As described', 'Love it', 'perfect', 'Thank you so much!', 'fine'] // oxfmt-ignore
 
 export function customersText(chance: Chance): string {
   if (chance.isTrue(0.2)) return chance.pick(short)
@@ -34,7 +34,7 @@ export function customersText(chance: Chance): string {
 }
 
 /** Those of a grudge: what many write of their own, each in a few words. */
-export const grudge = ['Shame on you.', 'Never buying here again', 'WORST SHOP EVER', 'scam scam scam', 'Everything arrived broken. Avoid.', 'Saw the video. Disgusting.', 'Not been here myself but I know what they did.', 'rude staff, overpriced, poor quality', 'boycott', 'The owner laughed at me when I asked.', 'Give them one star everyone', 'Terrible terrible terrible', 'I ordered twice and nothing ever came, thieves', 'horrible people', 'how are they still open', 'crooks', 'They treat animals badly, look it up', 'zero stars if I could', 'Do not support this place!!!', 'My friend got sick from it', 'Liars.', 'They stole the design from a friend of mine', 'avoid avoid', 'what a joke of a business', 'You will regret what you did', 'one star for the lies', 'we all know now', 'closing down soon I hope', 'Read the news about them before you buy', 'ugly things and uglier owners'] // prettier-ignore
+export const grudge = ['Shame on you.', 'Never buying here again', 'WORST SHOP EVER', 'scam scam scam', 'Everything arrived broken. Avoid.', 'Saw the video. Disgusting.', 'Not been here myself but I know what they did.', 'rude staff, overpriced, poor quality', 'boycott', 'The owner laughed at me when I asked.', 'Give them one star everyone', 'Terrible terrible terrible', 'I ordered twice and nothing ever came, thieves', 'horrible people', 'how are they still open', 'crooks', 'They treat animals badly, look it up', 'zero stars if I could', 'Do not support this place!!!', 'My friend got sick from it', 'Liars.', 'They stole the design from a friend of mine', 'avoid avoid', 'what a joke of a business', 'You will regret what you did', 'one star for the lies', 'we all know now', 'closing down soon I hope', 'Read the news about them before you buy', 'ugly things and uglier owners'] // oxfmt-ignore
 
 /** Written by one hand for money, with words exchanged. */
 const slots = [

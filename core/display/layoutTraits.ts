@@ -2,7 +2,16 @@ import type { Layout, places } from './choices'
 
 /** The modules that run in a visitor's browser, in `onsite/behaviour/`. */
 export type Behaviour =
-  'pack' | 'slide' | 'lead' | 'photos' | 'origins' | 'fonts' | 'pages' | 'edge' | 'dates' | 'notes'
+  | 'pack'
+  | 'slide'
+  | 'lead'
+  | 'photos'
+  | 'origins'
+  | 'fonts'
+  | 'pages'
+  | 'edge'
+  | 'dates'
+  | 'notes'
 
 export interface LayoutTraits {
   /**

@@ -17,7 +17,7 @@ const recognised = (text: string) => {
 
 describe('whatever people copy leads to the right business', () => {
   test.each([
-    ['https://sites.example/lanternway/place/LW7Q4K2M9A/wrenfield?zoom=12&from=share#reviews', 'lanternway', 'LW7Q4K2M9A'], // prettier-ignore
+    ['https://sites.example/lanternway/place/LW7Q4K2M9A/wrenfield?zoom=12&from=share#reviews', 'lanternway', 'LW7Q4K2M9A'], // oxfmt-ignore
     ['  sites.example/lanternway/place/lw7q4k2m9a/ ', 'lanternway', 'LW7Q4K2M9A'],
     ['<https://www.sites.example/lanternway/map?at=51.2,0.3&place=LW7Q4K2M9A>', 'lanternway', 'LW7Q4K2M9A'],
     ['Our page: https://sites.example/lanternway/place/LW7Q4K2M9A.', 'lanternway', 'LW7Q4K2M9A'],
@@ -33,8 +33,8 @@ describe('whatever people copy leads to the right business', () => {
   })
 
   test('a single post or review', () => {
-    expect(recognised('https://sites.example/brindlepost/p/8f3kq2?likes=yes')).toEqual(['brindlepost', 'post', '8f3kq2']) // prettier-ignore
-    expect(recognised('https://sites.example/lanternway/review/abc123def')).toEqual(['lanternway', 'post', 'abc123def']) // prettier-ignore
+    expect(recognised('https://sites.example/brindlepost/p/8f3kq2?likes=yes')).toEqual(['brindlepost', 'post', '8f3kq2']) // oxfmt-ignore
+    expect(recognised('https://sites.example/lanternway/review/abc123def')).toEqual(['lanternway', 'post', 'abc123def']) // oxfmt-ignore
   })
 
   test.each([
@@ -71,7 +71,7 @@ describe('what a site says is read carefully', () => {
     [null, null],
     ['NaN', null],
   ])(
-    // prettier-ignore
+    // oxfmt-ignore
     'an average of %s',
     (given, read) => expect(readAverage(given, 5)).toBe(read),
   )

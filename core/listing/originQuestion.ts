@@ -44,4 +44,5 @@ export function stepFor(
 
 /** What an answer says, as plain data. */
 export type ReadReply =
-  { reply: OriginReplies[OriginQuestion['ask']] } | { refusal: RefusalCode; retryAfter: number | null }
+  | { reply: OriginReplies[OriginQuestion['ask']] }
+  | { refusal: RefusalCode; retryAfter: number | null }

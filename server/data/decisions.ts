@@ -287,7 +287,8 @@ export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Pr
 }
 
 export type ChainCheck =
-  { holds: true; entries: number } | { holds: false; brokenAt: number; entries: number }
+  | { holds: true; entries: number }
+  | { holds: false; brokenAt: number; entries: number }
 
 /** Recomputes the hash of each entry of a shop's log. */
 export async function verifyChain(db: Knex, shopId: number): Promise<ChainCheck> {

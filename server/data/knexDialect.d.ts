@@ -1,5 +1,5 @@
 declare module 'knex/lib/dialects/better-sqlite3/index.js' {
-  import { Knex } from 'knex'
+  import type { Knex } from 'knex'
 
   export default class BetterSqlite3Client extends Knex.Client {
     transacting?: boolean

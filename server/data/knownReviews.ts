@@ -60,15 +60,15 @@ async function storedRows(db: Knex, shopId: number, identities: StoredIdentity[]
           .select(columns) as Promise<Row[]>)
   }
   const byId = keyed(
-    await find('review.id', identities.map(({ reviewId }) => reviewId)), // prettier-ignore
+    await find('review.id', identities.map(({ reviewId }) => reviewId)), // oxfmt-ignore
     ({ id }) => String(id),
   )
   const byToken = keyed(
-    await find('review.token_hash', identities.map(({ tokenHash }) => tokenHash)), // prettier-ignore
+    await find('review.token_hash', identities.map(({ tokenHash }) => tokenHash)), // oxfmt-ignore
     ({ tokenHash }) => tokenHash,
   )
   const bySameWords = keyed(
-    await find('review.same_words', identities.map(({ sameWords }) => sameWords)), // prettier-ignore
+    await find('review.same_words', identities.map(({ sameWords }) => sameWords)), // oxfmt-ignore
     ({ sameWords }) => sameWords,
   )
   const byExternalKey = new Map<string, Row>()

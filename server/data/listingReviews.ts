@@ -30,7 +30,7 @@ export async function noteSeen(
     .whereIn(
       'review_id',
       rows.map(({ id }) => id),
-    ) // prettier-ignore
+    ) // oxfmt-ignore
     .delete()
   await insertRows(
     trx,

@@ -150,7 +150,7 @@ export async function latestReviews(db: Knex, shopId: number, limit: number): Pr
       ),
     ),
   )
-  const latest = ids.flat().toSorted((a, b) => b - a).slice(0, limit) // prettier-ignore
+  const latest = ids.flat().toSorted((a, b) => b - a).slice(0, limit) // oxfmt-ignore
   const query = db('review').whereIn('review.id', latest).orderBy('review.id', 'desc')
   return ((await withWords(db, query)) as Row[]).map(read)
 }

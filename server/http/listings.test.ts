@@ -88,7 +88,7 @@ test('hostile columns of a sheet are refused, whatever the address', async () =>
   expect(await statusOf(JSON.stringify({ ...good, scale: 1e300 }))).toBe(400)
   // Only a name: nothing would be shown.
   expect(await statusOf(JSON.stringify(good))).toBe(400)
-  expect(await statusOf(JSON.stringify({ ...good, columns: [{ ...column, use: 'words', heading: '__proto__' }] }))).toBe(422) // prettier-ignore
+  expect(await statusOf(JSON.stringify({ ...good, columns: [{ ...column, use: 'words', heading: '__proto__' }] }))).toBe(422) // oxfmt-ignore
   for (const id of [
     'javascript:alert(1)',
     'file:///etc/passwd',

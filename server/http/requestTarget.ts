@@ -38,7 +38,7 @@ function isPath(target: string): boolean {
   if (!/^\/(?![/\\])[^#]*$/.test(target)) return false
   const path = target.split('?', 1)[0]!
   const decoded = decodedOrNull(path)
-  // eslint-disable-next-line no-control-regex
+  // oxlint-disable-next-line no-control-regex
   if (decoded === null || /[\u0000-\u001f\u007f\\]|\/\//.test(decoded) || /[\u0000-\u0020]/.test(target))
     return false
   const base = 'http://host.example'

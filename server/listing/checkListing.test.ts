@@ -109,7 +109,7 @@ test('the own average never changes; the number of the site is stated as it is, 
   const { compose } = await composer(services, shop)
   const { model } = await compose(configured({ selection: { listings: [id] } }), { key: 'x' })
   expect(renderDisplay(model).html).toMatch(/4\.7 from 122 on Lanternway/)
-  expect(jsonLdOf({ ...model, product: { sku: 'HK-1', title: 'Hive kit' } }, 'https://x.example')).not.toHaveProperty('review') // prettier-ignore
+  expect(jsonLdOf({ ...model, product: { sku: 'HK-1', title: 'Hive kit' } }, 'https://x.example')).not.toHaveProperty('review') // oxfmt-ignore
 })
 
 test('words on a listing are checked like any others; photos and proof are not', async () => {
@@ -168,7 +168,7 @@ test('a simulated week of misbehaviour loses nothing, doubles nothing, and says 
   const before = await all()
   const shownBefore = (await allShowable(services, shop)).length
   const said: Partial<Record<Fault, string | null>> = {}
-  const faults: Fault[] = ['slow', 'tooMany', 'tooManyWait', 'broken', 'signedOut', 'nonsense', 'half', 'layout', 'endless', 'emptied', 'redirect', 'huge', 'noStreet', 'twin', 'longName', 'comma', 'rightToLeft', 'renamed', 'closed'] // prettier-ignore
+  const faults: Fault[] = ['slow', 'tooMany', 'tooManyWait', 'broken', 'signedOut', 'nonsense', 'half', 'layout', 'endless', 'emptied', 'redirect', 'huge', 'noStreet', 'twin', 'longName', 'comma', 'rightToLeft', 'renamed', 'closed'] // oxfmt-ignore
   for (const fault of faults) {
     on(fault)
     on(fault, 'barrowmere')
@@ -300,7 +300,7 @@ test('after a month, portraits of removed reviews are deleted', async () => {
 test('one post is brought in by its address, and gone after its origin has removed it', async () => {
   const [post] = (
     JSON.parse(
-      String(outside.sites.answer({ method: 'GET', path: '/brindlepost/@wrenfieldbees/mentions.json', query: new URLSearchParams(), headers: {} })!.reply.body), // prettier-ignore
+      String(outside.sites.answer({ method: 'GET', path: '/brindlepost/@wrenfieldbees/mentions.json', query: new URLSearchParams(), headers: {} })!.reply.body), // oxfmt-ignore
     ) as { posts: { id: string }[] }
   ).posts
   await connect({ origin: 'brindlepost', kind: 'post', id: post!.id })

@@ -34,7 +34,8 @@ export interface NewConnection {
 export type OwnMatching = Omit<SheetMatching, 'timeZone'>
 
 export type ConnectOutcome =
-  { outcome: 'connected' | 'already'; listing: string } | { outcome: 'refused'; refusal: RefusalCode }
+  | { outcome: 'connected' | 'already'; listing: string }
+  | { outcome: 'refused'; refusal: RefusalCode }
 
 /** Tries an access key with a business. */
 export async function tryAccessKey(

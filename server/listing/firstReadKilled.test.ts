@@ -69,7 +69,7 @@ test(
     await run(null)
     const { approved, held } = await laneCounts(services.db, shop.id)
     expect(approved + held).toBe(122)
-    expect(await findListing(services.db, shop.id, { publicId: 'listing' in made ? made.listing : '' })).toMatchObject({ reads: 1, refusal: null, cursor: null, readSoFar: null, count: 122 }) // prettier-ignore
+    expect(await findListing(services.db, shop.id, { publicId: 'listing' in made ? made.listing : '' })).toMatchObject({ reads: 1, refusal: null, cursor: null, readSoFar: null, count: 122 }) // oxfmt-ignore
     expect(await verifyChain(services.db, shop.id)).toEqual({ holds: true, entries: 122 })
   },
   60_000 + KILLS * 20_000,

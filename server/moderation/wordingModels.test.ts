@@ -71,7 +71,7 @@ test('declining teaches nothing about spam, and one sender’s mass no more than
   expect((await services.wordingModels.of(shop.id)).untaught).toBe(null)
   const mass = []
   for (const thing of ['lamp', 'chair', 'kettle', 'honey', 'ladder', 'carpet'])
-    mass.push(await arrives(`This ${thing} was a present and we are quite pleased with it`, 'wrenfield', 'mass@post.example')) // prettier-ignore
+    mass.push(await arrives(`This ${thing} was a present and we are quite pleased with it`, 'wrenfield', 'mass@post.example')) // oxfmt-ignore
   for (const { publicId } of mass) await judge(publicId, 'spam')
   expect((await lessonsOf(services.db, shop.id)).length).toBe(3)
 })

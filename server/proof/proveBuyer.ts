@@ -15,7 +15,8 @@ export interface BuyerClaim {
 }
 
 export type BuyerProof =
-  { line: OrderLine; by: ProofMethod; failure: null } | { line: null; failure: ProofFailure }
+  | { line: OrderLine; by: ProofMethod; failure: null }
+  | { line: null; failure: ProofFailure }
 
 /** The order line that verifies the purchase, or the reason why there is none. */
 export async function proveBuyer(db: Knex, shop: Shop, claim: BuyerClaim): Promise<BuyerProof> {

@@ -66,7 +66,7 @@ export function PageFrame({
     settle()
     return () => element.removeEventListener('load', settle)
     // Callbacks are no dependencies.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [address, displayKey, spot])
 
   useEffect(() => {
@@ -93,7 +93,7 @@ export function PageFrame({
     )
     watch.observe(box)
     return () => watch.disconnect()
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [box])
 
   useEffect(() => {

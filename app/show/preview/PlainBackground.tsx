@@ -22,7 +22,7 @@ export function PlainBackground({
     if (!box) return
     stands(box)
     return fillBox(box, preview)
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [preview, look.background])
   useEffect(() => {
     const box = host.current

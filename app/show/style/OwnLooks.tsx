@@ -16,7 +16,7 @@ export function OwnLooks({ draft, view, change }: StyleProps) {
   useEffect(() => {
     if (saved) change({ ...draft, theme: { ...theme, look: saved } })
     // Once for each saved look.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [saved])
   const own = isReadyLook(theme.look)
     ? null

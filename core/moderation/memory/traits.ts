@@ -37,7 +37,7 @@ export const traitBit = (trait: Trait): number => 1 << traitNames.indexOf(trait)
 export const bitsOf = (some: Trait[]): number => some.reduce((bits, trait) => bits | traitBit(trait), 0)
 
 /** What one review shows alone; the other traits are found by comparing reviews. */
-export const ownTraitNames = ['hurried', 'throwAway', 'strangeMailbox', 'numberedMailbox', 'low', 'lowest', 'noProduct', 'fewWords', 'verified', 'unverified'] as const // prettier-ignore
+export const ownTraitNames = ['hurried', 'throwAway', 'strangeMailbox', 'numberedMailbox', 'low', 'lowest', 'noProduct', 'fewWords', 'verified', 'unverified'] as const // oxfmt-ignore
 export type OwnTrait = (typeof ownTraitNames)[number]
 
 export function ownTraits(arrival: ReadArrival): OwnTrait[] {

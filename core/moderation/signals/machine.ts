@@ -44,7 +44,7 @@ const forms = [
 ]
 const telltale = listTag([
   'system', 'assistant', 'instruction', 'instructions', 'moderator', 'prompt', 'spam', 'verified', 'inst', 'response', 'developer', 'moderation', 'task',
-]) // prettier-ignore
+]) // oxfmt-ignore
 
 /** Instructions to a program, in place of a review. */
 export function machineSignal(reading: Reading): Signal | null {

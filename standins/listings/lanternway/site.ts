@@ -21,8 +21,8 @@ export const lanternwayBusinesses = (now: Date): Business[] => [
     street: "Tanner's Row 4",
     opinions: readOpinions(wrenfieldReviews, now, readLine),
   },
-  { id: 'LW3S8T5B1C', name: 'Wrenfield Bee Supply, Saturday stall', street: '', opinions: readOpinions(stallReviews, now, readLine) }, // prettier-ignore
-  { id: 'LW9P2U6B4D', name: 'The Wrenfield Beehive', street: 'Bridge Street 31', opinions: readOpinions(pubReviews, now, readLine) }, // prettier-ignore
+  { id: 'LW3S8T5B1C', name: 'Wrenfield Bee Supply, Saturday stall', street: '', opinions: readOpinions(stallReviews, now, readLine) }, // oxfmt-ignore
+  { id: 'LW9P2U6B4D', name: 'The Wrenfield Beehive', street: 'Bridge Street 31', opinions: readOpinions(pubReviews, now, readLine) }, // oxfmt-ignore
   manyOpinions('LW5V0L5M0E', 'Harbour Chandlery', 5000, 5, now),
 ]
 
@@ -101,7 +101,7 @@ ${hasNext ? `<a rel="next" href="${urlOf(business)}?page=${page + 1}">Older ones
         .flatMap(({ opinions }) => opinions)
         .find(({ id }) => id === key)
       if (opinion) return html(document(opinion.name, reviewData(opinion), `<p>${text(opinion.text)}</p>`))
-      return html(document('Lanternway', {}, path === '/' ? homePage(home, businesses()) : '<p>No such page.</p>'), path === '/' ? 200 : 404) // prettier-ignore
+      return html(document('Lanternway', {}, path === '/' ? homePage(home, businesses()) : '<p>No such page.</p>'), path === '/' ? 200 : 404) // oxfmt-ignore
     },
   }
 }

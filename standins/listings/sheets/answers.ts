@@ -14,7 +14,7 @@ export const answers: [number, string, string, number, string, string, string, s
   [16, 'Gareth Ilott', 'gareth.ilott@post.example', 4, 'Good talk, kind to children.', 'Borage', 'Yes', 'A poster in the library'],
   [22, 'Solveig Dahl', 'solveig@dahl.example', 5, 'The smell when the lid came off.', 'Heather', 'Yes', 'Your newsletter'],
   [22, 'Jerome Pike', 'jpike@post.example', 3, 'Interesting, but I came for mead and there was none.', 'Chestnut', 'Maybe', 'The board outside'],
-] // prettier-ignore
+] // oxfmt-ignore
 
 export const headings = [
   'Sent at',

@@ -22,7 +22,7 @@ export function sheets(home: string, on: Faults, start: Date): Site {
     if (on.has('changed')) newest[4] = `${newest[4]} And the smell of the wax.`
     if (on.has('withdrawn')) rows.pop()
     if (on.has('added'))
-      rows.push([stamp(0, 0), 'Primrose Hale', 'primrose@hale.example', '5', 'The queen walking over my thumb.', 'Heather', 'Yes', 'A friend brought me']) // prettier-ignore
+      rows.push([stamp(0, 0), 'Primrose Hale', 'primrose@hale.example', '5', 'The queen walking over my thumb.', 'Heather', 'Yes', 'A friend brought me']) // oxfmt-ignore
     if (on.has('scripts')) newest[4] = `<script>document.title="mine"</script>${newest[4]}`
     return on.has('emptied') ? [] : rows
   }
