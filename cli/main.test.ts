@@ -21,7 +21,7 @@ beforeAll(() =>
     publicUrl: 'http://localhost:1',
     secret: null,
     argon: { memoryCost: 1024, timeCost: 1 },
-    outside: sitesFor({ now: new Date() }, 'http://standins.example').given,
+    given: sitesFor({ now: new Date() }, 'http://standins.example').given,
   }),
 )
 afterAll(() => rmSync(folder, { recursive: true }))

@@ -48,20 +48,23 @@ export async function fillDemo(
     siteUrl,
     secret,
     argon,
-    outside = {},
+    now = new Date(),
+    given = {},
   }: {
     publicUrl: string
     /** Without a trailing slash. */
     siteUrl: string
     secret: string | null
     argon?: Services['argon']
-    /** Replaces the way out, for tests. */
-    outside?: Partial<Pick<Services, 'fetchOutside' | 'origins'>>
+    /** The end of the made-up past. */
+    now?: Date
+    /** Replaces the way out and chance, for tests. */
+    given?: Partial<Pick<Services, 'fetchOutside' | 'origins' | 'newId' | 'newSecret'>>
   },
 ): Promise<void> {
   const file = databaseFile(folder)
   for (const part of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(part)) rmSync(part)
-  const end = Date.now()
+  const end = now.getTime()
   let clock = end - 800 * DAY_MS
   const db = await openDatabase(file)
   // An interrupted fill starts over, so it need not wait for the disk.
@@ -75,7 +78,7 @@ export async function fillDemo(
     now: () => new Date(clock),
     origins: originsAt(siteUrl),
     allowedHosts: [new URL(siteUrl).host],
-    ...outside,
+    ...given,
     ...(argon && { argon }),
   })
   const at = (daysAgo: number) => {
@@ -94,7 +97,7 @@ export async function fillDemo(
     [saltmarsh, [mara, ned]],
   ] as const) {
     clock = end - 800 * DAY_MS
-    const shop = await addShop(services, story, siteUrl, members)
+    const shop = await addShop(services, story, siteUrl, members, now)
     for (const review of story.reviews.toSorted((a, b) => b.came - a.came)) {
       at(review.came)
       await tell(services, shop, mara, story, review, at)
@@ -131,6 +134,7 @@ async function addShop(
   story: ShopStory,
   siteUrl: string,
   members: readonly Member[],
+  now: Date,
 ): Promise<Shop> {
   const { db, newId } = services
   const shopId = await insertShop(
@@ -164,7 +168,7 @@ async function addShop(
     productIds.set(sku, id!)
   }
   for (const order of story.orders) {
-    const placedAt = new Date(Date.now() - order.placed * DAY_MS)
+    const placedAt = new Date(now.getTime() - order.placed * DAY_MS)
     const [purchaseId] = await db('purchase').insert({
       shop_id: shopId,
       public_id: newId(),

@@ -45,7 +45,9 @@ import { buildThreads, type ThreadsGiven } from './workers/threads'
 import type { Workers } from './workers/workers'
 
 /** What tests replace. */
-export interface Overrides extends Partial<Pick<Services, 'now' | 'argon' | 'fetchOutside' | 'mailer'>> {
+export interface Overrides extends Partial<
+  Pick<Services, 'now' | 'argon' | 'fetchOutside' | 'mailer' | 'origins' | 'newId' | 'newSecret'>
+> {
   patience?: Patience
   /** Shared with threads of a test's own. */
   turns?: Turns

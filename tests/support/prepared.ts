@@ -42,7 +42,7 @@ export async function prepareDemo(): Promise<void> {
     siteUrl: FILLED_SITE,
     secret: SECRET,
     argon: { memoryCost: 1024, timeCost: 1 },
-    outside: sitesFor({ now: new Date() }, FILLED_SITE).given,
+    given: sitesFor({ now: new Date() }, FILLED_SITE).given,
   })
 }
 
