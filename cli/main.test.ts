@@ -5,25 +5,16 @@ import path from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { checkPassword } from '../server/account/password'
 import { openDatabase } from '../server/data/database'
-import { fillDemo } from '../demo/fill'
-import { sitesFor } from '../tests/support/listings'
+import { copyDemo } from '../tests/support/prepared'
 
 const folder = mkdtempSync(path.join(tmpdir(), 'elogio-cli-'))
 const elogio = (args: string[], dataFolder = folder) =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], {
+  spawnSync(process.execPath, ['scripts/elogio.mjs', ...args], {
     env: { ...process.env, ELOGIO_DATA: dataFolder },
     encoding: 'utf8',
   })
 const run = (dataFolder: string) => elogio(['log', 'verify'], dataFolder)
-beforeAll(() =>
-  fillDemo(folder, {
-    siteUrl: 'http://standins.example',
-    publicUrl: 'http://localhost:1',
-    secret: null,
-    argon: { memoryCost: 1024, timeCost: 1 },
-    given: sitesFor({ now: new Date() }, 'http://standins.example').given,
-  }),
-)
+beforeAll(() => copyDemo(folder))
 afterAll(() => rmSync(folder, { recursive: true }))
 
 test('log verify says of each shop that its chain holds, and where one is broken', async () => {

@@ -1,22 +1,4 @@
 import { Command } from 'commander'
-import type { Knex } from 'knex'
-import { existsSync } from 'node:fs'
-import path from 'node:path'
-import { translateCode } from '../core/messages/code'
-import { say } from '../core/messages/say/everything'
-import { resetPassword } from '../server/account/settings'
-import { openData } from '../server/backup/openData'
-import { restoreBackup } from '../server/backup/restoreBackup'
-import { writeBackup } from '../server/backup/writeBackup'
-import { readConfig, type Config } from '../server/config'
-import { mediaFolder } from '../server/dataFolder'
-import { verifyLogs } from '../server/moderation/verifyLogs'
-import { buildServices } from '../server/services'
-import { assessFile } from './assess'
-import { matchFiles } from './match'
-import { readFile } from './readFile'
-import { saveVocabulary, trainVocabulary } from './trainVocabulary'
-import { saveWording, trainWording } from './trainWording'
 
 // What a command writes is for the account that runs it alone.
 process.umask(0o077)
@@ -27,7 +9,8 @@ program
   .command('read <file>')
   .description('what bringing a file in would take, as JSON; needs no database')
   .option('--as <kind>', 'text: a pasted mail, chat, note or list of notes')
-  .action((file: string, { as }: { as?: string }) => {
+  .action(async (file: string, { as }: { as?: string }) => {
+    const { readFile } = await import('./readFile')
     console.log(JSON.stringify(readFile(file, as, new Date(Date.now()).toISOString().slice(0, 10)), null, 2))
   })
 
@@ -36,7 +19,8 @@ program
   .description('weighs the reviews of a JSON Lines file: state, score and reasons; needs no database')
   .option('--own <domains>', 'the shop’s own domains, parted by commas', '')
   .option('--teach <file>', 'decisions learnt first, as JSON Lines with "decision": "approved" or "spam"')
-  .action((reviews: string, { own, teach }: { own: string; teach?: string }) => {
+  .action(async (reviews: string, { own, teach }: { own: string; teach?: string }) => {
+    const { assessFile } = await import('./assess')
     const ownDomains = own
       .split(',')
       .map((domain) => domain.trim().toLowerCase())
@@ -47,7 +31,9 @@ program
 program
   .command('train-wording')
   .description('makes the text model and the vocabulary that ship, from the texts written for them')
-  .action(() => {
+  .action(async () => {
+    const { saveWording, trainWording } = await import('./trainWording')
+    const { saveVocabulary, trainVocabulary } = await import('./trainVocabulary')
     const file = trainWording()
     saveWording(file)
     saveVocabulary(trainVocabulary())
@@ -61,95 +47,44 @@ program
   )
   .requiredOption('--orders <file>', 'a CSV of orders, a row for a line of an order')
   .option('--zone <name>', 'the shop’s time zone, in which days are counted', 'UTC')
-  .action((reviews: string, { orders, zone }: { orders: string; zone: string }) => {
+  .action(async (reviews: string, { orders, zone }: { orders: string; zone: string }) => {
+    const { matchFiles } = await import('./match')
     printLines(matchFiles(orders, reviews, zone, new Date(Date.now()).toISOString()))
   })
 
 program
   .command('backup <file>')
   .description('writes database, pictures and secret into one file; Elogio may run meanwhile')
-  .action(async (file: string) => {
-    const dataFolder = dataIn(readConfig(process.env))
-    const given = { dataFolder, file, now: new Date(Date.now()), withMedia: true }
-    const { mediaFiles } = await writeBackup(given)
-    console.log(`${file} contains the database and ${mediaFiles} pictures.`)
-  })
+  .action(async (file: string) => (await import('./dataCommands')).backUp(file))
 
 program
   .command('restore <file>')
   .description('puts a backup in the place of the data; Elogio has to be stopped')
-  .action(async (file: string) => {
-    const { manifest, replaced } = await restoreBackup(
-      readConfig(process.env).dataFolder,
-      file,
-      new Date(Date.now()),
-    )
-    console.log(`The data is that of ${manifest.madeAt}, made by version ${manifest.version}.`)
-    if (replaced) console.log(`What was there before is in ${replaced}; delete it when all is well.`)
-  })
+  .action(async (file: string) => (await import('./dataCommands')).restore(file))
 
 program
   .command('log')
   .description('the log of decisions')
   .command('verify')
   .description('recomputes the chain of every shop’s log; exits with 1 when one is broken')
-  .action(() =>
-    onData(async (db) => {
-      const checks = await verifyLogs({ db })
-      for (const { shop, check } of checks) {
-        console.log(
-          check.holds
-            ? `${shop}: ${check.entries} entries, the chain holds`
-            : `${shop}: BROKEN at entry ${check.brokenAt} of ${check.entries}`,
-        )
-      }
-      if (checks.some(({ check }) => !check.holds)) process.exitCode = 1
-    }),
-  )
+  .action(async () => (await import('./dataCommands')).verifyLog())
 
 program
   .command('member')
   .description('the people of the installation')
   .command('password <email>')
   .description('gives a member a new password and signs her out everywhere')
-  .action((email: string) =>
-    onData(async (db, config) => {
-      const signing = {
-        signingKey: Buffer.alloc(0),
-        publicUrl: config.publicUrl,
-        mediaFolder: mediaFolder(config.dataFolder),
-      }
-      const password = await resetPassword(buildServices({ db, ...signing }), email)
-      if (password === null) throw new Error(`There is no member with the address ${email}.`)
-      console.log(`The new password of ${email} is ${password}`)
-    }),
-  )
+  .action(async (email: string) => (await import('./dataCommands')).givePassword(email))
 
 // A single write, because a hundred thousand are slow.
 function printLines(records: object[]): void {
   process.stdout.write(records.map((record) => `${JSON.stringify(record)}\n`).join(''))
 }
 
-/** The data folder, if there is data in it. */
-function dataIn({ dataFolder }: Config): string {
-  if (!existsSync(path.join(dataFolder, 'elogio.db')))
-    throw new Error(`There is no data in ${dataFolder}. Set ELOGIO_DATA to the data folder.`)
-  return dataFolder
-}
-
-async function onData(work: (db: Knex, config: Config) => Promise<void>): Promise<void> {
-  const config = readConfig(process.env)
-  const db = await openData(dataIn(config), new Date(Date.now()))
-  try {
-    await work(db, config)
-  } finally {
-    await db.destroy()
-  }
-}
-
 try {
   await program.parseAsync()
 } catch (error) {
-  console.error(error instanceof Error ? translateCode(say, error.message) : error)
+  const { inWords } = await import('./inWords')
+  console.error(inWords(error))
   process.exitCode = 1
 }

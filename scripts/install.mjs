@@ -54,12 +54,13 @@ export function installPackages() {
 /** Builds when a source has changed since the last build. */
 export function build() {
   const sources = [
-    ...['app', 'core', 'onsite', 'public', 'server', 'standins'].flatMap(filesBelow),
+    ...['app', 'cli', 'core', 'onsite', 'public', 'server', 'standins'].flatMap(filesBelow),
     ...[
       'package-lock.json',
       'vite.config.ts',
       'vite.loader.config.ts',
       'vite.server.config.ts',
+      'vite.commands.config.ts',
       'react-router.config.ts',
       'scripts/compress.mjs',
     ].map((name) => path.join(root, name)),

@@ -79,7 +79,10 @@ for (const { file, source } of inFolders) {
     if (ts.isFunctionLike(node) && node.body) {
       const lines = lineAt(node.getEnd()) - lineAt(node.getStart(source)) + 1
       if (lines > LONG)
-        long.push({ lines, at: `${file}:${lineAt(node.getStart(source))} ${node.name?.getText(source) ?? ''}` })
+        long.push({
+          lines,
+          at: `${file}:${lineAt(node.getStart(source))} ${node.name?.getText(source) ?? ''}`,
+        })
     }
     if (ts.isAsExpression(node) && file.startsWith('server/') && node.type.getText(source) !== 'const')
       assertions.push(`${file}:${lineAt(node.getStart(source))} ${node.getText(source).replace(/\s+/g, ' ')}`)

@@ -1,6 +1,7 @@
 import { Buffer } from 'node:buffer'
 import { spawn } from 'node:child_process'
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { fail, installPackages, root, run } from './install.mjs'
@@ -19,6 +20,9 @@ const coresAtStart = coreTime()
 const reports = path.join(root, '.work', 'reports')
 rmSync(reports, { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
+/** What tests prepare once, for all of them. */
+const prepared = mkdtempSync(path.join(tmpdir(), 'elogio-prepared-'))
+process.env.ELOGIO_TEST_PREPARED = prepared
 let passed = 0
 let failed = 0
 const durations = []
@@ -29,6 +33,7 @@ await tests('unit', 2)
 // Journeys wait for pages part of the time, so that three keep two cores busy.
 await tests('journey', 3)
 await checked
+rmSync(prepared, { recursive: true, force: true })
 
 durations.sort((a, b) => b.seconds - a.seconds)
 console.log('\nThe slowest tests:')

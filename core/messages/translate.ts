@@ -2,11 +2,12 @@ import i18next, { type FormatterModule } from 'i18next'
 import type { Values } from './typedKeys'
 
 const numbersOf = (language: string): FormatterModule => {
-  const number = new Intl.NumberFormat(language)
+  let number: Intl.NumberFormat | undefined
   return {
     type: 'formatter',
     init: () => undefined,
-    format: (value: unknown) => (typeof value === 'number' ? number.format(value) : String(value)),
+    format: (value: unknown) =>
+      typeof value === 'number' ? (number ??= new Intl.NumberFormat(language)).format(value) : String(value),
     add: () => undefined,
     addCached: () => undefined,
   }

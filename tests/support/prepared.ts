@@ -9,7 +9,7 @@ import { databaseFile } from '../../server/dataFolder'
 
 /* What is made once for a run of tests and copied by each. */
 
-/** Names the folder for the processes that run the tests. */
+/** Names the folder for the processes that run the tests; `scripts/test.mjs` has one for unit and browser tests. */
 const FOLDER = 'ELOGIO_TEST_PREPARED'
 export const SECRET = 'a-secret-for-tests-that-is-long-enough'
 /** Stands in the filled demo where a test has the address of its own stand-in. */
@@ -18,6 +18,15 @@ export const FILLED_SITE = 'http://standins.example'
 const folder = (): string => (process.env[FOLDER] ??= mkdtempSync(path.join(tmpdir(), 'elogio-prepared-')))
 const migratedFile = () => path.join(folder(), 'migrated.db')
 const demoFolder = () => path.join(folder(), 'demo')
+
+/** Makes what all tests of a run need. Returns what removes it, unless others need it too. */
+export async function prepare(...parts: (() => Promise<void>)[]): Promise<() => void> {
+  const isShared = process.env[FOLDER] !== undefined
+  for (const part of parts) await part()
+  return () => {
+    if (!isShared) removePrepared()
+  }
+}
 
 /** Removes what was prepared. */
 export function removePrepared(): void {

@@ -1,8 +1,4 @@
-import { prepareDemo, prepareMigrated, removePrepared } from './prepared'
+import { prepare, prepareDemo, prepareMigrated } from './prepared'
 
 /** Runs once before all browser tests. */
-export default async function setUp() {
-  await prepareMigrated()
-  await prepareDemo()
-  return removePrepared
-}
+export default () => prepare(prepareMigrated, prepareDemo)

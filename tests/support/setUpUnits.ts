@@ -1,7 +1,4 @@
-import { prepareMigrated, removePrepared } from './prepared'
+import { prepare, prepareMigrated } from './prepared'
 
 /** Runs once before all unit tests. */
-export default async function setUp() {
-  await prepareMigrated()
-  return removePrepared
-}
+export default () => prepare(prepareMigrated)

@@ -1,3 +1,4 @@
+import { bytesOf } from '../../formats/base64'
 import file from './vocabulary.json' with { type: 'json' }
 
 /** What is known of the words of many languages. */
@@ -20,5 +21,3 @@ export function vocabularyFile(): Vocabulary {
   }
   return read
 }
-
-const bytesOf = (base64: string) => Uint8Array.from(atob(base64), (sign) => sign.charCodeAt(0))

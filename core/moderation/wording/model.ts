@@ -1,3 +1,4 @@
+import { base64Of, bytesOf } from '../../formats/base64'
 import type { ReadWord } from '../reading'
 import { sumOfWord, WEIGHTS, withFeatures } from './features'
 
@@ -91,14 +92,4 @@ export function writeWording(
     scale: Number(scale.toPrecision(6)),
     weights: base64Of(new Uint8Array(Int8Array.from(weights, (weight) => Math.round(weight / scale)).buffer)),
   }
-}
-
-const bytesOf = (base64: string) => Uint8Array.from(atob(base64), (sign) => sign.charCodeAt(0))
-
-const CHUNK = 8192
-function base64Of(bytes: Uint8Array): string {
-  let text = ''
-  for (let at = 0; at < bytes.length; at += CHUNK)
-    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK))
-  return btoa(text)
 }
