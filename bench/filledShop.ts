@@ -180,7 +180,10 @@ export async function filledShop(size: number, more: Partial<Amounts> = {}): Pro
       written_at: at,
       written_precision: 'moment',
     }
-    const answers = formOf(i) === 'bench' ? [] : [{ question: 'hives', value: answerOf(i), review_id: i + 1 }]
+    const answers =
+      formOf(i) === 'bench'
+        ? []
+        : [{ question: 'hives', value: answerOf(i), shop_id: shopId, review_id: i + 1 }]
     const tags = tagsOf(i).map((name) => ({ shop_id: shopId, tag_id: tagIds[name]!, review_id: i + 1 }))
     return { review, version, answers, tags }
   }

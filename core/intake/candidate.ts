@@ -58,8 +58,6 @@ export type Identity =
   | { by: 'token'; token: string }
   /** The key that its origin gave it, such as a number in a file. */
   | { by: 'externalKey'; origin: string; key: string }
-  /** Email address, product and words together; without an address nothing is the same. */
-  | { by: 'words' }
   /** The link by which its writer changes it. */
   | { by: 'review'; id: number }
   | { by: 'nothing' }

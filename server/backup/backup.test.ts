@@ -17,7 +17,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { create, extract } from 'tar'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { migrationNames, migrationSource } from '../data/migrations'
+import { migrations, migrationSource } from '../data/migrations'
 import { openDatabase } from '../data/database'
 import { makeDailyBackup } from './dailyBackup'
 import { openData } from './openData'
@@ -35,20 +35,14 @@ afterEach(() => rmSync(root, { recursive: true, force: true }))
 
 const inData = (name: string, folder = data) => path.join(folder, name)
 
-/** A data folder with a member of a name and one picture; of an earlier version with fewer migrations. */
-async function filled(name: string, folder = data, migrations = Infinity): Promise<void> {
+/** A data folder with a member of a name and one picture. */
+async function filled(name: string, folder = data): Promise<void> {
   mkdirSync(inData('media', folder), { recursive: true })
   const db = knex({
     client: 'better-sqlite3',
     connection: { filename: inData('elogio.db', folder) },
     useNullAsDefault: true,
-    migrations: {
-      migrationSource: {
-        ...migrationSource,
-        getMigrations: async (extensions) =>
-          (await migrationSource.getMigrations(extensions)).slice(0, migrations),
-      },
-    },
+    migrations: { migrationSource },
   })
   await db.migrate.latest()
   await db('member').insert({
@@ -225,10 +219,20 @@ test('what a killed backup has left is deleted at the next start', () => {
 })
 
 test('before an update the database is copied, and the copy brings it back', async () => {
-  await filled('mara', data, migrationNames.length - 1)
-  const updated = await openData(data, now)
-  await updated('member').update({ name: 'changed by the new version' })
-  await updated.destroy()
+  await filled('mara')
+  migrations.push({
+    name: '1999_next_version',
+    migration: {
+      up: (db) => db('member').update({ name: 'changed by the new version' }),
+      down: async () => undefined,
+    },
+  })
+  try {
+    await (await openData(data, now)).destroy()
+  } finally {
+    migrations.pop()
+  }
+  expect(contentsOf().members).toEqual(['changed by the new version'])
   const [copy] = readdirSync(inData('backups'))
   expect(copy).toBe('before-update-2026-11-29T14-30-05.tar.gz')
   await restoreBackup(data, inData(`backups/${copy}`), now)
@@ -241,6 +245,16 @@ test('data of a newer version is left alone, with what to do', async () => {
   db.prepare("INSERT INTO knex_migrations (name, batch) VALUES ('9999_from_the_future', 9)").run()
   db.close()
   await expect(openData(data, now)).rejects.toThrow('newer version of Elogio')
+})
+
+test('data from before the first release is left alone, with what to do', async () => {
+  await filled('mara')
+  const db = new Database(inData('elogio.db'))
+  db.prepare("UPDATE knex_migrations SET name = '0031_many_products'").run()
+  db.close()
+  await expect(openData(data, now)).rejects.toThrow('Set ELOGIO_DATA to another folder')
+  const old = await backup()
+  await expect(restoreBackup(data, old, now)).rejects.toThrow('it was made before the first release')
 })
 
 test('a backup a day is made, and a week of them is kept', async () => {

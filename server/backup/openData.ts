@@ -3,7 +3,7 @@ import { existsSync, statSync } from 'node:fs'
 import path from 'node:path'
 import { databaseFile } from '../dataFolder'
 import { openDatabase } from '../data/database'
-import { migrationNames } from '../data/migrations'
+import { migrations, unusable } from '../data/migrations'
 import type { Turns } from '../data/turns'
 import { backupsFolder, prune, stampOf } from './backupsFolder'
 import { migrationsOf } from './databaseCopy'
@@ -27,13 +27,17 @@ export async function openData(dataFolder: string, now: Date, turns?: Turns): Pr
 
 async function copyBeforeUpdate(dataFolder: string, file: string, now: Date): Promise<void> {
   const had = migrationsOf(file)
-  const newer = had.filter((name) => !migrationNames.includes(name))
   const folder = backupsFolder(dataFolder)
-  if (newer.length > 0)
+  const why = unusable(had)
+  if (why === 'beforeRelease')
+    throw new Error(
+      `The data in ${dataFolder} was made before the first release and cannot be used. Set ELOGIO_DATA to another folder, or start the demo with --fresh.`,
+    )
+  if (why === 'newer')
     throw new Error(
       `The data was made by a newer version of Elogio. Install that, or restore the copy from before the update: it is in ${folder}.`,
     )
-  if (had.length === 0 || had.length === migrationNames.length) return
+  if (had.length === 0 || had.length === migrations.length) return
   const copy = path.join(folder, `before-update-${stampOf(now)}.tar.gz`)
   try {
     await writeBackup({ dataFolder, file: copy, now, withMedia: false })

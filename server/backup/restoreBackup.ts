@@ -12,7 +12,7 @@ import {
 } from 'node:fs'
 import path from 'node:path'
 import { extract } from 'tar'
-import { migrationNames } from '../data/migrations'
+import { unusable } from '../data/migrations'
 import { lockFolder } from '../folderLock'
 import { stampOf } from './backupsFolder'
 import { checkDatabase, lockDatabase, sha256Of } from './databaseCopy'
@@ -102,8 +102,9 @@ async function unpack(dataFolder: string, file: string): Promise<Manifest> {
   const manifest = manifestSchema.safeParse(readManifest(at(names.manifest)))
   if (!manifest.success || !existsSync(at(names.database))) throw refused('it is no backup, or not whole')
   const { databaseSha256, mediaFiles, migration, version } = manifest.data
-  if (!migrationNames.includes(migration))
-    throw refused(`it was made by the newer version ${version}; install that first`)
+  const why = unusable([migration])
+  if (why === 'beforeRelease') throw refused('it was made before the first release')
+  if (why === 'newer') throw refused(`it was made by the newer version ${version}; install that first`)
   if ((await sha256Of(at(names.database))) !== databaseSha256) throw refused('its database is not whole')
   checkDatabase(at(names.database))
   if (mediaFiles !== null) {

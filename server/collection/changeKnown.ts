@@ -22,7 +22,7 @@ const VANISH = 'vanish'
 /** Whether a known review says something else now, or is back. */
 export function isChanged({ identity, rating, ...says }: Candidate, known: KnownReview): boolean {
   // A token says only that a form was sent twice.
-  if (identity.by === 'token' || identity.by === 'words') return known.state === 'undone'
+  if (identity.by === 'token') return known.state === 'undone'
   // Whoever changes it by hand asked before whether anything differs.
   if (identity.by === 'review') return true
   return (

@@ -23,7 +23,7 @@ export async function writeDown(
   return receiveOne(services, shop, asMember(member), {
     source: 'manualEntry',
     formId: null,
-    identity: { by: 'words' },
+    identity: { by: 'nothing' },
     ...trustedSubmission,
     writers: 'anyone',
     fillSeconds: null,

@@ -200,7 +200,7 @@ export async function insertForm(
     version: 0,
     draft: JSON.stringify(design),
   })
-  await trx('form_slug').insert({ slug, form_id: id })
+  await trx('form_slug').insert({ slug, shop_id: shopId, form_id: id })
   if (state !== 'draft') await insertFormVersion(trx, { id: id!, shopId, version: 0 }, design, now)
   return id!
 }
@@ -250,7 +250,7 @@ export async function updateForm(
 
 /** Its earlier addresses go on working. */
 export async function moveForm(trx: Knex, shopId: number, formId: number, slug: string): Promise<void> {
-  await trx('form_slug').insert({ slug, form_id: formId }).onConflict('slug').ignore()
+  await trx('form_slug').insert({ slug, shop_id: shopId, form_id: formId }).onConflict('slug').ignore()
   await trx('form').where({ shop_id: shopId, id: formId }).update({ slug })
 }
 

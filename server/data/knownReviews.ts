@@ -9,7 +9,6 @@ export interface StoredIdentity {
   tokenHash: string | null
   origin: string
   externalKey: string | null
-  sameWords: string | null
 }
 
 /** A stored review that a candidate is compared with. */
@@ -35,7 +34,6 @@ const columns = {
   tokenHash: 'review.token_hash',
   origin: 'review.origin',
   externalKey: 'review.external_key',
-  sameWords: 'review.same_words',
 }
 
 /** The stored reviews with some identities; null where there is none. */
@@ -67,21 +65,16 @@ async function storedRows(db: Knex, shopId: number, identities: StoredIdentity[]
     await find('review.token_hash', identities.map(({ tokenHash }) => tokenHash)), // oxfmt-ignore
     ({ tokenHash }) => tokenHash,
   )
-  const bySameWords = keyed(
-    await find('review.same_words', identities.map(({ sameWords }) => sameWords)), // oxfmt-ignore
-    ({ sameWords }) => sameWords,
-  )
   const byExternalKey = new Map<string, Row>()
   for (const origin of new Set(identities.map(({ origin }) => origin))) {
     const keys = identities.filter((one) => one.origin === origin).map(({ externalKey }) => externalKey)
     for (const row of await find('review.external_key', keys, { 'review.origin': origin }))
       byExternalKey.set(`${origin}\n${row.externalKey}`, row)
   }
-  return identities.map(({ reviewId, tokenHash, origin, externalKey, sameWords }) => {
+  return identities.map(({ reviewId, tokenHash, origin, externalKey }) => {
     if (reviewId !== null) return byId.get(String(reviewId)) ?? null
     if (tokenHash !== null) return byToken.get(tokenHash) ?? null
-    if (externalKey !== null) return byExternalKey.get(`${origin}\n${externalKey}`) ?? null
-    return sameWords === null ? null : (bySameWords.get(sameWords) ?? null)
+    return externalKey === null ? null : (byExternalKey.get(`${origin}\n${externalKey}`) ?? null)
   })
 }
 

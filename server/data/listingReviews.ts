@@ -39,6 +39,7 @@ export async function noteSeen(
       const { listingId, likes, claimsVerified } = byKey.get(key)!
       return {
         review_id: id,
+        shop_id: shopId,
         listing_id: listingId,
         seen_read: read,
         likes,

@@ -32,8 +32,6 @@ export interface NewReview extends Pick<
   listingId: number | null
   origin: string
   externalKey: string | null
-  /** A digest of email address, product and words; null if it has no address. */
-  sameWords: string | null
   proof: { lineId: number; method: ProofMethod } | null
   ip: string
   fillSeconds: number | null
@@ -84,7 +82,7 @@ export async function insertReviews(
     trx,
     'review_answer',
     reviews.flatMap(({ version }, i) =>
-      answerLines(version.answers).map((line) => ({ ...line, review_id: ids[i]!.reviewId })),
+      answerLines(version.answers).map((line) => ({ ...line, shop_id: shopId, review_id: ids[i]!.reviewId })),
     ),
   )
   for (const [i, { proof, photos, receivedAt }] of reviews.entries()) {
@@ -131,7 +129,6 @@ function reviewRow(
     listing_id: review.listingId,
     origin: review.origin,
     external_key: review.externalKey,
-    same_words: review.sameWords,
     product_id: review.productId,
     customer_id: review.customer && customers.get(emailKeyOf(review.customer))!,
     state: review.state,

@@ -1,8 +1,5 @@
-import type { Knex } from 'knex'
-
-const statements = [
-  `ALTER TABLE job RENAME TO job_before`,
-  `DROP INDEX job_by_due`,
+/** Work that runs after a request. */
+export const jobs = [
   `CREATE TABLE job (
     id INTEGER PRIMARY KEY,
     shop_id INTEGER REFERENCES shop(id),
@@ -23,19 +20,13 @@ const statements = [
     created_at TEXT NOT NULL,
     ended_at TEXT
   )`,
-  `INSERT INTO job (id, shop_id, kind, unique_key, payload, generation, due_at, attempts, error, created_at)
-    SELECT id, shop_id, kind, unique_key, payload, generation, due_at, attempts, error, due_at FROM job_before`,
-  `DROP TABLE job_before`,
   `CREATE INDEX job_by_due ON job (kind, due_at) WHERE state = 'due'`,
   `CREATE INDEX job_by_lease ON job (leased_until) WHERE state = 'running'`,
   `CREATE INDEX job_by_shop ON job (shop_id, id)`,
   `CREATE INDEX job_by_end ON job (ended_at) WHERE ended_at IS NOT NULL`,
+
+  `CREATE TABLE storage_trial (
+    id INTEGER PRIMARY KEY,
+    bytes BLOB NOT NULL
+  )`,
 ]
-
-export async function up(db: Knex): Promise<void> {
-  for (const statement of statements) await db.raw(statement)
-}
-
-export async function down(): Promise<void> {
-  throw new Error('migrations only go forward')
-}

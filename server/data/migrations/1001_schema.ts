@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
+import { schema } from '../schema'
 
-/** `/healthz` writes here to test the storage. The table is empty otherwise. */
 export async function up(db: Knex): Promise<void> {
-  await db.raw('CREATE TABLE storage_trial (id INTEGER PRIMARY KEY, bytes BLOB NOT NULL)')
+  for (const statement of schema) await db.raw(statement)
 }
 
 export async function down(): Promise<void> {

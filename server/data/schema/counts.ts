@@ -1,0 +1,181 @@
+import {
+  adding,
+  columnsOf,
+  insertPublishable,
+  laneFacets,
+  publishableColumns,
+  publishableFacets,
+} from './facets'
+
+const laneKeys = `shop_id, ${columnsOf(laneFacets)}`
+const totalLaneFacets = laneFacets.filter(({ column }) => column !== 'product_id')
+const publishableKeys = `shop_id, ${publishableColumns}`
+const { productId: _product, ...traits } = publishableFacets
+const totalFacets = Object.values(traits)
+const totalKeys = `shop_id, ${columnsOf(totalFacets)}`
+
+const counters = (table: string, facets: { column: string; type: string }[]) => `CREATE TABLE ${table} (
+    shop_id INTEGER NOT NULL,
+${facets.map(({ column, type }) => `    ${column} ${type} NOT NULL,`).join('\n')}
+    count INTEGER NOT NULL,
+    PRIMARY KEY (shop_id, ${facets.map(({ column }) => column).join(', ')})
+  ) WITHOUT ROWID`
+
+/** A row of `review` in its list, counted once more or less. */
+const countedIn = (row: 'old' | 'new', by: 1 | -1) =>
+  adding(
+    'review_count',
+    laneKeys,
+    `VALUES (${row}.shop_id, ${laneFacets.map(({ of }) => ofRow(of, row)).join(', ')}, ${by})`,
+  )
+const ofRow = (sql: string, row: string) =>
+  sql.replace(/\b(?:[a-z]+_)*[a-z]+\b(?! *\()/g, (name) => (laneColumns.has(name) ? `${row}.${name}` : name))
+const laneColumns = new Set([...laneFacets.map(({ column }) => column), 'reply_id'])
+
+const arrived = (row: 'old' | 'new', by: 1 | -1) =>
+  adding(
+    'arrival_count',
+    'shop_id, day, source, verified',
+    `SELECT ${row}.shop_id, substr(${row}.received_at, 1, 10), ${row}.source, ${row}.verified, ${by}
+    WHERE ${row}.state <> 'undone'`,
+  )
+
+/** What a row of the counters changed by, in the counters without products. */
+const summed = (table: string, keys: string, by: string) =>
+  adding(table, keys, `VALUES (${keys.replace(/\w+/g, 'new.$&')}, ${by})`)
+
+const countingReviews = (by: string) => `UPDATE product SET
+      reviews = reviews + (new.state IN ('waiting', 'held', 'approved')) * (${by}),
+      approved = approved + (new.state = 'approved') * (${by})
+    WHERE id = new.product_id`
+
+const countedPublishable = (review: string, by: 1 | -1) =>
+  adding(
+    'publishable_count',
+    publishableKeys,
+    `SELECT ${publishableKeys}, ${by} FROM publishable_review WHERE review_id = ${review}`,
+  )
+
+/** What visitors can see of a review, found out again. */
+const publishedAgain = (review: string) => `${countedPublishable(review, -1)};
+    DELETE FROM publishable_review WHERE review_id = ${review};
+    ${insertPublishable(`review.id = ${review}`)};
+    ${countedPublishable(review, 1)};`
+
+/**
+ * Counters and indexes of reviews that triggers keep. New reviews are added by `indexInserted`, many at once. Those
+ * without products say what the lists and displays of a whole shop contain.
+ */
+export const counts = [
+  counters('review_count', laneFacets),
+  counters('lane_count', totalLaneFacets),
+  counters('publishable_count', Object.values(publishableFacets)),
+  counters('publishable_total', totalFacets),
+  `CREATE TRIGGER review_recounted
+    AFTER UPDATE OF state, product_id, rating, showable, in_averages, language, verified, has_text, reply_id ON review
+  BEGIN
+    ${countedIn('old', -1)};
+    ${countedIn('new', 1)};
+  END`,
+  `CREATE TRIGGER review_uncounted AFTER DELETE ON review BEGIN
+    ${countedIn('old', -1)};
+  END`,
+  ...(
+    [
+      ['begun', 'INSERT', 'new.count'],
+      ['changed', 'UPDATE OF count', 'new.count - old.count'],
+    ] as const
+  ).flatMap(([name, event, by]) => [
+    `CREATE TRIGGER review_count_${name} AFTER ${event} ON review_count BEGIN
+    ${summed('lane_count', `shop_id, ${columnsOf(totalLaneFacets)}`, by)};
+    ${countingReviews(by)};
+  END`,
+    `CREATE TRIGGER publishable_count_${name} AFTER ${event} ON publishable_count BEGIN
+    ${summed('publishable_total', totalKeys, by)};
+  END`,
+  ]),
+
+  `CREATE TABLE arrival_count (
+    shop_id INTEGER NOT NULL,
+    day TEXT NOT NULL,
+    source TEXT NOT NULL,
+    verified INTEGER NOT NULL,
+    count INTEGER NOT NULL,
+    PRIMARY KEY (shop_id, day, source, verified)
+  ) WITHOUT ROWID`,
+  `CREATE TRIGGER arrival_recounted AFTER UPDATE OF state, verified ON review
+    WHEN old.verified <> new.verified OR (old.state = 'undone') <> (new.state = 'undone')
+  BEGIN
+    ${arrived('old', -1)};
+    ${arrived('new', 1)};
+  END`,
+  `CREATE TRIGGER arrival_uncounted AFTER DELETE ON review BEGIN
+    ${arrived('old', -1)};
+  END`,
+
+  `CREATE VIRTUAL TABLE review_text USING fts5(
+    scope, title, body, author_name,
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3 4 5 6 7 8'
+  )`,
+  `CREATE TRIGGER review_searched AFTER UPDATE OF current_version_id, state ON review BEGIN
+    DELETE FROM review_text WHERE rowid = new.id;
+    ${indexText('review.id = new.id')};
+  END`,
+
+  `CREATE TABLE publishable_review (
+    review_id INTEGER PRIMARY KEY REFERENCES review(id),
+    shop_id INTEGER NOT NULL,
+${Object.values(publishableFacets)
+  .map(({ column, type }) => `    ${column} ${type} NOT NULL,`)
+  .join('\n')}
+    written_at TEXT NOT NULL
+  )`,
+  `CREATE INDEX publishable_newest ON publishable_review (shop_id, written_at, review_id)`,
+  `CREATE INDEX publishable_highest ON publishable_review (shop_id, rating, written_at, review_id)`,
+  `CREATE INDEX publishable_verified ON publishable_review (shop_id, verified, written_at, review_id)`,
+  `CREATE INDEX publishable_by_facets ON publishable_review (${publishableKeys}, written_at, review_id)`,
+  `CREATE INDEX publishable_by_traits ON publishable_review (${totalKeys}, written_at, review_id)`,
+  `CREATE TRIGGER review_published
+    AFTER UPDATE OF published_version_id, showable, product_id, verified, confirmed_at, listing_id, photos ON review
+    WHEN old.published_version_id IS NOT NULL OR new.published_version_id IS NOT NULL
+  BEGIN
+    ${publishedAgain('new.id')}
+  END`,
+  `CREATE TRIGGER photo_declined AFTER UPDATE OF declined ON photo WHEN old.declined <> new.declined BEGIN
+    ${publishedAgain('new.review_id')}
+  END`,
+]
+
+/** Adds the words of some reviews to the full-text index. */
+function indexText(which: string): string {
+  return `INSERT INTO review_text (rowid, scope, title, body, author_name)
+    SELECT review.id, 'shop' || review.shop_id || review.state, title, body, author_name
+    FROM review JOIN review_version ON review_version.id = review.current_version_id
+    WHERE ${which}`
+}
+
+const SOME = 'review.id BETWEEN ? AND ?'
+
+/** The same as what the triggers do when a review changes later, for a range of ids. */
+export const indexingInserted = [
+  adding(
+    'arrival_count',
+    'shop_id, day, source, verified',
+    `SELECT shop_id, substr(received_at, 1, 10), source, verified, count(*)
+    FROM review WHERE ${SOME} GROUP BY 1, 2, 3, 4`,
+  ),
+  adding(
+    'review_count',
+    laneKeys,
+    `SELECT shop_id, ${laneFacets.map(({ of }) => of).join(', ')}, count(*)
+    FROM review WHERE ${SOME} GROUP BY ${[0, ...laneFacets].map((_, i) => i + 1).join(', ')}`,
+  ),
+  indexText(SOME),
+  insertPublishable(SOME),
+  adding(
+    'publishable_count',
+    publishableKeys,
+    `SELECT ${publishableKeys}, count(*) FROM publishable_review
+    WHERE review_id BETWEEN ? AND ? GROUP BY ${publishableKeys}`,
+  ),
+]

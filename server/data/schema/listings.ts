@@ -1,0 +1,63 @@
+/** The shop’s pages on other sites, and their reviews. */
+export const listings = [
+  `CREATE TABLE listing (
+    id INTEGER PRIMARY KEY,
+    shop_id INTEGER NOT NULL REFERENCES shop(id),
+    public_id TEXT NOT NULL UNIQUE,
+    origin TEXT NOT NULL,
+    kind TEXT NOT NULL CHECK (kind IN ('listing', 'post')),
+    external_id TEXT NOT NULL,
+    name TEXT NOT NULL,
+    street TEXT NOT NULL,
+    url TEXT NOT NULL,
+    write_url TEXT,
+    picture TEXT,
+    average REAL,
+    scale INTEGER,
+    count INTEGER,
+    languages TEXT NOT NULL DEFAULT '[]',
+    product_id INTEGER REFERENCES product(id),
+    tag TEXT NOT NULL DEFAULT '',
+    arrives_as TEXT NOT NULL CHECK (arrives_as IN ('waiting', 'approved')),
+    access_key TEXT,
+    state TEXT NOT NULL CHECK (state IN ('active', 'stopped', 'disconnected')),
+    refusal TEXT,
+    refused_at TEXT,
+    failures INTEGER NOT NULL DEFAULT 0,
+    next_check_at TEXT,
+    checked_at TEXT,
+    changed_at TEXT,
+    found TEXT,
+    reads INTEGER NOT NULL DEFAULT 0,
+    read_at TEXT,
+    cursor TEXT,
+    read_so_far INTEGER,
+    intake_id INTEGER REFERENCES intake(id),
+    accepts_fewer INTEGER NOT NULL DEFAULT 0,
+    removed_at TEXT,
+    disconnected_at TEXT,
+    created_at TEXT NOT NULL,
+    matching TEXT,
+    problems TEXT,
+    digest TEXT,
+    digest_reads INTEGER NOT NULL DEFAULT 0,
+    is_linked INTEGER NOT NULL DEFAULT 1
+  )`,
+  `CREATE UNIQUE INDEX listing_once ON listing (shop_id, origin, external_id) WHERE state <> 'disconnected'`,
+
+  `CREATE TABLE listing_review (
+    review_id INTEGER PRIMARY KEY REFERENCES review(id),
+    shop_id INTEGER NOT NULL REFERENCES shop(id),
+    listing_id INTEGER NOT NULL REFERENCES listing(id),
+    seen_read INTEGER NOT NULL,
+    likes INTEGER,
+    claims_verified INTEGER NOT NULL
+  )`,
+  `CREATE INDEX listing_review_seen ON listing_review (listing_id, seen_read)`,
+
+  `CREATE TABLE origin_call (
+    origin TEXT PRIMARY KEY,
+    called_at TEXT NOT NULL,
+    blocked_until TEXT
+  ) WITHOUT ROWID`,
+]
