@@ -1,3 +1,4 @@
+import { asMember } from '../core/moderation/actor'
 import { performance } from 'node:perf_hooks'
 import { reviewFilterSchema } from '../core/moderation/reviewFilter'
 import { plainAct } from '../core/moderation/reviewAct'
@@ -80,7 +81,14 @@ async function measured({ services, shop }: FilledShop): Promise<Map<string, num
   figures.set(
     'a decision',
     await p95(() =>
-      decide(services, shop, member, 'r400', plainAct(revision % 2 ? 'spam' : 'approve'), revision++),
+      decide(
+        services,
+        shop,
+        asMember(member),
+        'r400',
+        plainAct(revision % 2 ? 'spam' : 'approve'),
+        revision++,
+      ),
     ),
   )
   return figures

@@ -1,3 +1,4 @@
+import { asMember } from '../core/moderation/actor'
 import path from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { layouts } from '../core/display/choices'
@@ -79,7 +80,7 @@ const waiting: { publicId: string }[] = await db('review')
   .limit(ROUNDS + 1)
   .select({ publicId: 'public_id' })
 for (const [round, { publicId }] of waiting.entries()) {
-  await decide(services, shop, member, publicId, plainAct('approve'), 1)
+  await decide(services, shop, asMember(member), publicId, plainAct('approve'), 1)
   let done = false
   const start = performance.now()
   const working = jobs.drain().then(() => {

@@ -1,3 +1,4 @@
+import { asMember } from '../core/moderation/actor'
 import { productRow } from '../server/data/products'
 import { existsSync, rmSync } from 'node:fs'
 import { originsAt } from '../core/listing/origins'
@@ -109,7 +110,7 @@ export async function fillDemo(
     const connected = await connectListings(services, shop, mara, story.listings, doJobs)
     for (const display of story.displays) {
       await addDisplay(services, shop, display, { siteUrl, connected })
-      if (display.live) await makeLive(services, shop, mara, display.key)
+      if (display.live) await makeLive(services, shop, asMember(mara), display.key)
     }
   }
 
@@ -233,7 +234,7 @@ async function tell(
     : await sent(services, story, review)
   const act = async (chosen: ReviewAct) => {
     const { revision } = (await findReview(services.db, shop.id, { publicId }))!
-    await decide(services, shop, member, publicId, chosen, revision)
+    await decide(services, shop, asMember(member), publicId, chosen, revision)
   }
   at(Math.max(0.01, review.came - 0.3))
   if (review.then) await act(plainAct(review.then))
@@ -303,7 +304,7 @@ async function writtenDown(
     written_at: today,
     consent: 'on',
   })
-  return (await writeDown(services, shop, member, entry)).publicId
+  return (await writeDown(services, shop, asMember(member), entry)).publicId
 }
 
 const drawing = (svg: string) => `data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')}`

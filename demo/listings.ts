@@ -1,3 +1,4 @@
+import { asMember } from '../core/moderation/actor'
 import { pageAdapter } from '../core/listing/sheet/pageAdapter'
 import { askOrigin } from '../server/listing/askOrigin'
 import { sealAccessKey } from '../server/listing/accessKey'
@@ -44,7 +45,7 @@ export async function connectListings(
     await updateListing(services.db, shop.id, listing.id, {
       accessKey: sealAccessKey(services, `${accessKey}-old`),
     })
-    await actOnListing(services, shop, member, made.listing, 'check')
+    await actOnListing(services, shop, asMember(member), made.listing, 'check')
     await doJobs()
   }
   return connected

@@ -14,7 +14,7 @@ const filesOf = (folders) =>
   folders.flatMap((folder) =>
     readdirSync(folder, { recursive: true })
       .filter((name) => /\.(?:tsx?|css|mjs)$/.test(name))
-      .map((name) => `${folder}/${name}`)
+      .map((name) => `${folder}/${String(name)}`)
       .toSorted(),
   )
 

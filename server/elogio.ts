@@ -1,3 +1,4 @@
+import type { Actor } from '../core/moderation/actor'
 import { askToRemove } from './collection/askToRemove'
 import { knownDevice, nameDevice } from './account/device'
 import { listenToChanges, signIn, signOut, findSession } from './account/session'
@@ -100,7 +101,6 @@ import type { Publication } from './publishing/published'
 import { samplePreview } from './publishing/samplePreview'
 import { cancelJob, jobsView, retryJob } from './jobs/manageJobs'
 import { readEvidence } from './data/evidenceFiles'
-import type { Member } from './data/members'
 import type { Shop } from './data/shops'
 import type { Services } from './services'
 import { nextStep } from './nextStep'
@@ -251,10 +251,9 @@ export function buildElogio(services: Services, publication: Publication, formVi
     setSharingPicture: bound(setSharingPicture),
     previewPage: bound(readPreviewPage),
     setDisplayAddress: bound(setAddress),
-    unpublishDisplay: (shop: Shop, member: Member, key: string) =>
-      takeDown(services, publication, shop, member, key),
-    removeDisplay: (shop: Shop, member: Member, key: string) =>
-      remove(services, publication, shop, member, key),
+    unpublishDisplay: (shop: Shop, actor: Actor, key: string) =>
+      takeDown(services, publication, shop, actor, key),
+    removeDisplay: (shop: Shop, actor: Actor, key: string) => remove(services, publication, shop, actor, key),
     restoreDisplay: bound(restoreDisplay),
     saveLook: bound(saveLook),
     removeLook: bound(removeLook),

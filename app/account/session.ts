@@ -1,5 +1,6 @@
 import { createCookie, data, redirect, type AppLoadContext } from 'react-router'
 import type { Member } from '../../server/data/members'
+import { asMember, type Actor } from '../../core/moderation/actor'
 import { may, type Permission } from '../../core/account/permissions'
 import type { MemberShop } from '../../server/data/shops'
 
@@ -75,10 +76,10 @@ export async function requireShop(
   context: AppLoadContext,
   slug: string,
   permission: Permission = 'reviews',
-): Promise<{ member: Member; shop: MemberShop; shops: MemberShop[] }> {
+): Promise<{ member: Member; actor: Actor; shop: MemberShop; shops: MemberShop[] }> {
   const { member, shops } = await requireMember(request, context)
   const shop = shops.find((known) => known.slug === slug)
   if (!shop) throw data(null, { status: 404 })
   if (!may(shop.role, permission)) throw data(null, { status: 403 })
-  return { member, shop, shops }
+  return { member, actor: asMember(member), shop, shops }
 }

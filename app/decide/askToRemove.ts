@@ -5,9 +5,9 @@ import type { Route } from './+types/askToRemove'
 
 /** Asks the writer of a review to remove personal data from it. */
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, actor } = await requireShop(request, context, params.shop)
   try {
-    const outcome = await context.elogio.askToRemove(shop, member, params.review)
+    const outcome = await context.elogio.askToRemove(shop, actor, params.review)
     return { outcome, words: say(`remove.${outcome}`) }
   } catch (error) {
     const words = storageWords(error)

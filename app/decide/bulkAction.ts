@@ -28,11 +28,11 @@ const chosen = z.object({
 
 /** An action on the selected reviews, or on all matches of the filter. */
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, actor } = await requireShop(request, context, params.shop)
   const { act, ids, at } = readForm(context, chosen)
   const { filter } = await openLane(request, context, shop, undefined)
   const targets = ids.length > 0 ? ids : await context.elogio.allInLane(shop, filter, at)
-  return { many: await context.elogio.decideMany(shop, member, targets, act) }
+  return { many: await context.elogio.decideMany(shop, actor, targets, act) }
 }
 
 export function clientAction({ serverAction }: Route.ClientActionArgs) {

@@ -31,7 +31,7 @@ type Answer = { errors: Record<string, string[] | undefined> } | { problem: stri
 const sent = z.object({ revision: z.coerce.number().int() })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, actor } = await requireShop(request, context, params.shop)
   const { revision } = readForm(context, sent)
   const view = await context.elogio.correctionView(shop, params.review)
   if (!view) return data({ problem: say('correct.gone') }, { status: 422 })
@@ -45,7 +45,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   if (!entry.success || evidence.errors.length > 0)
     return data({ errors: entryErrors(entry, evidence) }, { status: 422 })
   const correction = { ...entry.data, keptEvidence, newEvidence: evidence.files }
-  const result = await context.elogio.correctReview(shop, member, params.review, correction, revision)
+  const result = await context.elogio.correctReview(shop, actor, params.review, correction, revision)
   switch (result.outcome) {
     case 'gone':
       return data({ problem: say('correct.gone') }, { status: 422 })

@@ -8,14 +8,14 @@ import type { Route } from './+types/noSelection'
 
 /** The address of a lane redirects to its first review, unless it is empty or the list was requested. */
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, actor } = await requireShop(request, context, params.shop)
   const { search, filter } = await openLane(request, context, shop, undefined)
   const first = await context.elogio.firstInLane(shop, filter)
   if (first && !new URL(request.url).searchParams.has('list'))
     throw redirect(queuePath(shop.slug, first, search))
   return {
-    lastAct: await context.elogio.latestOwnAct(shop, member),
-    canUndo: await context.elogio.canUndo(shop, member),
+    lastAct: await context.elogio.latestOwnAct(shop, actor),
+    canUndo: await context.elogio.canUndo(shop, actor),
   }
 }
 

@@ -25,7 +25,7 @@ import { useReviewActs } from './useReviewActs'
 import type { Route } from './+types/review'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, member, actor } = await requireShop(request, context, params.shop)
   const view = await context.elogio.reviewView(shop, params.review)
   if (!view) throw data(null, { status: 404 })
   const { search, filter } = await openLane(request, context, shop, params.review)
@@ -55,18 +55,18 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     })),
     likely: likelyAct({ ...review, kinds: signals.map(({ kind }) => kind) }),
     neighbours: await context.elogio.neighbours(shop, filter, review.id),
-    lastAct: await context.elogio.latestOwnAct(shop, member),
-    canUndo: await context.elogio.canUndo(shop, member),
+    lastAct: await context.elogio.latestOwnAct(shop, actor),
+    canUndo: await context.elogio.canUndo(shop, actor),
   }
 }
 
 const acting = z.object({ act: jsonText(reviewActSchema), revision: z.coerce.number().int() })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, actor } = await requireShop(request, context, params.shop)
   const { act, revision } = readForm(context, acting)
   const { search, filter } = await openLane(request, context, shop, params.review)
-  const result = await context.elogio.decide(shop, member, params.review, act, revision)
+  const result = await context.elogio.decide(shop, actor, params.review, act, revision)
   if (result.outcome === 'gone') return { problem: say('decide.gone') }
   if (result.outcome !== 'done') {
     const words = { name: result.authorName, state: say(`state.${result.state}`).toLowerCase() }

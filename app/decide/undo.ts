@@ -18,13 +18,13 @@ const fields = z.object({
 })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, actor } = await requireShop(request, context, params.shop)
   const { passing, review, number } = readForm(context, fields)
   const passed = passing.split(',').map(Number).filter(Number.isInteger).slice(-MOST_PASSED)
   const result =
     review !== undefined && number !== undefined
-      ? await context.elogio.undoFromLog(shop, member, review, number)
-      : await context.elogio.undo(shop, member, passed)
+      ? await context.elogio.undoFromLog(shop, actor, review, number)
+      : await context.elogio.undo(shop, actor, passed)
   switch (result.outcome) {
     case 'done':
       return redirect(queuePath(shop.slug, result.review.publicId, { lane: result.state }))

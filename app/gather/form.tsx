@@ -68,7 +68,7 @@ const asked = z.discriminatedUnion('intent', [
 ])
 
 export async function action({ request, context, params: { shop: slug, form } }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, slug, 'settings')
+  const { shop, actor } = await requireShop(request, context, slug, 'settings')
   const wish = readForm(context, asked)
   const { elogio } = context
   const found = (answer: unknown) => {
@@ -100,7 +100,7 @@ export async function action({ request, context, params: { shop: slug, form } }:
     }
     case 'removeTrials':
     case 'restoreTrials':
-      await elogio.removeTrials(shop, member, form, wish.intent === 'restoreTrials')
+      await elogio.removeTrials(shop, actor, form, wish.intent === 'restoreTrials')
       return redirect(
         `/s/${slug}/gather/forms/${form}${wish.intent === 'removeTrials' ? '?tests=removed' : ''}`,
       )

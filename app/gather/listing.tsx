@@ -52,7 +52,7 @@ const sent = z.object({
 })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop, 'imports')
+  const { shop, actor } = await requireShop(request, context, params.shop, 'imports')
   const { elogio } = context
   const { intent, accessKey, arrivesAs } = readForm(context, sent)
   const id = params.listing
@@ -70,7 +70,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const done =
     intent === 'arrivals'
       ? await elogio.setListingArrivals(shop, id, arrivesAs)
-      : await elogio.actOnListing(shop, member, id, intent)
+      : await elogio.actOnListing(shop, actor, id, intent)
   if (done) return { problem: null }
   return data({ problem: intent === 'reconnect' ? say('listings.cantUndo') : null }, { status: 409 })
 }

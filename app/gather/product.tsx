@@ -32,7 +32,7 @@ const sent = z.object({
 })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop, 'products')
+  const { shop, actor } = await requireShop(request, context, params.shop, 'products')
   const { intent, into, writers } = readForm(context, sent)
   const { elogio } = context
   if (intent === 'writers') {
@@ -41,11 +41,11 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     return null
   }
   const change = async () => {
-    if (intent === 'merge') return elogio.mergeProducts(shop, member, params.product, into)
-    if (intent !== 'edit') return elogio.retireProduct(shop, member, params.product, intent === 'retire')
+    if (intent === 'merge') return elogio.mergeProducts(shop, actor, params.product, into)
+    if (intent !== 'edit') return elogio.retireProduct(shop, actor, params.product, intent === 'retire')
     const form = productFieldsSchema.safeParse(formFields(context))
     if (!form.success) return { outcome: 'errors' as const, errors: form.error.flatten().fieldErrors }
-    return elogio.editProduct(shop, member, params.product, form.data)
+    return elogio.editProduct(shop, actor, params.product, form.data)
   }
   const result = await change()
   switch (result.outcome) {

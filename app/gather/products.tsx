@@ -39,12 +39,12 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 const sent = z.object({ intent: z.enum(['add', 'undo']), change: z.string().max(40).default('') })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop, 'products')
+  const { shop, actor } = await requireShop(request, context, params.shop, 'products')
   const { intent, change } = readForm(context, sent)
-  if (intent === 'undo') return undoAnswer(await context.elogio.undoProductChange(shop, member, change))
+  if (intent === 'undo') return undoAnswer(await context.elogio.undoProductChange(shop, actor, change))
   const form = productFieldsSchema.safeParse(formFields(context))
   if (!form.success) return data({ errors: form.error.flatten().fieldErrors }, { status: 422 })
-  const result = await context.elogio.addProduct(shop, member, form.data)
+  const result = await context.elogio.addProduct(shop, actor, form.data)
   if (result.outcome === 'skuTaken')
     return data(
       { errors: { sku: [messageCode('products.error.skuTaken', { title: result.title })] } },

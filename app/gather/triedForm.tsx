@@ -18,8 +18,8 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 
 /** Removes all test reviews of the form. */
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop, 'settings')
-  await context.elogio.removeTrials(shop, member, params.form)
+  const { shop, actor } = await requireShop(request, context, params.shop, 'settings')
+  await context.elogio.removeTrials(shop, actor, params.form)
   return redirect(`/s/${params.shop}/gather/forms/${params.form}?tests=removed`)
 }
 

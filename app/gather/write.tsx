@@ -54,7 +54,7 @@ const othersSchema = z.object({
 })
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop)
+  const { shop, actor } = await requireShop(request, context, params.shop)
   const schema = manualEntrySchema(
     await context.elogio.knownSkus(shop, [String(context.form?.get('product') ?? '')]),
     dayIn(shop.timeZone, context.elogio.now()),
@@ -73,8 +73,8 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     const why = unfit.read.error!.issues.map(({ message }) => translateCode(say, message)).join(' ')
     return data({ problem: say('write.error.other', { number: unfit.number, why }) }, { status: 422 })
   }
-  const { publicId, state } = await context.elogio.writeDown(shop, member, entry.data, evidence.files)
-  for (const { read } of others) await context.elogio.writeDown(shop, member, read.data!)
+  const { publicId, state } = await context.elogio.writeDown(shop, actor, entry.data, evidence.files)
+  for (const { read } of others) await context.elogio.writeDown(shop, actor, read.data!)
   const name = entry.data.author_name.trim()
   return { saved: { publicId, name, state, consent: consent === 'on', count: 1 + others.length } }
 }

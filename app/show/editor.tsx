@@ -80,7 +80,7 @@ const asked = z.discriminatedUnion('intent', [
 ])
 
 export async function action({ request, context, params: { shop: slug, key } }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, slug, 'displays')
+  const { shop, actor } = await requireShop(request, context, slug, 'displays')
   const wish = readForm(context, asked)
   const { elogio } = context
   const found = <Answer,>(answer: Answer) => {
@@ -95,7 +95,7 @@ export async function action({ request, context, params: { shop: slug, key } }: 
       return saved
     }
     case 'live':
-      return found(await elogio.makeLive(shop, member, key, wish.judged)) === 'changedMeanwhile'
+      return found(await elogio.makeLive(shop, actor, key, wish.judged)) === 'changedMeanwhile'
         ? { problem: say('show.changedMeanwhile') }
         : null
     case 'back':

@@ -21,7 +21,7 @@ export interface Done {
 }
 
 export async function action({ request, context, params }: Route.ActionArgs) {
-  const { shop, member } = await requireShop(request, context, params.shop, 'displays')
+  const { shop, actor } = await requireShop(request, context, params.shop, 'displays')
   const wish = readForm(context, asked)
   const { elogio } = context
   const missing = () => data(null, { status: 404 })
@@ -31,14 +31,14 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     return redirect(`/s/${params.shop}/show/${made}`)
   }
   if (wish.intent === 'restoreDisplay') {
-    const name = await elogio.restoreDisplay(shop, member, wish.key, wish.live === 'yes')
+    const name = await elogio.restoreDisplay(shop, actor, wish.key, wish.live === 'yes')
     if (!name) throw missing()
     return { words: say('show.isBack', { name }), undo: null } satisfies Done
   }
   const outcome =
     wish.intent === 'down'
-      ? await elogio.unpublishDisplay(shop, member, wish.key)
-      : await elogio.removeDisplay(shop, member, wish.key)
+      ? await elogio.unpublishDisplay(shop, actor, wish.key)
+      : await elogio.removeDisplay(shop, actor, wish.key)
   if (!outcome) throw missing()
   return {
     words: say(wish.intent === 'down' ? 'show.isDown' : 'show.isRemoved', { name: outcome.name }),

@@ -1,9 +1,13 @@
+import { z } from 'zod'
+
 /** Who changes something. */
-export type Actor =
-  | { kind: 'member'; memberId: number }
-  | { kind: 'customer' | 'system' }
-  | { kind: 'rule'; rule: string }
-  | { kind: 'key'; key: string }
+export const actorSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('member'), memberId: z.number() }),
+  z.object({ kind: z.enum(['customer', 'system']) }),
+  z.object({ kind: z.literal('rule'), rule: z.string() }),
+  z.object({ kind: z.literal('key'), key: z.string() }),
+])
+export type Actor = z.infer<typeof actorSchema>
 
 export const asMember = ({ id }: { id: number }): Actor => ({ kind: 'member', memberId: id })
 export const asCustomer: Actor = { kind: 'customer' }

@@ -1,7 +1,6 @@
 import { beforeEach, expect, test } from 'vitest'
-import { addMember, addShop, drainJobs, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, drainJobs, send, testServices, type TestMember } from '../../tests/support/shop'
 import type { Mail } from '../data/mails'
-import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { reviewView } from '../moderation/reviewView'
 import type { Services } from '../services'
@@ -11,7 +10,7 @@ import { changeOwn, ownReview } from './ownReview'
 
 let services: Services
 let shop: Shop
-let mara: Member
+let mara: TestMember
 let sent: Pick<Mail, 'recipient' | 'subject' | 'text' | 'html'>[]
 beforeEach(async () => {
   sent = []

@@ -1,10 +1,9 @@
-import { asMember } from '../../core/moderation/actor'
+import type { Actor } from '../../core/moderation/actor'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { customerTranslate } from '../../core/messages/customers'
 import { greeting } from '../../core/messages/customers/greeting'
 import { appendDecision, decisionsOfReview } from '../data/decisions'
 import { readDecisionState } from '../data/decisionStates'
-import type { Member } from '../data/members'
 import { findReview, type FullReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -25,7 +24,7 @@ export type RemoveOutcome = 'asked' | 'already' | 'noMails' | 'enough' | 'gone'
 export async function askToRemove(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
 ): Promise<RemoveOutcome> {
   const { db } = services
@@ -48,7 +47,7 @@ export async function askToRemove(
     await appendDecision(trx, {
       shopId: shop.id,
       act: 'askToRemove',
-      actor: asMember(member),
+      actor,
       reviewId: review.id,
       before: state,
       after: state,

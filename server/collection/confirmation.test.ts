@@ -1,11 +1,18 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import { phonePhoto } from '../../tests/support/pictures'
-import { allShowable, addMember, addShop, send, testServices, nowhere } from '../../tests/support/shop'
+import {
+  allShowable,
+  addMember,
+  addShop,
+  send,
+  testServices,
+  nowhere,
+  type TestMember,
+} from '../../tests/support/shop'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { findFormBySlug } from '../data/forms'
 import type { Mail } from '../data/mails'
-import type { Member } from '../data/members'
 import { approvedTally, undecidedCount, unconfirmedCount } from '../data/reviewCounts'
 import { findReview, proofOfReview, signalsOfVersion } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
@@ -28,7 +35,7 @@ type Sent = Pick<Mail, 'messageId' | 'recipient' | 'subject' | 'text' | 'html'>
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 let sent: Sent[]
 let refuse: ((mail: Sent) => void) | null
 beforeEach(async () => {

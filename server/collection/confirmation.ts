@@ -1,4 +1,4 @@
-import { asCustomer, asMember } from '../../core/moderation/actor'
+import { asCustomer, type Actor } from '../../core/moderation/actor'
 import { createHmac } from 'node:crypto'
 import type { Knex } from 'knex'
 import { customerTranslate } from '../../core/messages/customers'
@@ -8,7 +8,6 @@ import { greeting } from '../../core/messages/customers/greeting'
 import { isAddress } from '../../core/proof/emailKey'
 import { appendDecision } from '../data/decisions'
 import { confirmationsAsked, mailsTo } from '../data/mails'
-import type { Member } from '../data/members'
 import {
   confirmationOf,
   replaceRenewedSignals,
@@ -216,7 +215,7 @@ export type AskOutcome = 'asked' | 'noMails' | 'noAddress' | 'enough' | 'gone'
 export async function askCustomerToConfirm(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   address: string,
 ): Promise<AskOutcome> {
@@ -241,7 +240,7 @@ export async function askCustomerToConfirm(
     await appendDecision(trx, {
       shopId: shop.id,
       act: 'ask',
-      actor: asMember(member),
+      actor,
       reviewId: review.id,
       before: { ...point },
       after: { ...point },

@@ -2,8 +2,7 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
-import { addMember, addShop, drainJobs, send, testServices } from '../../tests/support/shop'
-import type { Member } from '../data/members'
+import { addMember, addShop, drainJobs, send, testServices, type TestMember } from '../../tests/support/shop'
 import { readEvidence } from '../data/evidenceFiles'
 import { verifyChain } from '../data/decisions'
 import { findReview } from '../data/reviewReading'
@@ -20,7 +19,7 @@ import { writeDown } from './writeDown'
 
 let services: Services
 let shop: Shop
-let mara: Member
+let mara: TestMember
 let sent: string[]
 beforeEach(async () => {
   sent = []

@@ -6,7 +6,7 @@ import { expectedLanguages, languageOf } from '../../core/intake/language'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { ReviewVersion } from '../../core/intake/review'
-import { asMember } from '../../core/moderation/actor'
+import type { Actor } from '../../core/moderation/actor'
 import { say } from '../../core/messages/say/everything'
 import type { DecisionState } from '../../core/moderation/decisionState'
 import { openStates, type ReviewState } from '../../core/moderation/rules'
@@ -15,7 +15,6 @@ import { spamScore } from '../../core/moderation/spamScore'
 import { readDecisionState } from '../data/decisionStates'
 import { confirmationOf } from '../data/confirmations'
 import { evidenceOfReview, insertEvidence, type EvidenceFile, type NewEvidence } from '../data/evidenceFiles'
-import type { Member } from '../data/members'
 import { photosOfVersion } from '../data/photos'
 import { findReview, type FullReview } from '../data/reviewReading'
 import { updateNote } from '../data/replies'
@@ -103,7 +102,7 @@ export type CorrectOutcome =
 export async function correctReview(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   correction: Correction,
   revision: number,
@@ -139,7 +138,7 @@ export async function correctReview(
     const current = await findReview(trx, shop.id, { publicId })
     if (current?.revision !== revision)
       return { outcome: 'conflict', state: current?.state ?? review.state, authorName: review.authorName }
-    const acting = { trx, shop, actor: asMember(member), now: services.now().toISOString(), batch: null }
+    const acting = { trx, shop, actor, now: services.now().toISOString(), batch: null }
     const newEvidence = correction.newEvidence.map((file) => ({ ...file, publicId: services.newId() }))
     return storeCorrection(acting, current, { ...correction, newEvidence }, isOtherVersion ? version : null)
   })

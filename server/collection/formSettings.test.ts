@@ -10,6 +10,7 @@ import {
   send,
   sendThrough,
   testServices,
+  type TestMember,
 } from '../../tests/support/shop'
 import { findDisplay } from '../data/displays'
 import { findFormBySlug } from '../data/forms'
@@ -17,7 +18,6 @@ import { lessonsOf } from '../data/lessons'
 import { approvedTally } from '../data/reviewCounts'
 import { findReview } from '../data/reviewReading'
 import { tagsOfReviews } from '../data/tags'
-import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { decide } from '../moderation/decide'
 import { composer } from '../publishing/compose'
@@ -36,7 +36,7 @@ import { removeTrials } from './trials'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 let form: string
 beforeEach(async () => {
   ;({ services, clock } = await testServices())

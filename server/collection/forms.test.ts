@@ -3,8 +3,15 @@ import { designSchema, type FormDesign } from '../../core/form/design'
 import { startingDesign } from '../../core/form/startingDesign'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { plainAct } from '../../core/moderation/reviewAct'
-import { addMember, addShop, allShowable, drainJobs, send, testServices } from '../../tests/support/shop'
-import type { Member } from '../data/members'
+import {
+  addMember,
+  addShop,
+  allShowable,
+  drainJobs,
+  send,
+  testServices,
+  type TestMember,
+} from '../../tests/support/shop'
 import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { decide } from '../moderation/decide'
@@ -26,7 +33,7 @@ import {
 
 let services: Services
 let shop: Shop
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services } = await testServices())
   mara = await addMember(services, 'Mara')

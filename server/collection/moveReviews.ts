@@ -51,7 +51,7 @@ export async function moveReviews(
 async function moveSome(
   services: Services,
   shop: Shop,
-  { productId, intoId, memberId, publicId }: ProductChange,
+  { productId, intoId, actor, publicId }: ProductChange,
   reviewIds: number[],
   back: boolean,
 ): Promise<void> {
@@ -64,7 +64,7 @@ async function moveSome(
       await appendDecision(trx, {
         shopId: shop.id,
         act: back ? 'unmerge' : 'merge',
-        actor: { kind: 'member', memberId },
+        actor,
         reviewId,
         before: { ...before },
         after: { ...after },

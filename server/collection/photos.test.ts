@@ -1,9 +1,15 @@
 import { beforeEach, describe, expect, test } from 'vitest'
-import { allShowable, addMember, addShop, send, testServices } from '../../tests/support/shop'
+import {
+  allShowable,
+  addMember,
+  addShop,
+  send,
+  testServices,
+  type TestMember,
+} from '../../tests/support/shop'
 import { phonePhoto } from '../../tests/support/pictures'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import { findFormBySlug, type Form } from '../data/forms'
-import type { Member } from '../data/members'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { storePendingPhoto, type StoredPhoto } from '../media/pendingPhotos'
@@ -21,7 +27,7 @@ let services: Services
 let shop: Shop
 let other: Shop
 let form: Form
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services } = await testServices())
   mara = await addMember(services, 'Mara')

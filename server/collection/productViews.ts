@@ -23,7 +23,7 @@ export interface ProductsView {
   count: number
   total: number
   /** The latest changes that can be undone, latest first. */
-  changes: (Pick<ProductChange, 'publicId' | 'kind' | 'at' | 'memberId'> & {
+  changes: (Pick<ProductChange, 'publicId' | 'kind' | 'at'> & {
     title: string
     into: string
   })[]
@@ -50,11 +50,10 @@ export async function productsView(
     products: await searchProducts(db, shop.id, { words, limit, offset: (page - 1) * limit }),
     count: words === '' ? total : await countMatching(db, shop.id, words),
     total,
-    changes: changes.map(({ publicId, kind, at, memberId, productId, intoId, before }) => ({
+    changes: changes.map(({ publicId, kind, at, productId, intoId, before }) => ({
       publicId,
       kind,
       at,
-      memberId,
       title: titleOf(productId) ?? before.title,
       into: titleOf(intoId) ?? '',
     })),

@@ -3,9 +3,8 @@ import { productFieldsSchema, skuFromTitle } from '../../core/intake/productFiel
 import { everything } from '../../core/curation/selection'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { plainAct } from '../../core/moderation/reviewAct'
-import { addMember, addShop, drainJobs, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, drainJobs, send, testServices, type TestMember } from '../../tests/support/shop'
 import { verifyChain } from '../data/decisions'
-import type { Member } from '../data/members'
 import { countProducts, productsWithoutReview, productWithSku, searchProducts } from '../data/products'
 import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
@@ -29,7 +28,7 @@ import { productsView } from './productViews'
 
 let services: Services
 let shop: Shop
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services } = await testServices())
   mara = await addMember(services, 'Mara')

@@ -1,9 +1,8 @@
-import { asMember } from '../../core/moderation/actor'
+import type { Actor } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
 import type { Writers } from '../../core/intake/writers'
 import { skuFromTitle, type ProductForm } from '../../core/intake/productFields'
 import { appendDecision } from '../data/decisions'
-import type { Member } from '../data/members'
 import {
   findProductChange,
   insertProductChange,
@@ -44,10 +43,10 @@ export type ProductOutcome =
 export function addProduct(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   form: ProductForm,
 ): Promise<ProductOutcome> {
-  return changing(services, shop, member, form, async (trx, picture) => {
+  return changing(services, shop, actor, form, async (trx, picture) => {
     const sku = form.sku || (await freeSku(services, trx, shop, form.title))
     const other = await productWithSku(trx, shop.id, sku)
     if (other) return { outcome: 'skuTaken', title: other.title }
@@ -75,11 +74,11 @@ async function freeSku(
 export function editProduct(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   form: ProductForm,
 ): Promise<ProductOutcome> {
-  return changing(services, shop, member, form, async (trx, picture) => {
+  return changing(services, shop, actor, form, async (trx, picture) => {
     const product = await findProduct(trx, shop.id, { publicId })
     if (!product) return { outcome: 'gone' }
     const fields = {
@@ -101,11 +100,11 @@ export function editProduct(
 export function retireProduct(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   retired: boolean,
 ): Promise<ProductOutcome> {
-  return changing(services, shop, member, null, async (trx) => {
+  return changing(services, shop, actor, null, async (trx) => {
     const product = await findProduct(trx, shop.id, { publicId })
     if (!product) return { outcome: 'gone' }
     if (product.retired === retired) return { outcome: 'same' }
@@ -126,11 +125,11 @@ export const setProductWriters = (
 export function mergeProducts(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   into: string,
 ): Promise<ProductOutcome> {
-  return changing(services, shop, member, null, async (trx) => {
+  return changing(services, shop, actor, null, async (trx) => {
     const product = await findProduct(trx, shop.id, { publicId })
     const target = await findProduct(trx, shop.id, { publicId: into })
     if (!product || !target) return { outcome: 'gone' }
@@ -149,7 +148,7 @@ export type UndoProductOutcome =
 export async function undoProductChange(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
 ): Promise<UndoProductOutcome> {
   const outcome = await writing(services.db, async (trx): Promise<UndoProductOutcome> => {
@@ -161,7 +160,7 @@ export async function undoProductChange(
     const refused = await revert(services, trx, shop, change)
     if (refused) return { outcome: refused, title }
     await markProductChangeUndone(trx, change.id, now)
-    await log(trx, shop, member, {
+    await log(trx, shop, actor, {
       act: 'undoProduct',
       productId: change.productId,
       intoId: change.intoId,
@@ -216,7 +215,7 @@ type Changed = {
 async function changing(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   form: ProductForm | null,
   change: (
     trx: Knex.Transaction,
@@ -236,14 +235,14 @@ async function changing(
     const id = await insertProductChange(trx, shop.id, {
       publicId,
       productId: product.id,
-      memberId: member.id,
+      actor,
       kind,
       before: { sku, title, picture: file, pageUrl, along },
       intoId: into?.id ?? null,
       at: now,
     })
     const act = `${kind}Product`
-    await log(trx, shop, member, { act, productId: product.id, intoId: into?.id ?? null, now })
+    await log(trx, shop, actor, { act, productId: product.id, intoId: into?.id ?? null, now })
     if (kind === 'merge') await moveLater(services, trx, shop, { change: id, back: false })
     await markAllStale(trx, shop.id, now)
     return { outcome: 'done', change: publicId, title: form?.title ?? title, into: into?.title ?? '' }
@@ -271,13 +270,13 @@ function moveLater(
 async function log(
   trx: Knex.Transaction,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   { act, productId, intoId, now }: { act: string; productId: number; intoId: number | null; now: string },
 ): Promise<void> {
   await appendDecision(trx, {
     shopId: shop.id,
     act,
-    actor: asMember(member),
+    actor,
     before: { product: productId },
     after: { product: intoId ?? productId },
     digest: '',

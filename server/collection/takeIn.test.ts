@@ -4,10 +4,17 @@ import { asMember, asSystem } from '../../core/moderation/actor'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { reviewFilterSchema } from '../../core/moderation/reviewFilter'
 import { brought } from '../../tests/support/brought'
-import { addMember, addShop, allShowable, drainJobs, send, testServices } from '../../tests/support/shop'
+import {
+  addMember,
+  addShop,
+  allShowable,
+  drainJobs,
+  send,
+  testServices,
+  type TestMember,
+} from '../../tests/support/shop'
 import { verifyChain } from '../data/decisions'
 import { findIntake, insertIntake, type Intake } from '../data/intakes'
-import type { Member } from '../data/members'
 import { publishableCounts } from '../data/publishable'
 import { groupsInLane, laneCounts } from '../data/reviewCounts'
 import { findReview } from '../data/reviewReading'
@@ -25,7 +32,7 @@ import { askToUndoIntake } from './undoIntake'
 
 let services: Services
 let shop: Shop
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services } = await testServices())
   mara = await addMember(services, 'Mara')

@@ -1,6 +1,6 @@
+import type { Actor } from '../../core/moderation/actor'
 import { findForm, updateForm, type Form } from '../data/forms'
 import { findIntake, insertIntake, type Intake } from '../data/intakes'
-import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import type { Services } from '../services'
@@ -38,11 +38,11 @@ export async function countTrials({ db }: Services, { shopId, trialIntakeId }: F
 export async function removeTrials(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   back = false,
 ): Promise<boolean> {
   const form = await findForm(services.db, shop.id, publicId)
   const intake = form?.trialIntakeId && (await findIntake(services.db, shop.id, { id: form.trialIntakeId }))
-  return intake ? askToUndoIntake(services, shop, member, intake.publicId, back) : false
+  return intake ? askToUndoIntake(services, shop, actor, intake.publicId, back) : false
 }

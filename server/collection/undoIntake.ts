@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { asMember, type Actor } from '../../core/moderation/actor'
+import type { Actor } from '../../core/moderation/actor'
 import { changedParts, revertChange, type DecisionState } from '../../core/moderation/decisionState'
 import {
   appendDecisions,
@@ -11,7 +11,6 @@ import {
 } from '../data/decisions'
 import { applyDecisionState, readDecisionState } from '../data/decisionStates'
 import { findIntake, setIntakeUndone, type Intake } from '../data/intakes'
-import type { Member } from '../data/members'
 import { versionWords } from '../data/reviewReading'
 import { findShop, type Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -30,7 +29,7 @@ import { UNDO_INTAKE, undoIntakeSchema, type UndoIntake } from './undoIntakeJob'
 export async function askToUndoIntake(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   back = false,
 ): Promise<boolean> {
@@ -39,7 +38,7 @@ export async function askToUndoIntake(
     const intake = await findIntake(trx, shop.id, publicId)
     if (!intake || intake.undone !== back) return false
     await setIntakeUndone(trx, intake.id, !back)
-    const payload: UndoIntake = { intake: publicId, back, memberId: member.id }
+    const payload: UndoIntake = { intake: publicId, back, actor }
     await enqueue(trx, {
       shopId: shop.id,
       kind: UNDO_INTAKE,
@@ -77,7 +76,7 @@ const AT_ONCE = 6
  */
 export async function undoIntake(
   services: Services,
-  { shopId, intake: publicId, back, memberId }: UndoIntake & { shopId: number },
+  { shopId, intake: publicId, back, actor }: UndoIntake & { shopId: number },
   control: TaskControl,
 ): Promise<void> {
   const { db } = services
@@ -85,7 +84,6 @@ export async function undoIntake(
   const intake = await findIntake(db, shopId, publicId)
   // Asked for the other direction meanwhile: a later job does that.
   if (!intake || intake.undone === back) return
-  const actor = asMember({ id: memberId })
   const total = await countOfIntake(db, shopId, publicId)
   let before = Number.MAX_SAFE_INTEGER
   for (let done = 0; ;) {

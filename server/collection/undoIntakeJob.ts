@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { actorSchema } from '../../core/moderation/actor'
 
 export const UNDO_INTAKE = 'undoIntake'
 
@@ -8,6 +9,6 @@ export const undoIntakeSchema = z.object({
   intake: z.string(),
   /** Whether what was undone comes back. */
   back: z.boolean(),
-  memberId: z.number(),
+  actor: actorSchema,
 })
 export type UndoIntake = z.infer<typeof undoIntakeSchema>

@@ -3,8 +3,7 @@ import path from 'node:path'
 import sharp from 'sharp'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
-import type { Member } from '../data/members'
+import { addMember, addShop, send, testServices, type TestMember } from '../../tests/support/shop'
 import { approvedTally, laneCounts, showableCount } from '../data/reviewCounts'
 import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
@@ -18,7 +17,7 @@ import { writeDown } from './writeDown'
 
 let services: Services
 let shop: Shop
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services } = await testServices())
   mara = await addMember(services, 'Mara')

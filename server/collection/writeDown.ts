@@ -1,9 +1,8 @@
 import { trustedSubmission } from '../../core/moderation/submissionChecks'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 import { nothingAbout, type Candidate } from '../../core/intake/candidate'
-import { asMember } from '../../core/moderation/actor'
+import type { Actor } from '../../core/moderation/actor'
 import { say } from '../../core/messages/say/everything'
-import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { storePicture } from '../media/storePicture'
 import type { Services } from '../services'
@@ -16,11 +15,11 @@ import type { Receipt } from '../data/receipts'
 export async function writeDown(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   entry: ManualEntry,
   evidence: Candidate['evidence'] = [],
 ): Promise<Receipt> {
-  return receiveOne(services, shop, asMember(member), {
+  return receiveOne(services, shop, actor, {
     source: 'manualEntry',
     formId: null,
     identity: { by: 'nothing' },

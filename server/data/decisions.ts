@@ -166,15 +166,23 @@ export async function decisionsOfReview(
     .select({ ...columns, memberName: 'member.name' })
 }
 
-/** The member's latest decision on a review that has not been reverted. */
+/** The entries of somebody in a shop's log. */
+const entriesOf = (db: Knex, shopId: number, actor: Actor): Knex.QueryBuilder =>
+  db('decision').where({
+    'decision.shop_id': shopId,
+    ...(actor.kind === 'member'
+      ? { 'decision.member_id': actor.memberId }
+      : { 'decision.actor': actorText(actor) }),
+  })
+
+/** Somebody's latest decision on a review that has not been reverted. */
 export async function latestStandingAct(
   db: Knex,
   shopId: number,
-  memberId: number,
+  actor: Actor,
   passing: number[],
 ): Promise<Decision | undefined> {
-  return db('decision')
-    .where({ 'decision.shop_id': shopId, 'decision.member_id': memberId })
+  return entriesOf(db, shopId, actor)
     .whereIn('decision.act', revertibleActs)
     .whereNotIn('decision.id', passing)
     .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
@@ -182,19 +190,18 @@ export async function latestStandingAct(
     .first(columns)
 }
 
-/** The member's latest entry since a time, with the author of its review. */
-export async function latestActOfMember(
+/** Somebody's latest entry since a time, with the author of its review. */
+export async function latestActOf(
   db: Knex,
   shopId: number,
-  memberId: number,
+  actor: Actor,
   since: string,
 ): Promise<
   { number: number; act: string; after: string; batch: string | null; authorName: string } | undefined
 > {
-  return db('decision')
+  return entriesOf(db, shopId, actor)
     .join('review', 'review.id', 'decision.review_id')
     .join('review_version', 'review_version.id', 'review.current_version_id')
-    .where({ 'decision.shop_id': shopId, 'decision.member_id': memberId })
     .where('decision.at', '>=', since)
     .orderBy('decision.id', 'desc')
     .first({

@@ -236,7 +236,7 @@ export async function updateDraft(
 export async function putDraftLive(
   trx: Knex.Transaction,
   { id, shopId, draft }: Display,
-  memberId: number,
+  memberId: number | null,
   now: string,
 ): Promise<void> {
   await trx('display_version')

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { actorSchema, type Actor } from '../../core/moderation/actor'
 
 export type ProductChangeKind = 'add' | 'edit' | 'merge' | 'retire' | 'offer'
 
@@ -14,12 +15,12 @@ const beforeSchema = z.object({
 })
 export type ProductBefore = z.infer<typeof beforeSchema>
 
-/** A change of a product by a member, which can be undone. */
+/** A change of a product that can be undone. */
 export interface ProductChange {
   id: number
   publicId: string
   productId: number
-  memberId: number
+  actor: Actor
   kind: ProductChangeKind
   before: ProductBefore
   /** The product that it was merged into. */
@@ -32,16 +33,21 @@ const columns = {
   id: 'id',
   publicId: 'public_id',
   productId: 'product_id',
-  memberId: 'member_id',
+  actor: 'actor',
   kind: 'kind',
   before: 'before',
   intoId: 'into_id',
   at: 'at',
   undoneAt: 'undone_at',
 }
-type Row = Omit<ProductChange, 'before' | 'undone'> & { before: string; undoneAt: string | null }
-const read = ({ undoneAt, before, ...row }: Row): ProductChange => ({
+type Row = Omit<ProductChange, 'actor' | 'before' | 'undone'> & {
+  actor: string
+  before: string
+  undoneAt: string | null
+}
+const read = ({ undoneAt, actor, before, ...row }: Row): ProductChange => ({
   ...row,
+  actor: actorSchema.parse(JSON.parse(actor)),
   before: beforeSchema.parse(JSON.parse(before)),
   undone: undoneAt !== null,
 })
@@ -55,7 +61,7 @@ export async function insertProductChange(
     shop_id: shopId,
     public_id: change.publicId,
     product_id: change.productId,
-    member_id: change.memberId,
+    actor: JSON.stringify(change.actor),
     kind: change.kind,
     before: JSON.stringify(change.before),
     into_id: change.intoId,

@@ -11,7 +11,7 @@ import { inlineWorkers } from '../workers/inline'
 
 /** As many reviews as a full shop has; a tenth of them are made here. */
 const REVIEWS = 100_000
-const TRIES = 6
+const TRIES = 20
 /** What a page may cost more with ten times as much, in milliseconds of the processor. */
 const MORE_MS = 25
 /** A list that is full, where the small shop has a few rows. */

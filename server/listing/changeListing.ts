@@ -1,9 +1,9 @@
+import type { Actor } from '../../core/moderation/actor'
 import type { RefusalCode } from '../../core/listing/originRefusal'
 import { adapterFor } from '../../core/listing/origins'
 import { OriginRefusal } from '../../core/listing/originRefusal'
 import { askToUndoIntake } from '../collection/undoIntake'
 import { findListing, intakesOfListing, updateListing, type Listing } from '../data/listings'
-import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { markAllStale } from '../publishing/staleDisplays'
@@ -31,7 +31,7 @@ export type ListingAct =
 export async function actOnListing(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   act: ListingAct,
 ): Promise<boolean> {
@@ -63,7 +63,7 @@ export async function actOnListing(
   const removes = act === 'disconnectAndRemove'
   if (removes || (act === 'reconnect' && listing.removedAt !== null))
     for (const intake of await intakesOfListing(services.db, shop.id, listing.id, !removes))
-      await askToUndoIntake(services, shop, member, intake, !removes)
+      await askToUndoIntake(services, shop, actor, intake, !removes)
   services.changes.announce(shop.id)
   services.wakeJobs()
   return true

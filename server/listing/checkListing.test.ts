@@ -1,12 +1,19 @@
 import { beforeEach, describe, expect, test } from 'vitest'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { sitesFor } from '../../tests/support/listings'
-import { addMember, addShop, allShowable, drainJobs, send, testServices } from '../../tests/support/shop'
+import {
+  addMember,
+  addShop,
+  allShowable,
+  drainJobs,
+  send,
+  testServices,
+  type TestMember,
+} from '../../tests/support/shop'
 import type { Fault } from '../../standins/listings/faults'
 import { ACCESS_KEY } from '../../standins/listings/barrowmere/site'
 import type { SiteName } from '../../standins/listings/listingSites'
 import { cleanUp } from '../cleanUp/cleanUp'
-import type { Member } from '../data/members'
 import { verifyChain } from '../data/decisions'
 import { findListing, type Listing } from '../data/listings'
 import { findReview } from '../data/reviewReading'
@@ -26,7 +33,7 @@ import { connectListing, type NewConnection } from './connectListing'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 let outside: ReturnType<typeof sitesFor>
 beforeEach(async () => {
   const made = await testServices()

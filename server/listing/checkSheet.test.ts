@@ -5,10 +5,16 @@ import { plainAct } from '../../core/moderation/reviewAct'
 import type { Fault } from '../../standins/listings/faults'
 import { answers } from '../../standins/listings/sheets/answers'
 import { SITES, sitesFor } from '../../tests/support/listings'
-import { addMember, addShop, allShowable, drainJobs, testServices } from '../../tests/support/shop'
+import {
+  addMember,
+  addShop,
+  allShowable,
+  drainJobs,
+  testServices,
+  type TestMember,
+} from '../../tests/support/shop'
 import { verifyChain } from '../data/decisions'
 import { findListing, type Listing } from '../data/listings'
-import type { Member } from '../data/members'
 import { laneCounts } from '../data/reviewCounts'
 import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
@@ -22,7 +28,7 @@ import { understand } from './understand'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 let outside: ReturnType<typeof sitesFor>
 beforeEach(async () => {
   ;({ services, clock } = await testServices())

@@ -1,7 +1,6 @@
 import { beforeEach, expect, test } from 'vitest'
-import { addMember, addShop, send, testServices, nowhere } from '../../tests/support/shop'
+import { addMember, addShop, send, testServices, nowhere, type TestMember } from '../../tests/support/shop'
 import type { Mail } from '../data/mails'
-import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { jobKinds } from '../jobKinds'
 import { startJobRunner } from '../jobs/runner'
@@ -12,7 +11,7 @@ import { nextDigest } from './notifyMembers'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 let sent: Pick<Mail, 'recipient' | 'subject' | 'text'>[]
 beforeEach(async () => {
   sent = []

@@ -1,3 +1,4 @@
+import { asMember } from '../../core/moderation/actor'
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, utimesSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -61,8 +62,7 @@ test('a video in pieces goes on after a lost connection, and belongs to its pict
 
   const { publicId } = await send(services, 'wrenfield', { media: [{ key, alt: 'Bees at the door' }] })
   const { revision } = (await findReview(services.db, shop.id, { publicId }))!
-  const mara = { id: 1, name: 'Mara', email: 'mara@elogio.example' }
-  await decide(services, shop, mara, publicId, plainAct('approve'), revision)
+  await decide(services, shop, asMember({ id: 1 }), publicId, plainAct('approve'), revision)
   expect((await allShowable(services, shop))[0]!.photos).toEqual([
     expect.objectContaining({ ...(done as object), alt: 'Bees at the door' }),
   ])

@@ -1,7 +1,6 @@
 import { beforeEach, expect, test } from 'vitest'
 import { plainAct } from '../../core/moderation/reviewAct'
-import { addMember, addShop, drainJobs, send, testServices } from '../../tests/support/shop'
-import type { Member } from '../data/members'
+import { addMember, addShop, drainJobs, send, testServices, type TestMember } from '../../tests/support/shop'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 
@@ -12,7 +11,7 @@ import { decide } from './decide'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services, clock } = await testServices())
   mara = await addMember(services, 'Mara')

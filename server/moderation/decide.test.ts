@@ -4,12 +4,11 @@ import fc from 'fast-check'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
 import { verifyChain } from '../data/decisions'
-import type { Member } from '../data/members'
 import { laneCounts } from '../data/reviewCounts'
 import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, send, testServices, type TestMember } from '../../tests/support/shop'
 import { decide } from './decide'
 import { neighbours, queueView } from './queue'
 import { reviewView } from './reviewView'
@@ -17,8 +16,8 @@ import { undo } from './undo'
 
 let services: Services
 let shop: Shop
-let mara: Member
-let ned: Member
+let mara: TestMember
+let ned: TestMember
 beforeEach(async () => {
   ;({ services } = await testServices())
   mara = await addMember(services, 'Mara')
@@ -26,7 +25,7 @@ beforeEach(async () => {
   shop = await addShop(services, 'wrenfield', [mara, ned])
 })
 const found = async (publicId: string) => (await findReview(services.db, shop.id, { publicId }))!
-const act = async (member: Member, publicId: string, chosen: Act) =>
+const act = async (member: TestMember, publicId: string, chosen: Act) =>
   decide(services, shop, member, publicId, plainAct(chosen), (await found(publicId)).revision)
 const history = async (publicId: string) =>
   (await reviewView(services, shop, publicId))!.history.map((entry) =>

@@ -1,7 +1,6 @@
-import { asMember } from '../../core/moderation/actor'
+import type { Actor } from '../../core/moderation/actor'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import type { ReviewState } from '../../core/moderation/rules'
-import type { Member } from '../data/members'
 import { findReview, type FullReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
@@ -17,18 +16,13 @@ export type DecideOutcome =
 export async function decide(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   act: ReviewAct,
   revision: number,
 ): Promise<DecideOutcome> {
   const outcome = await writing(services.db, (trx) =>
-    decideOne(
-      { trx, shop, actor: asMember(member), now: services.now().toISOString(), batch: null },
-      publicId,
-      act,
-      revision,
-    ),
+    decideOne({ trx, shop, actor, now: services.now().toISOString(), batch: null }, publicId, act, revision),
   )
   if (outcome.outcome === 'done') services.changes.announce(shop.id, 'reviews')
   services.wakeJobs()
@@ -63,7 +57,7 @@ const AT_A_TIME = 50
 export async function decideMany(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   chosen: { publicId: string; revision: number }[],
   act: ReviewAct,
 ): Promise<ManyOutcome> {
@@ -71,7 +65,7 @@ export async function decideMany(
   const outcome: ManyOutcome = { done: 0, conflicts: 0, alreadyThere: 0 }
   for (let start = 0; start < chosen.length; start += AT_A_TIME) {
     const outcomes = await writing(services.db, async (trx) => {
-      const acting = { trx, shop, actor: asMember(member), now: services.now().toISOString(), batch }
+      const acting = { trx, shop, actor, now: services.now().toISOString(), batch }
       const each: DecideOutcome[] = []
       for (const { publicId, revision } of chosen.slice(start, start + AT_A_TIME))
         each.push(await decideOne(acting, publicId, act, revision))

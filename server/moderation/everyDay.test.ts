@@ -2,11 +2,17 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
 import { reviewFilterSchema } from '../../core/moderation/reviewFilter'
-import { allShowable, addMember, addShop, send, testServices } from '../../tests/support/shop'
+import {
+  allShowable,
+  addMember,
+  addShop,
+  send,
+  testServices,
+  type TestMember,
+} from '../../tests/support/shop'
 import { writeDown } from '../collection/writeDown'
 import { verifyChain } from '../data/decisions'
 import { wholeLane } from '../data/laneFilter'
-import type { Member } from '../data/members'
 import { laneCounts } from '../data/reviewCounts'
 import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
@@ -22,8 +28,8 @@ import { undo, undoFromLog } from './undo'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
-let ned: Member
+let mara: TestMember
+let ned: TestMember
 beforeEach(async () => {
   ;({ services, clock } = await testServices())
   mara = await addMember(services, 'Mara')

@@ -1,11 +1,18 @@
 import { beforeEach, describe, expect, test } from 'vitest'
-import { addMember, addShop, allShowable, nowhere, send, testServices } from '../../tests/support/shop'
+import {
+  addMember,
+  addShop,
+  allShowable,
+  nowhere,
+  send,
+  testServices,
+  type TestMember,
+} from '../../tests/support/shop'
 import { confirmEmail } from '../collection/confirmation'
 import { correctReview } from '../collection/correctReview'
 import { writeDown } from '../collection/writeDown'
 import { manualEntrySchema } from '../../core/intake/manualEntry'
 import { verifyChain } from '../data/decisions'
-import type { Member } from '../data/members'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import { insertRule, type ShopRule } from '../data/rules'
 import type { Shop } from '../data/shops'
@@ -24,7 +31,7 @@ interface Sent {
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 let sent: Sent[]
 beforeEach(async () => {
   sent = []

@@ -1,6 +1,6 @@
+import type { Actor } from '../../core/moderation/actor'
 import type { ReviewState } from '../../core/moderation/rules'
-import { countBatch, latestActOfMember, latestStandingAct, readDecisionStates } from '../data/decisions'
-import type { Member } from '../data/members'
+import { countBatch, latestActOf, latestStandingAct, readDecisionStates } from '../data/decisions'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 
@@ -10,10 +10,10 @@ const RECENT_MS = 3_600_000
 export async function latestOwnAct(
   { db, now }: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
 ): Promise<{ number: number; act: string; authorName: string; state: ReviewState; count: number } | null> {
   const since = new Date(now().getTime() - RECENT_MS).toISOString()
-  const row = await latestActOfMember(db, shop.id, member.id, since)
+  const row = await latestActOf(db, shop.id, actor, since)
   if (!row) return null
   const { number, act, authorName, batch } = row
   const { state = 'waiting' } = readDecisionStates({ before: '{}', after: row.after }).after
@@ -22,6 +22,6 @@ export async function latestOwnAct(
 }
 
 /** Whether the member has a decision that undo can revert. */
-export async function canUndo({ db }: Services, shop: Shop, member: Member): Promise<boolean> {
-  return (await latestStandingAct(db, shop.id, member.id, [])) !== undefined
+export async function canUndo({ db }: Services, shop: Shop, actor: Actor): Promise<boolean> {
+  return (await latestStandingAct(db, shop.id, actor, [])) !== undefined
 }

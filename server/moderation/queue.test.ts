@@ -2,13 +2,12 @@ import { plainAct } from '../../core/moderation/reviewAct'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { gatherView } from '../collection/gather'
 import { wholeLane } from '../data/laneFilter'
-import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 import { nextStep } from '../nextStep'
 import { stepCounts } from '../stepCounts'
 import { variedSentence } from '../../tests/support/submissions'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, send, testServices, type TestMember } from '../../tests/support/shop'
 import { HELD_FROM } from '../../core/moderation/rules'
 import { decide } from './decide'
 import { canUndo, latestOwnAct } from './latestOwnAct'
@@ -19,7 +18,7 @@ import { undo } from './undo'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services, clock } = await testServices())
   mara = await addMember(services, 'Mara')

@@ -1,8 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest'
-import { addMember, addShop, drainJobs, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, drainJobs, send, testServices, type TestMember } from '../../tests/support/shop'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { wholeLane } from '../data/laneFilter'
-import type { Member } from '../data/members'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -14,7 +13,7 @@ import { undo } from './undo'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services, clock } = await testServices())
   mara = await addMember(services, 'Mara')

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { asMember } from '../../core/moderation/actor'
+import type { Actor } from '../../core/moderation/actor'
 import { changedParts, revertChange } from '../../core/moderation/decisionState'
 import type { ReviewState } from '../../core/moderation/rules'
 import {
@@ -11,7 +11,6 @@ import {
   standingOfBatch,
   type Decision,
 } from '../data/decisions'
-import type { Member } from '../data/members'
 import { readDecisionState } from '../data/decisionStates'
 import { findReview, type FullReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
@@ -31,11 +30,11 @@ export type UndoOutcome =
 export async function undo(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   passing: number[] = [],
 ): Promise<UndoOutcome> {
-  return takeBack(services, shop, member, async (db) => {
-    const latest = await latestStandingAct(db, shop.id, member.id, passing)
+  return takeBack(services, shop, actor, async (db) => {
+    const latest = await latestStandingAct(db, shop.id, actor, passing)
     if (!latest?.batch) return latest ? [latest] : []
     const batch = await standingOfBatch(db, shop.id, latest.batch)
     return batch.filter(({ id }) => !passing.includes(id))
@@ -46,11 +45,11 @@ export async function undo(
 export async function undoFromLog(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   publicId: string,
   number: number,
 ): Promise<UndoOutcome> {
-  return takeBack(services, shop, member, async (db) => {
+  return takeBack(services, shop, actor, async (db) => {
     const review = await findReview(db, shop.id, { publicId })
     const decision = review && (await standingAct(db, shop.id, review.id, number))
     return decision ? [decision] : []
@@ -62,7 +61,7 @@ const AT_A_TIME = 50
 async function takeBack(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   which: (db: Knex) => Promise<Decision[]>,
 ): Promise<UndoOutcome> {
   const decisions = await which(services.db)
@@ -74,7 +73,7 @@ async function takeBack(
     const outcomes = await writing(services.db, async (trx) => {
       const each: UndoOutcome[] = []
       for (const decision of decisions.slice(start, start + AT_A_TIME))
-        each.push(await takeBackOne({ trx, shop, actor: asMember(member), now, batch }, decision))
+        each.push(await takeBackOne({ trx, shop, actor, now, batch }, decision))
       return each
     })
     for (const one of outcomes) {

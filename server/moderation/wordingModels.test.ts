@@ -1,9 +1,8 @@
 import { beforeEach, expect, test } from 'vitest'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import { HELD_FROM } from '../../core/moderation/rules'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, send, testServices, type TestMember } from '../../tests/support/shop'
 import { lessonsOf } from '../data/lessons'
-import type { Member } from '../data/members'
 import { findReview, signalsOfVersion } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -15,7 +14,7 @@ import { undo } from './undo'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services, clock } = await testServices())
   mara = await addMember(services, 'Mara')

@@ -1,8 +1,7 @@
 import { beforeEach, expect, test } from 'vitest'
 import { importOrderText } from '../../tests/support/orders'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, send, testServices, type TestMember } from '../../tests/support/shop'
 import type { ReviewAct } from '../../core/moderation/reviewAct'
-import type { Member } from '../data/members'
 import { findReview, proofOfReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { decide } from '../moderation/decide'
@@ -12,7 +11,7 @@ import type { Services } from '../services'
 
 let services: Services
 let shop: Shop
-let mara: Member
+let mara: TestMember
 beforeEach(async () => {
   ;({ services } = await testServices())
   mara = await addMember(services, 'Mara')

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { asMember } from '../../core/moderation/actor'
+import { memberIdOf, type Actor } from '../../core/moderation/actor'
 import { changedParts } from '../../core/display/changedParts'
 import type { Configuration } from '../../core/display/configuration'
 import { appendDecision } from '../data/decisions'
@@ -11,7 +11,6 @@ import {
   updateDraft,
   type Display,
 } from '../data/displays'
-import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { isChangedElsewhere, type DraftSaved, type SavingTab } from '../savingTab'
@@ -60,7 +59,7 @@ async function putDraft(
 export async function makeLive(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   key: string,
   judged: string | null = null,
 ): Promise<'published' | 'changedMeanwhile' | null> {
@@ -77,11 +76,11 @@ export async function makeLive(
     }
     const { draft, live } = display
     if (live && changedParts(live.configuration, draft.configuration).length === 0) return 'published'
-    await putDraftLive(trx, display, member.id, now)
+    await putDraftLive(trx, display, memberIdOf(actor), now)
     await appendDecision(trx, {
       shopId: shop.id,
       act: 'publish',
-      actor: asMember(member),
+      actor,
       displayId: display.id,
       before: { versionId: live?.id ?? null },
       after: { versionId: draft.id },

@@ -1,4 +1,4 @@
-import { asMember } from '../../core/moderation/actor'
+import type { Actor } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
 import { firstFree, slugOf } from '../../core/account/slug'
 import type { Configuration } from '../../core/display/configuration'
@@ -18,7 +18,6 @@ import {
   setRemoved,
   type Display,
 } from '../data/displays'
-import type { Member } from '../data/members'
 import type { Shop } from '../data/shops'
 import { writing } from '../data/writing'
 import { storePicture } from '../media/storePicture'
@@ -144,10 +143,10 @@ export async function takeDown(
   services: Services,
   publication: Publication,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   key: string,
 ): Promise<TakenOff | null> {
-  const off = await writing(services.db, (trx) => offline(services, trx, shop, member, key))
+  const off = await writing(services.db, (trx) => offline(services, trx, shop, actor, key))
   if (off) publication.remove(key)
   services.changes.announce(shop.id)
   return off
@@ -158,11 +157,11 @@ export async function remove(
   services: Services,
   publication: Publication,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   key: string,
 ): Promise<TakenOff | null> {
   const off = await writing(services.db, async (trx) => {
-    const off = await offline(services, trx, shop, member, key)
+    const off = await offline(services, trx, shop, actor, key)
     if (off) await setRemoved(trx, shop.id, key, services.now().toISOString())
     return off
   })
@@ -175,7 +174,7 @@ async function offline(
   { now }: Services,
   trx: Knex.Transaction,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   key: string,
 ): Promise<TakenOff | null> {
   const display = await findDisplay(trx, shop.id, { key })
@@ -183,7 +182,7 @@ async function offline(
   const { name, live } = display
   if (live) {
     await putOffline(trx, display)
-    await logDisplay(trx, 'unpublish', shop, member, display, live.id, null, now().toISOString())
+    await logDisplay(trx, 'unpublish', shop, actor, display, live.id, null, now().toISOString())
   }
   return { name, wasLive: live !== null }
 }
@@ -192,7 +191,7 @@ async function offline(
 export async function restoreDisplay(
   services: Services,
   shop: Shop,
-  member: Member,
+  actor: Actor,
   key: string,
   live: boolean,
 ): Promise<string | null> {
@@ -205,7 +204,7 @@ export async function restoreDisplay(
     const [latest] = live && !display.live ? await publishedVersions(trx, shop.id, display.id) : []
     if (latest) {
       await putVersionLive(trx, display, latest.id)
-      await logDisplay(trx, 'publish', shop, member, display, null, latest.id, now)
+      await logDisplay(trx, 'publish', shop, actor, display, null, latest.id, now)
       await markStale(trx, shop.id, display.id, now)
     }
     return display.name
@@ -219,7 +218,7 @@ async function logDisplay(
   trx: Knex.Transaction,
   act: 'publish' | 'unpublish',
   shop: Shop,
-  member: Member,
+  actor: Actor,
   display: Display,
   before: number | null,
   after: number | null,
@@ -228,7 +227,7 @@ async function logDisplay(
   await appendDecision(trx, {
     shopId: shop.id,
     act,
-    actor: asMember(member),
+    actor,
     displayId: display.id,
     before: { versionId: before },
     after: { versionId: after },

@@ -4,7 +4,6 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import type { Configuration } from '../../core/display/configuration'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { findDisplay } from '../data/displays'
-import type { Member } from '../data/members'
 import { findReview } from '../data/reviewReading'
 import type { Shop } from '../data/shops'
 import { jobKinds } from '../jobKinds'
@@ -13,7 +12,7 @@ import { decide } from '../moderation/decide'
 import { reviewView } from '../moderation/reviewView'
 import { undo } from '../moderation/undo'
 import type { Services } from '../services'
-import { addMember, addShop, send, testServices } from '../../tests/support/shop'
+import { addMember, addShop, send, testServices, type TestMember } from '../../tests/support/shop'
 import { displayCards } from './displayCards'
 import { restoreVersion, makeLive, saveDraft } from './draft'
 import { editorView as viewOf } from './editorView'
@@ -29,7 +28,7 @@ import { loadLiveDisplays, type LiveDisplays } from '../http/liveDisplays'
 let services: Services
 let clock: { now: Date }
 let shop: Shop
-let mara: Member
+let mara: TestMember
 let live: LiveDisplays
 let jobs: JobRunner
 beforeEach(async () => {

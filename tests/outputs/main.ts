@@ -5,6 +5,7 @@ import path from 'node:path'
 import { z } from 'zod'
 import { fillDemo } from '../../demo/fill'
 import { owner } from '../../demo/members'
+import { asMember } from '../../core/moderation/actor'
 import { layouts } from '../../core/display/choices'
 import { customerLanguages } from '../../core/messages/customers/languages'
 import { startApplication } from '../../server/application'
@@ -194,7 +195,7 @@ async function addLayouts(): Promise<void> {
         now: now.toISOString(),
       }),
     )
-    await makeLive(services, shop, { id: member.id, name: member.name, email: member.email }, key)
+    await makeLive(services, shop, asMember({ id: member.id }), key)
   }
   await db.destroy()
 }
@@ -205,11 +206,7 @@ async function settled(): Promise<void> {
     await new Promise((resolve) => setTimeout(resolve, 200))
     const due = await application.services
       .db('job')
-      .where((any) =>
-        any
-          .where('state', 'running')
-          .orWhere((one) => one.where('state', 'due').where('due_at', '<=', now.toISOString())),
-      )
+      .whereRaw("(state = 'running' OR (state = 'due' AND due_at <= ?))", [now.toISOString()])
       .count({ count: '*' })
     waiting = Number(due[0]!.count)
   }

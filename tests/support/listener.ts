@@ -4,7 +4,6 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { startApplication, type Overrides } from '../../server/application'
 import { readConfig } from '../../server/config'
-import type { Member } from '../../server/data/members'
 import type { Shop } from '../../server/data/shops'
 import { buildLog } from '../../server/log'
 import type { Mailer } from '../../server/mail/mailer'
@@ -12,7 +11,7 @@ import type { Services } from '../../server/services'
 import { inlineWorkers } from '../../server/workers/inline'
 import { copyMigrated } from './prepared'
 import { notePlans } from './queryPlans'
-import { addMember, addShop } from './shop'
+import { addMember, addShop, type TestMember } from './shop'
 
 export type Sent = Parameters<Mailer['send']>[0]
 
@@ -23,7 +22,7 @@ export interface Listening {
   dataFolder: string
   services: Services
   shop: Shop
-  member: Member
+  member: TestMember
   /** What a test moves. */
   clock: { now: Date }
   /** Lines of the log, as they were written. */

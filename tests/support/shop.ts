@@ -1,3 +1,4 @@
+import type { Actor } from '../../core/moderation/actor'
 import { productRow } from '../../server/data/products'
 import { startingDesign } from '../../core/form/startingDesign'
 import { insertForm } from '../../server/data/forms'
@@ -63,7 +64,10 @@ export async function testServices(
   return { services, clock }
 }
 
-export async function addMember(services: Services, name: string): Promise<Member> {
+/** A member, who is an actor too. */
+export type TestMember = Member & Extract<Actor, { kind: 'member' }>
+
+export async function addMember(services: Services, name: string): Promise<TestMember> {
   const email = `${name.toLowerCase()}@elogio.example`
   const [id] = await services.db('member').insert({
     public_id: services.newId(),
@@ -72,8 +76,10 @@ export async function addMember(services: Services, name: string): Promise<Membe
     password_hash: await hashPassword(services, `${name}-secret`),
     created_at: services.now().toISOString(),
   })
-  return { id: id!, name, email }
+  return { id: id!, name, email, ...memberActor(id!) }
 }
+
+const memberActor = (memberId: number) => ({ kind: 'member' as const, memberId })
 
 /** A small shop with a form at `/f/SLUG`, one product, one delivered order and one display as a draft. */
 export async function addShop(services: Services, slug: string, members: Member[]): Promise<Shop> {

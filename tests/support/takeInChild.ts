@@ -22,14 +22,14 @@ const services: Services = buildServices({
 })
 const shop = await findShop(db, 1)
 const intake = (await findIntake(db, shop.id, publicId))!
-const member = { id: 1, name: 'Mara', email: '' }
+const actor = asMember({ id: 1 })
 const control = { isStopped: () => false, progress: () => console.log('stored'), giveWay: () => undefined }
 if (what === 'undo') {
-  await askToUndoIntake(services, shop, member, publicId)
-  const input = { shopId: shop.id, intake: publicId, back: false, memberId: member.id }
+  await askToUndoIntake(services, shop, actor, publicId)
+  const input = { shopId: shop.id, intake: publicId, back: false, actor }
   await undoIntake(services, input, control)
 } else {
   const candidates = Array.from({ length: Number(count) }, (_, i) => brought(`K-${i}`))
-  await takeIn(services, shop, { intake, actor: asMember(member), candidates }, control)
+  await takeIn(services, shop, { intake, actor, candidates }, control)
 }
 await db.destroy()

@@ -40,7 +40,7 @@ export const products = [
     shop_id INTEGER NOT NULL REFERENCES shop(id),
     public_id TEXT NOT NULL UNIQUE,
     product_id INTEGER NOT NULL,
-    member_id INTEGER REFERENCES member(id),
+    actor TEXT NOT NULL,
     kind TEXT NOT NULL CHECK (kind IN ('add', 'edit', 'merge', 'retire', 'offer')),
     before TEXT NOT NULL,
     into_id INTEGER,
