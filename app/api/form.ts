@@ -1,18 +1,9 @@
-import { parseWithZod } from '@conform-to/zod/v4'
-import {
-  submissionFields,
-  submissionNames,
-  submissionSchema,
-  VERSION_FIELD,
-} from '../../core/intake/submission'
+import { submissionFields, VERSION_FIELD } from '../../core/intake/submission'
 import { messageCode, translateCode } from '../../core/messages/code'
 import { customerTranslate } from '../../core/messages/customers'
-import { onlyFields } from '../readForm'
-import { acceptProduct, forCustomers } from '../public/formRequests'
+import { forCustomers, receiveForm } from '../public/formRequests'
 import { speechFor } from '../public/speechFor'
-import { takePhotos } from '../public/photos/takePhotos'
-import { storageFaultIn } from '../storageProblem'
-import { waitCode } from '../waitCode'
+import { retryHeaders } from '../public/submitReview'
 import type { Route } from './+types/form'
 
 /** The JSON answers of a form's address. */
@@ -45,32 +36,14 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   )
   const { language, refused, unfit } = answersTo(request, found?.shop)
   if (!found?.isOpen) return refused(404, messageCode('problem.notFound'))
-  const { throttle, clientAddress } = context
-  const suspicion = await throttle.suspicion(clientAddress, params.slug)
-  const wait = await throttle.submit(clientAddress, params.slug)
-  if (wait !== null) return refused(429, waitCode(wait), { 'Retry-After': String(wait) })
-  const sent = onlyFields(context, submissionNames(found.design))
-  const schema = submissionSchema(await acceptProduct(found, sent), found.design)
-  const { form, problems } = await takePhotos(sent, context, found.form)
-  const submission = parseWithZod(form, { schema })
-  if (submission.status !== 'success' || problems.length > 0)
-    return unfit({
-      ...(submission.status !== 'success' && submission.error),
-      ...(problems.length > 0 && { media: problems }),
-    })
-  if (await context.elogio.hasLostPhotos(found, submission.value))
-    return unfit({ media: [messageCode('photo.error.gone')] })
-  try {
-    const { publicId, state, confirm } = await context.elogio.submitForm(found, submission.value, {
-      ip: clientAddress,
-      suspicion,
-      language,
-    })
+  const result = await receiveForm(found, language, context)
+  if (result.outcome === 'stored') {
+    const { publicId, state, confirm } = result.stored
     return Response.json({ id: publicId, state, confirm }, { status: 201 })
-  } catch (error) {
-    if (!storageFaultIn(error)) throw error
-    return refused(503, messageCode('problem.notSaved'), { 'Retry-After': '60' })
   }
+  const { status, errors, retryAfter } = result
+  if (status === 422) return unfit(errors)
+  return refused(status, errors['']![0]!, retryHeaders(retryAfter))
 }
 
 function answersTo(request: Request, shop: Parameters<typeof speechFor>[1] | undefined) {

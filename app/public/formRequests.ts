@@ -1,18 +1,15 @@
-import { parseWithZod } from '@conform-to/zod/v4'
 import { data, redirect, type AppLoadContext } from 'react-router'
 import { couponOf } from '../../core/form/coupon'
 import { plainTextOf } from '../../core/form/richText'
 import { sheetLook } from '../../core/form/sheetLook'
 import { designIn } from '../../core/form/translation'
 import { submissionNames, submissionSchema, type Accepting } from '../../core/intake/submission'
-import { messageCode } from '../../core/messages/code'
+import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { CustomerForm } from '../../server/collection/customerForm'
 import type { ProductChoices } from '../../server/collection/productChoices'
 import { onlyFields } from '../readForm'
-import { storageFaultIn } from '../storageProblem'
-import { waitCode } from '../waitCode'
-import { mediaErrors, takePhotos } from './photos/takePhotos'
 import { speechFor, withLanguage } from './speechFor'
+import { retryHeaders, submitReview } from './submitReview'
 
 interface Asked {
   request: Request
@@ -57,7 +54,7 @@ export const forCustomers = ({ products, isPart }: ProductChoices) => ({
  * Replaces what a customer has typed as the product by its SKU.
  * @returns what the form accepts from her
  */
-export async function acceptProduct(
+async function acceptProduct(
   { form, products, findProduct }: CustomerForm,
   sent: FormData,
 ): Promise<Accepting> {
@@ -94,40 +91,32 @@ export async function thanksPage(found: CustomerForm, { request, context }: Aske
   )
 }
 
-/** Receives what a customer sends, and leads her to the thanks; otherwise answers what is wrong. */
-export async function sendForm(found: CustomerForm, { request, context }: Asked) {
-  const { form, shop, design } = found
-  const { throttle, clientAddress } = context
+/** Receives a review through a form. */
+export async function receiveForm(found: CustomerForm, language: CustomerLanguage, context: AppLoadContext) {
+  const { form, design } = found
+  const { throttle, clientAddress, elogio } = context
   const sent = onlyFields(context, submissionNames(design))
   const schema = submissionSchema(await acceptProduct(found, sent), design)
   const suspicion = await throttle.suspicion(clientAddress, form.slug)
-  const wait = await throttle.submit(clientAddress, form.slug)
-  const taken = await takePhotos(sent, context, form, { opening: wait === null })
-  const { photos, problems } = taken
-  const submission = parseWithZod(taken.form, { schema })
-  if (wait !== null)
-    return data(
-      { reply: submission.reply({ formErrors: [waitCode(wait)] }), photos },
-      { status: 429, headers: { 'Retry-After': String(wait) } },
-    )
-  if (submission.status !== 'success' || problems.length > 0)
-    return data({ reply: submission.reply(mediaErrors(problems)), photos }, { status: 422 })
-  if (await context.elogio.hasLostPhotos(found, submission.value))
-    return data(
-      { reply: submission.reply(mediaErrors([messageCode('photo.error.gone')])), photos },
-      { status: 422 },
-    )
-  try {
-    const { publicId } = await context.elogio.submitForm(found, submission.value, {
-      ip: clientAddress,
-      suspicion,
-      language: speechFor(request, shop).language,
-    })
-    const { pathname } = new URL(request.url)
-    return redirect(withLanguage(`${pathname.replace('.data', '')}/thanks?of=${publicId}`, request))
-  } catch (error) {
-    if (!storageFaultIn(error)) throw error
-    const reply = submission.reply({ formErrors: [messageCode('problem.notSaved')] })
-    return data({ reply, photos }, { status: 503, headers: { 'Retry-After': '60' } })
+  return submitReview(context, {
+    sent,
+    schema,
+    wait: await throttle.submit(clientAddress, form.slug),
+    owner: form,
+    hasLostPhotos: (value) => elogio.hasLostPhotos(found, value),
+    store: (value) => elogio.submitForm(found, value, { ip: clientAddress, suspicion, language }),
+  })
+}
+
+/** Leads whoever sent a review to the thanks; otherwise answers what is wrong. */
+export async function sendForm(found: CustomerForm, { request, context }: Asked) {
+  const result = await receiveForm(found, speechFor(request, found.shop).language, context)
+  if (result.outcome === 'refused') {
+    const { reply, photos, status, retryAfter } = result
+    return data({ reply, photos }, { status, headers: retryHeaders(retryAfter) })
   }
+  const { pathname } = new URL(request.url)
+  return redirect(
+    withLanguage(`${pathname.replace('.data', '')}/thanks?of=${result.stored.publicId}`, request),
+  )
 }

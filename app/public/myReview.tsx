@@ -15,8 +15,8 @@ import { RatingChoice } from './RatingChoice'
 import { ShopSheet } from './ShopSheet'
 import { useCodes, useSpeech, useTranslate } from './speech'
 import { speechFor } from './speechFor'
+import { submitReview } from './submitReview'
 import { PhotoField } from './photos/PhotoField'
-import { mediaErrors, takePhotos } from './photos/takePhotos'
 import { usePhotos, type KeptPhoto } from './photos/usePhotos'
 import { useSendWhenReady } from './photos/useSendWhenReady'
 import { WordsFields } from './WordsFields'
@@ -57,21 +57,17 @@ export async function action({ params, context }: Route.ActionArgs) {
         : context.elogio.consentOwn(params.token, act === 'consent'),
     )
   }
-  const kept = keptPhotos(own.photos)
-  const taken = await takePhotos(sent, context, own.form, { kept, opening: wait === null })
-  const submission = parseWithZod(taken.form, { schema: ownChangeSchema })
-  const again = (formError: string, status: number) =>
-    data({ ...nothing, reply: submission.reply({ formErrors: [formError] }) }, { status })
-  if (wait !== null) return again(waitCode(wait), 429)
-  if (submission.status !== 'success' || taken.problems.length > 0)
-    return data({ ...nothing, reply: submission.reply(mediaErrors(taken.problems)) }, { status: 422 })
-  try {
-    const changed = await context.elogio.changeOwn(params.token, submission.value)
-    return { ...nothing, said: changed ? ('myReview.saved' as const) : ('myReview.same' as const) }
-  } catch (error) {
-    if (!storageFaultIn(error)) throw error
-    return again(messageCode('problem.notSaved'), 503)
-  }
+  const result = await submitReview(context, {
+    sent,
+    schema: ownChangeSchema,
+    wait,
+    owner: own.form,
+    kept: keptPhotos(own.photos),
+    store: (value) => context.elogio.changeOwn(params.token, value),
+  })
+  if (result.outcome === 'refused')
+    return data({ ...nothing, reply: result.reply }, { status: result.status })
+  return { ...nothing, said: result.stored ? ('myReview.saved' as const) : ('myReview.same' as const) }
 }
 
 /** The answer of an action without a message. */
