@@ -58,7 +58,7 @@ const threads = buildThreads({
   mediaFolder: services.mediaFolder,
   publicUrl: services.publicUrl,
   behaviours: {},
-  sitesUrl: null,
+  sites: null,
   turns,
   log: silentLog,
   announce: () => undefined,

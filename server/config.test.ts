@@ -22,10 +22,20 @@ test('little is needed, and the public address has no slash at its end', () => {
   })
 })
 
+test('other sites have one address or one each', () => {
+  for (const sites of [
+    'https://sites.example',
+    'lanternway=https://a.example,barrowmere=https://b.example:8443',
+  ])
+    expect(readConfig({ ELOGIO_SITES: sites }).sites).toBe(sites)
+  expect(readConfig({}).sites).toBeNull()
+})
+
 test.each([
   [{ PORT: 'many' }, 'PORT'],
   [{ PORT: '70000' }, 'PORT'],
   [{ PUBLIC_URL: 'ftp://x.example' }, 'PUBLIC_URL'],
+  [{ ELOGIO_SITES: 'lanternway=sites' }, 'ELOGIO_SITES is an address'],
   [{ ELOGIO_SECRET: 'short' }, 'ELOGIO_SECRET must have 32 characters or more'],
 ])('%j is refused by name', (env, named) => {
   expect(() => readConfig(env)).toThrow(named)

@@ -2,6 +2,8 @@ import { z } from 'zod'
 
 const port = (fallback: number) => z.coerce.number().int().min(0).max(65_535).default(fallback)
 
+const isAddress = (text: string) => z.url({ protocol: /^https?$/ }).safeParse(text).success
+
 const environment = z.object({
   PORT: port(4310),
   ELOGIO_DATA: z.string().min(1).default('./data'),
@@ -16,7 +18,12 @@ const environment = z.object({
     .optional(),
   MAIL_FROM: z.email().optional(),
   ELOGIO_ALLOW_HOSTS: z.string().default(''),
-  ELOGIO_SITES: z.url({ protocol: /^https?$/ }).optional(),
+  ELOGIO_SITES: z
+    .string()
+    .refine((text) => text.split(',').every((part) => isAddress(part.trim().replace(/^[a-z]+=/, ''))), {
+      error: 'is an address, or NAME=ADDRESS for each site, parted by commas',
+    })
+    .optional(),
   ELOGIO_DISK_RESERVE: z.coerce.number().min(0).max(90).default(10),
   ELOGIO_THROTTLE: z.enum(['on', 'off'], { error: 'is on or off' }).default('on'),
   LOG_LEVEL: z
@@ -36,8 +43,8 @@ export interface Config {
   demoSignIn: { email: string; password: string } | null
   /** Hosts with ports that may be fetched although they are private. */
   allowedHosts: string[]
-  /** Where the outside sites that ship with the application run; null if they don't. */
-  sitesUrl: string | null
+  /** Where other sites run, as `originsAt` takes it; null if there is none. */
+  sites: string | null
   /** The email server and the sender's address; null if none is set. */
   smtp: { url: string; from: string } | null
   throttle: boolean
@@ -77,7 +84,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     allowedHosts: read.ELOGIO_ALLOW_HOSTS.split(',')
       .map((host) => host.trim().toLowerCase())
       .filter(Boolean),
-    sitesUrl: read.ELOGIO_SITES?.replace(/\/+$/, '') ?? null,
+    sites: read.ELOGIO_SITES?.replace(/\/+$/, '') ?? null,
     smtp: read.SMTP_URL ? { url: read.SMTP_URL, from: mailFrom(read.MAIL_FROM) } : null,
     throttle: read.ELOGIO_THROTTLE === 'on',
     diskReserve: read.ELOGIO_DISK_RESERVE / 100,

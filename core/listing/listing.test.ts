@@ -15,6 +15,15 @@ const recognised = (text: string) => {
   return found && [found.adapter.origin, found.found.kind, found.found.id]
 }
 
+test('sites stand below one address, or each has its own and those without one are not offered', () => {
+  const homes = (where: string) => originsAt(where).map(({ home }) => home)
+  expect(homes(HOST)).toEqual(['lanternway', 'barrowmere', 'brindlepost'].map((name) => `${HOST}/${name}`))
+  expect(homes('brindlepost=https://posts.example/, lanternway=https://lanternway.example')).toEqual([
+    'https://lanternway.example',
+    'https://posts.example',
+  ])
+})
+
 describe('whatever people copy leads to the right business', () => {
   test.each([
     ['https://sites.example/lanternway/place/LW7Q4K2M9A/wrenfield?zoom=12&from=share#reviews', 'lanternway', 'LW7Q4K2M9A'], // oxfmt-ignore

@@ -10,7 +10,7 @@ export interface ThreadSettings {
   mediaFolder: string
   publicUrl: string
   behaviours: Services['behaviours']
-  sitesUrl: string | null
+  sites: string | null
   turns: SharedArrayBuffer
   /** Whether nobody waits for its results, so that its priority can be low. */
   isPatient: boolean

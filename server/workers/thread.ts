@@ -30,7 +30,7 @@ const ownWorkers: Workers = {
 }
 
 async function build(): Promise<Services> {
-  const { databaseFile, mediaFolder, publicUrl, behaviours, sitesUrl } = settings
+  const { databaseFile, mediaFolder, publicUrl, behaviours, sites } = settings
   return buildServices({
     db: await openInThread(databaseFile, turns),
     // Threads sign nothing.
@@ -38,7 +38,7 @@ async function build(): Promise<Services> {
     mediaFolder,
     publicUrl,
     behaviours,
-    origins: sitesUrl === null ? [] : originsAt(sitesUrl),
+    origins: sites === null ? [] : originsAt(sites),
     changes: {
       announce: (shopId, topic) => say({ kind: 'announce', shopId, ...(topic && { topic }) }),
       listen: () => () => undefined,

@@ -84,7 +84,7 @@ test('what takes too long is ended and refused, and the next is read', async () 
     {
       ...services,
       databaseFile: databaseFile(dataFolder),
-      sitesUrl: null,
+      sites: null,
       turns: new Turns(),
       log: silentLog,
       announce: nothing,

@@ -22,7 +22,7 @@ export interface ThreadsGiven {
   mediaFolder: string
   publicUrl: string
   behaviours: ThreadSettings['behaviours']
-  sitesUrl: string | null
+  sites: string | null
   turns: Turns
   log: Log
   announce: Changes['announce']
@@ -124,13 +124,13 @@ function poolOf(
   }: PoolSettings,
   mostMs: (name: TaskName) => number,
 ): Workers {
-  const { databaseFile, mediaFolder, publicUrl, behaviours, sitesUrl, turns } = given
+  const { databaseFile, mediaFolder, publicUrl, behaviours, sites, turns } = given
   const settings: ThreadSettings = {
     databaseFile,
     mediaFolder,
     publicUrl,
     behaviours,
-    sitesUrl,
+    sites,
     turns: turns.shared,
     isPatient,
   }

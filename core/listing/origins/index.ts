@@ -7,11 +7,25 @@ import { brindlepost } from './brindlepost'
 import { lanternway } from './lanternway'
 
 /** A new site is one file and one line here. */
-export const originsAt = (host: string): OriginAdapter[] => [
-  lanternway(`${host}/lanternway`),
-  barrowmere(`${host}/barrowmere`),
-  brindlepost(`${host}/brindlepost`),
-]
+const sites: Record<string, (home: string) => OriginAdapter> = { lanternway, barrowmere, brindlepost }
+
+/**
+ * The sites that have an address.
+ * @param where an address that all sites stand below, under their names, or `NAME=ADDRESS` of each, parted by commas;
+ *   without trailing slashes
+ */
+export function originsAt(where: string): OriginAdapter[] {
+  const own = new Map(where.split(',').flatMap((part) => pairIn(part)))
+  return Object.entries(sites).flatMap(([name, adapter]) => {
+    const home = own.size > 0 ? own.get(name) : `${where}/${name}`
+    return home === undefined ? [] : [adapter(home)]
+  })
+}
+
+function pairIn(part: string): [string, string][] {
+  const [, name, home] = /^\s*([a-z]+)=(\S+?)\/*\s*$/.exec(part) ?? []
+  return name && home ? [[name, home]] : []
+}
 
 /** The adapter of a listing; undefined for a site that is not there. */
 export const adapterFor = (
