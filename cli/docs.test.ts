@@ -30,7 +30,8 @@ function problemsOf({ file, code }: Block): string[] {
   )
   const place = path.resolve(file)
   const host = ts.createCompilerHost(options)
-  const { getSourceFile, fileExists } = host
+  const getSourceFile = host.getSourceFile.bind(host)
+  const fileExists = host.fileExists.bind(host)
   host.getSourceFile = (name, ...more) =>
     path.resolve(name) === place
       ? ts.createSourceFile(name, code, ts.ScriptTarget.Latest)

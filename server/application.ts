@@ -242,7 +242,7 @@ async function producing() {
   return {
     build: (await import(entry)) as ServerBuild,
     files: new Map([...builtFiles('build/client'), ...onsiteFiles()]),
-    vite: null as Middleware | null,
+    vite: null,
   }
 }
 

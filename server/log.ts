@@ -1,3 +1,4 @@
+import { errorCode } from './errorCode'
 import { writeSync } from 'node:fs'
 import { pino, type DestinationStream, type Logger } from 'pino'
 
@@ -33,7 +34,7 @@ function bufferedOutput(file: number): DestinationStream {
       writeSync(file, text)
     } catch (error) {
       // A slow or closed reader must not block the application.
-      if ((error as NodeJS.ErrnoException).code === 'EAGAIN' && text.length < MAX_KEPT) lines = text
+      if (errorCode(error) === 'EAGAIN' && text.length < MAX_KEPT) lines = text
     }
   }
   process.on('exit', flush)

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { SubmissionChecks } from '../moderation/submissionChecks'
 import type { CustomerLanguage } from '../messages/customers/languages'
 import type { Answer } from './answer'
@@ -63,19 +64,20 @@ export type Identity =
   | { by: 'nothing' }
 
 /** Two sizes, in files named by their content. */
-export interface Photo {
+export const photoSchema = z.object({
   /** The file and pixel size of the large one. */
-  name: string
-  width: number
-  height: number
+  name: z.string(),
+  width: z.number(),
+  height: z.number(),
   /** The file of the small one. */
-  small: string
+  small: z.string(),
   /** A description for people who can't see it; may be empty. */
-  alt: string
+  alt: z.string(),
   /** The file of the video that it is the first picture of, and its length; null for a photo. */
-  video: string | null
-  seconds: number | null
-}
+  video: z.string().nullable(),
+  seconds: z.number().nullable(),
+})
+export type Photo = z.infer<typeof photoSchema>
 
 /** Unknown values are empty. */
 export interface AboutWriter {

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { GuessedMatching } from './matching'
 
 /** Headings and rows of a sheet; all rows have as many cells as there are headings. */
@@ -12,10 +13,13 @@ export interface SheetSample extends SheetCells {
 }
 
 /** Cells that say something, but not what their column is matched with. Their rows are read without them. */
-export interface SheetProblems {
-  count: number
+export const sheetProblemsSchema = z.object({
+  count: z.number(),
   /** The first ones. Rows are counted from 1 below the headings. */
-  first: { row: number; heading: string; use: 'rating' | 'date'; cell: string }[]
+  first: z.array(
+    z.object({ row: z.number(), heading: z.string(), use: z.enum(['rating', 'date']), cell: z.string() }),
+  ),
   /** Rows that could not be read at all. */
-  unreadRows: number[]
-}
+  unreadRows: z.array(z.number()),
+})
+export type SheetProblems = z.infer<typeof sheetProblemsSchema>

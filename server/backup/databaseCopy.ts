@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import Database from 'better-sqlite3'
 import { createHash } from 'node:crypto'
 import { createReadStream } from 'node:fs'
@@ -46,7 +47,7 @@ const latestMigration = (db: Database.Database) => allMigrations(db).at(-1) ?? n
 function allMigrations(db: Database.Database): string[] {
   const table = db.prepare("SELECT 1 FROM sqlite_master WHERE name = 'knex_migrations'").get()
   if (!table) return []
-  return db.prepare('SELECT name FROM knex_migrations ORDER BY id').pluck().all() as string[]
+  return z.array(z.string()).parse(db.prepare('SELECT name FROM knex_migrations ORDER BY id').pluck().all())
 }
 
 /**

@@ -1,3 +1,4 @@
+import { errorCode } from '../errorCode'
 import { copyFileSync, existsSync, linkSync, mkdirSync, mkdtempSync, readdirSync } from 'node:fs'
 import { open, rename, rm, stat, writeFile } from 'node:fs/promises'
 import path from 'node:path'
@@ -72,8 +73,7 @@ function linkAll(from: string, to: string): void {
     try {
       linkSync(source, target)
     } catch (error) {
-      const { code } = error as NodeJS.ErrnoException
-      if (code === 'ENOENT') continue
+      if (errorCode(error) === 'ENOENT') continue
       copyFileSync(source, target)
     }
   }

@@ -1,3 +1,4 @@
+import { keysOf } from '../../core/formats/keysOf'
 import type { Actor } from '../../core/moderation/actor'
 import type { Knex } from 'knex'
 import type { Writers } from '../../core/intake/writers'
@@ -89,8 +90,7 @@ export function editProduct(
     }
     const other = await productWithSku(trx, shop.id, fields.sku)
     if (other && other.id !== product.id) return { outcome: 'skuTaken', title: other.title }
-    if (Object.entries(fields).every(([part, value]) => product[part as keyof typeof fields] === value))
-      return { outcome: 'same' }
+    if (keysOf(fields).every((part) => product[part] === fields[part])) return { outcome: 'same' }
     await updateProduct(trx, shop.id, product, fields)
     return { kind: 'edit', product, into: null }
   })

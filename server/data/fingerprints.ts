@@ -7,7 +7,7 @@ import {
   type Fingerprint,
   type Imprint,
 } from '../../core/moderation/memory/fingerprint'
-import type { OwnTrait } from '../../core/moderation/memory/traits'
+import { ownTraitNames } from '../../core/moderation/memory/traits'
 
 /** The stored part of a fingerprint. The rest is read from the review and its customer. */
 export interface StoredImprint {
@@ -25,7 +25,7 @@ const bytesOf = ({ buffer, byteOffset, byteLength }: Int32Array) =>
   new Uint8Array(buffer, byteOffset, byteLength)
 
 const readImprint = ({ traits, triples, words }: StoredImprint): Imprint => ({
-  traits: traits.split(' ').filter(Boolean) as OwnTrait[],
+  traits: ownTraitNames.filter((name) => traits.split(' ').includes(name)),
   triples: numbersOf(triples),
   words: numbersOf(words),
 })

@@ -84,7 +84,7 @@ const published = (db: Knex) =>
 const forms = (db: Knex) => published(db).whereNull('form.removed_at')
 
 async function first(query: Knex.QueryBuilder): Promise<Form | null> {
-  const row = (await query.first(columns)) as FormRow | undefined
+  const row = await query.first<FormRow | undefined>(columns)
   return row ? read(row) : null
 }
 
@@ -129,7 +129,7 @@ export async function formsOfShop(
 ): Promise<Form[]> {
   const query = ofShop(db, shopId, words).orderBy('form.id', latestFirst ? 'desc' : 'asc')
   if (limit !== undefined) query.limit(limit).offset(offset)
-  const rows = (await query.select(columns)) as FormRow[]
+  const rows = await query.select<FormRow[]>(columns)
   return rows.map(read)
 }
 

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { Knex } from 'knex'
 
 export type JobState = 'due' | 'running' | 'done' | 'failed' | 'cancelled'
@@ -37,7 +38,7 @@ const columns = {
 type Row = Omit<JobLine, 'result'> & { result: string | null }
 const read = (row: Row): JobLine => ({
   ...row,
-  result: row.result === null ? null : (JSON.parse(row.result) as Record<string, unknown>),
+  result: row.result === null ? null : z.record(z.string(), z.unknown()).parse(JSON.parse(row.result)),
 })
 
 /** The jobs of a shop and of the installation, latest first, without those that wait for their first run. */

@@ -51,11 +51,11 @@ async function storedRows(db: Knex, shopId: number, identities: StoredIdentity[]
     const given = values.filter((value) => value !== null)
     return given.length === 0
       ? Promise.resolve<Row[]>([])
-      : (db('review')
+      : db('review')
           .join('review_version', 'review_version.id', 'review.current_version_id')
           .where({ 'review.shop_id': shopId, ...more })
           .whereIn(column, given)
-          .select(columns) as Promise<Row[]>)
+          .select<Row[]>(columns)
   }
   const byId = keyed(
     await find('review.id', identities.map(({ reviewId }) => reviewId)), // oxfmt-ignore

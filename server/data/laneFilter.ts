@@ -1,3 +1,4 @@
+import { keysOf } from '../../core/formats/keysOf'
 import type { Knex } from 'knex'
 import type { ReviewSort } from '../../core/moderation/reviewFilter'
 import type { Source } from '../../core/intake/sourcePolicy'
@@ -59,7 +60,7 @@ const columns = {
   needsReply: 'needs_reply',
 } as const
 export type CountedPart = keyof typeof columns
-export const countedParts = Object.keys(columns) as CountedPart[]
+export const countedParts: CountedPart[] = keysOf(columns)
 
 export function countedIn(filter: LaneFilter): { part: CountedPart; value: string | number | boolean }[] {
   return countedParts.flatMap((part) => {

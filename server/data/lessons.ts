@@ -49,7 +49,7 @@ export async function lessonsOf(db: Knex, shopId: number): Promise<LessonKey[]> 
       })
     const times = new Map<string, number>()
     const taken = rows.filter(({ arrival, by }) => {
-      if (!(other as readonly string[]).includes(arrival)) return false
+      if (!other.some((state) => state === arrival)) return false
       const before = times.get(by) ?? 0
       times.set(by, before + 1)
       return before < MAX_OF_ONE

@@ -1,7 +1,12 @@
+import { matchingSchema } from '../../core/listing/matching'
+import { z } from 'zod'
+import { keysOf } from '../../core/formats/keysOf'
 import type { Knex } from 'knex'
 import type { RefusalCode } from '../../core/listing/originRefusal'
-import type { SheetProblems } from '../../core/listing/sheetSample'
+import { sheetProblemsSchema, type SheetProblems } from '../../core/listing/sheetSample'
 import type { SheetMatching } from '../../core/listing/matching'
+
+const foundSchema = z.object({ stored: z.number(), changed: z.number(), withdrawn: z.number() })
 
 /** The shop's page, or a single post about it, on another site. It is checked again and again. */
 export interface Listing {
@@ -45,7 +50,7 @@ export interface Listing {
   /** When a check last found something new. */
   changedAt: string | null
   /** What the latest successful check found. */
-  found: { stored: number; changed: number; withdrawn: number } | null
+  found: z.infer<typeof foundSchema> | null
   /** Complete reads so far. */
   reads: number
   readAt: string | null
@@ -127,18 +132,18 @@ const read = ({ languages, found, acceptsFewer, matching, problems, isLinked, ..
   ...row,
   isLinked: isLinked === 1,
   acceptsFewer: acceptsFewer === 1,
-  problems: problems === null ? null : (JSON.parse(problems) as SheetProblems),
-  matching: matching === null ? null : (JSON.parse(matching) as SheetMatching),
-  languages: JSON.parse(languages) as string[],
-  found: found === null ? null : (JSON.parse(found) as Listing['found']),
+  problems: problems === null ? null : sheetProblemsSchema.parse(JSON.parse(problems)),
+  matching: matching === null ? null : matchingSchema.parse(JSON.parse(matching)),
+  languages: z.array(z.string()).parse(JSON.parse(languages)),
+  found: found === null ? null : foundSchema.parse(JSON.parse(found)),
 })
 
 const rowOf = (listing: Partial<Listing>) =>
   Object.fromEntries(
-    Object.entries(listing).map(([name, value]) => [
-      columns[name as keyof Listing],
-      value !== null && typeof value === 'object' ? JSON.stringify(value) : value,
-    ]),
+    keysOf(listing).map((name) => {
+      const value = listing[name]
+      return [columns[name], value !== null && typeof value === 'object' ? JSON.stringify(value) : value]
+    }),
   )
 
 export type NewListing = Pick<

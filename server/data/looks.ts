@@ -24,10 +24,8 @@ export async function insertLook(
   { publicId, name, theme }: OwnLook,
   at: string,
 ): Promise<boolean> {
-  const [{ count }] = (await trx('look')
-    .where({ shop_id: shopId, removed_at: null })
-    .count({ count: '*' })) as [{ count: number }]
-  if (count >= MAX_LOOKS) return false
+  const looks = await trx('look').where({ shop_id: shopId, removed_at: null }).count({ count: '*' })
+  if (Number(looks[0]!.count) >= MAX_LOOKS) return false
   await trx('look').insert({
     shop_id: shopId,
     public_id: publicId,

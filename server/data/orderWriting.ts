@@ -1,3 +1,4 @@
+import { keysOf } from '../../core/formats/keysOf'
 import type { Knex } from 'knex'
 import { emailKeyOf } from '../../core/proof/emailKey'
 import type { OrderRow } from '../../core/proof/orderFile'
@@ -114,7 +115,7 @@ async function purchasesOf(
   const ids = new Map(known.map(({ id, number_key }) => [number_key, id]))
   for (const before of known) {
     const { facts } = given.get(before.number_key)!
-    const isOther = Object.entries(facts).some(([part, value]) => before[part as keyof OrderFacts] !== value)
+    const isOther = keysOf(facts).some((part) => before[part] !== facts[part])
     if (isOther) await trx('purchase').where({ id: before.id }).update(facts)
   }
   const fresh = [...given].filter(([key]) => !ids.has(key))

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { Knex } from 'knex'
 
 /** The latest calls to a site and until when it wants none, both as epoch milliseconds. */
@@ -11,7 +12,7 @@ export async function originCalls(db: Knex, origin: string): Promise<OriginCalls
     .where({ origin })
     .first<{ called_at: string; blocked_until: string | null } | undefined>('called_at', 'blocked_until')
   return {
-    calledAt: row ? (JSON.parse(row.called_at) as number[]) : [],
+    calledAt: row ? z.array(z.number()).parse(JSON.parse(row.called_at)) : [],
     blockedUntil: row?.blocked_until ? Date.parse(row.blocked_until) : 0,
   }
 }

@@ -1,3 +1,4 @@
+import { recordOf } from '../../core/formats/keysOf'
 import type { Knex } from 'knex'
 import { sources, type Source } from '../../core/intake/sourcePolicy'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
@@ -17,7 +18,7 @@ export async function laneCounts(
     .groupBy('state')
     .select('state')
     .sum({ count: 'count' })
-  const counts = Object.fromEntries(reviewStates.map((state) => [state, 0])) as Record<ReviewState, number>
+  const counts = recordOf(reviewStates, () => 0)
   for (const { state, count } of rows) counts[state] = count
   return counts
 }

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { ownSources } from '../../core/intake/sourcePolicy'
 import type { Review, ReviewVersion } from '../../core/intake/review'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
-import type { SignalKind } from '../../core/moderation/signal'
+import { signalKinds, type SignalKind } from '../../core/moderation/signal'
 import {
   after,
   before,
@@ -79,7 +79,7 @@ const VIDEOS = `CASE WHEN review.photos = 0 THEN 0 ELSE (
   WHERE version_photo.version_id = review.current_version_id AND photo.video IS NOT NULL
 ) END`
 
-function withWords(db: Knex, query: Knex.QueryBuilder): Knex.QueryBuilder<Row, Row[]> {
+async function withWords(db: Knex, query: Knex.QueryBuilder): Promise<Row[]> {
   return query
     .join('review_version', 'review_version.id', 'review.current_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
@@ -98,8 +98,11 @@ const read = (row: Row): ReviewLine => ({
   showable: row.showable === 1,
   verified: row.verified === 1,
   needsReply: row.needsReply === 1,
-  kinds: row.kinds ? (row.kinds.split(',') as SignalKind[]) : [],
+  kinds: signalKindsIn(row.kinds ?? ''),
 })
+
+const signalKindsIn = (text: string): SignalKind[] =>
+  text.split(',').flatMap((name) => signalKinds.find((kind) => kind === name) ?? [])
 
 /** A page of a filtered lane, in its order. */
 export async function reviewsInLane(
@@ -111,7 +114,7 @@ export async function reviewsInLane(
 ): Promise<ReviewLine[]> {
   const query = orderBy(filtered(db, shopId, filter, rarest).limit(limit), filter)
   if (collapsesGroups(filter)) collapsed(query)
-  return ((await withWords(db, query)) as Row[]).map(read)
+  return (await withWords(db, query)).map(read)
 }
 
 /** The part of each matching review that a bulk action needs. */
@@ -152,7 +155,7 @@ export async function latestReviews(db: Knex, shopId: number, limit: number): Pr
   )
   const latest = ids.flat().toSorted((a, b) => b - a).slice(0, limit) // oxfmt-ignore
   const query = db('review').whereIn('review.id', latest).orderBy('review.id', 'desc')
-  return ((await withWords(db, query)) as Row[]).map(read)
+  return (await withWords(db, query)).map(read)
 }
 
 /** The next or previous review of a filtered list, wherever the current one is now. */

@@ -1,3 +1,5 @@
+import { z } from 'zod'
+import { photoSchema } from '../../core/intake/candidate'
 import type { Knex } from 'knex'
 import { readAnswers } from './versionRow'
 import type { ShowableReview } from '../../core/display/showableReview'
@@ -39,6 +41,9 @@ type Row = Omit<
   replyName: string | null
   replyBody: string | null
 }
+
+const texts = z.array(z.string())
+const pictures = z.array(photoSchema)
 
 /** Reviews that can be shown: approved, with consent. In no order; others are missing. */
 export async function showableReviews(db: Knex, shopId: number, ids: number[]): Promise<ShowableReview[]> {
@@ -96,8 +101,8 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
       posted: origin === null ? null : { origin, likes, claimsVerified: claimsVerified === 1 },
       // Those given to the shop alone never go out.
       answers: readAnswers(answers).filter((answer) => !answer.private),
-      tags: JSON.parse(tags) as string[],
-      photos: JSON.parse(photos) as ShowableReview['photos'],
+      tags: texts.parse(JSON.parse(tags)),
+      photos: pictures.parse(JSON.parse(photos)),
       verified: verified === 1,
       hasText: row.title.trim() + row.body.trim() !== '',
       hasPhoto: photos !== '[]',

@@ -1,3 +1,4 @@
+import { errorCode } from '../errorCode'
 import type { Turns } from './turns'
 
 /** Another program locks the database, the disk is full, or it can't be written to. */
@@ -5,9 +6,10 @@ export type StorageFault = 'busy' | 'full' | 'unwritable'
 
 /** Null if an error has another cause. */
 export function storageFault(error: unknown): StorageFault | null {
-  const { code, name } = (error ?? {}) as { code?: unknown; name?: unknown }
-  if (name === 'KnexTimeoutError' || isLocked(code)) return 'busy'
-  if (typeof code !== 'string') return null
+  const code = errorCode(error)
+  const isTimeout = error instanceof Error && error.name === 'KnexTimeoutError'
+  if (isTimeout || isLocked(code)) return 'busy'
+  if (code === undefined) return null
   if (/^(SQLITE_FULL|ENOSPC|EDQUOT)/.test(code)) return 'full'
   return /^(SQLITE_(IOERR|READONLY|CANTOPEN)|EROFS|EACCES|EIO)/.test(code) ? 'unwritable' : null
 }
@@ -36,7 +38,7 @@ export async function retryWhileBusy<T>(
       try {
         return await attempt()
       } catch (error) {
-        if (!isLocked((error as { code?: unknown }).code) || waited >= patienceMs) throw error
+        if (!isLocked(errorCode(error)) || waited >= patienceMs) throw error
       }
       endTurn ??= turns?.begin()
       await new Promise((resolve) => setTimeout(resolve, wait))

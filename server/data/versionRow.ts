@@ -1,4 +1,5 @@
-import type { Answer } from '../../core/intake/answer'
+import { z } from 'zod'
+import { answerSchema, type Answer } from '../../core/intake/answer'
 import type { ReviewVersion } from '../../core/intake/review'
 
 const columns: Record<Exclude<keyof ReviewVersion, 'about' | 'answers'>, string> = {
@@ -66,4 +67,5 @@ export function readVersionRow({ seenPublic, answers, ...row }: Flat): ReviewVer
 }
 
 /** The column `answers`. */
-export const readAnswers = (stored: string): Answer[] => JSON.parse(stored) as Answer[]
+export const readAnswers = (stored: string): Answer[] => answers.parse(JSON.parse(stored))
+const answers = z.array(answerSchema)

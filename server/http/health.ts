@@ -43,6 +43,6 @@ export function answerHealth(
         }),
       )
     })
-    .catch((error: unknown) => res.destroy(error as Error))
+    .catch((error: unknown) => res.destroy(error instanceof Error ? error : undefined))
   return true
 }

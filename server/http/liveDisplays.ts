@@ -1,9 +1,13 @@
+import { z } from 'zod'
 import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
 import { allSnapshots } from '../data/snapshots'
 import { displayJson } from './displayAnswers'
 import type { Publication, Published } from '../publishing/published'
 import type { Prepared } from './prepared'
+
+/** What is needed of a rendered display. */
+const bodySchema = z.object({ language: z.string().optional() })
 
 /** For variants of all displays. */
 const MOST_VARIANT_BYTES = 64_000_000
@@ -77,7 +81,7 @@ export async function loadLiveDisplays(db: Knex): Promise<LiveDisplays> {
     put: ({ shopId, key, address, body }, json = displayJson(body)) => {
       const asked = plain.get(key)?.asked ?? 0
       forget(key)
-      const { language } = JSON.parse(body) as { language?: string }
+      const { language } = bodySchema.parse(JSON.parse(body))
       plain.set(key, { json, shopId, language, asked, address, since: ++clock })
       if (address) byAddress.set(address, key)
     },

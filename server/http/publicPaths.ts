@@ -4,7 +4,7 @@ import { customerTranslate } from '../../core/messages/customers'
 import { customerLanguage, customerLanguages } from '../../core/messages/customers/languages'
 import { renderMessagePage } from '../../onsite/render'
 import { displayJson, visitorPage } from './displayAnswers'
-import type { AnswerKind } from './answerKind'
+import { answerKinds, type AnswerKind } from './answerKind'
 import type { DisplayVariants } from './displayVariants'
 import type { LiveDisplays } from './liveDisplays'
 import type { Log } from '../log'
@@ -63,7 +63,7 @@ export function answerPublic(
   clientAddress: string,
   answering: Answering,
 ): boolean {
-  const [path, query] = (req.url ?? '/').split('?', 2) as [string, string | undefined]
+  const [path = '/', query] = (req.url ?? '/').split('?', 2)
   const display = /^\/d\/([a-z0-9-]{1,80})(\.json|\/all|\/part)?$/.exec(path)
   if (req.method === 'OPTIONS' && display) {
     res
@@ -82,7 +82,14 @@ export function answerPublic(
   }
   if (req.method !== 'GET' && req.method !== 'HEAD') return false
   if (display) {
-    answerDisplay(req, res, answering, display[1]!, (display[2] ?? '') as AnswerKind, query)
+    answerDisplay(
+      req,
+      res,
+      answering,
+      display[1]!,
+      answerKinds.find((kind) => kind === display[2]) ?? '',
+      query,
+    )
     return true
   }
   const file = answering.files.get(path)

@@ -1,5 +1,5 @@
 import type { Server } from 'node:http'
-import type { Socket } from 'node:net'
+import { Socket } from 'node:net'
 import { patience } from './requestBody'
 
 /** Limits for connections, in milliseconds. */
@@ -23,7 +23,8 @@ export function limitConnections(server: Server): void {
   server.on('clientError', (error: NodeJS.ErrnoException, socket) => {
     // A browser opens spare connections. It would show an answer to nothing as the page that it asks for later, so
     // that one stays open until the timeout of all connections.
-    if (error.code === 'ERR_HTTP_REQUEST_TIMEOUT' && (socket as Socket).bytesRead === 0) return
+    if (error.code === 'ERR_HTTP_REQUEST_TIMEOUT' && socket instanceof Socket && socket.bytesRead === 0)
+      return
     if (socket.writable)
       socket.end('HTTP/1.1 400 Bad Request\r\nConnection: close\r\nContent-Length: 0\r\n\r\n')
     else socket.destroy()

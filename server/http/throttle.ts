@@ -1,4 +1,4 @@
-import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible'
+import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible'
 import { limitKeyOf } from '../../core/formats/ipAddress'
 import { suspicionOf } from '../../core/intake/suspicion'
 
@@ -114,6 +114,7 @@ async function take(limiter: RateLimiterMemory, key: string): Promise<number | n
     await limiter.consume(key)
     return null
   } catch (refused) {
-    return Math.max(1, Math.ceil((refused as RateLimiterRes).msBeforeNext / 1000))
+    if (!(refused instanceof RateLimiterRes)) throw refused
+    return Math.max(1, Math.ceil(refused.msBeforeNext / 1000))
   }
 }

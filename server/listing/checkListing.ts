@@ -1,3 +1,4 @@
+import { keysOf } from '../../core/formats/keysOf'
 import type { Knex } from 'knex'
 import { COMPLETE_EVERY_MS, nextCheckMs, nextTryMs, spreadOf } from '../../core/listing/checkTimes'
 import type { OriginAdapter } from '../../core/listing/originAdapter'
@@ -153,7 +154,7 @@ async function storeShown(
   listing: Listing,
   shown: Partial<Listing>,
 ): Promise<void> {
-  const isSame = Object.entries(shown).every(([part, value]) => listing[part as keyof Listing] === value)
+  const isSame = keysOf(shown).every((part) => listing[part] === shown[part])
   if (!isSame)
     await writing(db, async (trx) => {
       await updateListing(trx, shop.id, listing.id, shown)

@@ -46,9 +46,12 @@ export function smtpMailer(url: string, from: string): Mailer {
           headers: { 'Auto-Submitted': 'auto-generated' },
         })
       } catch (error) {
-        const { responseCode, message } = error as Error & { responseCode?: number }
+        const code = error instanceof Error && 'responseCode' in error ? error.responseCode : undefined
         // A 5xx answer is permanent; others may pass.
-        throw new MailRefused(message, responseCode !== undefined && responseCode >= 500)
+        throw new MailRefused(
+          error instanceof Error ? error.message : String(error),
+          typeof code === 'number' && code >= 500,
+        )
       }
     },
   }

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { Knex } from 'knex'
 import { findMail, insertMail, noteTry, type NewMail } from '../data/mails'
 import type { Job } from '../jobs/job'
@@ -27,12 +28,14 @@ export async function queueMail(
   })
 }
 
+const payloadSchema = z.object({ mail: z.number() })
+
 /**
  * Sends one email. If the process is killed before the result is stored, the email is sent again with the
  * same Message-ID, so that mail programs recognise the copy.
  */
 export async function sendMail({ db, now, mailer, changes }: Services, job: Job): Promise<void> {
-  const mail = await findMail(db, (JSON.parse(job.payload) as { mail: number }).mail)
+  const mail = await findMail(db, payloadSchema.parse(JSON.parse(job.payload)).mail)
   if (!mail || mail.state !== 'waiting') return
   try {
     if (!mailer) throw new MailRefused('No mail server is set.', true)

@@ -1,3 +1,4 @@
+import { pipeline } from 'node:stream/promises'
 import { createHash } from 'node:crypto'
 import { createReadStream, existsSync } from 'node:fs'
 import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
@@ -108,7 +109,7 @@ async function finish(
 /** The beginning of its digest, as with pictures. */
 async function digestOf(file: string): Promise<string> {
   const hash = createHash('sha256')
-  for await (const part of createReadStream(file)) hash.update(part as Buffer)
+  await pipeline(createReadStream(file), hash)
   return hash.digest('hex').slice(0, 32)
 }
 

@@ -71,7 +71,7 @@ function viewOf(groupId: number, members: LateArrival[], arrivals: LateArrival[]
   const times = members.map(({ receivedAt }) => Date.parse(receivedAt)).reverse()
   const [first, last] = [times[0]!, times.at(-1)!]
   const gaps = times.slice(1).map((at, i) => at - times[i]!)
-  const isOpen = ({ state }: LateArrival) => (openStates as string[]).includes(state)
+  const isOpen = ({ state }: LateArrival) => openStates.some((open) => open === state)
   const shown = members.find(isOpen) ?? members[0]!
   const around = Math.max(HOUR_MS, AROUND * (last - first))
   const [from, to] = [first - around, Math.min(now, last + around)]

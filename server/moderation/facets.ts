@@ -1,3 +1,4 @@
+import { recordOf } from '../../core/formats/keysOf'
 import { countedIn, countedParts, type CountedPart, type LaneFilter } from '../data/laneFilter'
 import { groupsInLane, type CountedGroup } from '../data/reviewCounts'
 import type { Knex } from 'knex'
@@ -36,7 +37,7 @@ const fits = (group: CountedGroup, { part, value }: Asked) => keyOf(group[part]!
  * @param listed the counters of each product that the filter offers
  */
 export function facetsOf({ ofProduct }: LaneGroups, listed: CountedGroup[], filter: LaneFilter): Facets {
-  const facets = Object.fromEntries(countedParts.map((part) => [part, {}])) as Facets
+  const facets: Facets = recordOf(countedParts, () => ({}))
   const add = (part: CountedPart, group: CountedGroup) => {
     const choice = keyOf(group[part]!)
     facets[part][choice] = (facets[part][choice] ?? 0) + group.count

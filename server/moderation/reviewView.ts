@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import { placeName } from '../../core/listing/origins'
 import { postedReview, type PostedReview } from '../data/listingReviews'
 import type { RatingTally } from '../../core/curation/ratingTally'
@@ -114,7 +115,7 @@ export async function reviewView(
 const isReviewAct = (act: string) => revertibleActs.includes(act)
 
 function stateIn(after: string): ReviewState {
-  const { state } = JSON.parse(after) as { state?: string }
+  const { state } = z.object({ state: z.string().optional() }).parse(JSON.parse(after))
   return reviewStates.find((known) => known === state) ?? 'waiting'
 }
 

@@ -1,3 +1,4 @@
+import { errorCode } from '../errorCode'
 import { lookup as lookUp } from 'node:dns'
 import { request as plain, type IncomingMessage } from 'node:http'
 import { request as secure } from 'node:https'
@@ -136,10 +137,10 @@ const publicOnly: LookupFunction = (host, options, done) => {
   })
 }
 
-function asOutsideError(error: NodeJS.ErrnoException, signal: AbortSignal): OutsideError {
+function asOutsideError(error: unknown, signal: AbortSignal): OutsideError {
   if (error instanceof OutsideError) return error
   if (signal.aborted) return new OutsideError('slow')
-  return new OutsideError(/ENOTFOUND|EAI_/.test(error.code ?? '') ? 'unknownHost' : 'unreachable')
+  return new OutsideError(/ENOTFOUND|EAI_/.test(errorCode(error) ?? '') ? 'unknownHost' : 'unreachable')
 }
 
 async function wholeBody(answer: IncomingMessage, mostBytes: number, signal: AbortSignal): Promise<Buffer> {
@@ -150,16 +151,17 @@ async function wholeBody(answer: IncomingMessage, mostBytes: number, signal: Abo
   const failed = new Promise<never>((_, reject) => answer.once('error', reject))
   const read = async () => {
     for await (const part of stream) {
-      size += (part as Buffer).length
+      const bytes: Buffer = part
+      size += bytes.length
       if (size > mostBytes) throw new OutsideError('tooLarge')
-      parts.push(part as Buffer)
+      parts.push(bytes)
     }
     return Buffer.concat(parts)
   }
   try {
     return await Promise.race([read(), failed])
   } catch (error) {
-    throw asOutsideError(error as NodeJS.ErrnoException, signal)
+    throw asOutsideError(error, signal)
   } finally {
     answer.destroy()
   }

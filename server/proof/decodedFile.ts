@@ -12,7 +12,10 @@ export async function decodedFile(file: string): Promise<DecodedFile> {
   const bytes = createReadStream(file)
   async function* text() {
     const decoder = new TextDecoder(encoding)
-    for await (const part of bytes as AsyncIterable<Buffer>) yield decoder.decode(part, { stream: true })
+    for await (const part of bytes) {
+      const read: Buffer = part
+      yield decoder.decode(read, { stream: true })
+    }
     yield decoder.decode()
   }
   return { text: text(), bytesRead: () => bytes.bytesRead }
@@ -22,7 +25,8 @@ export async function decodedFile(file: string): Promise<DecodedFile> {
 async function encodingOf(file: string): Promise<string> {
   const decoder = new TextDecoder('utf-8', { fatal: true })
   let isFirst = true
-  for await (const part of createReadStream(file) as AsyncIterable<Buffer>) {
+  for await (const read of createReadStream(file)) {
+    const part: Buffer = read
     if (isFirst && part[0] === 0xff && part[1] === 0xfe) return 'utf-16le'
     if (isFirst && part[0] === 0xfe && part[1] === 0xff) return 'utf-16be'
     isFirst = false

@@ -1,3 +1,4 @@
+import { recordOf } from '../../core/formats/keysOf'
 import { fairnessOf } from '../../core/curation/fairness'
 import { pickFacets } from '../../core/curation/pickFacets'
 import { newestFirst, type Selection } from '../../core/curation/selection'
@@ -175,7 +176,8 @@ async function firstByOrder(
       return [order, reviews.map(pickedLine)] as const
     }),
   )
-  return Object.fromEntries(first) as Record<SelectionOrder, PickedLine[]>
+  const lines = new Map(first)
+  return recordOf(selectionOrders, (order) => lines.get(order)!)
 }
 
 async function previewOf(

@@ -1,3 +1,4 @@
+import { recordOf } from '../../core/formats/keysOf'
 import type { Asked } from '../../core/display/displayModel'
 import { layouts } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
@@ -43,10 +44,7 @@ export async function miniatures(
   }
   const { model } = await compose(plain, { key, asked, samples: true })
   const few = { ...model, quotations: model.quotations.slice(0, IN_A_MINIATURE) }
-  return Object.fromEntries(
-    layouts.map((kind) => [
-      kind,
-      renderDisplay({ ...few, layout: { ...model.layout, kind, marks: MINIATURE_MARKS } }),
-    ]),
-  ) as Miniatures
+  return recordOf(layouts, (kind) =>
+    renderDisplay({ ...few, layout: { ...model.layout, kind, marks: MINIATURE_MARKS } }),
+  )
 }

@@ -1,3 +1,4 @@
+import { recordOf } from '../../core/formats/keysOf'
 import type { Selection } from '../../core/curation/selectionSchema'
 import { layouts, type Layout } from '../../core/display/choices'
 import type { Configuration } from '../../core/display/configuration'
@@ -35,11 +36,12 @@ export async function looksToStartFrom(services: Services, shop: Shop): Promise<
     layouts.map(async (layout) => {
       const start = startOf(layout)
       const { model } = await compose({ ...start, theme: theme ?? start.theme }, { key: '', samples: true })
-      return [layout, renderDisplay(model)]
+      return [layout, renderDisplay(model)] as const
     }),
   )
+  const rendered = new Map(looks)
   return {
-    looks: Object.fromEntries(looks) as Record<Layout, RenderedDisplay>,
+    looks: recordOf(layouts, (layout) => rendered.get(layout)!),
     look: pageLook(shop),
     samples: publishable.size === 0,
   }

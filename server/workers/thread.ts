@@ -12,7 +12,7 @@ import type { ArrivalToWeigh } from '../moderation/weighedArrival'
 
 /* The main thread loads nothing of this. */
 
-const settings = workerData as ThreadSettings
+const settings: ThreadSettings = workerData
 if (settings.isPatient) takeLowPriority()
 const turns = new Turns(settings.turns)
 let services: Promise<Services> | undefined

@@ -55,6 +55,7 @@ function comparable(text: string): string {
       .replace(/ nonce="[^"]*"/g, '')
       .replace(/(\/assets\/[\w.-]+?)-[\w-]{8}\.(js|css)/g, '$1.$2')
       .replace(/(\/behaviour\/\w+)[.-][\w-]+\.js/g, '$1.js')
+      .replace(/[\d.]+ GB are free/g, '')
       // The end of a log's chain, which depends on ids.
       .replace(/\b[0-9a-f]{6}(?=<\/span><\/li>)/g, '')
       .replace(/\/media\/[0-9a-f]{32}/g, named('/media/picture'))
