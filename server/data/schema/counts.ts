@@ -3,6 +3,7 @@ import {
   columnsOf,
   insertPublishable,
   laneFacets,
+  laneFacetsOf,
   publishableColumns,
   publishableFacets,
 } from './facets'
@@ -23,14 +24,7 @@ ${facets.map(({ column, type }) => `    ${column} ${type} NOT NULL,`).join('\n')
 
 /** A row of `review` in its list, counted once more or less. */
 const countedIn = (row: 'old' | 'new', by: 1 | -1) =>
-  adding(
-    'review_count',
-    laneKeys,
-    `VALUES (${row}.shop_id, ${laneFacets.map(({ of }) => ofRow(of, row)).join(', ')}, ${by})`,
-  )
-const ofRow = (sql: string, row: string) =>
-  sql.replace(/\b(?:[a-z]+_)*[a-z]+\b(?! *\()/g, (name) => (laneColumns.has(name) ? `${row}.${name}` : name))
-const laneColumns = new Set([...laneFacets.map(({ column }) => column), 'reply_id'])
+  adding('review_count', laneKeys, `VALUES (${row}.shop_id, ${laneFacetsOf(row)}, ${by})`)
 
 const arrived = (row: 'old' | 'new', by: 1 | -1) =>
   adding(
@@ -167,7 +161,7 @@ export const indexingInserted = [
   adding(
     'review_count',
     laneKeys,
-    `SELECT shop_id, ${laneFacets.map(({ of }) => of).join(', ')}, count(*)
+    `SELECT shop_id, ${laneFacetsOf('review')}, count(*)
     FROM review WHERE ${SOME} GROUP BY ${[0, ...laneFacets].map((_, i) => i + 1).join(', ')}`,
   ),
   indexText(SOME),

@@ -5,21 +5,21 @@ interface Facet {
   of: string
 }
 
-const facet = (column: string, type: Facet['type'], of = column): Facet => ({ column, type, of })
+const facet = (column: string, type: Facet['type'], of: string): Facet => ({ column, type, of })
 
-/** What the lists of reviews are counted by; `product_id` and `rating` are 0 for none. */
+/** What the lists of reviews are counted by, of the row `@`; `product_id` and `rating` are 0 for none. */
 export const laneFacets = [
-  facet('state', 'TEXT'),
-  facet('product_id', 'INTEGER', 'ifnull(product_id, 0)'),
-  facet('rating', 'INTEGER', 'ifnull(rating, 0)'),
-  facet('showable', 'INTEGER'),
-  facet('in_averages', 'INTEGER'),
-  facet('source', 'TEXT'),
-  facet('language', 'TEXT'),
-  facet('verified', 'INTEGER'),
-  facet('has_text', 'INTEGER'),
+  facet('state', 'TEXT', '@.state'),
+  facet('product_id', 'INTEGER', 'ifnull(@.product_id, 0)'),
+  facet('rating', 'INTEGER', 'ifnull(@.rating, 0)'),
+  facet('showable', 'INTEGER', '@.showable'),
+  facet('in_averages', 'INTEGER', '@.in_averages'),
+  facet('source', 'TEXT', '@.source'),
+  facet('language', 'TEXT', '@.language'),
+  facet('verified', 'INTEGER', '@.verified'),
+  facet('has_text', 'INTEGER', '@.has_text'),
   // A generated column, which triggers cannot read.
-  facet('needs_reply', 'INTEGER', '(rating IS NOT NULL AND rating <= 200 AND reply_id IS NULL)'),
+  facet('needs_reply', 'INTEGER', '(@.rating IS NOT NULL AND @.rating <= 200 AND @.reply_id IS NULL)'),
 ]
 
 /** What publishable reviews are counted by, from `review` and its published version; ids are 0 for none. */
@@ -40,6 +40,10 @@ export const publishableFacets = {
   formId: facet('form_id', 'INTEGER', 'ifnull(review.form_id, 0)'),
 }
 export type PublishableFacet = keyof typeof publishableFacets
+
+/** The facets of a row in its list. */
+export const laneFacetsOf = (row: string): string =>
+  laneFacets.map(({ of }) => of.replaceAll('@', row)).join(', ')
 
 export const columnsOf = (facets: Facet[]): string => facets.map(({ column }) => column).join(', ')
 const publishable = Object.values(publishableFacets)
