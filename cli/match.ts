@@ -25,7 +25,7 @@ const claimSchema = z.object({
   written_at: text,
 })
 
-export interface Matched {
+interface Matched {
   id: string | number
   verified: boolean
   by?: 'mailbox' | 'orderNumber'

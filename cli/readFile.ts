@@ -3,7 +3,7 @@ import path from 'node:path'
 import { readText } from '../core/intake/text/readText'
 
 /** A review that an import would store, under the public field names. Missing values are null. */
-export interface ReadFile {
+interface ReadFile {
   reviews: {
     author_name: string | null
     author_email: string | null

@@ -4,7 +4,7 @@ const RESOLUTION_MS = 10
 const SPAN_MS = 10_000
 const SPANS = 6
 
-export interface LoopDelay {
+interface LoopDelay {
   /** The longest delay of the main thread in the last minute, in milliseconds. */
   heldMs: () => number
   stop: () => void

@@ -5,7 +5,7 @@ import type { AttackView } from '../../server/moderation/attacks'
 import { queuePath } from './address'
 import { AttackGraph } from './AttackGraph'
 
-export interface AttackShown extends Omit<AttackView, 'first' | 'last' | 'barsFrom' | 'barsTo'> {
+interface AttackShown extends Omit<AttackView, 'first' | 'last' | 'barsFrom' | 'barsTo'> {
   /** From the first to the last. */
   hours: number
   lastWhen: string

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 
-export interface Selectable {
+interface Selectable {
   publicId: string
   revision: number
 }

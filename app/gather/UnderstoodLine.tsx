@@ -80,5 +80,5 @@ export function UnderstoodLine({
   }
 }
 
-export const connectAddress = (shop: string, site: string, id: string, kind: 'listing' | 'post') =>
+const connectAddress = (shop: string, site: string, id: string, kind: 'listing' | 'post') =>
   `/s/${shop}/gather/connect?${new URLSearchParams({ site, id, ...(kind === 'post' && { kind }) }).toString()}`

@@ -9,7 +9,7 @@ import {
 import { messageCode } from '../../core/messages/code'
 import type { ManualEntry } from '../../core/intake/manualEntry'
 
-export interface GivenEvidence {
+interface GivenEvidence {
   files: { name: string; kind: EvidenceKind; content: Buffer }[]
   /** Codes of messages about files that are left out. */
   errors: string[]

@@ -85,10 +85,6 @@ function checkedWords(checkedAt: string, found: ListingView['found'], clock: Clo
   })
 }
 
-/** The first line of a listing: "Lanternway: Wrenfield Bee Supply, Tanner's Row 4". */
-export const listingTitle = (listing: Pick<ListingView, 'site' | 'origin' | 'name' | 'street'>): string =>
-  `${listing.site?.name ?? listing.origin}: ${businessName(listing)}`
-
 export const isReading = ({ state, isChecking, checkedAt }: ListingView): boolean =>
   state === 'active' && (isChecking || checkedAt === null)
 

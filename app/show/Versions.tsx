@@ -2,7 +2,7 @@ import { useFetcher } from 'react-router'
 import { say } from '../../core/messages/say/show'
 import { Panel } from './Panel'
 
-export interface VersionLine {
+interface VersionLine {
   number: number
   spokenAt: string
   by: string | null

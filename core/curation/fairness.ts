@@ -1,6 +1,6 @@
 import { lowOnes, type RatingTally } from './ratingTally'
 
-export const ENOUGH_TO_JUDGE = 10
+const ENOUGH_TO_JUDGE = 10
 /** In stars. */
 export const FAIR_WITHIN = 0.4
 

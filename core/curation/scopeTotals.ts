@@ -6,7 +6,7 @@ import { hasFacetsOf, everything, type Selection } from './selection'
 /** The parts of a selection that say where its reviews came from. */
 export type About = Pick<Selection, 'sources' | 'listings' | 'forms'>
 
-export interface ScopeTotals {
+interface ScopeTotals {
   /** The ratings of customers in the scope. */
   tally: RatingTally
   /** The ratings that a selection is compared with. */

@@ -83,7 +83,7 @@ export function hasFacetsOf(
   )
 }
 
-export const hasTagOf = ({ tags }: Pick<Pickable, 'tags'>, selection: Pick<Selection, 'tags'>): boolean =>
+const hasTagOf = ({ tags }: Pick<Pickable, 'tags'>, selection: Pick<Selection, 'tags'>): boolean =>
   selection.tags.length === 0 || selection.tags.some((tag) => tags.includes(tag))
 
 type Comparable = Pick<Pickable, 'rating' | 'verified' | 'writtenAt' | 'id'>

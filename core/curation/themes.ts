@@ -6,7 +6,7 @@ const MIN_REVIEWS = 3
 const MAX_SHARE = 0.4
 const MAX_THEMES = 16
 
-export interface Themes {
+interface Themes {
   /** Each as it is written most often, the widest first. */
   names: string[]
   /** For each text, the positions of its themes in `names`. */

@@ -16,7 +16,7 @@ import { type DisplayShop, type ShowableReview } from './showableReview'
 import { toQuotation } from './toQuotation'
 
 /** The targets of links; null if there is none. */
-export interface DisplayLinks {
+interface DisplayLinks {
   write: string | null
   all: string
   how: string

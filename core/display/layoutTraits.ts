@@ -13,7 +13,7 @@ export type Behaviour =
   | 'dates'
   | 'notes'
 
-export interface LayoutTraits {
+interface LayoutTraits {
   /**
    * Reviews as quotations or as rows of a table; or their number and average, as a summary with all ratings, a
    * badge or a line of text.

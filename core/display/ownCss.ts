@@ -7,7 +7,7 @@ import { allowedProperties } from './ownCssProperties'
 import { scopedSelector } from './ownCssSelectors'
 
 /** Why a piece of own CSS has no effect. */
-export type CssFault =
+type CssFault =
   | 'syntax'
   | 'deep'
   | 'atRule'

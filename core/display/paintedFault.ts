@@ -16,7 +16,7 @@ export interface TextReading {
   contrast: number
 }
 
-export const paintedFaults = ['invisible', 'covered', 'misplaced', 'small', 'faint'] as const
+const paintedFaults = ['invisible', 'covered', 'misplaced', 'small', 'faint'] as const
 export type PaintedFault = (typeof paintedFaults)[number]
 
 const SMALLEST_PX = 11

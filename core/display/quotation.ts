@@ -1,7 +1,7 @@
 import type { Excerpt } from './excerpt'
 
 /** An answer as visitors read it. */
-export interface ShownAnswer {
+interface ShownAnswer {
   /** Stays the same when the question is worded anew. */
   key: string
   label: string

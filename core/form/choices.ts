@@ -1,6 +1,6 @@
 /** The choices and limits of a form's design, without schemas, so that the customer's page loads little. */
 export const questionKinds = ['short', 'long', 'one', 'several', 'date', 'scale'] as const
-export type QuestionKind = (typeof questionKinds)[number]
+type QuestionKind = (typeof questionKinds)[number]
 
 export const QUESTION_LIMIT = 200
 export const OPTION_LIMIT = 120

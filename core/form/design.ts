@@ -32,7 +32,7 @@ const intro = z
   .prefault('')
 const questionId = z.string().regex(/^[a-z0-9]{4,20}$/)
 
-export const questionSchema = z.object({
+const questionSchema = z.object({
   /** Stays the same whatever the question says; its field is `answer_ID`. */
   id: questionId,
   kind: z.enum(questionKinds),

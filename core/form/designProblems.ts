@@ -1,7 +1,7 @@
 import { hasOptions } from './choices'
 import type { FormDesign } from './design'
 
-export type DesignProblem = { fault: 'noWords' | 'noOptions'; question: string }
+type DesignProblem = { fault: 'noWords' | 'noOptions'; question: string }
 
 /** What keeps a form from being opened: questions that could not be answered. */
 export const designProblems = ({ questions }: Pick<FormDesign, 'questions'>): DesignProblem[] =>

@@ -54,7 +54,7 @@ export interface Posted {
 }
 
 /** What makes it the same review when it comes again. */
-export type Identity =
+type Identity =
   /** The token of the form. */
   | { by: 'token'; token: string }
   /** The key that its origin gave it, such as a number in a file. */

@@ -1,4 +1,4 @@
-export const evidenceKinds = ['png', 'jpeg', 'webp', 'pdf', 'text'] as const
+const evidenceKinds = ['png', 'jpeg', 'webp', 'pdf', 'text'] as const
 export type EvidenceKind = (typeof evidenceKinds)[number]
 
 /** The largest file, in bytes. */

@@ -24,7 +24,7 @@ const CLEAR_BY_OF_SURPRISE = 0.15
 const POSSIBLE = 2
 
 /** What is known of a writer's language before anything is read. BCP 47 tags without a region. */
-export interface ExpectedLanguages {
+interface ExpectedLanguages {
   /** That of the form which she read, or else the shop's; null if there is none. */
   usual: string | null
   /** Those of the shop's customers. */

@@ -11,16 +11,7 @@ export const MOST_PIXELS = { photo: 60_000_000, progressive: 30_000_000, other: 
 export const ALT_LIMIT = 200
 
 /** Why a file is refused as a photo. */
-export const photoRefusals = [
-  'empty',
-  'large',
-  'pixels',
-  'drawing',
-  'video',
-  'other',
-  'unreadable',
-  'slow',
-] as const
+const photoRefusals = ['empty', 'large', 'pixels', 'drawing', 'video', 'other', 'unreadable', 'slow'] as const
 export type PhotoRefusal = (typeof photoRefusals)[number]
 
 /** A photo by the key of its upload, with a description. */

@@ -3,7 +3,7 @@ export const sources = ['form', 'manualEntry', 'listing', 'trial'] as const
 export type Source = (typeof sources)[number]
 
 /** What holds for every review of a source. */
-export interface SourcePolicy {
+interface SourcePolicy {
   /** Who typed the review, and so who may change its words. */
   typedBy: 'customer' | 'shop' | 'site'
   /** Whether visitors may see it, and counts of reviews include it. */

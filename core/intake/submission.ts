@@ -56,10 +56,7 @@ export function isSkuAmong(skus: string[]): (sku: string) => boolean {
 }
 
 /** The part of a design that says what is accepted. */
-export type AcceptingDesign = Pick<
-  FormDesign,
-  'title' | 'body' | 'product' | 'photos' | 'video' | 'questions'
->
+type AcceptingDesign = Pick<FormDesign, 'title' | 'body' | 'product' | 'photos' | 'video' | 'questions'>
 
 /** The fields of every form under their public names. Products are given by SKU. */
 function ownFields(
@@ -114,7 +111,6 @@ export const submissionNames = (design: AcceptingDesign): string[] =>
 export type Submission = z.infer<z.ZodObject<ReturnType<typeof ownFields>>>
 /** Fields that only describe the writer may be missing. */
 export type SubmissionGiven = Omit<Submission, keyof AboutWriter> & Partial<Submission>
-export type SubmissionErrors = Record<string, string[]>
 
 /** The fields in the form's JSON. */
 export const submissionFields = (

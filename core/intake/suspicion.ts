@@ -1,5 +1,5 @@
 /** Recent submissions through a form. */
-export interface Lately {
+interface Lately {
   /** From the same network address, within an hour. */
   fromAddress: number
   /** From everyone, within ten minutes. */

@@ -3,7 +3,7 @@ import type { SheetMatching } from './matching'
 import type { SheetProblems, SheetSample } from './sheetSample'
 
 /** What to send to an outside site; the server sends it. */
-export interface OriginRequest {
+interface OriginRequest {
   url: string
   headers?: Record<string, string>
 }

@@ -15,7 +15,7 @@ export type OriginQuestion =
   | { ask: 'page'; id: string; cursor: string | null }
   | { ask: 'post'; id: string }
 
-export interface OriginReplies {
+interface OriginReplies {
   suggest: Suggestion[]
   describe: Business
   page: ReviewPage

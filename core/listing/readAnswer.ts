@@ -46,7 +46,7 @@ function parsed(text: string): unknown {
   }
 }
 
-export interface StructuredPage {
+interface StructuredPage {
   /** Its blocks of JSON-LD. */
   data: unknown[]
   /** The address of the following page. */

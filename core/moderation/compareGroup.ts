@@ -13,7 +13,7 @@ export interface GroupMember {
 }
 
 /** The difference from most of its group. */
-export const oddities = ['verified', 'rating', 'product', 'words'] as const
+const oddities = ['verified', 'rating', 'product', 'words'] as const
 export type Oddity = (typeof oddities)[number]
 
 /** The share of a group that has to agree before the others count as different. */

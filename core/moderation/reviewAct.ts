@@ -28,12 +28,12 @@ export const reviewActSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('unvouch'), reason: why }),
 ])
 export type ReviewAct = z.infer<typeof reviewActSchema>
-export type ReviewActKind = ReviewAct['kind']
+type ReviewActKind = ReviewAct['kind']
 
 /** Those that decide whether visitors see a review. */
 export const decidingKinds: ReviewActKind[] = ['approve', 'decline', 'spam']
 /** The logged decisions of members. */
-export const reviewActKinds = reviewActSchema.options.map(({ shape }) => shape.kind.value)
+const reviewActKinds = reviewActSchema.options.map(({ shape }) => shape.kind.value)
 /** The logged actions that can be reverted: decisions, and corrections of reviews that the shop added. */
 export const revertibleActs = [...reviewActKinds, 'correct']
 

@@ -44,7 +44,7 @@ export type ReviewFilter = z.infer<typeof reviewFilterSchema>
 export type FilterPart = Exclude<keyof ReviewFilter, 'lane'>
 
 /** The parts of a filter, in the order of the sentence. */
-export const filterParts = [
+const filterParts = [
   'rating',
   'product',
   'source',

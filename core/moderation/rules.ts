@@ -25,7 +25,7 @@ const conditionSchema = z.discriminatedUnion('on', [
   z.object({ on: z.literal('product'), anyOf: z.array(z.string()).min(1) }),
   z.object({ on: z.literal('verified'), is: z.boolean() }),
 ])
-export type Condition = z.infer<typeof conditionSchema>
+type Condition = z.infer<typeof conditionSchema>
 
 /** All conditions have to match. Stored as JSON. */
 export const ruleSchema = z.object({
@@ -96,7 +96,7 @@ export const matchingRules = <R extends Rule>(rules: R[], facts: RuleFacts): R[]
   rules.filter(({ when }) => when.every((condition) => matches(condition, facts)))
 
 /** The writer can resolve these, so nobody needs to look at the review yet. */
-export const openKinds = new Set<SignalKind>(['unconfirmed', 'unverified', 'media'])
+const openKinds = new Set<SignalKind>(['unconfirmed', 'unverified', 'media'])
 /** These are found out anew each time that the rules are applied. */
 export const renewedKinds = new Set<SignalKind>([...openKinds, 'rule', 'approvingRule'])
 

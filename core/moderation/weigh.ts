@@ -27,7 +27,7 @@ export interface Circumstances extends SubmissionChecks {
   knownOrderKeys: string[]
 }
 
-export interface SignalContext extends Circumstances {
+interface SignalContext extends Circumstances {
   arrival: ReadArrival
   history: ArrivalHistory
   model: WordingModel

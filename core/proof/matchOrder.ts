@@ -3,8 +3,8 @@ import { emailKeyOf } from './emailKey'
 import { digitsAlone, orderNumberKey } from './orderNumber'
 import { namesAgree } from './personName'
 
-export const lineStatuses = ['delivered', 'refunded', 'returned', 'shipped', 'placed', 'cancelled'] as const
-export type LineStatus = (typeof lineStatuses)[number]
+const lineStatuses = ['delivered', 'refunded', 'returned', 'shipped', 'placed', 'cancelled'] as const
+type LineStatus = (typeof lineStatuses)[number]
 
 /** Moments are UTC as ISO 8601, or a calendar day. */
 export interface OrderLine {
@@ -19,7 +19,7 @@ export interface OrderLine {
   status: string
 }
 
-export interface Claim {
+interface Claim {
   authorName: string
   /** A confirmed email address; otherwise empty. */
   provenEmail: string
@@ -31,7 +31,7 @@ export interface Claim {
 
 export type ProofMethod = 'mailbox' | 'orderNumber'
 
-export const proofFailures = [
+const proofFailures = [
   'noNumber',
   'unknownNumber',
   'otherName',
@@ -40,7 +40,7 @@ export const proofFailures = [
   'notDelivered',
 ] as const
 export type ProofFailure = (typeof proofFailures)[number]
-export type OrderMatch = { line: OrderLine; by: ProofMethod } | { failure: ProofFailure }
+type OrderMatch = { line: OrderLine; by: ProofMethod } | { failure: ProofFailure }
 
 const bought = new Set<string>(['delivered', 'refunded', 'returned'] satisfies LineStatus[])
 

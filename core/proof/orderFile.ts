@@ -20,7 +20,7 @@ export interface OrderRow {
   status: string
 }
 
-export interface OrderFile {
+interface OrderFile {
   rows: OrderRow[]
   /** Skipped rows, each with field and reason. */
   problems: OrderProblem[]
@@ -51,7 +51,7 @@ export interface OrderProblem {
 }
 
 /** A parsed heading: the position of each column, and their number. */
-export interface OrderTable {
+interface OrderTable {
   at: Partial<Record<Column, number>>
   width: number
 }

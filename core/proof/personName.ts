@@ -60,7 +60,7 @@ function partsAgree(a: Part[], b: Part[]): boolean {
 }
 
 /** The essential parts of a name, first name first if a comma shows the order. */
-export function nameParts(name: string): Part[] {
+function nameParts(name: string): Part[] {
   const [family, given, ...more] = name.split(',')
   const ordered =
     given !== undefined && more.length === 0 && carrying(given).length > 0 ? `${given} ${family}` : name

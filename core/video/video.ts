@@ -6,7 +6,7 @@ export const MOST_VIDEO_SECONDS = 60
 export const SPARE_SECONDS = 1
 
 /** Why a file is refused as a video. */
-export const videoRefusals = ['empty', 'large', 'long', 'noLength', 'cut', 'codec', 'other', 'slow'] as const
+const videoRefusals = ['empty', 'large', 'long', 'noLength', 'cut', 'codec', 'other', 'slow'] as const
 export type VideoRefusal = (typeof videoRefusals)[number]
 
 /** Bytes, or so many zeros, that are put into a file, so that it tells nothing of its maker. No offset changes. */

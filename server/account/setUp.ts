@@ -18,7 +18,7 @@ export function isEmpty({ db }: Services): Promise<boolean> {
   return isEmptyInstallation(db)
 }
 
-export type SetUpOutcome =
+type SetUpOutcome =
   | { outcome: 'done'; slug: string; display: string; token: string | null }
   | { outcome: 'emailTaken' | 'notEmpty' }
 

@@ -9,7 +9,7 @@ import { checkDatabase, copyDatabase, sha256Of } from './databaseCopy'
 import { names, type Manifest } from './manifest'
 
 /** What a backup needs to know. */
-export interface BackupGiven {
+interface BackupGiven {
   dataFolder: string
   /** The file to be written; it must not exist. */
   file: string

@@ -16,7 +16,7 @@ import type { Services } from '../services'
 const DAY_MS = 86_400_000
 
 /** Retention in days. `docs/limits.md` lists the same. */
-export const keptDays = {
+const keptDays = {
   /** Network addresses are needed only to recognise an attack. */
   addresses: 30,
   /** A used link can still explain itself when it is opened again. */

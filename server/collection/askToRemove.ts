@@ -15,7 +15,7 @@ import { issueLink, languageOf, mayInvite } from './confirmation'
 
 const LINK_DAYS = 30
 
-export type RemoveOutcome = 'asked' | 'already' | 'noMails' | 'enough' | 'gone'
+type RemoveOutcome = 'asked' | 'already' | 'noMails' | 'enough' | 'gone'
 
 /**
  * Asks the writer by email to remove personal data from her review. The link leads to her own page, or first to

@@ -209,7 +209,7 @@ async function confirm(
     await tellOfArrival(services, trx, shop, { ...after, held: after.state === 'held' })
 }
 
-export type AskOutcome = 'asked' | 'noMails' | 'noAddress' | 'enough' | 'gone'
+type AskOutcome = 'asked' | 'noMails' | 'noAddress' | 'enough' | 'gone'
 
 /** Asks a customer to confirm a review that the shop wrote down for her. */
 export async function askCustomerToConfirm(

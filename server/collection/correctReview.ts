@@ -83,13 +83,13 @@ const correctable = ({
   writtenPrecision,
 }: ReviewVersion) => ({ title, body, authorName, ratingValue, about, writtenAt, writtenPrecision })
 
-export type Correction = ManualEntry & {
+type Correction = ManualEntry & {
   /** Public ids of files that stay. */
   keptEvidence: string[]
   newEvidence: Omit<NewEvidence, 'publicId'>[]
 }
 
-export type CorrectOutcome =
+type CorrectOutcome =
   | { outcome: 'done'; state: ReviewState; authorName: string }
   | { outcome: 'same' | 'gone' }
   | { outcome: 'conflict'; state: ReviewState; authorName: string }

@@ -19,7 +19,7 @@ export function recently(now: Date): string {
   return new Date(now.getTime() - THIRTY_DAYS_MS).toISOString()
 }
 
-export interface GatherView {
+interface GatherView {
   arrivals: { count: number; verified: number }
   forms: (Pick<Form, 'publicId' | 'slug' | 'name' | 'state' | 'writers'> & {
     heading: string

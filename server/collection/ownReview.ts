@@ -23,7 +23,7 @@ import { hashToken } from './formToken'
 import { receive } from './receive'
 
 /** A review as its writer sees it. */
-export interface OwnReview {
+interface OwnReview {
   shop: Shop
   review: FullReview
   photos: ReviewPhoto[]

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { productsWithSkus, searchProducts, type Product } from '../data/products'
 
 /** A shop with more products than this searches among them. */
-export const MAX_LISTED_PRODUCTS = 50
+const MAX_LISTED_PRODUCTS = 50
 const MAX_FOUND = 20
 
 export type ProductChoice = Pick<Product, 'id' | 'publicId' | 'sku' | 'title'>

@@ -13,7 +13,7 @@ const LEAST_AT_ONCE = 10
 const WRITING_MS = 18
 
 /** What a source brings: one file, page or check of a listing. */
-export interface Brought {
+interface Brought {
   intake: Intake
   actor: Actor
   candidates: AsyncIterable<Candidate> | Iterable<Candidate>

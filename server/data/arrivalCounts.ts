@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { ownSources, type Source } from '../../core/intake/sourcePolicy'
 
-export interface ArrivalCount {
+interface ArrivalCount {
   count: number
   /** From verified buyers. */
   verified: number

@@ -104,7 +104,7 @@ const ofShop = (db: Knex, shopId: number, words = '') => {
   return words.trim() === '' ? query : query.whereRaw('instr(lower(name), lower(?)) > 0', words.trim())
 }
 
-export interface DisplayQuery {
+interface DisplayQuery {
   /** In its name; empty for all. */
   words?: string
   limit?: number

@@ -106,7 +106,7 @@ export async function formOfReview(db: Knex, shopId: number, reviewId: number): 
   return first(forms(db).whereIn('form.id', formId))
 }
 
-export interface FormQuery {
+interface FormQuery {
   /** In its name or heading; empty for all. */
   words?: string
   limit?: number

@@ -16,7 +16,7 @@ export interface Intake extends IntakeCounts {
   undone: boolean
 }
 
-export interface IntakeCounts {
+interface IntakeCounts {
   stored: number
   /** Already stored, and unchanged. */
   known: number

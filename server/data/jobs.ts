@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Knex } from 'knex'
 
-export type JobState = 'due' | 'running' | 'done' | 'failed' | 'cancelled'
+type JobState = 'due' | 'running' | 'done' | 'failed' | 'cancelled'
 
 /** A job on the page of jobs. */
 export interface JobLine {

@@ -4,7 +4,7 @@ import type { StoredState } from '../../core/moderation/rules'
 import type { Verdict } from '../../core/moderation/wording/model'
 
 /** A review that people of the shop have judged, by its id and version. */
-export interface LessonKey {
+interface LessonKey {
   reviewId: number
   versionId: number
   verdict: Verdict

@@ -146,7 +146,7 @@ const rowOf = (listing: Partial<Listing>) =>
     }),
   )
 
-export type NewListing = Pick<
+type NewListing = Pick<
   Listing,
   | 'shopId'
   | 'publicId'

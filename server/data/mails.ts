@@ -2,8 +2,8 @@ import type { Knex } from 'knex'
 import { recipientKey } from '../../core/proof/emailKey'
 import { countRows } from './countRows'
 
-export const mailKinds = ['confirm', 'ask', 'remove', 'trial', 'notification'] as const
-export type MailKind = (typeof mailKinds)[number]
+const mailKinds = ['confirm', 'ask', 'remove', 'trial', 'notification'] as const
+type MailKind = (typeof mailKinds)[number]
 
 export interface NewMail {
   shopId: number

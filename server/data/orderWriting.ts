@@ -5,7 +5,7 @@ import type { OrderRow } from '../../core/proof/orderFile'
 import { orderNumberKey } from '../../core/proof/orderNumber'
 import { productRow, skuKey } from './products'
 
-export interface OrdersTaken {
+interface OrdersTaken {
   newOrders: number
   newLines: number
   changedLines: number

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Knex } from 'knex'
 
 /** The latest calls to a site and until when it wants none, both as epoch milliseconds. */
-export interface OriginCalls {
+interface OriginCalls {
   calledAt: number[]
   blockedUntil: number
 }

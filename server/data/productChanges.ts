@@ -13,7 +13,7 @@ const beforeSchema = z.object({
   /** Products that had been merged into this one. */
   along: z.array(z.number()).default([]),
 })
-export type ProductBefore = z.infer<typeof beforeSchema>
+type ProductBefore = z.infer<typeof beforeSchema>
 
 /** A change of a product that can be undone. */
 export interface ProductChange {

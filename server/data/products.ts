@@ -41,7 +41,7 @@ const MAX_FEW = 500
 export const skuKey = (sku: string): string => sku.trim().toLowerCase()
 
 /** What a search by words looks at. */
-export const searchTextOf = ({ title, sku }: Pick<Product, 'title' | 'sku'>): string =>
+const searchTextOf = ({ title, sku }: Pick<Product, 'title' | 'sku'>): string =>
   normalizeText(`${title} ${sku}`)
 
 const present = (db: Knex, shopId: number) => db('product').where({ shop_id: shopId, merged_into: null })
@@ -49,7 +49,7 @@ const present = (db: Knex, shopId: number) => db('product').where({ shop_id: sho
 /** The number of a shop's products, also of retired ones, without those that were merged into others. */
 export const countProducts = (db: Knex, shopId: number): Promise<number> => countRows(present(db, shopId))
 
-export interface ProductQuery {
+interface ProductQuery {
   /** All of these words are in its title or SKU; empty for all products. */
   words?: string
   /** Whether retired ones are left out. */
@@ -216,7 +216,7 @@ export async function productsWithoutReview(
   }
 }
 
-export interface ProductFields {
+interface ProductFields {
   sku: string
   title: string
   picture: string | null

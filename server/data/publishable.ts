@@ -114,7 +114,7 @@ function within(query: Knex.QueryBuilder, { from, before }: Period): Knex.QueryB
 }
 
 /** Which reviews are counted one by one: those of a period, of all products or of some. */
-export interface Counting {
+interface Counting {
   period: Period
   /** As in `publishableCounts`. */
   productIds: readonly number[] | null
@@ -192,7 +192,7 @@ export interface Position {
 }
 
 /** The lowest first has no index: those are looked up by their facets. */
-export type IndexedOrder = Exclude<PlainOrder, 'lowest'>
+type IndexedOrder = Exclude<PlainOrder, 'lowest'>
 
 const leading: Record<IndexedOrder, 'rating' | 'verified' | null> = {
   newest: null,

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 
 /** The rendered bytes of a published version. */
-export interface Snapshot {
+interface Snapshot {
   displayId: number
   shopId: number
   versionId: number
@@ -10,7 +10,7 @@ export interface Snapshot {
 }
 
 /** What a snapshot depends on. */
-export interface SnapshotScope {
+interface SnapshotScope {
   /** Keys of SKUs; null for all products. */
   scope: string[] | null
   byTags: boolean
@@ -44,7 +44,7 @@ export async function storeSnapshot(
   )
 }
 
-export type LiveSnapshot = Snapshot & { key: string; address: string | null }
+type LiveSnapshot = Snapshot & { key: string; address: string | null }
 
 /** All snapshots of a shop. */
 export async function snapshotsOfShop(db: Knex, shopId: number): Promise<LiveSnapshot[]> {

@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 /** The purpose of a link in an email. */
 export type TokenPurpose = 'confirm' | 'review'
 
-export interface Token {
+interface Token {
   id: number
   reviewId: number
   shopId: number

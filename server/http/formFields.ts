@@ -2,7 +2,7 @@ import { setImmediate as nextTurn } from 'node:timers/promises'
 import { partsOf } from './multipart'
 
 /** Why a form was refused. */
-export type FormRefusal = 'tooManyFields' | 'fieldName' | 'longField' | 'broken' | 'wrongType'
+type FormRefusal = 'tooManyFields' | 'fieldName' | 'longField' | 'broken' | 'wrongType'
 
 export class FormRefused extends Error {
   constructor(readonly reason: FormRefusal) {

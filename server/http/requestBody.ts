@@ -3,7 +3,7 @@ import { performance } from 'node:perf_hooks'
 import type { UploadMemory } from './uploadMemory'
 
 /** Why a body was not read to its end. `gone` means that the client has left. */
-export type BodyRefusal = 'tooLarge' | 'tooSlow' | 'busy' | 'gone'
+type BodyRefusal = 'tooLarge' | 'tooSlow' | 'busy' | 'gone'
 
 export class BodyRefused extends Error {
   constructor(readonly reason: BodyRefusal) {

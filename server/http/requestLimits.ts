@@ -2,7 +2,7 @@ import type { IncomingMessage } from 'node:http'
 import { MOST_PHOTO_BYTES } from '../../core/intake/photos'
 
 /** The limits on requests to an address. */
-export interface BodyLimits {
+interface BodyLimits {
   maxBytes: number
   /** Forms are parsed; other bodies are passed on. */
   kind: 'form' | 'bytes'

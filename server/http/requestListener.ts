@@ -19,7 +19,7 @@ import { readSentBody } from './sentBody'
 import type { UploadMemory } from './uploadMemory'
 
 /** Answers a request if it can; false leaves it to the next. */
-export type Answerer = (req: IncomingMessage, res: ServerResponse, clientAddress: string) => boolean
+type Answerer = (req: IncomingMessage, res: ServerResponse, clientAddress: string) => boolean
 
 interface RequestLayer {
   site: PublicSite

@@ -42,7 +42,7 @@ interface RequestLine {
 const withToken = /^\/(confirm|r|c|stop)\/[^/]+/
 
 /** Without the query, and without tokens of links in emails. */
-export function loggedPath(url: string): string {
+function loggedPath(url: string): string {
   const end = url.search(/[?#]/)
   const path = url.slice(0, Math.min(end < 0 ? url.length : end, MAX_PATH_LENGTH))
   return withToken.test(path) ? path.replace(withToken, '/$1/*') : path

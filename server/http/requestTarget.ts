@@ -1,6 +1,6 @@
 import type { IncomingMessage } from 'node:http'
 
-export type MalformedPart = 'method' | 'target' | 'host'
+type MalformedPart = 'method' | 'target' | 'host'
 
 const methods = new Set(['GET', 'HEAD', 'POST', 'OPTIONS'])
 const MAX_TARGET_LENGTH = 4096

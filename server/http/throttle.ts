@@ -2,7 +2,7 @@ import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible'
 import { limitKeyOf } from '../../core/formats/ipAddress'
 import { suspicionOf } from '../../core/intake/suspicion'
 
-export interface SignInAttempt {
+interface SignInAttempt {
   clientAddress: string
   email: string
   /** The device, if the member signed in from it before. */

@@ -6,7 +6,7 @@ const MAX_BYTES_PER_CLIENT = 64_000_000
 const SPARED_MS = 3000
 
 /** The share of one request body. */
-export interface UploadShare {
+interface UploadShare {
   /** Reserves memory for arrived bytes; false if there is none. */
   grow: (bytes: number) => boolean
   release: () => void

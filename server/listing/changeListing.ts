@@ -13,7 +13,7 @@ import { askForCheck } from './checkListing'
 import { describeListing } from './understand'
 
 /** What the owner does with a listing; each has its opposite. */
-export type ListingAct =
+type ListingAct =
   | 'check'
   /** Missing reviews are really gone. */
   | 'acceptFewer'

@@ -33,7 +33,7 @@ export interface NewConnection {
 
 export type OwnMatching = Omit<SheetMatching, 'timeZone'>
 
-export type ConnectOutcome =
+type ConnectOutcome =
   | { outcome: 'connected' | 'already'; listing: string }
   | { outcome: 'refused'; refusal: RefusalCode }
 

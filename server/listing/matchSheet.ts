@@ -12,7 +12,7 @@ import type { OwnMatching } from './connectListing'
 import { describeListing } from './understand'
 
 /** A connected sheet as it is now, with its columns as they are matched. */
-export interface SheetView {
+interface SheetView {
   name: string
   address: string
   sheet: SheetSample

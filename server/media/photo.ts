@@ -13,7 +13,7 @@ const heavyWork = pLimit(2)
 
 const photoTypes = new Set(['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/gif'])
 
-export type PhotoOutcome = { large: MadePicture; small: MadePicture } | { refused: PhotoRefusal }
+type PhotoOutcome = { large: MadePicture; small: MadePicture } | { refused: PhotoRefusal }
 
 /**
  * Re-encodes a photo in two sizes, upright and without metadata such as place and device. Its type is read

@@ -4,7 +4,7 @@ import { pendingUploads } from '../data/photos'
 import type { Services } from '../services'
 
 /** What strangers may leave here before they send a form: in bytes, and in files with a video. */
-export const uploadLimits = {
+const uploadLimits = {
   network: { bytes: 250_000_000, videos: 6, photos: 60 },
   form: { bytes: 2_000_000_000, videos: 30, photos: 1500 },
   shop: { bytes: 4_000_000_000, videos: 40, photos: 4000 },
@@ -14,7 +14,7 @@ export const uploadLimits = {
 export type NoRoom = 'network' | 'form' | 'disk'
 
 /** Who sends, and to which form. */
-export interface Uploader {
+interface Uploader {
   form: { id: number; shopId: number }
   /** The network of the client. */
   network: string

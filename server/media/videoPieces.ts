@@ -19,7 +19,7 @@ const DAY_MS = 86_400_000
 type Given = Pick<Services, 'mediaFolder'>
 const folderOf = ({ mediaFolder }: Given) => path.join(mediaFolder, '..', 'incoming', 'videos')
 
-export type VideoOutcome =
+type VideoOutcome =
   /** So much is there; the next piece begins here. */
   | { size: number }
   | { video: string; seconds: number }

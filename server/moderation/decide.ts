@@ -7,7 +7,7 @@ import { writing } from '../data/writing'
 import type { Services } from '../services'
 import { actOnReview, type Acting } from './actOnReview'
 
-export type DecideOutcome =
+type DecideOutcome =
   | { outcome: 'done'; review: FullReview }
   | { outcome: 'conflict' | 'alreadyThere'; authorName: string; state: ReviewState }
   | { outcome: 'gone' }
@@ -44,7 +44,7 @@ async function decideOne(
     : { outcome: 'alreadyThere', ...current }
 }
 
-export interface ManyOutcome {
+interface ManyOutcome {
   done: number
   /** Reviews that someone else changed in the meantime; they stay as they are. */
   conflicts: number

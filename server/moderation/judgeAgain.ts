@@ -13,7 +13,7 @@ import type { Shop } from '../data/shops'
 import { applyRules, type RulesOutcome } from './applyRules'
 
 /** What differs from what is stored of the review. */
-export interface NewFacts {
+interface NewFacts {
   confirmed?: boolean
   verified?: boolean
   /** Its signals and their points, without those that are found out anew. */
@@ -26,7 +26,7 @@ export interface NewFacts {
   otherwise?: 'waiting' | 'approved'
 }
 
-export interface JudgedAgain extends RulesOutcome {
+interface JudgedAgain extends RulesOutcome {
   /** The signals that are found out anew each time. */
   renewed: Signal[]
 }

@@ -21,7 +21,7 @@ const MAX_TOLD = 3
 /** Texts with less in common taught something else. */
 const MIN_LIKENESS = 0.15
 
-export interface LessonShown extends LessonLine {
+interface LessonShown extends LessonLine {
   verdict: Verdict
   /** How many lessons come from the same person or group of copies. */
   ofSender: number
@@ -77,7 +77,7 @@ export async function taughtBy(
 }
 
 /** Which lessons are meant: that of one review, all of its sender, or all. */
-export type LessonScope = { review: string; whose: 'one' | 'sender' } | 'all'
+type LessonScope = { review: string; whose: 'one' | 'sender' } | 'all'
 
 /** Takes lessons away; the decisions stay as they are. The next review is judged without them. */
 export async function unteach({ db, now }: Services, shop: Shop, scope: LessonScope): Promise<void> {

@@ -19,7 +19,7 @@ import { COUNT_LIMIT, countOf, facetsOf, laneGroups, type Facets } from './facet
 import { rarestOf } from './rarestOf'
 
 /** The state of the queue and the matches of a filter in one lane. */
-export interface QueueView {
+interface QueueView {
   counts: Record<ReviewState, number>
   /** Held back only because the address is not confirmed: nobody needs to decide. */
   unconfirmed: number

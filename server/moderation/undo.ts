@@ -18,7 +18,7 @@ import { writing } from '../data/writing'
 import type { Services } from '../services'
 import { moveReview, type Acting } from './actOnReview'
 
-export type UndoOutcome =
+type UndoOutcome =
   | { outcome: 'done'; review: FullReview; state: ReviewState; count: number }
   | { outcome: 'overtaken' | 'confirmed'; review: FullReview; decisionId: number }
   | { outcome: 'nothing' }

@@ -5,7 +5,7 @@ import { TaskExhausted } from '../workers/workers'
 import { decodeText } from './decodeText'
 import { OutsideError, type FetchFailure, type OutsideAnswer, type OutsideLimits } from './fetchOutside'
 
-export type SiteOutcome =
+type SiteOutcome =
   | { outcome: 'read'; url: string; reading: Omit<SiteReading, 'pictures'>; picture: string | null }
   | { outcome: 'failed'; failure: FetchFailure | 'complex'; status: number | null }
 

@@ -1,7 +1,7 @@
 import { createReadStream } from 'node:fs'
 
 /** The text of a file in chunks, with the number of bytes read. */
-export interface DecodedFile {
+interface DecodedFile {
   text: AsyncIterable<string>
   bytesRead: () => number
 }

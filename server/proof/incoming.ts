@@ -23,7 +23,7 @@ export function incomingFile(services: Given, shopId: number, upload: string): s
   return path.join(folderOf(services, shopId), `${upload}.csv`)
 }
 
-export type PieceOutcome = { size: number } | { refused: 'tooLarge' }
+type PieceOutcome = { size: number } | { refused: 'tooLarge' }
 
 /**
  * Appends a chunk to an upload. A chunk that doesn't begin at the end of the file is refused; the answer says

@@ -3,7 +3,7 @@ import { z } from 'zod'
 /* The state of an import, stored with its job. */
 
 /** A review that became verified, or no longer is. */
-export const proofChangeSchema = z.object({
+const proofChangeSchema = z.object({
   publicId: z.string(),
   authorName: z.string(),
   verified: z.boolean(),
@@ -11,7 +11,7 @@ export const proofChangeSchema = z.object({
 })
 export type ProofChange = z.infer<typeof proofChangeSchema>
 
-export const orderReportSchema = z.object({
+const orderReportSchema = z.object({
   rows: z.number(),
   newOrders: z.number(),
   newLines: z.number(),

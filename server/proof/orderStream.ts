@@ -12,14 +12,14 @@ import {
 } from '../../core/proof/orderFile'
 import { decodedFile } from './decodedFile'
 
-export interface StreamedRow {
+interface StreamedRow {
   /** Counted from 1 below the heading. */
   row: number
   order: OrderRow | null
   problems: OrderProblem[]
 }
 
-export interface OrderStream {
+interface OrderStream {
   /** @throws Error with a message code if the file is no table of orders */
   rows: AsyncGenerator<StreamedRow>
   bytesRead: () => number

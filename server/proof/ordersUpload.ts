@@ -65,7 +65,7 @@ export async function runOrderImport(
   return outcome.report
 }
 
-export interface OrdersView {
+interface OrdersView {
   count: number
   newest: string | null
   /** The latest import with its progress or result. */

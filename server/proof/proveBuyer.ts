@@ -5,7 +5,7 @@ import { orderNumberKey } from '../../core/proof/orderNumber'
 import { orderLinesOf } from '../data/orders'
 import type { Shop } from '../data/shops'
 
-export interface BuyerClaim {
+interface BuyerClaim {
   authorName: string
   /** The confirmed email address; empty if it is only typed. */
   provenEmail: string

@@ -17,7 +17,7 @@ import type { ProofChange } from './orderImport'
 import { proveBuyer, type BuyerProof } from './proveBuyer'
 
 /** The progress, and how it is stored with the changes. */
-export interface RecheckProgress {
+interface RecheckProgress {
   /** Reviews are done up to this id. */
   after: number
   save: (trx: Knex, after: number, change?: ProofChange) => Promise<void>

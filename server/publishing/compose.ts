@@ -21,7 +21,7 @@ import type { Services } from '../services'
 import { readPublishable } from './publishable'
 
 /** The data of a shop for its displays. */
-export async function displayShop(
+async function displayShop(
   { db, origins }: Pick<Services, 'db' | 'origins'>,
   shop: Shop,
 ): Promise<DisplayShop> {
@@ -81,7 +81,7 @@ const namesIn = ({ listings, forms, looks }: DisplayShop): Record<string, string
 })
 
 /** The targets of links in displays. */
-export async function displayLinks({ db, publicUrl }: Services, shop: Shop) {
+async function displayLinks({ db, publicUrl }: Services, shop: Shop) {
   const form = await firstOpenForm(db, shop.id)
   return {
     write: form ? `${publicUrl}/f/${form.slug}` : null,

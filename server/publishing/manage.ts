@@ -133,7 +133,7 @@ export async function setAddress(
 }
 
 /** What was unpublished or removed, and whether it was published. */
-export interface TakenOff {
+interface TakenOff {
   name: string
   wasLive: boolean
 }

@@ -14,7 +14,7 @@ import type { Services } from '../services'
 import { readPublishable } from './publishable'
 
 /** How a shop handles its reviews, for visitors: current counts and settings. */
-export interface ReviewPolicy {
+interface ReviewPolicy {
   shop: {
     name: string
     shortName: string

@@ -3,7 +3,7 @@ import type { TaskControl } from './task'
 import type { TaskName, Tasks } from './workers'
 
 /** Long work. It runs in a thread, or within a test. */
-export type Task<N extends TaskName> = (
+type Task<N extends TaskName> = (
   services: Services,
   input: Tasks[N]['input'],
   control: TaskControl,

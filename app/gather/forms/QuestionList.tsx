@@ -5,7 +5,7 @@ import { DragHandle } from '../../components/DragHandle'
 import { spokenMoves, useDragSensors } from '../../components/dragging'
 import { PartRow } from './PartRow'
 
-export interface QuestionRow {
+interface QuestionRow {
   id: string
   name: string
   /** What is said at the end of its row. */

@@ -6,7 +6,7 @@ import { storageFaultIn } from '../../storageProblem'
 import type { KeptPhoto } from './usePhotos'
 
 /** The result for the photos of a form. */
-export interface TakenPhotos {
+interface TakenPhotos {
   /** The form with keys in place of files. */
   form: FormData
   /** The stored photos, for showing the form again. */

@@ -2,7 +2,7 @@ import type { TextPart } from '../../../core/display/choices'
 import type { TextReading } from '../../../core/display/paintedFault'
 import { paintedText, textsIn } from './paintedContrast'
 
-export interface ReadText extends TextReading {
+interface ReadText extends TextReading {
   part: TextPart | null
 }
 

@@ -9,7 +9,7 @@ import { fillBox } from './fillBox'
 export const JUDGED_WIDTHS = [1200, 600, 320]
 
 /** Lays out the display at a width, with these styles, as high as it is. */
-export type PaintUnseen = (width: number, css: string) => ShadowRoot
+type PaintUnseen = (width: number, css: string) => ShadowRoot
 
 /**
  * A page that nobody sees, in the colours of the shop's page. It is a frame of its own: there a point can be asked for

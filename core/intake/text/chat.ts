@@ -2,7 +2,7 @@ import { findDate } from './date'
 import { partOf, type Line } from './lines'
 
 /** A message of one person in a pasted chat. */
-export interface ChatTurn {
+interface ChatTurn {
   who: Line
   date: { iso: string; start: number; end: number } | null
   words: Line[]

@@ -2,7 +2,7 @@ import { partOf, type Line } from './lines'
 import { findDate } from './date'
 
 /** The header of a pasted email. */
-export interface MailHead {
+interface MailHead {
   from: { name: Line | null; email: string | null }
   date: { iso: string; start: number; end: number } | null
   body: Line[]

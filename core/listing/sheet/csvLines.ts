@@ -1,6 +1,6 @@
 import { parse, type Options } from 'csv-parse/sync'
 
-export interface CsvLines {
+interface CsvLines {
   headings: string[]
   rows: string[][]
   /** Rows that could not be read, counted from 1 below the headings. They are missing in `rows`. */

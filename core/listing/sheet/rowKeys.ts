@@ -1,5 +1,5 @@
 /** What tells a row apart from the others. */
-export interface RowIdentity {
+interface RowIdentity {
   name: string
   /** ISO day or moment; null if unknown. */
   writtenAt: string | null

@@ -37,7 +37,7 @@ export interface ReadArrival extends Arriving {
   network: string
 }
 
-export type Sender = Pick<ReadArrival, 'at' | 'emailKey' | 'person' | 'domain' | 'network' | 'ip'>
+type Sender = Pick<ReadArrival, 'at' | 'emailKey' | 'person' | 'domain' | 'network' | 'ip'>
 
 export function readSender(arriving: Pick<Arriving, 'authorEmail' | 'ip' | 'receivedAt'>): Sender {
   const emailKey = arriving.authorEmail === '' ? '' : emailKeyOf(arriving.authorEmail)

@@ -58,10 +58,7 @@ const own: Record<OwnTrait, (arrival: ReadArrival) => boolean> = {
 }
 
 /** An email address that contains nothing of its writer's name. */
-export function isStrangeEmail({
-  emailKey,
-  authorName,
-}: Pick<ReadArrival, 'emailKey' | 'authorName'>): boolean {
+function isStrangeEmail({ emailKey, authorName }: Pick<ReadArrival, 'emailKey' | 'authorName'>): boolean {
   if (emailKey === '' || authorName.trim() === '') return false
   const person = emailKey.slice(0, emailKey.lastIndexOf('@'))
   const name = authorName.toLowerCase()

@@ -4,14 +4,14 @@ import { NumberSets } from './numberSets'
 /* Near-copies have many word triples in common. */
 
 /** Of the shorter text's triples, or Dice's coefficient of both. */
-export const NEAR_SHARE = 0.5
+const NEAR_SHARE = 0.5
 /** Of the shorter text's triples. */
 const SHARED_WORDING_SHARE = 0.2
 // Many angry customers begin with "Where is my order", two triples.
 const MIN_SHARED_FOR_WORDING = 3
 // Short texts consist of common phrases.
 const MIN_TRIPLES = 8
-export interface NearCopy {
+interface NearCopy {
   /** The position of the earlier text in the index, from 0. */
   text: number
   /** Dice's coefficient of the two sets of triples, 0 to 1 (Dice, "Measures of the amount of ecologic association", 1945). */

@@ -17,7 +17,7 @@ const MIN_TELLING_WORDS = 4
 const BANDS = 20
 const ROWS = 3
 
-export interface AlikeText {
+interface AlikeText {
   /** The position of the earlier text in the index, from 0. */
   text: number
   /** Dice's coefficient of the sets of words, 0 to 1. */

@@ -3,7 +3,7 @@ import type { Burst } from '../memory/burst'
 import type { Signal } from '../signal'
 
 /** Points for a member of an attack. It also holds a review back by itself. */
-export const BURST_POINTS = 40
+const BURST_POINTS = 40
 
 export function burstSignal(burst: Burst | null): Signal | null {
   if (burst === null) return null

@@ -3,7 +3,7 @@ import type { Reading } from '../reading'
 import { placesOf, quoted, stretches, withoutOverlaps, type Signal } from '../signal'
 
 /** Points for markup or code; customers write neither. */
-export const CODE_POINTS = 76
+const CODE_POINTS = 76
 const patterns = [
   // Elements that do something, and handlers of events.
   /<\s*\/?\s*(?:script|iframe|object|embed|svg|img|form|input|meta|link|style|base|body|html|div|span|video|audio|a)\b[^>\n]{0,200}>?/giu,

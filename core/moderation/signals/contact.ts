@@ -6,7 +6,7 @@ import type { ReadArrival } from '../memory/arrival'
 import { placesOf, quoted, stretches, textAt, withoutOverlaps, type Place, type Signal } from '../signal'
 
 /** Points for asking readers to get in touch; with one other signal it reaches held (60). */
-export const CONTACT_POINTS = 30
+const CONTACT_POINTS = 30
 /** Additional points for a handle, email address or number beside it. */
 const REACHABLE_POINTS = 20
 

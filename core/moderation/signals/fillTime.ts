@@ -2,7 +2,7 @@ import { messageCode } from '../../messages/code'
 import type { Signal } from '../signal'
 
 /** Points for a form filled in faster than a person can; with one other signal it reaches held (60). */
-export const FILL_TIME_POINTS = 30
+const FILL_TIME_POINTS = 30
 
 /** The fewest seconds in which a person can read, rate and write. */
 export const FASTEST_PERSON_SECONDS = 5

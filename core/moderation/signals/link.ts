@@ -8,11 +8,11 @@ import { placesOf, quoted, type Signal } from '../signal'
 import { spelledOutEmails } from './spelledOutEmails'
 
 /** Points for a link to another site; with one other signal it reaches held (60). */
-export const LINK_POINTS = 36
+const LINK_POINTS = 36
 /** Additional points for several links, and for a hidden one. */
 const SEVERAL_POINTS = 12
 const OFFER_POINTS = 20
-export const HIDDEN_POINTS = 38
+const HIDDEN_POINTS = 38
 
 const linkify = new LinkifyIt({ fuzzyLink: true, fuzzyEmail: true })
 linkify.tlds(
@@ -25,7 +25,7 @@ linkify.tlds(
 /** Country domains that are words, so that "Great.It works" is a missing space. */
 const wordEndings = new Set('it is in at to so me no my be am us do as es la de se si un'.split(' '))
 
-export interface FoundLink {
+interface FoundLink {
   start: number
   end: number
   host: string

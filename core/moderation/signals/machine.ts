@@ -5,7 +5,7 @@ import { hasTag, placeOf, type Reading } from '../reading'
 import { placesOf, quoted, stretches, withoutOverlaps, type Signal } from '../signal'
 
 /** Points for instructions to a program that reads reviews, or the words of one that wrote this. */
-export const MACHINE_POINTS = 70
+const MACHINE_POINTS = 70
 
 const phrases = phrasesOf(
   'ignore/disregard/forget/override all/any/the/your/these? *2 previous/prior/earlier/above/former/preceding instructions/instruction/prompts/prompt/rules/directions/messages',

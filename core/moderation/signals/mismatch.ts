@@ -4,7 +4,7 @@ import { placeOf, type Reading, type ReadWord } from '../reading'
 import { quoted, type Signal } from '../signal'
 
 /** People confuse scales, so this alone is far from holding a review back. */
-export const MISMATCH_POINTS = 24
+const MISMATCH_POINTS = 24
 /** Hundredths of five. */
 const TOP_FROM = 450
 const BOTTOM_TO = 150

@@ -6,11 +6,11 @@ import type { WordingModel } from '../wording/model'
 import { pitchOf } from '../wording/pitch'
 
 /** The maximum of this signal: words alone hold a review back, but never mark it as spam. */
-export const MOST_WORDING_POINTS = 80
+const MOST_WORDING_POINTS = 80
 /** What the shop's own decisions add is told from here on. */
 const LEAST_OWN_POINTS = 10
 /** The maximum that it subtracts from other signals. */
-export const MOST_WORDING_RELIEF = 12
+const MOST_WORDING_RELIEF = 12
 /**
  * Log-odds with their points; between them points grow evenly. At `held`, 1 of 100 honest texts of kinds that the
  * model has not met are held back (`npm run bench:wording`).

@@ -16,7 +16,7 @@ const PIECE_LENGTHS = LONGEST_PIECE - SHORTEST_PIECE + 1
 const MAX_VALUE = 2
 
 /** The features of one word: itself and its pieces, which all have the same value. */
-export interface WordFeatures {
+interface WordFeatures {
   own: number
   pieces: Int32Array
   pieceValue: number

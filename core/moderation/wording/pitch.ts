@@ -16,7 +16,7 @@ export const pitches = [
   'threat',
   'campaign',
 ] as const
-export type Pitch = (typeof pitches)[number]
+type Pitch = (typeof pitches)[number]
 
 /**
  * Beginnings of words, without capitals and accents, parted by spaces; a hyphen within stands for a space. They only

@@ -39,7 +39,6 @@ export const publishableFacets = {
   ),
   formId: facet('form_id', 'INTEGER', 'ifnull(review.form_id, 0)'),
 }
-export type PublishableFacet = keyof typeof publishableFacets
 
 /** The facets of a row in its list. */
 export const laneFacetsOf = (row: string): string =>
