@@ -14,14 +14,14 @@ function luminance(colour: string): number | null {
 /** White and black have the same contrast with this luminance. */
 const MIDDLE = 0.179
 
-interface PageBackground {
+export interface PageBackground {
   dark: boolean
   /** Whether the page's text colour has too little contrast. */
   unreadable: boolean
 }
 
 /** Uses the colour behind the box, otherwise the colour of the text. */
-function backgroundAround(box: Element, theme: string | undefined): PageBackground {
+export function backgroundAround(box: Element, theme: string | undefined): PageBackground {
   const words = luminance(getComputedStyle(box.parentElement ?? box).color) ?? 0
   let painted: number | null = null
   for (let at: Element | null = box; at && painted === null; at = at.parentElement)
@@ -33,7 +33,7 @@ function backgroundAround(box: Element, theme: string | undefined): PageBackgrou
 }
 
 // Runs before the first paint, because browsers do not update mixed colours when the text colour changes later.
-function applyColorScheme(display: Element | null, { dark, unreadable }: PageBackground): void {
+export function applyColorScheme(display: Element | null, { dark, unreadable }: PageBackground): void {
   if (!display?.classList.contains('eg-on-page')) return
   display.classList.toggle('eg-dark', dark)
   display.classList.toggle('eg-light', !dark)

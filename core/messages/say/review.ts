@@ -1,4 +1,0 @@
-import { reviewWords } from '../en/review'
-import { sayOf } from './sayOf'
-
-export const say = sayOf(reviewWords)
