@@ -1,4 +1,4 @@
-import { errorCode } from './errorCode'
+import { errorCode } from '../core/formats/errorCode'
 import { writeSync } from 'node:fs'
 import { pino, type DestinationStream, type Logger } from 'pino'
 

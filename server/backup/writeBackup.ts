@@ -1,4 +1,4 @@
-import { errorCode } from '../errorCode'
+import { errorCode } from '../../core/formats/errorCode'
 import { copyFileSync, existsSync, linkSync, mkdirSync, mkdtempSync, readdirSync } from 'node:fs'
 import { open, rename, rm, stat, writeFile } from 'node:fs/promises'
 import path from 'node:path'

@@ -1,4 +1,4 @@
-import { errorCode } from '../errorCode'
+import { errorCode } from '../../core/formats/errorCode'
 import type { Turns } from './turns'
 
 /** Another program locks the database, the disk is full, or it can't be written to. */

@@ -1,4 +1,4 @@
-import { errorCode } from '../errorCode'
+import { errorCode } from '../../core/formats/errorCode'
 import { lookup as lookUp } from 'node:dns'
 import { request as plain, type IncomingMessage } from 'node:http'
 import { request as secure } from 'node:https'
