@@ -126,6 +126,22 @@ test.skipIf(process.getuid?.() !== 0)(
   },
 )
 
+test.skipIf(process.getuid?.() !== 0)(
+  'whoever is not root restores into a folder of another account, and gives nothing away',
+  async () => {
+    await filled('mara')
+    const file = await backup()
+    chownSync(data, 12_345, 12_345)
+    vi.spyOn(process, 'getuid').mockReturnValue(1000)
+    try {
+      await restoreBackup(data, file, now)
+    } finally {
+      vi.restoreAllMocks()
+    }
+    expect(statSync(inData('elogio.db')).uid).toBe(0)
+  },
+)
+
 test('a file that exists is not overwritten', async () => {
   await filled('mara')
   const file = await backup()

@@ -31,7 +31,7 @@ async function copyBeforeUpdate(dataFolder: string, file: string, now: Date): Pr
   const why = unusable(had)
   if (why === 'beforeRelease')
     throw new Error(
-      `The data in ${dataFolder} was made before the first release and cannot be used. Set ELOGIO_DATA to another folder, or start the demo with --fresh.`,
+      `The data in ${dataFolder} was made before the first release and cannot be used. Set ELOGIO_DATA to another folder, or start the demo anew with npm run demo -- --fresh.`,
     )
   if (why === 'newer')
     throw new Error(

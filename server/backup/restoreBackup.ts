@@ -131,8 +131,9 @@ function isExpected(name: string, entry: object): boolean {
   return type === 'File' && /^(?:backup\.json|elogio\.db|secret|media\/[\w.-]+)$/.test(name)
 }
 
-/** A restore by root belongs to the account that the application runs as. */
+/** A restore by root belongs to the account that the application runs as. Nobody else can give files away. */
 function giveToOwner(dataFolder: string, target: string): void {
+  if (process.getuid?.() !== 0) return
   const { uid, gid } = statSync(dataFolder)
   if (statSync(target).uid === uid) return
   chownSync(target, uid, gid)

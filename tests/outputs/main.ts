@@ -15,6 +15,7 @@ import { openDatabase } from '../../server/data/database'
 import { findDisplay, insertDisplay } from '../../server/data/displays'
 import { findShopBySlug } from '../../server/data/shops'
 import { silentLog } from '../../server/log'
+import { buildServices } from '../../server/services'
 import { makeLive } from '../../server/publishing/draft'
 import { inlineWorkers } from '../../server/workers/inline'
 import { sitesFor } from '../support/listings'
@@ -164,7 +165,6 @@ async function addLayouts(): Promise<void> {
   const { draft } = (await findDisplay(db, shop.id, { key: 'front-page' }))!
   const { configuration } = draft
   const [member] = await db('member').where({ email: owner.email })
-  const { buildServices } = await import('../../server/services')
   const services = buildServices({
     db,
     signingKey: Buffer.from(SECRET),
