@@ -1,9 +1,10 @@
 import { submissionFields, VERSION_FIELD } from '../../core/intake/submission'
 import { messageCode, translateCode } from '../../core/messages/code'
 import { customerTranslate } from '../../core/messages/customers'
-import { forCustomers, receiveForm } from '../public/formRequests'
+import { admit, forCustomers, receiveForm } from '../public/formRequests'
 import { speechFor } from '../public/speechFor'
 import { retryHeaders } from '../public/submitReview'
+import { waitCode } from '../waitCode'
 import type { Route } from './+types/form'
 
 /** The JSON answers of a form's address. */
@@ -36,7 +37,10 @@ export async function action({ params, request, context }: Route.ActionArgs) {
   )
   const { language, refused, unfit } = answersTo(request, found?.shop)
   if (!found?.isOpen) return refused(404, messageCode('problem.notFound'))
-  const result = await receiveForm(found, language, context)
+  const admitted = await admit(found, context)
+  // Nothing is read of what comes too often.
+  if (admitted.wait !== null) return refused(429, waitCode(admitted.wait), retryHeaders(admitted.wait))
+  const result = await receiveForm(found, admitted, language, context)
   if (result.outcome === 'stored') {
     const { publicId, state, confirm } = result.stored
     return Response.json({ id: publicId, state, confirm }, { status: 201 })

@@ -91,17 +91,36 @@ export async function thanksPage(found: CustomerForm, { request, context }: Aske
   )
 }
 
+interface Admitted {
+  suspicion: Awaited<ReturnType<AppLoadContext['throttle']['suspicion']>>
+  /** The seconds that this client has to wait; null if it may send now. */
+  wait: number | null
+}
+
+/** Counts what a client sends through a form. */
+export async function admit(
+  { form }: CustomerForm,
+  { throttle, clientAddress }: AppLoadContext,
+): Promise<Admitted> {
+  const suspicion = await throttle.suspicion(clientAddress, form.slug)
+  return { suspicion, wait: await throttle.submit(clientAddress, form.slug) }
+}
+
 /** Receives a review through a form. */
-export async function receiveForm(found: CustomerForm, language: CustomerLanguage, context: AppLoadContext) {
+export async function receiveForm(
+  found: CustomerForm,
+  { suspicion, wait }: Admitted,
+  language: CustomerLanguage,
+  context: AppLoadContext,
+) {
   const { form, design } = found
-  const { throttle, clientAddress, elogio } = context
+  const { clientAddress, elogio } = context
   const sent = onlyFields(context, submissionNames(design))
   const schema = submissionSchema(await acceptProduct(found, sent), design)
-  const suspicion = await throttle.suspicion(clientAddress, form.slug)
   return submitReview(context, {
     sent,
     schema,
-    wait: await throttle.submit(clientAddress, form.slug),
+    wait,
     owner: form,
     hasLostPhotos: (value) => elogio.hasLostPhotos(found, value),
     store: (value) => elogio.submitForm(found, value, { ip: clientAddress, suspicion, language }),
@@ -110,7 +129,8 @@ export async function receiveForm(found: CustomerForm, language: CustomerLanguag
 
 /** Leads whoever sent a review to the thanks; otherwise answers what is wrong. */
 export async function sendForm(found: CustomerForm, { request, context }: Asked) {
-  const result = await receiveForm(found, speechFor(request, found.shop).language, context)
+  const { language } = speechFor(request, found.shop)
+  const result = await receiveForm(found, await admit(found, context), language, context)
   if (result.outcome === 'refused') {
     const { reply, photos, status, retryAfter } = result
     return data({ reply, photos }, { status, headers: retryHeaders(retryAfter) })
