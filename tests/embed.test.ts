@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, withBrowser, type Window } from './support/browser'
 import { startOtherSite, type OtherSite } from './support/otherSite'
-import { pageOf } from './support/page'
+import { pageOf, PATIENCE_MS } from './support/page'
 
 let demo: Running
 let site: OtherSite
@@ -120,7 +120,7 @@ test('on other pages: strict, twice, dark, with an unknown key, without scripts,
       'return [...document.querySelectorAll("[data-elogio]")].map((box) => box.shadowRoot?.querySelectorAll("section").length ?? 0)'
     await driver.wait(
       async () => String(await driver.executeScript(filled)) === '1,1,0',
-      5000,
+      PATIENCE_MS,
       'both boxes filled once',
     )
     expect(await (await page.find('[data-elogio=unknown] a')).isDisplayed()).toBe(true)

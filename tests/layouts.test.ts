@@ -261,7 +261,7 @@ describe('passing by', () => {
       const arrives = (index: number) =>
         driver.wait(
           async () => (await driver.executeScript(first)) === index,
-          15_000,
+          PATIENCE_MS,
           `review ${index} comes first`,
         )
       await driver.executeScript(`${button('.eg-on')}.click()`)
@@ -284,7 +284,11 @@ describe('passing by', () => {
       ).toBe('Go to 3 of 3')
       await driver.executeScript(`${button('ol')}.focus()`)
       await page.keys(Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT)
-      await driver.wait(async () => Number(await driver.executeScript(first)) < 4, 5000, 'keys move it')
+      await driver.wait(
+        async () => Number(await driver.executeScript(first)) < 4,
+        PATIENCE_MS,
+        'keys move it',
+      )
     })
   })
 
@@ -294,7 +298,11 @@ describe('passing by', () => {
       await page.go(show({ layout: { columns: 2, autoplay: 1 } }))
       await awake(driver)
       const moved = () =>
-        driver.wait(async () => Number(await driver.executeScript(first)) > 0, 6000, 'it moves by itself')
+        driver.wait(
+          async () => Number(await driver.executeScript(first)) > 0,
+          PATIENCE_MS,
+          'it moves by itself',
+        )
       await moved()
       const stays = async () => {
         const at = await driver.executeScript(first)
@@ -308,7 +316,7 @@ describe('passing by', () => {
           driver.executeScript(
             `const row = ${button('ol')}; const at = row.scrollLeft; return new Promise((r) => setTimeout(() => r(row.scrollLeft === at), 300))`,
           ),
-        5000,
+        PATIENCE_MS,
       )
       expect(await stays()).toBe(true)
       await driver.executeScript(`${button('ol')}.blur(); ${button('.eg-play')}.click()`)
@@ -344,7 +352,7 @@ describe('passing by', () => {
             async () =>
               (await driver.executeScript(`return getComputedStyle(${button('ol')}).scrollSnapType`)) ===
               'x mandatory',
-            3000,
+            PATIENCE_MS,
           )
           expect(await driver.executeScript(first)).toBe(2)
         }
@@ -358,9 +366,9 @@ describe('passing by', () => {
       await driver.get(show({ layout: { columns: 2, step: 1 }, bands }))
       await awake(driver)
       const dots = () => driver.executeScript(`return ${button('.eg-dots')}.childElementCount`)
-      await driver.wait(async () => (await dots()) === 3, 5000, 'a dot for each place of four in twos')
+      await driver.wait(async () => (await dots()) === 3, PATIENCE_MS, 'a dot for each place of four in twos')
       await driver.executeScript(`${button('.eg-back')}.click()`)
-      await driver.wait(async () => (await driver.executeScript(first)) === 2, 8000, 'the last two')
+      await driver.wait(async () => (await driver.executeScript(first)) === 2, PATIENCE_MS, 'the last two')
     })
   })
 

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { eventually } from './support/eventually'
-import { Key, pageOf, signIn, type Page } from './support/page'
+import { Key, pageOf, signIn, type Page, PATIENCE_MS } from './support/page'
 import { slowDown } from './support/slowLine'
 
 let demo: Running
@@ -22,7 +22,7 @@ const styleInPreview = (page: Page, css: string, property: string) =>
 const previewHas = (page: Page, css: string, property: string, value: RegExp) =>
   page.driver.wait(
     async () => value.test(await styleInPreview(page, css, property).catch(() => '')),
-    8000,
+    PATIENCE_MS,
     `${property} of ${css} to be ${value} in the preview`,
   )
 const clickInPreview = (page: Page, css: string) =>
@@ -58,22 +58,34 @@ test('a look by the arrow keys, a part of it changed and taken back, one width a
     await page.sees('Title', '[role=dialog]')
     const before = await styleInPreview(page, '.eg-title', 'fontSize')
     await slide(page, 'Size', 200)
-    await driver.wait(async () => (await styleInPreview(page, '.eg-title', 'fontSize')) !== before, 8000)
+    await driver.wait(
+      async () => (await styleInPreview(page, '.eg-title', 'fontSize')) !== before,
+      PATIENCE_MS,
+    )
     await page.press('Back to the look')
-    await driver.wait(async () => (await styleInPreview(page, '.eg-title', 'fontSize')) === before, 8000)
+    await driver.wait(
+      async () => (await styleInPreview(page, '.eg-title', 'fontSize')) === before,
+      PATIENCE_MS,
+    )
     await page.keys(Key.ESCAPE)
 
     await page.click('[data-part=theme]')
     await page.press('Own CSS')
     const inEditor = (css: string) =>
       `[...document.querySelectorAll('#strip *')].find((one) => one.shadowRoot?.querySelector('.cm-content'))?.shadowRoot.querySelector('${css}')`
-    await driver.wait(() => driver.executeScript(`return Boolean(${inEditor('.cm-focused')})`), 8000)
+    await driver.wait(() => driver.executeScript(`return Boolean(${inEditor('.cm-focused')})`), PATIENCE_MS)
     await page.keys('.eg-title { font-size: 3em; display: none')
     await page.sees('“display: none” is not among what can be changed here', '#strip')
-    await driver.wait(async () => (await styleInPreview(page, '.eg-title', 'fontSize')) !== before, 8000)
+    await driver.wait(
+      async () => (await styleInPreview(page, '.eg-title', 'fontSize')) !== before,
+      PATIENCE_MS,
+    )
     await page.accessible()
     await page.press('Back to the look')
-    await driver.wait(async () => (await styleInPreview(page, '.eg-title', 'fontSize')) === before, 8000)
+    await driver.wait(
+      async () => (await styleInPreview(page, '.eg-title', 'fontSize')) === before,
+      PATIENCE_MS,
+    )
     expect(await driver.executeScript(`return ${inEditor('.cm-content')}.textContent`)).toBe('')
     await page.click('[data-part=theme]')
 
@@ -86,7 +98,10 @@ test('a look by the arrow keys, a part of it changed and taken back, one width a
     await page.sees('other style here: title')
     await page.keys(Key.ESCAPE)
     await page.press('phone')
-    await driver.wait(async () => (await styleInPreview(page, '.eg-title', 'fontSize')) === before, 8000)
+    await driver.wait(
+      async () => (await styleInPreview(page, '.eg-title', 'fontSize')) === before,
+      PATIENCE_MS,
+    )
 
     await page.click('[data-part=theme]')
     await page.press('Save as a look of your own')
@@ -121,7 +136,7 @@ test('the smallest change makes a rosy selection fair; a balanced one says why e
     await page.sees('Each rating has its share among all.')
     await driver.wait(
       async () => (await driver.findElements({ css: '[data-reason]' })).length === 6,
-      8000,
+      PATIENCE_MS,
       'a reason at each',
     )
     await page.accessible()
@@ -139,20 +154,20 @@ test('on the shop’s pages: more reviews by a button, and a mark that opens the
     const ask = <T>(key: string, work: string) => driver.executeScript<T>(inDisplay(key, work))
     await page.go(`${demo.shopUrl}goods/hk-2`)
     const count = () => ask<number | null>('product-page', 'return root.querySelectorAll("ol>li").length')
-    await driver.wait(async () => (await count()) === 5, 8000, 'the first five')
+    await driver.wait(async () => (await count()) === 5, PATIENCE_MS, 'the first five')
     await ask('product-page', 'root.querySelector(".eg-next").click()')
-    await driver.wait(async () => ((await count()) ?? 0) > 5, 8000, 'more reviews')
+    await driver.wait(async () => ((await count()) ?? 0) > 5, PATIENCE_MS, 'more reviews')
     expect(
       await ask('product-page', 'return [...root.querySelectorAll("ol>li")].indexOf(root.activeElement)'),
     ).toBe(5)
 
     await page.go(`${demo.shopUrl}tasting`)
     const mark = 'return root.querySelector(".eg-mark")?.matches(":popover-open")'
-    await driver.wait(async () => ask('at-the-edge', mark), 8000, 'the mark')
+    await driver.wait(async () => ask('at-the-edge', mark), PATIENCE_MS, 'the mark')
     await ask('at-the-edge', 'root.querySelector(".eg-mark").focus()')
     await page.keys(Key.ENTER)
     const open = () => ask<boolean>('at-the-edge', 'return root.querySelector("dialog").open')
-    await driver.wait(open, 5000, 'the reviews over the page')
+    await driver.wait(open, PATIENCE_MS, 'the reviews over the page')
     await page.accessible()
     await page.keys(Key.ESCAPE)
     expect(await open()).toBe(false)

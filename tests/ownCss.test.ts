@@ -8,7 +8,7 @@ import { desk, withBrowser } from './support/browser'
 import { configured, showable, shownOf } from './support/display'
 import { eventually } from './support/eventually'
 import { startOtherSite, type OtherSite } from './support/otherSite'
-import { Key, pageOf, signIn } from './support/page'
+import { Key, pageOf, signIn, PATIENCE_MS } from './support/page'
 
 let site: OtherSite
 let demo: Running
@@ -118,7 +118,7 @@ test('own CSS that hides a text only as it is painted names its rule, and is pub
     const inEditor = `[...document.querySelectorAll('#strip *')].find((one) => one.shadowRoot?.querySelector('.cm-content')).shadowRoot.querySelector('.cm-content')`
     await driver.wait(
       () => driver.executeScript(`return ${inEditor}.matches('.cm-focused *')`).catch(() => false),
-      8000,
+      PATIENCE_MS,
     )
     const write = async (css: string) => {
       const keys = driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL)
@@ -145,7 +145,7 @@ test('own CSS that hides a text only as it is painted names its rule, and is pub
     await write('.eg-title { color: #123')
     await driver.wait(
       () => driver.executeScript(`return !document.querySelector('[data-own-css=bad]')`),
-      8000,
+      PATIENCE_MS,
     )
     await page.press('Publish 1 change')
     await page.click('dialog .btn-primary')
