@@ -4,8 +4,9 @@ import { designSchema } from '../core/form/design'
 import { insertDisplay, findDisplay, putDraftLive } from '../server/data/displays'
 import { insertForm } from '../server/data/forms'
 import { insertListing } from '../server/data/listings'
-import { insertRows } from '../server/data/insertRows'
 import { productRow } from '../server/data/products'
+import { tables } from '../server/data/schema/tables'
+import { insertStored, row as stored } from '../server/data/rows'
 import type { Services } from '../server/services'
 import type { Amounts } from './amounts'
 
@@ -24,12 +25,15 @@ export async function fillThings(services: Services, shopId: number, amounts: Am
   ) {
     for (let from = 0; from < count; from += ROWS_AT_ONCE) {
       const some = Array.from({ length: Math.min(ROWS_AT_ONCE, count - from) }, (_, i) => row(from + i))
-      await db.transaction((trx) => insertRows(trx, table, some))
+      await db.transaction((trx) => insertStored(trx, table, some))
     }
   }
   await rows('product', amounts.products, (i) => ({
     id: i + 1,
-    ...productRow(shopId, `p${i + 1}`, { sku: `SKU-${i + 1}`, title: `Product ${i + 1} of oak and wool` }),
+    ...stored(
+      tables.product,
+      productRow(shopId, `p${i + 1}`, { sku: `SKU-${i + 1}`, title: `Product ${i + 1} of oak and wool` }),
+    ),
   }))
   await rows('customer', amounts.customers, (i) => ({
     id: i + 1,

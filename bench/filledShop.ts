@@ -4,7 +4,7 @@ import path from 'node:path'
 import { openDatabase } from '../server/data/database'
 import { startingDesign } from '../core/form/startingDesign'
 import { findForm, insertForm } from '../server/data/forms'
-import { insertRows } from '../server/data/insertRows'
+import { insertStored } from '../server/data/rows'
 import { insertMember } from '../server/data/members'
 import { indexInserted } from '../server/data/reviewIndexes'
 import { fewThings, type Amounts } from './amounts'
@@ -69,7 +69,7 @@ export async function filledShop(size: number, more: Partial<Amounts> = {}): Pro
     name: 'Mara',
     email: 'mara@bench.example',
     passwordHash: '',
-    now: '2026-01-01T00:00:00.000Z',
+    createdAt: '2026-01-01T00:00:00.000Z',
   })
   await insertMembership(db, memberId, shopId)
   const slugs = ['bench', 'clubs', 'course']
@@ -90,7 +90,7 @@ export async function filledShop(size: number, more: Partial<Amounts> = {}): Pro
     course: (await tagsNamed(trx, shopId, ['course']))[0]!,
   }))
   await db.transaction((trx) =>
-    insertRows(
+    insertStored(
       trx,
       'tag',
       Array.from({ length: amounts.tags }, (_, i) => ({ id: i + 1000, shop_id: shopId, name: `tag ${i}` })),
@@ -120,10 +120,10 @@ export async function filledShop(size: number, more: Partial<Amounts> = {}): Pro
     const numbers = Array.from({ length: Math.min(CHUNK, size - start) }, (_, at) => start + at)
     const rows = numbers.map(reviewAndVersion)
     await db.transaction(async (trx) => {
-      await insertRows(trx, 'review', rows.map(({ review }) => review)) // oxfmt-ignore
-      await insertRows(trx, 'review_version', rows.map(({ version }) => version)) // oxfmt-ignore
-      await insertRows(trx, 'review_answer', rows.flatMap(({ answers }) => answers)) // oxfmt-ignore
-      await insertRows(trx, 'review_tag', rows.flatMap(({ tags }) => tags)) // oxfmt-ignore
+      await insertStored(trx, 'review', rows.map(({ review }) => review)) // oxfmt-ignore
+      await insertStored(trx, 'review_version', rows.map(({ version }) => version)) // oxfmt-ignore
+      await insertStored(trx, 'review_answer', rows.flatMap(({ answers }) => answers)) // oxfmt-ignore
+      await insertStored(trx, 'review_tag', rows.flatMap(({ tags }) => tags)) // oxfmt-ignore
       await indexInserted(trx, { from: start + 1, to: start + rows.length })
     })
   }

@@ -1,4 +1,4 @@
-import { productRow } from '../server/data/products'
+import { insertProduct } from '../server/data/products'
 import { monitorEventLoopDelay, performance } from 'node:perf_hooks'
 import { setTimeout as pause } from 'node:timers/promises'
 import { Worker } from 'node:worker_threads'
@@ -18,7 +18,7 @@ const turns = new Turns()
 const app = await startListener({ ELOGIO_THROTTLE: 'off' }, { turns, workersFor: undefined as never })
 const { db, newId } = app.services
 for (let i = 1; i <= 18; i++)
-  await db('product').insert(productRow(app.shop.id, `p${i}`, { sku: `SKU-${i}`, title: `Product ${i}` }))
+  await insertProduct(db, app.shop.id, `p${i}`, { sku: `SKU-${i}`, title: `Product ${i}` })
 const intake = await insertIntake(db, {
   shopId: app.shop.id,
   publicId: newId(),

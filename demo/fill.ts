@@ -1,5 +1,5 @@
 import { asMember } from '../core/moderation/actor'
-import { productRow } from '../server/data/products'
+import { insertProduct } from '../server/data/products'
 import { existsSync, rmSync } from 'node:fs'
 import { originsAt } from '../core/listing/origins'
 import { plainAct, type ReviewAct } from '../core/moderation/reviewAct'
@@ -125,7 +125,7 @@ async function addMember(services: Services, { name, email, password }: MemberSt
     name,
     email,
     passwordHash: await hashPassword(services, password),
-    now: services.now().toISOString(),
+    createdAt: services.now().toISOString(),
   })
   return { id, name, email }
 }
@@ -165,8 +165,7 @@ async function addShop(
   for (const [sku, title] of Object.entries(story.products)) {
     const drawn = story.pictures.products[sku]
     const picture = drawn ? await storePicture(services, shopId, drawing(drawn)) : null
-    const [id] = await db('product').insert(productRow(shopId, newId(), { sku, title, picture }))
-    productIds.set(sku, id!)
+    productIds.set(sku, await insertProduct(db, shopId, newId(), { sku, title, picture }))
   }
   for (const order of story.orders) {
     const placedAt = new Date(now.getTime() - order.placed * DAY_MS)

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs'
 import path from 'node:path'
-import { afterAll, beforeAll, expect, test } from 'vitest'
+import { afterAll, beforeAll, test } from 'vitest'
 import { startSmall, type Running } from './support/application'
 import { desk, withBrowser } from './support/browser'
 import { pageOf } from './support/page'

@@ -41,7 +41,13 @@ export async function setUp(
       if (await findMemberByEmail(trx, owner.account.email)) return { outcome: 'emailTaken' as const }
       if (!(await isEmptyInstallation(trx))) return { outcome: 'notEmpty' as const }
       const { member_name: name, email } = owner.account
-      memberId = await insertMember(trx, { name, email, publicId: newId(), passwordHash: passwordHash!, now })
+      memberId = await insertMember(trx, {
+        name,
+        email,
+        publicId: newId(),
+        passwordHash: passwordHash!,
+        createdAt: now,
+      })
     } else memberId = owner.member.id
     const base = slugOf(profile.short_name || profile.name)
     const slug = await firstFree(base, (name) => isSlugTaken(trx, name))

@@ -131,8 +131,13 @@ async function saveToken(
 ): Promise<void> {
   const { purpose, reviewId, days } = use
   const now = services.now()
-  const expiresAt = new Date(now.getTime() + days * DAY_MS).toISOString()
-  await upsertToken(trx, { hash: hashToken(token), purpose, reviewId, now: now.toISOString(), expiresAt })
+  await upsertToken(trx, {
+    hash: hashToken(token),
+    purpose,
+    reviewId,
+    createdAt: now.toISOString(),
+    expiresAt: new Date(now.getTime() + days * DAY_MS).toISOString(),
+  })
 }
 
 /** Derived, so that confirming a thousand times stores one token. */

@@ -15,7 +15,7 @@ import { moveReviewsSchema, type MoveReviews } from './moveReviewsJob'
 
 /** The job; a thread does the work. */
 export async function runMoveReviews(services: Services, job: Job, signal: AbortSignal): Promise<void> {
-  const input = { shopId: job.shopId!, ...moveReviewsSchema.parse(JSON.parse(job.payload)) }
+  const input = { shopId: job.shopId!, ...moveReviewsSchema.parse(job.payload) }
   await services.workers.run('moveReviews', input, { signal })
 }
 
@@ -33,7 +33,7 @@ export async function moveReviews(
 ): Promise<void> {
   const shop = await findShop(services.db, shopId)
   const change = await findProductChange(services.db, shopId, { id })
-  if (!change || change.intoId === null || change.undone !== back) return
+  if (!change || change.intoId === null || (change.undoneAt !== null) !== back) return
   for (;;) {
     const some = back
       ? await reviewsMovedBy(services.db, shopId, change, AT_A_TIME)

@@ -38,7 +38,9 @@ export async function productsView(
   { words = '', page = 1 }: { words?: string; page?: number } = {},
 ): Promise<ProductsView> {
   const limit = PRODUCTS_OF_PAGE
-  const changes = (await latestProductChanges(db, shop.id, LATEST_CHANGES)).filter(({ undone }) => !undone)
+  const changes = (await latestProductChanges(db, shop.id, LATEST_CHANGES)).filter(
+    ({ undoneAt }) => undoneAt === null,
+  )
   const changed = await productsWithIds(
     db,
     shop.id,

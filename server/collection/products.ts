@@ -154,7 +154,7 @@ export async function undoProductChange(
   const outcome = await writing(services.db, async (trx): Promise<UndoProductOutcome> => {
     const now = services.now().toISOString()
     const change = await findProductChange(trx, shop.id, { publicId })
-    if (!change || change.undone) return { outcome: 'gone' }
+    if (!change || change.undoneAt !== null) return { outcome: 'gone' }
     const { title } = change.before
     if (await isProductChangeOvertaken(trx, shop.id, change)) return { outcome: 'overtaken', title }
     const refused = await revert(services, trx, shop, change)

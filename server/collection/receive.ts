@@ -60,7 +60,7 @@ export async function receiveOne(
 ): Promise<Receipt> {
   const { received } = await receive(services, shop, { actor, intake, candidates: [candidate] })
   const { receipt, reviewId } = received[0]!
-  return receipt ?? (await findReceipt(services.db, shop.id, { reviewId }))!
+  return receipt ?? (await findReceipt(services.db, shop.id, { id: reviewId }))!
 }
 
 /** Parts in which no review comes twice, so that the second is compared with the stored first. */

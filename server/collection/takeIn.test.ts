@@ -96,7 +96,14 @@ describe('an intake', () => {
   })
 
   test('marks displays once for each transaction, not for each review', async () => {
-    const display = { shop_id: shop.id, public_id: 'd', key: 'front', name: 'Front', created_at: '' }
+    const display = {
+      shop_id: shop.id,
+      public_id: 'd',
+      key: 'front',
+      name: 'Front',
+      created_at: '',
+      draft_version_id: 1,
+    }
     await services.db('display').insert({ ...display, live_version_id: 1 })
     await receive(services, shop, { actor: asMember(mara), intake: null, candidates: many(150) })
     expect(await services.db('display').where({ key: 'front' }).pluck('stale')).toEqual([1])

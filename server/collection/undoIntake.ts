@@ -58,7 +58,7 @@ export async function runUndoIntake(
   job: Job,
   { signal, progress }: JobControl,
 ): Promise<void> {
-  const input = { shopId: job.shopId!, ...undoIntakeSchema.parse(JSON.parse(job.payload)) }
+  const input = { shopId: job.shopId!, ...undoIntakeSchema.parse(job.payload) }
   await services.workers.run('undoIntake', input, {
     signal,
     progress: (done, total) => void progress(done, total),

@@ -1,5 +1,9 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import { ownSources, type Source } from '../../core/intake/sourcePolicy'
+import { tables } from './schema/tables'
+import { row } from './rows'
+import { readAll, value } from './select'
 
 interface ArrivalCount {
   count: number
@@ -15,23 +19,25 @@ export async function arrivalsSince(
   sources: readonly Source[] = ownSources,
 ): Promise<ArrivalCount> {
   const day = since.slice(0, 10)
-  const days: { verified: 0 | 1; count: number }[] = await db('arrival_count')
-    .where({ shop_id: shopId })
-    .whereIn('source', sources)
-    .where('day', '>', day)
-    .groupBy('verified')
-    .select('verified')
-    .sum({ count: 'count' })
+  const days = await readAll(
+    db('arrival_count')
+      .where(row(tables.arrivalCount, { shopId }))
+      .whereIn('source', sources)
+      .where('day', '>', day)
+      .groupBy('verified'),
+    { verified: tables.arrivalCount.verified, count: value(z.number(), db.raw('sum(count)')) },
+  )
   // "~" sorts behind all times of that day.
-  const first: { verified: 0 | 1; count: number }[] = await db('review')
-    .where({ shop_id: shopId })
-    .whereRaw(`+source IN (${sources.map(() => '?').join(', ')})`, [...sources])
-    .whereBetween('received_at', [since, `${day}~`])
-    .whereNot('state', 'undone')
-    .groupBy('verified')
-    .select('verified')
-    .count({ count: '*' })
+  const first = await readAll(
+    db('review')
+      .where(row(tables.review, { shopId }))
+      .whereRaw(`+source IN (${sources.map(() => '?').join(', ')})`, [...sources])
+      .whereBetween('received_at', [since, `${day}~`])
+      .whereNot('state', 'undone')
+      .groupBy('verified'),
+    { verified: tables.review.verified, count: value(z.number(), db.raw('count(*)')) },
+  )
   const sum = (rows: { count: number }[]) => rows.reduce((total, { count }) => total + count, 0)
   const all = [...days, ...first]
-  return { count: sum(all), verified: sum(all.filter(({ verified }) => verified === 1)) }
+  return { count: sum(all), verified: sum(all.filter(({ verified }) => verified)) }
 }

@@ -1,14 +1,16 @@
 import type { Knex } from 'knex'
 import { comparedSources } from '../../core/intake/sourcePolicy'
-import type { StoredState } from '../../core/moderation/rules'
+import { presentState } from './presentState'
+import { tables } from './schema/tables'
+import { row, whereOf } from './rows'
+import { hasRows, pick, readAll, readFirst, type Selected } from './select'
 
 /** A review that came in lately, as attacks are shown. */
-export interface LateArrival {
-  publicId: string
-  versionId: number
-  groupId: number | null
-  state: StoredState
-  receivedAt: string
+export type LateArrival = Selected<typeof lateArrival>
+const lateArrival = {
+  ...pick(tables.review, 'publicId', 'groupId', 'receivedAt'),
+  state: presentState,
+  versionId: tables.review.currentVersionId,
 }
 
 /** The latest submissions of customers since a time, the latest first. */
@@ -18,40 +20,36 @@ export async function arrivalsSince(
   since: string,
   limit: number,
 ): Promise<LateArrival[]> {
-  return (
+  return readAll(
     db('review')
       .where({ shop_id: shopId })
       .where('received_at', '>=', since)
+      .whereRaw("+state <> 'undone'")
       // The plus keeps SQLite to the index by time.
       .whereRaw(`+source IN (${comparedSources.map(() => '?').join(', ')})`, [...comparedSources])
       .orderBy('received_at', 'desc')
-      .limit(limit)
-      .select({
-        publicId: 'public_id',
-        versionId: 'current_version_id',
-        groupId: 'group_id',
-        state: 'state',
-        receivedAt: 'received_at',
-      })
+      .limit(limit),
+    lateArrival,
   )
 }
 
 /** What the latest of some versions with a signal of an attack shares with the others; null if there is none. */
 export async function sharedInAttack(db: Knex, versionIds: number[]): Promise<string | null> {
-  const row: { detail: string } | undefined = await db('signal')
-    .whereIn('version_id', versionIds)
-    .where({ kind: 'burst' })
-    // Those that were found later only say that they were.
-    .where('detail', 'like', 'burst.%')
-    .orderBy('version_id', 'desc')
-    .first('detail')
-  return row?.detail ?? null
+  const latest = await readFirst(
+    db('signal')
+      .whereIn('version_id', versionIds)
+      .where(row(tables.signal, { kind: 'burst' }))
+      // Those that were found later only say that they were.
+      .where('detail', 'like', 'burst.%')
+      .orderBy('version_id', 'desc'),
+    pick(tables.signal, 'detail'),
+  )
+  return latest?.detail ?? null
 }
 
 /** Whether newcomers like the members of this group are held back. */
 export async function groupHolds(db: Knex, groupId: number): Promise<boolean> {
-  const row: { holds: 0 | 1 } | undefined = await db('review_group').where({ id: groupId }).first('holds')
-  return row?.holds === 1
+  return hasRows(db('review_group').where(row(tables.reviewGroup, { id: groupId, holds: true })))
 }
 
 export async function setGroupHolds(
@@ -62,16 +60,16 @@ export async function setGroupHolds(
 ): Promise<boolean> {
   const changed = await trx('review_group')
     .where({ id: groupId, shop_id: shopId })
-    .update({ holds: holds ? 1 : 0 })
+    .update(row(tables.reviewGroup, { holds }))
   return changed > 0
 }
 
 /** Whether one of these reviews is in a group whose newcomers are let through. */
 export async function anyLetsThrough(db: Knex, shopId: number, publicIds: string[]): Promise<boolean> {
-  const row: { id: number } | undefined = await db('review')
-    .join('review_group', 'review_group.id', 'review.group_id')
-    .whereIn('review.public_id', publicIds)
-    .where({ 'review_group.shop_id': shopId, 'review_group.holds': 0 })
-    .first({ id: 'review.id' })
-  return row !== undefined
+  return hasRows(
+    db('review')
+      .join('review_group', 'review_group.id', 'review.group_id')
+      .whereIn('review.public_id', publicIds)
+      .where(whereOf(tables.reviewGroup, { shopId, holds: false })),
+  )
 }

@@ -1,6 +1,8 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
+import { readOne, value } from './select'
 
 export async function countRows(query: Knex.QueryBuilder): Promise<number> {
-  const row: { count: number } = await query.count({ count: '*' }).first()
-  return row.count
+  const { count } = await readOne(query, { count: value(z.number(), query.client.raw('count(*)')) })
+  return count
 }

@@ -1,37 +1,31 @@
+import { z } from 'zod'
 import type { Knex } from 'knex'
 import type { DecisionState } from '../../core/moderation/decisionState'
 import { evidenceOfReview, setEvidence } from './evidenceFiles'
 import { declinedPhotos, setDeclined } from './photos'
 import { setCurrentVersion } from './reviewVersions'
 import { tagReview } from './tags'
+import { tables } from './schema/tables'
+import { row } from './rows'
+import { pick, readOne, value } from './select'
 
 /** Everything about a review that people decide on. */
 export async function readDecisionState(db: Knex, shopId: number, reviewId: number): Promise<DecisionState> {
-  const row: Omit<DecisionState, 'tagIds' | 'declinedPhotoIds' | 'evidenceIds' | 'showable'> & {
-    showable: 0 | 1
-  } = await db('review')
-    .where({ shop_id: shopId, id: reviewId })
-    .first({
-      state: 'state',
-      versionId: 'current_version_id',
-      showable: 'showable',
-      publishedVersionId: 'published_version_id',
-      publishedAt: 'published_at',
-      declineReasonId: 'decline_reason_id',
-      productId: 'product_id',
-      replyId: 'reply_id',
-      verificationId: db('verification')
-        .whereRaw('verification.review_id = review.id')
-        .whereNull('revoked_at')
-        .max('id'),
-    })
+  const decided = await readOne(db('review').where(row(tables.review, { shopId, id: reviewId })), {
+    ...pick(tables.review, 'state', 'showable', 'publishedVersionId', 'publishedAt'),
+    ...pick(tables.review, 'declineReasonId', 'productId', 'replyId'),
+    versionId: tables.review.currentVersionId,
+    verificationId: value(
+      z.number().nullable(),
+      db('verification').whereRaw('verification.review_id = review.id').whereNull('revoked_at').max('id'),
+    ),
+  })
   const tagIds: number[] = await db('review_tag')
     .where({ review_id: reviewId })
     .orderBy('tag_id')
     .pluck('tag_id')
   return {
-    ...row,
-    showable: row.showable === 1,
+    ...decided,
     tagIds,
     declinedPhotoIds: await declinedPhotos(db, reviewId),
     evidenceIds: (await evidenceOfReview(db, shopId, reviewId)).map(({ id }) => id),
@@ -50,18 +44,20 @@ export async function applyDecisionState(
   if (from.versionId !== to.versionId) await setCurrentVersion(trx, shopId, reviewId, to.versionId)
   await trx('review')
     .where({ shop_id: shopId, id: reviewId })
-    .update({
-      state: to.state,
-      showable: to.showable,
-      published_version_id: to.publishedVersionId,
-      published_at: to.publishedAt,
-      decline_reason_id: to.declineReasonId,
-      product_id: to.productId,
-      reply_id: to.replyId,
-      verified: to.verificationId !== null,
-      revision: trx.raw('revision + 1'),
-      ...(from.state !== to.state && to.state !== 'held' && { unconfirmed: false }),
-    })
+    .update(
+      row(tables.review, {
+        state: to.state,
+        showable: to.showable,
+        publishedVersionId: to.publishedVersionId,
+        publishedAt: to.publishedAt,
+        declineReasonId: to.declineReasonId,
+        productId: to.productId,
+        replyId: to.replyId,
+        verified: to.verificationId !== null,
+        revision: trx.raw('revision + 1'),
+        ...(from.state !== to.state && to.state !== 'held' && { unconfirmed: false }),
+      }),
+    )
   if (from.verificationId !== to.verificationId)
     await putEvidence(trx, from.verificationId, to.verificationId, now)
   const [gone, come] = [without(from.tagIds, to.tagIds), without(to.tagIds, from.tagIds)]

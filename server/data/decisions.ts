@@ -9,32 +9,18 @@ import {
 } from '../../core/moderation/decisionState'
 import { actorText, memberIdOf, type Actor } from '../../core/moderation/actor'
 import { countRows } from './countRows'
-import { insertRows, nextIds } from './insertRows'
+import { tables } from './schema/tables'
+import { insertAll, nextId, row, whereOf } from './rows'
+import { hasRows, maybe, pick, readAll, readFirst, type Selected } from './select'
+import { all } from './table'
+
+const columns = all(tables.decision)
 
 /**
  * The decision log is append-only. Each entry contains the hash of the one before. Entries hold ids and
  * digests, no text.
  */
-export interface Decision {
-  id: number
-  shopId: number
-  number: number
-  act: string
-  memberId: number | null
-  reviewId: number | null
-  displayId: number | null
-  undoesId: number | null
-  before: string
-  after: string
-  digest: string
-  at: string
-  previousHash: string
-  hash: string
-  /** Other actors than members; null for members, and in entries from before actors were stored. */
-  actor: string | null
-  /** Groups the entries of one action on several reviews. It is not part of the hash. */
-  batch: string | null
-}
+export type Decision = Selected<typeof columns>
 
 type NewDecision = Pick<Decision, 'shopId' | 'act' | 'digest' | 'at'> &
   Partial<Pick<Decision, 'reviewId' | 'displayId' | 'undoesId' | 'batch'>> & {
@@ -42,25 +28,6 @@ type NewDecision = Pick<Decision, 'shopId' | 'act' | 'digest' | 'at'> &
     before: Record<string, unknown>
     after: Record<string, unknown>
   }
-
-const columns = {
-  id: 'decision.id',
-  shopId: 'decision.shop_id',
-  number: 'decision.number',
-  act: 'decision.act',
-  memberId: 'decision.member_id',
-  reviewId: 'decision.review_id',
-  displayId: 'decision.display_id',
-  undoesId: 'decision.undoes_id',
-  before: 'decision.before',
-  after: 'decision.after',
-  digest: 'decision.digest',
-  at: 'decision.at',
-  actor: 'decision.actor',
-  previousHash: 'decision.previous_hash',
-  hash: 'decision.hash',
-  batch: 'decision.batch',
-}
 
 const FIRST_HASH = '0'.repeat(64)
 
@@ -108,14 +75,14 @@ export async function appendDecisions(
   shopId: number,
   entries: Omit<NewDecision, 'shopId'>[],
 ): Promise<number> {
-  const last = await trx('decision')
-    .where({ shop_id: shopId })
-    .orderBy('number', 'desc')
-    .first<{ number: number; hash: string } | undefined>('number', 'hash')
-  const { decision: firstId } = await nextIds(trx, 'decision')
+  const last = await readFirst(
+    trx('decision').where({ shop_id: shopId }).orderBy('number', 'desc'),
+    pick(tables.decision, 'number', 'hash'),
+  )
+  const firstId = await nextId(trx, tables.decision)
   let previousHash = last?.hash ?? FIRST_HASH
   const rows = entries.map((entry, i) => {
-    const row = {
+    const entryRow = {
       shopId,
       number: (last?.number ?? 0) + 1 + i,
       act: entry.act,
@@ -130,27 +97,10 @@ export async function appendDecisions(
       actor: actorText(entry.actor),
       previousHash,
     }
-    previousHash = hashOf(row)
-    return {
-      id: firstId + i,
-      shop_id: shopId,
-      number: row.number,
-      act: row.act,
-      member_id: row.memberId,
-      review_id: row.reviewId,
-      display_id: row.displayId,
-      undoes_id: row.undoesId,
-      before: row.before,
-      after: row.after,
-      digest: row.digest,
-      at: row.at,
-      actor: row.actor,
-      previous_hash: row.previousHash,
-      hash: previousHash,
-      batch: entry.batch ?? null,
-    }
+    previousHash = hashOf(entryRow)
+    return { id: firstId + i, ...entryRow, hash: previousHash, batch: entry.batch ?? null }
   })
-  await insertRows(trx, 'decision', rows)
+  await insertAll(trx, tables.decision, rows)
   return firstId
 }
 
@@ -159,21 +109,31 @@ export async function decisionsOfReview(
   shopId: number,
   reviewId: number,
 ): Promise<(Decision & { memberName: string | null })[]> {
-  return db('decision')
-    .leftJoin('member', 'member.id', 'decision.member_id')
-    .where({ 'decision.shop_id': shopId, 'decision.review_id': reviewId })
-    .orderBy('decision.number')
-    .select({ ...columns, memberName: 'member.name' })
+  return readAll(
+    db('decision')
+      .leftJoin('member', 'member.id', 'decision.member_id')
+      .where(whereOf(tables.decision, { shopId, reviewId }))
+      .orderBy('decision.number'),
+    { ...columns, memberName: maybe(tables.member.name) },
+  )
 }
 
 /** The entries of somebody in a shop's log. */
 const entriesOf = (db: Knex, shopId: number, actor: Actor): Knex.QueryBuilder =>
-  db('decision').where({
-    'decision.shop_id': shopId,
-    ...(actor.kind === 'member'
-      ? { 'decision.member_id': actor.memberId }
-      : { 'decision.actor': actorText(actor) }),
-  })
+  db('decision').where(
+    whereOf(tables.decision, {
+      shopId,
+      ...(actor.kind === 'member' ? { memberId: actor.memberId } : { actor: actorText(actor) }),
+    }),
+  )
+
+/** Those that no later one reverts. */
+const standing = (db: Knex, query: Knex.QueryBuilder): Knex.QueryBuilder =>
+  query.whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
+
+/** Those that can be reverted, and are not. */
+const revertible = (db: Knex, query: Knex.QueryBuilder): Knex.QueryBuilder =>
+  standing(db, query).whereIn('decision.act', revertibleActs)
 
 /** Somebody's latest decision on a review that has not been reverted. */
 export async function latestStandingAct(
@@ -182,12 +142,8 @@ export async function latestStandingAct(
   actor: Actor,
   passing: number[],
 ): Promise<Decision | undefined> {
-  return entriesOf(db, shopId, actor)
-    .whereIn('decision.act', revertibleActs)
-    .whereNotIn('decision.id', passing)
-    .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
-    .orderBy('decision.id', 'desc')
-    .first(columns)
+  const query = entriesOf(db, shopId, actor).whereNotIn('decision.id', passing).orderBy('decision.id', 'desc')
+  return readFirst(revertible(db, query), columns)
 }
 
 /** Somebody's latest entry since a time, with the author of its review. */
@@ -199,26 +155,25 @@ export async function latestActOf(
 ): Promise<
   { number: number; act: string; after: string; batch: string | null; authorName: string } | undefined
 > {
-  return entriesOf(db, shopId, actor)
-    .join('review', 'review.id', 'decision.review_id')
-    .join('review_version', 'review_version.id', 'review.current_version_id')
-    .where('decision.at', '>=', since)
-    .orderBy('decision.id', 'desc')
-    .first({
-      number: 'decision.number',
-      act: 'decision.act',
-      after: 'decision.after',
-      batch: 'decision.batch',
-      authorName: 'review_version.author_name',
-    })
+  return readFirst(
+    entriesOf(db, shopId, actor)
+      .join('review', 'review.id', 'decision.review_id')
+      .join('review_version', 'review_version.id', 'review.current_version_id')
+      .where('decision.at', '>=', since)
+      .orderBy('decision.id', 'desc'),
+    {
+      ...pick(tables.decision, 'number', 'act', 'after', 'batch'),
+      ...pick(tables.reviewVersion, 'authorName'),
+    },
+  )
 }
 
 /** The latest entry about a review. */
 export async function latestActOn(db: Knex, shopId: number, reviewId: number): Promise<Decision | undefined> {
-  return db('decision')
-    .where({ shop_id: shopId, review_id: reviewId })
-    .orderBy('number', 'desc')
-    .first(columns)
+  return readFirst(
+    db('decision').where(row(tables.decision, { shopId, reviewId })).orderBy('number', 'desc'),
+    columns,
+  )
 }
 
 /** The number of entries of one action on several reviews. */
@@ -228,12 +183,10 @@ export async function countBatch(db: Knex, shopId: number, batch: string): Promi
 
 /** The decisions of a batch that are still effective, latest first. */
 export async function standingOfBatch(db: Knex, shopId: number, batch: string): Promise<Decision[]> {
-  return db('decision')
-    .where({ 'decision.shop_id': shopId, 'decision.batch': batch })
-    .whereIn('decision.act', revertibleActs)
-    .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
+  const query = db('decision')
+    .where(whereOf(tables.decision, { shopId, batch }))
     .orderBy('decision.id', 'desc')
-    .select(columns)
+  return readAll(revertible(db, query), columns)
 }
 
 /**
@@ -247,13 +200,12 @@ export async function latestOfIntake(
   { before, undone, limit }: { before: number; undone: boolean; limit: number },
 ): Promise<Decision[]> {
   const query = db('decision')
-    .where({ 'decision.shop_id': shopId, 'decision.batch': intake })
+    .where(whereOf(tables.decision, { shopId, batch: intake }))
     .where('decision.id', '<', before)
-    .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
+    .where('decision.act', undone ? '=' : '<>', 'undoIntake')
     .orderBy('decision.id', 'desc')
     .limit(limit)
-    .select(columns)
-  return undone ? query.where('decision.act', 'undoIntake') : query.whereNot('decision.act', 'undoIntake')
+  return readAll(standing(db, query), columns)
 }
 
 export const countOfIntake = (db: Knex, shopId: number, intake: string): Promise<number> =>
@@ -266,25 +218,20 @@ export async function standingAct(
   reviewId: number,
   number: number,
 ): Promise<Decision | undefined> {
-  return db('decision')
-    .where({ 'decision.shop_id': shopId, 'decision.review_id': reviewId, 'decision.number': number })
-    .whereIn('decision.act', revertibleActs)
-    .whereNotExists(db('decision as undo').whereRaw('undo.undoes_id = decision.id'))
-    .first(columns)
+  const query = db('decision').where(whereOf(tables.decision, { shopId, reviewId, number }))
+  return readFirst(revertible(db, query), columns)
 }
 
-export async function isUndone(db: Knex, decisionId: number): Promise<boolean> {
-  return (await db('decision').where({ undoes_id: decisionId }).first('id')) !== undefined
-}
+export const isUndone = (db: Knex, decisionId: number): Promise<boolean> =>
+  hasRows(db('decision').where({ undoes_id: decisionId }))
 
 /** Whether a later effective decision has changed the same part of the review. */
 export async function isOvertaken(trx: Knex.Transaction, decision: Decision): Promise<boolean> {
-  const later: Decision[] = await trx('decision')
-    .where({ shop_id: decision.shopId, review_id: decision.reviewId })
+  const { shopId, reviewId } = decision
+  const query = trx('decision')
+    .where(whereOf(tables.decision, { shopId, reviewId }))
     .where('decision.id', '>', decision.id)
-    .whereIn('decision.act', revertibleActs)
-    .whereNotExists(trx('decision as undo').whereRaw('undo.undoes_id = decision.id'))
-    .select(columns)
+  const later = await readAll(revertible(trx, query), columns)
   const partsOf = (entry: Decision) => {
     const { before, after } = readDecisionStates(entry)
     return changedParts(before, after).filter((part) => !isSetPart(part))
@@ -299,10 +246,7 @@ export type ChainCheck =
 
 /** Recomputes the hash of each entry of a shop's log. */
 export async function verifyChain(db: Knex, shopId: number): Promise<ChainCheck> {
-  const entries: Decision[] = await db('decision')
-    .where({ shop_id: shopId })
-    .orderBy('number')
-    .select(columns)
+  const entries = await readAll(db('decision').where({ shop_id: shopId }).orderBy('number'), columns)
   let previousHash = FIRST_HASH
   for (const [i, entry] of entries.entries()) {
     if (entry.number !== i + 1 || entry.previousHash !== previousHash || entry.hash !== hashOf(entry))

@@ -1,10 +1,11 @@
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { insert, row, whereOf } from './rows'
+import { hasRows, pick, readAll, type Selected } from './select'
 
 /** A page that reported a display. */
-export interface PageSeen {
-  page: string
-  lastAt: string
-}
+export type PageSeen = Selected<typeof pageSeen>
+const pageSeen = pick(tables.displaySeen, 'page', 'lastAt')
 
 /** Of reports in a row, this many more that do not fit than fit make an embed code out of date. */
 const MIN_MISFITS = 3
@@ -23,52 +24,57 @@ export async function noteSeen(
   seen: { shopId: number; displayId: number; page: string; at: string; fits: boolean | null },
   isOwn: (page: string) => boolean,
 ): Promise<boolean> {
-  const where = { display_id: seen.displayId, page: seen.page }
+  const { shopId, displayId, page, at, fits } = seen
   const known = await trx('display_seen')
-    .where(where)
-    .update({
-      last_at: seen.at,
-      ...(seen.fits !== null && {
-        misfits: seen.fits ? trx.raw('max(misfits - 1, 0)') : trx.raw('min(misfits + 1, ?)', [MAX_MISFITS]),
+    .where(row(tables.displaySeen, { displayId, page }))
+    .update(
+      row(tables.displaySeen, {
+        lastAt: at,
+        ...(fits !== null && {
+          misfits: fits ? trx.raw('max(misfits - 1, 0)') : trx.raw('min(misfits + 1, ?)', [MAX_MISFITS]),
+        }),
       }),
-    })
+    )
   if (known > 0) return false
-  const own = isOwn(seen.page)
+  const own = isOwn(page)
   const pages: string[] = await trx('display_seen')
-    .where({ display_id: seen.displayId })
+    .where({ display_id: displayId })
     .orderBy('last_at', 'desc')
     .pluck('page')
   const tooMany = pages.filter((page) => isOwn(page) === own).slice(MAX_PAGES[own ? 'own' : 'other'] - 1)
-  await trx('display_seen').where({ display_id: seen.displayId }).whereIn('page', tooMany).delete()
-  await trx('display_seen').insert({
-    ...where,
-    shop_id: seen.shopId,
-    first_at: seen.at,
-    last_at: seen.at,
-    misfits: seen.fits === false ? 1 : 0,
+  await trx('display_seen').where({ display_id: displayId }).whereIn('page', tooMany).delete()
+  await insert(trx, tables.displaySeen, {
+    shopId,
+    displayId,
+    page,
+    firstAt: at,
+    lastAt: at,
+    misfits: fits === false ? 1 : 0,
   })
   return true
 }
 
 export async function wasSeen(db: Knex, displayId: number, page: string): Promise<boolean> {
-  return (await db('display_seen').where({ display_id: displayId, page }).first('page')) !== undefined
+  return hasRows(db('display_seen').where(row(tables.displaySeen, { displayId, page })))
 }
 
 /** The pages that showed a display, latest first. */
 export async function pagesSeen(db: Knex, shopId: number, displayId: number): Promise<PageSeen[]> {
-  return db('display_seen')
-    .where({ shop_id: shopId, display_id: displayId })
-    .orderBy('last_at', 'desc')
-    .select({ page: 'page', lastAt: 'last_at' })
+  return readAll(
+    db('display_seen').where(row(tables.displaySeen, { shopId, displayId })).orderBy('last_at', 'desc'),
+    pageSeen,
+  )
 }
 
 /** Pages of published displays whose embed code reserves another height than the display has, latest first. */
 export async function pagesThatMisfit(db: Knex, shopId: number): Promise<{ page: string; key: string }[]> {
-  return db('display')
-    .join('display_seen', 'display_seen.display_id', 'display.id')
-    .where({ 'display.shop_id': shopId, 'display.removed_at': null })
-    .where('misfits', '>=', MIN_MISFITS)
-    .whereNotNull('display.live_version_id')
-    .orderBy('display_seen.last_at', 'desc')
-    .select({ page: 'display_seen.page', key: 'display.key' })
+  return readAll(
+    db('display')
+      .join('display_seen', 'display_seen.display_id', 'display.id')
+      .where(whereOf(tables.display, { shopId, removedAt: null }))
+      .where('misfits', '>=', MIN_MISFITS)
+      .whereNotNull('display.live_version_id')
+      .orderBy('display_seen.last_at', 'desc'),
+    { page: tables.displaySeen.page, key: tables.display.key },
+  )
 }

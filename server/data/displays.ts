@@ -1,89 +1,61 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import type { Configuration } from '../../core/display/configuration'
-import { measuresSchema, type Measure } from '../../core/display/measures'
-import { readConfiguration } from '../../core/display/readConfiguration'
+import type { Measure } from '../../core/display/measures'
 import { countRows } from './countRows'
+import { tables } from './schema/tables'
+import { insert, nextId, row } from './rows'
+import { hasRows, maybe, pick, readAll, readFirst, readOne, value, type Selected } from './select'
 
-export interface Display {
-  id: number
-  shopId: number
-  key: string
-  name: string
-  /** A second address of its page, chosen by the owner. */
-  address: string | null
-  /** Its measured height at each width, for the embed code. */
-  measured: Measure[]
+export const versionColumns = pick(
+  tables.displayVersion,
+  'id',
+  'number',
+  'configuration',
+  'savedAt',
+  'publishedAt',
+  'tab',
+)
+const displayColumns = pick(
+  tables.display,
+  'id',
+  'shopId',
+  'key',
+  'name',
+  'address',
+  'measured',
+  'draftVersionId',
+  'liveVersionId',
+)
+type VersionRow = Selected<typeof versionColumns>
+type DisplayRow = Selected<typeof displayColumns>
+
+export type DisplayVersion = VersionRow & { configuration: Configuration }
+
+export interface Display extends Omit<DisplayRow, 'draftVersionId' | 'liveVersionId'> {
   draft: DisplayVersion
   live: DisplayVersion | null
 }
 
-export interface DisplayVersion {
-  id: number
-  number: number
-  configuration: Configuration
-  savedAt: string
-  publishedAt: string | null
-  /** The browser tab that saved it last. */
-  tab: string
-}
-
-export interface VersionRow {
-  id: number
-  number: number
-  configuration: string
-  savedAt: string
-  publishedAt: string | null
-  tab: string
-}
-interface DisplayRow {
-  id: number
-  shopId: number
-  key: string
-  name: string
-  address: string | null
-  measured: string
-  draftVersionId: number
-  liveVersionId: number | null
-}
-
-const displayColumns = {
-  id: 'id',
-  shopId: 'shop_id',
-  key: 'key',
-  name: 'name',
-  address: 'address',
-  measured: 'measured',
-  draftVersionId: 'draft_version_id',
-  liveVersionId: 'live_version_id',
-}
-export const versionColumns = {
-  id: 'display_version.id',
-  number: 'number',
-  configuration: 'configuration',
-  savedAt: 'saved_at',
-  tab: 'tab',
-  publishedAt: 'published_at',
-}
-
-/** Null if its configuration can't be read: a later version of the application can have written it. */
-export function readVersion(row: VersionRow): DisplayVersion | null {
-  const configuration = readConfiguration(row.configuration)
-  return configuration && { ...row, configuration }
-}
+/** Null if its configuration can't be read. */
+export const readable = <V extends { configuration: Configuration | null }>({
+  configuration,
+  ...version
+}: V) => (configuration === null ? null : { ...version, configuration })
 
 async function findVersion(db: Knex, shopId: number, id: number): Promise<DisplayVersion | null> {
-  return readVersion(await db('display_version').where({ shop_id: shopId, id }).first(versionColumns))
+  return readable(
+    await readOne(db('display_version').where(row(tables.displayVersion, { shopId, id })), versionColumns),
+  )
 }
 
 /** Null if a version can't be read. */
-async function withVersions(db: Knex, row: DisplayRow): Promise<Display | null> {
-  const { draftVersionId, liveVersionId, measured, ...rest } = row
-  const measures = measuresSchema.safeParse(JSON.parse(measured))
-  const display = { ...rest, measured: measures.data ?? [] }
-  const draft = await findVersion(db, row.shopId, draftVersionId)
+async function withVersions(db: Knex, found: DisplayRow): Promise<Display | null> {
+  const { draftVersionId, liveVersionId, ...display } = found
+  const draft = await findVersion(db, display.shopId, draftVersionId)
   if (!draft) return null
   if (liveVersionId === null) return { ...display, draft, live: null }
-  const live = liveVersionId === draftVersionId ? draft : await findVersion(db, row.shopId, liveVersionId)
+  const live = liveVersionId === draftVersionId ? draft : await findVersion(db, display.shopId, liveVersionId)
   return live && { ...display, draft, live }
 }
 
@@ -92,11 +64,11 @@ export async function findDisplay(
   shopId: number,
   which: { key: string } | { id: number },
 ): Promise<Display | null> {
-  const row: DisplayRow | undefined = await db('display')
-    .where({ shop_id: shopId, ...which })
-    .whereNull('removed_at')
-    .first(displayColumns)
-  return row ? withVersions(db, row) : null
+  const found = await readFirst(
+    db('display').where(row(tables.display, { shopId, removedAt: null, ...which })),
+    displayColumns,
+  )
+  return found ? withVersions(db, found) : null
 }
 
 const ofShop = (db: Knex, shopId: number, words = '') => {
@@ -119,8 +91,8 @@ export async function displaysOfShop(
 ): Promise<{ displays: Display[]; unreadable: Pick<Display, 'key' | 'name'>[] }> {
   const query = ofShop(db, shopId, words).orderBy('display.id')
   if (limit !== undefined) query.limit(limit).offset(offset)
-  const rows: DisplayRow[] = await query.select(displayColumns)
-  const read = await Promise.all(rows.map((row) => withVersions(db, row)))
+  const rows = await readAll(query, displayColumns)
+  const read = await Promise.all(rows.map((one) => withVersions(db, one)))
   return {
     displays: read.filter((display) => display !== null),
     unreadable: rows.filter((_, i) => read[i] === null).map(({ key, name }) => ({ key, name })),
@@ -133,45 +105,46 @@ export async function displayCounts(
   shopId: number,
   words = '',
 ): Promise<{ matching: number; all: number; live: number; differing: number }> {
-  const row = await ofShop(db, shopId)
-    .leftJoin('display_version AS draft', 'draft.id', 'draft_version_id')
-    .leftJoin('display_version AS live', 'live.id', 'live_version_id')
-    .first<{ all: number; live: number; differing: number | null }>(
-      db.raw('count(*) AS "all"'),
-      db.raw('count(live.id) AS live'),
-      db.raw('sum(live.configuration <> draft.configuration) AS differing'),
-    )
+  const counts = await readOne(
+    ofShop(db, shopId)
+      .leftJoin('display_version AS draft', 'draft.id', 'draft_version_id')
+      .leftJoin('display_version AS live', 'live.id', 'live_version_id'),
+    {
+      all: value(z.number(), db.raw('count(*)')),
+      live: value(z.number(), db.raw('count(live.id)')),
+      differing: value(z.number(), db.raw('ifnull(sum(live.configuration <> draft.configuration), 0)')),
+    },
+  )
   return {
-    matching: words.trim() === '' ? row.all : await countRows(ofShop(db, shopId, words)),
-    all: row.all,
-    live: row.live,
-    differing: row.differing ?? 0,
+    ...counts,
+    matching: words.trim() === '' ? counts.all : await countRows(ofShop(db, shopId, words)),
   }
 }
 
 /** The published configurations of a shop that differ in what they select, the latest ones first. */
 export async function liveConfigurations(db: Knex, shopId: number, limit: number): Promise<Configuration[]> {
-  const rows: { configuration: string }[] = await ofShop(db, shopId)
-    .join('display_version AS live', 'live.id', 'live_version_id')
-    .groupByRaw("json_extract(live.configuration, '$.selection')")
-    .orderByRaw('max(live.id) DESC')
-    .limit(limit)
-    .select('live.configuration')
-  return rows.flatMap(({ configuration }) => readConfiguration(configuration) ?? [])
+  const rows = await readAll(
+    ofShop(db, shopId)
+      .join('display_version', 'display_version.id', 'live_version_id')
+      .groupByRaw("json_extract(display_version.configuration, '$.selection')")
+      .orderByRaw('max(display_version.id) DESC')
+      .limit(limit),
+    pick(tables.displayVersion, 'configuration'),
+  )
+  return rows.flatMap(({ configuration }) => configuration ?? [])
 }
 
 /** The oldest display of a shop. */
 export async function firstDisplay(db: Knex, shopId: number): Promise<{ key: string; live: boolean } | null> {
-  const row = await db('display')
-    .where({ shop_id: shopId })
-    .whereNull('removed_at')
-    .orderBy('id')
-    .first<Pick<DisplayRow, 'key' | 'liveVersionId'> | undefined>(displayColumns)
-  return row ? { key: row.key, live: row.liveVersionId !== null } : null
+  const first = await readFirst(
+    ofShop(db, shopId).orderBy('id'),
+    pick(tables.display, 'key', 'liveVersionId'),
+  )
+  return first ? { key: first.key, live: first.liveVersionId !== null } : null
 }
 
 export async function countDisplays(db: Knex, shopId: number): Promise<number> {
-  return countRows(db('display').where({ shop_id: shopId }).whereNull('removed_at'))
+  return countRows(ofShop(db, shopId))
 }
 
 export async function insertDisplay(
@@ -185,15 +158,18 @@ export async function insertDisplay(
     now: string
   },
 ): Promise<number> {
-  const [id] = await trx('display').insert({
-    shop_id: display.shopId,
-    public_id: display.publicId,
-    key: display.key,
-    name: display.name,
-    created_at: display.now,
+  const { shopId, publicId, key, name, configuration, now } = display
+  const draftVersionId = await nextId(trx, tables.displayVersion)
+  const id = await insert(trx, tables.display, {
+    shopId,
+    publicId,
+    key,
+    name,
+    draftVersionId,
+    createdAt: now,
   })
-  await startDraft(trx, { id: id!, shopId: display.shopId }, display.configuration, display.now)
-  return id!
+  await startDraft(trx, { id, shopId }, configuration, now)
+  return id
 }
 
 /** Creates a version as the display's draft. */
@@ -204,19 +180,17 @@ export async function startDraft(
   now: string,
   tab = '',
 ): Promise<void> {
-  const last = await trx('display_version')
-    .where({ shop_id: shopId, display_id: id })
-    .max({ number: 'number' })
-    .first<{ number: number | null }>()
-  const [versionId] = await trx('display_version').insert({
-    shop_id: shopId,
-    display_id: id,
-    number: (last.number ?? 0) + 1,
-    configuration: JSON.stringify(configuration),
-    saved_at: now,
+  const draftVersionId = await insert(trx, tables.displayVersion, {
+    shopId,
+    displayId: id,
+    number: trx.raw('(SELECT ifnull(max(number), 0) + 1 FROM display_version WHERE display_id = ?)', [id]),
+    configuration,
+    savedAt: now,
     tab,
   })
-  await trx('display').where({ shop_id: shopId, id }).update({ draft_version_id: versionId })
+  await trx('display')
+    .where(row(tables.display, { shopId, id }))
+    .update(row(tables.display, { draftVersionId }))
 }
 
 /** Changes the draft beside the published version. */
@@ -228,8 +202,8 @@ export async function updateDraft(
   tab = '',
 ): Promise<void> {
   await trx('display_version')
-    .where({ shop_id: shopId, id: draft.id })
-    .update({ configuration: JSON.stringify(configuration), saved_at: now, tab })
+    .where(row(tables.displayVersion, { shopId, id: draft.id }))
+    .update(row(tables.displayVersion, { configuration, savedAt: now, tab }))
 }
 
 /** Publishes the draft. */
@@ -240,9 +214,9 @@ export async function putDraftLive(
   now: string,
 ): Promise<void> {
   await trx('display_version')
-    .where({ shop_id: shopId, id: draft.id })
-    .update({ published_at: now, published_by: memberId })
-  await trx('display').where({ shop_id: shopId, id }).update({ live_version_id: draft.id })
+    .where(row(tables.displayVersion, { shopId, id: draft.id }))
+    .update(row(tables.displayVersion, { publishedAt: now, publishedBy: memberId }))
+  await putVersionLive(trx, { id, shopId }, draft.id)
 }
 
 /** Publishes an earlier version again. */
@@ -260,17 +234,16 @@ export async function publishedVersions(
   shopId: number,
   displayId: number,
 ): Promise<(DisplayVersion & { by: string | null })[]> {
-  const rows: (VersionRow & { by: string | null })[] = await db('display_version')
-    .leftJoin('member', 'member.id', 'display_version.published_by')
-    .where({ shop_id: shopId, display_id: displayId })
-    .whereNotNull('published_at')
-    .orderBy('number', 'desc')
-    .limit(50)
-    .select({ ...versionColumns, by: 'member.name' })
-  return rows.flatMap(({ by, ...row }) => {
-    const version = readVersion(row)
-    return version ? [{ ...version, by }] : []
-  })
+  const rows = await readAll(
+    db('display_version')
+      .leftJoin('member', 'member.id', 'display_version.published_by')
+      .where(row(tables.displayVersion, { shopId, displayId }))
+      .whereNotNull('published_at')
+      .orderBy('number', 'desc')
+      .limit(50),
+    { ...versionColumns, by: maybe(tables.member.name) },
+  )
+  return rows.flatMap((version) => readable(version) ?? [])
 }
 
 /** Unpublishes a display; its versions stay. */
@@ -292,9 +265,7 @@ export async function putMeasured(
   { id, shopId }: Pick<Display, 'id' | 'shopId'>,
   measured: Measure[],
 ): Promise<void> {
-  await trx('display')
-    .where({ shop_id: shopId, id })
-    .update({ measured: JSON.stringify(measured) })
+  await trx('display').where(row(tables.display, { shopId, id })).update(row(tables.display, { measured }))
 }
 
 export async function putAddress(
@@ -317,20 +288,21 @@ export async function setRemoved(
 
 /** All published displays of the installation. */
 export async function allLiveDisplays(db: Knex): Promise<{ id: number; shopId: number }[]> {
-  return db('display').whereNotNull('live_version_id').select('id', { shopId: 'shop_id' })
+  return readAll(db('display').whereNotNull('live_version_id'), pick(tables.display, 'id', 'shopId'))
 }
 
 /** Whether a display has this key or address. */
 export async function isDisplayKeyTaken(db: Knex, key: string): Promise<boolean> {
-  return (await db('display').where({ key }).orWhere({ address: key }).first('id')) !== undefined
+  return hasRows(db('display').where({ key }).orWhere({ address: key }))
 }
 
 /** For visitors, who name no shop: the shop of a published display, or null. */
 export async function shopOfLiveDisplay(db: Knex, key: string): Promise<number | null> {
-  const row = await db('display')
-    .where({ key })
-    .whereNull('removed_at')
-    .whereNotNull('live_version_id')
-    .first<{ shopId: number } | undefined>({ shopId: 'shop_id' })
-  return row?.shopId ?? null
+  const found = await readFirst(
+    db('display')
+      .where(row(tables.display, { key, removedAt: null }))
+      .whereNotNull('live_version_id'),
+    pick(tables.display, 'shopId'),
+  )
+  return found?.shopId ?? null
 }

@@ -1,21 +1,16 @@
 import type { Knex } from 'knex'
-import type { ProofFailure, ProofMethod } from '../../core/proof/matchOrder'
+import type { ProofFailure } from '../../core/proof/matchOrder'
+import { tables } from './schema/tables'
+import { insert, row } from './rows'
+import { like, maybe, orEmpty, pick, readAll, type Selected } from './select'
 
 /** A manual verification. It takes effect with the decision state of the review. */
 export async function insertVouch(
   trx: Knex.Transaction,
   vouch: { shopId: number; reviewId: number; memberId: number; reason: string; now: string },
 ): Promise<number> {
-  const [id] = await trx('verification').insert({
-    shop_id: vouch.shopId,
-    review_id: vouch.reviewId,
-    method: 'manual',
-    member_id: vouch.memberId,
-    reason: vouch.reason,
-    created_at: vouch.now,
-    revoked_at: vouch.now,
-  })
-  return id!
+  const { now, ...given } = vouch
+  return insert(trx, tables.verification, { ...given, method: 'manual', createdAt: now, revokedAt: now })
 }
 
 /** Revokes a verification with a reason. `memberId` is null if orders caused it. */
@@ -25,26 +20,31 @@ export async function noteRevocation(
   memberId: number | null,
   reason: string,
 ): Promise<void> {
-  await trx('verification').where({ id }).update({ revoked_by: memberId, revoked_reason: reason })
+  await trx('verification')
+    .where({ id })
+    .update(row(tables.verification, { revokedBy: memberId, revokedReason: reason }))
 }
 
 /**
  * A review whose verification depends on orders: it has an order number or a confirmed email address, and
  * nobody removed the badge.
  */
-export interface Provable {
-  id: number
-  publicId: string
-  authorName: string
-  orderNumber: string
+export type Provable = Selected<ReturnType<typeof provable>>
+
+const provable = (db: Knex) => ({
+  ...pick(tables.review, 'id', 'publicId', 'receivedAt'),
+  authorName: tables.reviewVersion.authorName,
+  orderNumber: tables.review.claimedOrder,
   /** Empty if not confirmed. */
-  provenEmail: string
-  productSku: string
-  receivedAt: string
-  verificationId: number | null
-  lineId: number | null
-  method: ProofMethod | 'manual' | null
-}
+  provenEmail: like(
+    tables.customer.address,
+    db.raw("CASE WHEN review.confirmed_at IS NULL THEN '' ELSE ifnull(customer.address, '') END"),
+  ),
+  productSku: orEmpty(db, tables.product.sku),
+  verificationId: maybe(tables.verification.id),
+  lineId: tables.verification.purchaseLineId,
+  method: maybe(tables.verification.method),
+})
 
 /** A batch of them, after a review id. */
 export async function provableReviews(
@@ -53,7 +53,7 @@ export async function provableReviews(
   after: number,
   limit: number,
 ): Promise<Provable[]> {
-  return db('review')
+  const query = db('review')
     .join('review_version', 'review_version.id', 'review.current_version_id')
     .leftJoin('customer', 'customer.id', 'review.customer_id')
     .leftJoin('product', 'product.id', 'review.product_id')
@@ -71,20 +71,7 @@ export async function provableReviews(
     )
     .orderBy('review.id')
     .limit(limit)
-    .select({
-      id: 'review.id',
-      publicId: 'review.public_id',
-      authorName: 'review_version.author_name',
-      orderNumber: 'review.claimed_order',
-      provenEmail: db.raw(
-        "CASE WHEN review.confirmed_at IS NULL THEN '' ELSE ifnull(customer.address, '') END",
-      ),
-      productSku: db.raw("ifnull(product.sku, '')"),
-      receivedAt: 'review.received_at',
-      verificationId: 'verification.id',
-      lineId: 'verification.purchase_line_id',
-      method: 'verification.method',
-    })
+  return readAll(query, provable(db))
 }
 
 export async function setProofFailure(
@@ -92,5 +79,7 @@ export async function setProofFailure(
   reviewId: number,
   failure: ProofFailure | null,
 ): Promise<void> {
-  await trx('review').where({ id: reviewId }).update({ proof_failure: failure })
+  await trx('review')
+    .where({ id: reviewId })
+    .update(row(tables.review, { proofFailure: failure }))
 }

@@ -1,13 +1,11 @@
 import type { Knex } from 'knex'
-import type { EvidenceKind } from '../../core/intake/evidence'
+import { tables } from './schema/tables'
+import { insert, row, whereOf } from './rows'
+import { pick, readAll, readFirst, type Selected } from './select'
 
 /** A file that shows what a customer said. Only the shop sees it. */
-export interface EvidenceFile {
-  id: number
-  publicId: string
-  name: string
-  kind: EvidenceKind
-}
+export type EvidenceFile = Selected<typeof file>
+const file = pick(tables.evidence, 'id', 'publicId', 'name', 'kind')
 
 export interface NewEvidence extends Omit<EvidenceFile, 'id'> {
   content: Buffer
@@ -18,26 +16,19 @@ export async function insertEvidence(
   trx: Knex.Transaction,
   shopId: number,
   reviewId: number,
-  file: NewEvidence,
+  given: NewEvidence,
   now: string,
 ): Promise<number> {
-  const [id] = await trx('evidence').insert({
-    shop_id: shopId,
-    review_id: reviewId,
-    public_id: file.publicId,
-    name: file.name,
-    kind: file.kind,
-    added_at: now,
-    content: file.content,
-  })
-  return id!
+  return insert(trx, tables.evidence, { ...given, shopId, reviewId, addedAt: now })
 }
 
 export async function evidenceOfReview(db: Knex, shopId: number, reviewId: number): Promise<EvidenceFile[]> {
-  return db('evidence')
-    .where({ shop_id: shopId, review_id: reviewId, removed: 0 })
-    .orderBy('id')
-    .select({ id: 'id', publicId: 'public_id', name: 'name', kind: 'kind' })
+  return readAll(
+    db('evidence')
+      .where(row(tables.evidence, { shopId, reviewId, removed: false }))
+      .orderBy('id'),
+    file,
+  )
 }
 
 /** Removed files are kept, so that undo can restore them. */
@@ -58,18 +49,11 @@ export async function readEvidence(
   reviewPublicId: string,
   publicId: string,
 ): Promise<NewEvidence | undefined> {
-  return db('evidence')
-    .join('review', 'review.id', 'evidence.review_id')
-    .where({
-      'evidence.shop_id': shopId,
-      'review.public_id': reviewPublicId,
-      'evidence.public_id': publicId,
-      'evidence.removed': 0,
-    })
-    .first({
-      publicId: 'evidence.public_id',
-      name: 'evidence.name',
-      kind: 'evidence.kind',
-      content: 'evidence.content',
-    })
+  return readFirst(
+    db('evidence')
+      .join('review', 'review.id', 'evidence.review_id')
+      .where(whereOf(tables.evidence, { shopId, publicId, removed: false }))
+      .where(whereOf(tables.review, { publicId: reviewPublicId })),
+    pick(tables.evidence, 'publicId', 'name', 'kind', 'content'),
+  )
 }

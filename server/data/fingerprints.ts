@@ -1,6 +1,5 @@
 import type { Knex } from 'knex'
 import { comparedSources } from '../../core/intake/sourcePolicy'
-import type { Arriving } from '../../core/moderation/memory/arrival'
 import {
   FINGERPRINT_MODEL,
   fingerprintFrom,
@@ -8,6 +7,9 @@ import {
   type Imprint,
 } from '../../core/moderation/memory/fingerprint'
 import { ownTraitNames } from '../../core/moderation/memory/traits'
+import { tables } from './schema/tables'
+import { newRow } from './rows'
+import { maybe, orEmpty, pick, readAll, readFirst } from './select'
 
 /** The stored part of a fingerprint. The rest is read from the review and its customer. */
 export interface StoredImprint {
@@ -39,14 +41,15 @@ export async function insertImprints(
 ): Promise<void> {
   await trx('fingerprint')
     .insert(
-      rows.map(({ reviewId, traits, triples, words }) => ({
-        review_id: reviewId,
-        shop_id: shopId,
-        model: FINGERPRINT_MODEL,
-        traits,
-        triples: Buffer.from(triples),
-        words: Buffer.from(words),
-      })),
+      rows.map(({ triples, words, ...given }) =>
+        newRow(tables.fingerprint, {
+          ...given,
+          shopId,
+          model: FINGERPRINT_MODEL,
+          triples: Buffer.from(triples),
+          words: Buffer.from(words),
+        }),
+      ),
     )
     .onConflict('review_id')
     .merge()
@@ -58,17 +61,13 @@ export async function firstRemembered(
   shopId: number,
   { most, since }: { most: number; since: string },
 ): Promise<number> {
-  const byNumber: { id: number } | undefined = await db('review')
-    .where({ shop_id: shopId })
-    .whereIn('source', comparedSources)
-    .orderBy('id', 'desc')
-    .offset(most)
-    .first('id')
-  const byAge: { id: number } | undefined = await db('review')
-    .where({ shop_id: shopId })
-    .where('received_at', '>=', since)
-    .orderBy('received_at')
-    .first('id')
+  const ofShop = () => db('review').where({ shop_id: shopId })
+  const { id } = tables.review
+  const byNumber = await readFirst(
+    ofShop().whereIn('source', comparedSources).orderBy('id', 'desc').offset(most),
+    { id },
+  )
+  const byAge = await readFirst(ofShop().where('received_at', '>=', since).orderBy('received_at'), { id })
   return Math.max(byNumber ? byNumber.id + 1 : 0, byAge?.id ?? Number.MAX_SAFE_INTEGER)
 }
 
@@ -78,9 +77,6 @@ export interface RememberedArrival {
   fingerprint: Fingerprint | null
 }
 
-type Row = Pick<Arriving, 'id' | 'authorName' | 'authorEmail' | 'ip' | 'receivedAt' | 'product'> &
-  StoredImprint & { reviewId: number; model: number | null }
-
 /** A batch of a shop's arrivals with their stored fingerprints, oldest first, after a review id. */
 export async function rememberedArrivals(
   db: Knex,
@@ -88,7 +84,7 @@ export async function rememberedArrivals(
   after: number,
   limit: number,
 ): Promise<RememberedArrival[]> {
-  const rows: Row[] = await db('review')
+  const query = db('review')
     .join('review_version', (join) =>
       join.on('review_version.review_id', 'review.id').andOn('review_version.number', db.raw('1')),
     )
@@ -100,19 +96,16 @@ export async function rememberedArrivals(
     .where('review.id', '>', after)
     .orderBy('review.id')
     .limit(limit)
-    .select({
-      reviewId: 'review.id',
-      id: 'review.public_id',
-      authorName: 'review_version.author_name',
-      authorEmail: db.raw("ifnull(customer.address, '')"),
-      ip: 'review.ip',
-      receivedAt: 'review.received_at',
-      product: db.raw("ifnull(product.sku, '')"),
-      model: 'fingerprint.model',
-      traits: 'fingerprint.traits',
-      triples: 'fingerprint.triples',
-      words: 'fingerprint.words',
-    })
+  const rows = await readAll(query, {
+    reviewId: tables.review.id,
+    id: tables.review.publicId,
+    ...pick(tables.review, 'ip', 'receivedAt'),
+    authorName: tables.reviewVersion.authorName,
+    authorEmail: orEmpty(db, tables.customer.address),
+    product: orEmpty(db, tables.product.sku),
+    ...pick(tables.fingerprint, 'traits', 'triples', 'words'),
+    model: maybe(tables.fingerprint.model),
+  })
   return rows.map(({ reviewId, model, traits, triples, words, ...arriving }) => ({
     reviewId,
     fingerprint:

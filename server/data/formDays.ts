@@ -1,4 +1,7 @@
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { newRow } from './rows'
+import { pick, readAll } from './select'
 
 export interface FormCount {
   opened: number
@@ -13,7 +16,7 @@ export async function countFormDay(
   { opened, begun }: FormCount,
 ): Promise<void> {
   await trx('form_day')
-    .insert({ form_id: id, shop_id: shopId, day, opened, begun })
+    .insert(newRow(tables.formDay, { formId: id, shopId, day, opened, begun }))
     .onConflict(['form_id', 'day'])
     .merge({
       opened: trx.raw('form_day.opened + excluded.opened'),
@@ -27,9 +30,8 @@ export async function formDays(
   formId: number,
   since: string,
 ): Promise<({ day: string } & FormCount)[]> {
-  return db('form_day')
-    .where({ form_id: formId })
-    .where('day', '>=', since)
-    .orderBy('day')
-    .select('day', 'opened', 'begun')
+  return readAll(
+    db('form_day').where({ form_id: formId }).where('day', '>=', since).orderBy('day'),
+    pick(tables.formDay, 'day', 'opened', 'begun'),
+  )
 }

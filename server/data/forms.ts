@@ -1,81 +1,38 @@
-import { LRUCache } from 'lru-cache'
 import type { Knex } from 'knex'
-import { designSchema, type FormDesign } from '../../core/form/design'
-import type { Writers } from '../../core/intake/writers'
+import { z } from 'zod'
+import type { FormDesign } from '../../core/form/design'
 import { publicSources } from '../../core/intake/sourcePolicy'
 import { countRows } from './countRows'
+import { tables } from './schema/tables'
+import { insert, newRow, row, whereOf } from './rows'
+import { hasRows, like, maybe, pick, readAll, readFirst, value, type Selected } from './select'
 
-export type FormState = 'draft' | 'open' | 'closed'
+const columns = {
+  ...pick(tables.form, 'id', 'shopId', 'publicId', 'slug', 'name', 'state', 'writers', 'arrivesAs', 'tag'),
+  ...pick(
+    tables.form,
+    'lastDay',
+    'trialIntakeId',
+    'version',
+    'draft',
+    'draftSavedAt',
+    'draftTab',
+    'removedAt',
+  ),
+  design: maybe(tables.formVersion.design),
+}
+type FormRow = Selected<typeof columns>
+export type FormState = FormRow['state']
 
-export interface Form {
-  id: number
-  shopId: number
-  publicId: string
-  slug: string
-  /** Only members see it; empty for a form that nobody named. */
-  name: string
-  state: FormState
-  writers: Writers
-  /** The state in which its reviews begin, unless a rule is stronger. */
-  arrivesAs: 'waiting' | 'approved'
-  /** What its reviews are tagged; empty for nothing. */
-  tag: string
-  /** The last day on which it is open, in the shop's time zone; empty for no end. */
-  lastDay: string
-  /** The intake of its test reviews; null if there are none. */
-  trialIntakeId: number | null
-  /** The number of the published version; 0 if there is none. */
-  version: number
+export interface Form extends Omit<FormRow, 'design'> {
   /** As published; for a form that never was, its draft. */
   design: FormDesign
-  draft: FormDesign
-  /** When the draft was saved, and the browser tab that did it; empty if it never was. */
-  draftSavedAt: string
-  draftTab: string
-  removedAt: string | null
 }
 
 /** What holds for all versions of a form. */
 export type FormSettings = Pick<Form, 'writers' | 'arrivesAs' | 'tag' | 'lastDay'>
 
-const columns = {
-  id: 'form.id',
-  shopId: 'form.shop_id',
-  publicId: 'form.public_id',
-  slug: 'form.slug',
-  name: 'form.name',
-  state: 'form.state',
-  writers: 'form.writers',
-  arrivesAs: 'form.arrives_as',
-  tag: 'form.tag',
-  lastDay: 'form.last_day',
-  trialIntakeId: 'form.trial_intake_id',
-  version: 'form.version',
-  design: 'form_version.design',
-  draft: 'form.draft',
-  draftSavedAt: 'form.draft_saved_at',
-  draftTab: 'form.draft_tab',
-  removedAt: 'form.removed_at',
-}
-type FormRow = Omit<Form, 'design' | 'draft'> & { design: string | null; draft: string }
-
-/** Designs by their stored texts, because parsing one takes a millisecond and lists read many. */
-const designs = new LRUCache<string, FormDesign>({
-  maxSize: 4_000_000,
-  sizeCalculation: (_, { length }) => length,
-})
-
-function readDesign(stored: string): FormDesign {
-  const design = designs.get(stored) ?? designSchema.parse(JSON.parse(stored))
-  designs.set(stored, design)
-  return design
-}
-
-const read = (row: FormRow): Form => ({
-  ...row,
-  design: readDesign(row.design ?? row.draft),
-  draft: readDesign(row.draft),
-})
+const read = (found: FormRow): Form => ({ ...found, design: found.design ?? found.draft })
 
 const published = (db: Knex) =>
   db('form').leftJoin('form_version', (join) =>
@@ -84,8 +41,8 @@ const published = (db: Knex) =>
 const forms = (db: Knex) => published(db).whereNull('form.removed_at')
 
 async function first(query: Knex.QueryBuilder): Promise<Form | null> {
-  const row = await query.first<FormRow | undefined>(columns)
-  return row ? read(row) : null
+  const found = await readFirst(query, columns)
+  return found ? read(found) : null
 }
 
 /**
@@ -97,7 +54,7 @@ export function findFormBySlug(db: Knex, slug: string): Promise<Form | null> {
 }
 
 export function findForm(db: Knex, shopId: number, publicId: string): Promise<Form | null> {
-  return first(forms(db).where({ 'form.shop_id': shopId, 'form.public_id': publicId }))
+  return first(forms(db).where(whereOf(tables.form, { shopId, publicId })))
 }
 
 /** Null if the review came another way. */
@@ -129,8 +86,7 @@ export async function formsOfShop(
 ): Promise<Form[]> {
   const query = ofShop(db, shopId, words).orderBy('form.id', latestFirst ? 'desc' : 'asc')
   if (limit !== undefined) query.limit(limit).offset(offset)
-  const rows = await query.select<FormRow[]>(columns)
-  return rows.map(read)
+  return (await readAll(query, columns)).map(read)
 }
 
 export const countForms = (db: Knex, shopId: number, words = ''): Promise<number> =>
@@ -146,10 +102,11 @@ export async function designOfVersion(
   { id, shopId }: Pick<Form, 'id' | 'shopId'>,
   number: number,
 ): Promise<FormDesign | null> {
-  const row = await db('form_version')
-    .where({ shop_id: shopId, form_id: id, number })
-    .first<{ design: string } | undefined>('design')
-  return row ? readDesign(row.design) : null
+  const found = await readFirst(
+    db('form_version').where(row(tables.formVersion, { shopId, formId: id, number })),
+    pick(tables.formVersion, 'design'),
+  )
+  return found?.design ?? null
 }
 
 /** The reviews that came through forms since a moment, without test reviews. */
@@ -166,11 +123,11 @@ export async function arrivalsOfForms(
   formIds: number[],
   since: string,
 ): Promise<Map<number, number>> {
-  const rows: { formId: number; count: number }[] = await arrived(db, formIds, since)
-    .groupBy('form_id')
-    .select({ formId: 'form_id' })
-    .count({ count: '*' })
-  return new Map(rows.map(({ formId, count }) => [formId, count]))
+  const rows = await readAll(arrived(db, formIds, since).groupBy('form_id'), {
+    ...pick(tables.review, 'formId'),
+    count: value(z.number(), db.raw('count(*)')),
+  })
+  return new Map(rows.flatMap(({ formId, count }) => (formId === null ? [] : [[formId, count]])))
 }
 
 /** How many came on each day, in UTC. */
@@ -180,7 +137,10 @@ export async function arrivalsByDay(
   since: string,
 ): Promise<{ day: string; count: number }[]> {
   const day = db.raw('substr(received_at, 1, 10)')
-  return arrived(db, [formId], since).groupBy(day).select({ day }).count({ count: '*' })
+  return readAll(arrived(db, [formId], since).groupBy(day), {
+    day: value(z.string(), day),
+    count: value(z.number(), db.raw('count(*)')),
+  })
 }
 
 /** Inserts a form; an open one with its first version. */
@@ -190,19 +150,19 @@ export async function insertForm(
     Partial<Pick<Form, 'name' | 'state'>> & { now: string },
 ): Promise<number> {
   const { shopId, publicId, slug, writers, design, name = '', state = 'open', now } = form
-  const [id] = await trx('form').insert({
-    shop_id: shopId,
-    public_id: publicId,
+  const id = await insert(trx, tables.form, {
+    shopId,
+    publicId,
     slug,
     name,
     state,
     writers,
     version: 0,
-    draft: JSON.stringify(design),
+    draft: design,
   })
-  await trx('form_slug').insert({ slug, shop_id: shopId, form_id: id })
-  if (state !== 'draft') await insertFormVersion(trx, { id: id!, shopId, version: 0 }, design, now)
-  return id!
+  await insertSlug(trx, shopId, id, slug)
+  if (state !== 'draft') await insertFormVersion(trx, { id, shopId, version: 0 }, design, now)
+  return id
 }
 
 /** Publishes a design as the next version. */
@@ -212,12 +172,12 @@ export async function insertFormVersion(
   design: FormDesign,
   now: string,
 ): Promise<void> {
-  await trx('form_version').insert({
-    shop_id: shopId,
-    form_id: id,
+  await insert(trx, tables.formVersion, {
+    shopId,
+    formId: id,
     number: version + 1,
-    design: JSON.stringify(design),
-    published_at: now,
+    design,
+    publishedAt: now,
   })
   await trx('form')
     .where({ shop_id: shopId, id })
@@ -233,24 +193,19 @@ export async function updateForm(
     FormSettings & Pick<Form, 'name' | 'state' | 'trialIntakeId' | 'draft' | 'draftSavedAt' | 'draftTab'>
   >,
 ): Promise<boolean> {
-  const { draft, draftSavedAt, draftTab, arrivesAs, lastDay, trialIntakeId, ...plain } = changes
-  return (
-    (await db('form')
-      .where({ shop_id: shopId, public_id: publicId, removed_at: null })
-      .update({
-        ...plain,
-        ...(arrivesAs !== undefined && { arrives_as: arrivesAs }),
-        ...(lastDay !== undefined && { last_day: lastDay }),
-        ...(trialIntakeId !== undefined && { trial_intake_id: trialIntakeId }),
-        ...(draft && { draft: JSON.stringify(draft) }),
-        ...(draftSavedAt !== undefined && { draft_saved_at: draftSavedAt, draft_tab: draftTab ?? '' }),
-      })) > 0
-  )
+  const changed = await db('form')
+    .where(row(tables.form, { shopId, publicId, removedAt: null }))
+    .update(row(tables.form, changes))
+  return changed > 0
+}
+
+async function insertSlug(trx: Knex, shopId: number, formId: number, slug: string): Promise<void> {
+  await trx('form_slug').insert(newRow(tables.formSlug, { slug, shopId, formId })).onConflict('slug').ignore()
 }
 
 /** Its earlier addresses go on working. */
 export async function moveForm(trx: Knex, shopId: number, formId: number, slug: string): Promise<void> {
-  await trx('form_slug').insert({ slug, shop_id: shopId, form_id: formId }).onConflict('slug').ignore()
+  await insertSlug(trx, shopId, formId, slug)
   await trx('form').where({ shop_id: shopId, id: formId }).update({ slug })
 }
 
@@ -261,22 +216,26 @@ export async function removeForm(
   publicId: string,
   now: string | null,
 ): Promise<boolean> {
-  return (await db('form').where({ shop_id: shopId, public_id: publicId }).update({ removed_at: now })) > 0
+  const removed = await db('form')
+    .where(row(tables.form, { shopId, publicId }))
+    .update(row(tables.form, { removedAt: now }))
+  return removed > 0
 }
 
 /** @param except a form that may have it */
 export async function isFormSlugTaken(db: Knex, slug: string, except = 0): Promise<boolean> {
-  return (await db('form_slug').where({ slug }).whereNot({ form_id: except }).first('slug')) !== undefined
+  return hasRows(db('form_slug').where({ slug }).whereNot({ form_id: except }))
 }
 
 /** How each form of a shop is called, by public id; also removed ones, since their reviews stay. */
 export async function formNames(db: Knex, shopId: number): Promise<Record<string, string>> {
-  const rows: { publicId: string; name: string }[] = await published(db)
-    .where({ 'form.shop_id': shopId })
-    .select({
-      publicId: 'form.public_id',
-      name: db.raw(`coalesce(nullif(form.name, ''), nullif(${HEADING}, ''), form.slug)`),
-    })
+  const rows = await readAll(published(db).where(whereOf(tables.form, { shopId })), {
+    publicId: tables.form.publicId,
+    name: like(
+      tables.form.name,
+      db.raw(`coalesce(nullif(form.name, ''), nullif(${HEADING}, ''), form.slug)`),
+    ),
+  })
   return Object.fromEntries(rows.map(({ publicId, name }) => [publicId, name]))
 }
 
@@ -290,15 +249,17 @@ export async function questionsOfShop(
   shopId: number,
 ): Promise<Record<string, { label: string; isPublic: boolean }>> {
   // Of removed forms too, since their reviews stay. Read without the schema: a shop can have hundreds of forms.
-  const rows: { id: string; label: string; isPublic: 0 | 1 }[] = await published(db)
-    .joinRaw("JOIN json_each(ifnull(form_version.design, form.draft), '$.questions') AS question")
-    .where({ 'form.shop_id': shopId })
-    .select({
-      id: db.raw("question.value ->> 'id'"),
-      label: db.raw("question.value ->> 'label'"),
-      isPublic: db.raw("question.value ->> 'public'"),
-    })
+  const rows = await readAll(
+    published(db)
+      .joinRaw("JOIN json_each(ifnull(form_version.design, form.draft), '$.questions') AS question")
+      .where(whereOf(tables.form, { shopId })),
+    {
+      id: value(z.string(), db.raw("question.value ->> 'id'")),
+      label: value(z.string().trim(), db.raw("question.value ->> 'label'")),
+      isPublic: value(z.literal(1).nullable().catch(null), db.raw("question.value ->> 'public'")),
+    },
+  )
   return Object.fromEntries(
-    rows.map(({ id, label, isPublic }) => [id, { label: label.trim(), isPublic: isPublic === 1 }]),
+    rows.map(({ id, label, isPublic }) => [id, { label, isPublic: isPublic !== null }]),
   )
 }

@@ -1,22 +1,20 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import { countRows } from './countRows'
-import type { ReviewLine } from './reviewLists'
 import { openStates, type ReviewState } from '../../core/moderation/rules'
+import { presentState } from './presentState'
+import { tables } from './schema/tables'
+import { insert, row, whereOf } from './rows'
+import { maybe, pick, readAll, readFirst, readOne, value, type Selected } from './select'
 
+const memberLine = {
+  ...pick(tables.review, 'publicId', 'revision', 'rating', 'verified', 'receivedAt'),
+  ...pick(tables.reviewVersion, 'authorName', 'title', 'body'),
+  state: presentState,
+  productTitle: maybe(tables.product.title),
+}
 /** A review as a line of its group. */
-export type MemberLine = Pick<
-  ReviewLine,
-  | 'publicId'
-  | 'state'
-  | 'revision'
-  | 'rating'
-  | 'verified'
-  | 'authorName'
-  | 'title'
-  | 'body'
-  | 'receivedAt'
-  | 'productTitle'
->
+export type MemberLine = Selected<typeof memberLine>
 
 /**
  * Puts reviews, and the groups they are in, into one group.
@@ -28,16 +26,18 @@ export async function putTogether(
   publicIds: string[],
   now: string,
 ): Promise<number[]> {
-  const rows: { id: number; groupId: number | null }[] = await trx('review')
-    .whereIn('public_id', publicIds)
-    // The plus keeps SQLite from reading all reviews of the shop.
-    .whereRaw('+shop_id = ?', shopId)
-    .select({ id: 'id', groupId: 'group_id' })
+  const rows = await readAll(
+    trx('review')
+      .whereIn('public_id', publicIds)
+      // The plus keeps SQLite from reading all reviews of the shop.
+      .whereRaw('+shop_id = ?', shopId),
+    pick(tables.review, 'id', 'groupId'),
+  )
   const groups = [...new Set(rows.flatMap(({ groupId }) => groupId ?? []))].sort((a, b) => a - b)
   const [first, ...others] = groups
-  const groupId = first ?? (await trx('review_group').insert({ shop_id: shopId, created_at: now }))[0]!
+  const groupId = first ?? (await insert(trx, tables.reviewGroup, { shopId, createdAt: now }))
   if (others.length > 0) await trx('review').whereIn('group_id', others).update({ group_id: groupId })
-  const joined = rows.filter((row) => row.groupId === null).map(({ id }) => id)
+  const joined = rows.filter((one) => one.groupId === null).map(({ id }) => id)
   await trx('review').where({ shop_id: shopId }).whereIn('id', joined).update({ group_id: groupId })
   return joined
 }
@@ -71,26 +71,16 @@ export async function membersOfGroup(
   states: ReviewState[],
   limit: number,
 ): Promise<MemberLine[]> {
-  const rows: (Omit<MemberLine, 'verified'> & { verified: 0 | 1 })[] = await db('review')
-    .join('review_version', 'review_version.id', 'review.current_version_id')
-    .leftJoin('product', 'product.id', 'review.product_id')
-    .where({ 'review.shop_id': shopId, 'review.group_id': groupId })
-    .whereIn('review.state', states)
-    .orderBy('review.id', 'desc')
-    .limit(limit)
-    .select({
-      publicId: 'review.public_id',
-      state: 'review.state',
-      revision: 'review.revision',
-      rating: 'review.rating',
-      verified: 'review.verified',
-      authorName: 'review_version.author_name',
-      title: 'review_version.title',
-      body: 'review_version.body',
-      receivedAt: 'review.received_at',
-      productTitle: 'product.title',
-    })
-  return rows.map((row) => ({ ...row, verified: row.verified === 1 }))
+  return readAll(
+    db('review')
+      .join('review_version', 'review_version.id', 'review.current_version_id')
+      .leftJoin('product', 'product.id', 'review.product_id')
+      .where(whereOf(tables.review, { shopId, groupId }))
+      .whereIn('review.state', states)
+      .orderBy('review.id', 'desc')
+      .limit(limit),
+    memberLine,
+  )
 }
 
 export async function countInGroup(
@@ -112,35 +102,38 @@ export interface LargestGroup {
 
 /** The size of the largest group of undecided reviews, and its latest review; null if there is none. */
 export async function largestGroup(db: Knex, shopId: number): Promise<LargestGroup | null> {
-  const row: { groupId: number; count: number } | undefined = await db('review')
-    .where({ shop_id: shopId })
-    .whereIn('state', openStates)
-    .whereNotNull('group_id')
-    .groupBy('group_id')
-    .havingRaw('count(*) > 1')
-    .orderBy('count', 'desc')
-    .first({ groupId: 'group_id', count: db.raw('count(*)') })
-  if (!row) return null
-  const latest: { publicId: string; state: ReviewState; copies: number } = await db('review')
-    .where({ shop_id: shopId, group_id: row.groupId })
-    .whereIn('state', openStates)
-    .orderBy('id', 'desc')
-    .first({
-      publicId: 'public_id',
-      state: 'state',
-      copies: db('signal')
-        .whereRaw("signal.version_id = review.current_version_id AND signal.kind = 'nearcopy'")
-        .count(),
-    })
-  const { copies, ...where } = latest
-  return { count: row.count, ...where, sameWords: copies > 0 }
+  const undecided = () => db('review').where({ shop_id: shopId }).whereIn('state', openStates)
+  const largest = await readFirst(
+    undecided()
+      .whereNotNull('group_id')
+      .groupBy('group_id')
+      .havingRaw('count(*) > 1')
+      .orderBy('count', 'desc'),
+    { groupId: tables.review.groupId, count: value(z.number(), db.raw('count(*)')) },
+  )
+  if (!largest) return null
+  const { copies, ...latest } = await readOne(
+    undecided()
+      .where(row(tables.review, { groupId: largest.groupId }))
+      .orderBy('id', 'desc'),
+    {
+      publicId: tables.review.publicId,
+      state: presentState,
+      copies: value(
+        z.number(),
+        db('signal')
+          .whereRaw("signal.version_id = review.current_version_id AND signal.kind = 'nearcopy'")
+          .count(),
+      ),
+    },
+  )
+  return { count: largest.count, ...latest, sameWords: copies > 0 }
 }
 
 /** How many reviews of a lane are collapsed behind another of their group. */
 export async function collapsedInLane(db: Knex, shopId: number, state: ReviewState): Promise<number> {
-  const row = await db('review')
-    .where({ shop_id: shopId, state })
-    .whereNotNull('group_id')
-    .first<{ folded: number }>(db.raw('count(*) - count(DISTINCT group_id) AS folded'))
-  return row.folded
+  const { folded } = await readOne(db('review').where({ shop_id: shopId, state }).whereNotNull('group_id'), {
+    folded: value(z.number(), db.raw('count(*) - count(DISTINCT group_id)')),
+  })
+  return folded
 }

@@ -1,61 +1,23 @@
 import type { Knex } from 'knex'
-import type { Source } from '../../core/intake/sourcePolicy'
+import { z } from 'zod'
+import { tables } from './schema/tables'
+import { insert, row, whereOf } from './rows'
+import { pick, readAll, readFirst, value, type Selected } from './select'
+import { all } from './table'
 
+const columns = all(tables.intake)
 /** What one file, page or check of a listing brought in. */
-export interface Intake extends IntakeCounts {
-  id: number
-  shopId: number
-  publicId: string
-  source: Source
-  /** The file or site; empty if there is none. */
-  origin: string
-  memberId: number | null
-  /** Null for other sources. */
-  listingId: number | null
-  createdAt: string
-  undone: boolean
-}
+export type Intake = Selected<typeof columns>
 
-interface IntakeCounts {
-  stored: number
-  /** Already stored, and unchanged. */
-  known: number
-  changed: number
-  /** Gone from their origin. */
-  withdrawn: number
-}
-
-const columns = {
-  id: 'id',
-  shopId: 'shop_id',
-  publicId: 'public_id',
-  source: 'source',
-  origin: 'origin',
-  memberId: 'member_id',
-  listingId: 'listing_id',
-  stored: 'stored',
-  known: 'known',
-  changed: 'changed',
-  withdrawn: 'withdrawn',
-  createdAt: 'created_at',
-  undone: 'undone',
-}
+type IntakeCounts = Pick<Intake, 'stored' | 'known' | 'changed' | 'withdrawn'>
 
 export async function insertIntake(
   trx: Knex,
   intake: Pick<Intake, 'shopId' | 'publicId' | 'source' | 'origin' | 'memberId' | 'createdAt'> &
     Partial<Pick<Intake, 'listingId'>>,
 ): Promise<Intake> {
-  const [id] = await trx('intake').insert({
-    shop_id: intake.shopId,
-    public_id: intake.publicId,
-    source: intake.source,
-    origin: intake.origin,
-    member_id: intake.memberId,
-    listing_id: intake.listingId ?? null,
-    created_at: intake.createdAt,
-  })
-  return { listingId: null, ...intake, id: id!, stored: 0, known: 0, changed: 0, withdrawn: 0, undone: false }
+  const id = await insert(trx, tables.intake, intake)
+  return { listingId: null, ...intake, id, stored: 0, known: 0, changed: 0, withdrawn: 0, undone: false }
 }
 
 export async function findIntake(
@@ -63,10 +25,9 @@ export async function findIntake(
   shopId: number,
   by: string | { id: number },
 ): Promise<Intake | null> {
-  const row = await db('intake')
-    .where({ shop_id: shopId, ...(typeof by === 'string' ? { public_id: by } : by) })
-    .first<(Omit<Intake, 'undone'> & { undone: 0 | 1 }) | undefined>(columns)
-  return row ? { ...row, undone: row.undone === 1 } : null
+  const which = typeof by === 'string' ? { publicId: by } : by
+  const found = await readFirst(db('intake').where(row(tables.intake, { shopId, ...which })), columns)
+  return found ?? null
 }
 
 /** Adds to its counts, in the transaction of the reviews. */
@@ -92,41 +53,34 @@ export async function storedOfListings(
   shopId: number,
   since: string,
 ): Promise<Map<string, number>> {
-  const rows: { listing: string; stored: number | null }[] = await db('listing')
-    .join('intake', 'intake.listing_id', 'listing.id')
-    .where({ 'listing.shop_id': shopId, undone: false })
-    .where('intake.created_at', '>=', since)
-    .groupBy('listing.id')
-    .select({ listing: 'listing.public_id' })
-    .sum({ stored: 'stored' })
-  return new Map(rows.map(({ listing, stored }) => [listing, stored ?? 0]))
+  const rows = await readAll(
+    db('listing')
+      .join('intake', 'intake.listing_id', 'listing.id')
+      .where(whereOf(tables.listing, { shopId }))
+      .where(whereOf(tables.intake, { undone: false }))
+      .where('intake.created_at', '>=', since)
+      .groupBy('listing.id'),
+    { listing: tables.listing.publicId, stored: value(z.number(), db.raw('sum(stored)')) },
+  )
+  return new Map(rows.map(({ listing, stored }) => [listing, stored]))
 }
 
 /** What a check of a listing brought. */
-export interface ListingIntake {
-  publicId: string
-  listing: string
-  origin: string
-  name: string
-  stored: number
-  changed: number
-  createdAt: string
+export type ListingIntake = Selected<typeof listingIntake>
+const listingIntake = {
+  ...pick(tables.intake, 'publicId', 'origin', 'stored', 'changed', 'createdAt'),
+  listing: tables.listing.publicId,
+  name: tables.listing.name,
 }
 
 export async function latestOfListings(db: Knex, shopId: number, limit: number): Promise<ListingIntake[]> {
-  return db('intake')
-    .join('listing', 'listing.id', 'intake.listing_id')
-    .where({ 'intake.shop_id': shopId, undone: false })
-    .whereRaw('stored + changed > 0')
-    .orderBy('intake.id', 'desc')
-    .limit(limit)
-    .select({
-      publicId: 'intake.public_id',
-      listing: 'listing.public_id',
-      origin: 'intake.origin',
-      name: 'listing.name',
-      stored: 'stored',
-      changed: 'changed',
-      createdAt: 'intake.created_at',
-    })
+  return readAll(
+    db('intake')
+      .join('listing', 'listing.id', 'intake.listing_id')
+      .where(whereOf(tables.intake, { shopId, undone: false }))
+      .whereRaw('stored + changed > 0')
+      .orderBy('intake.id', 'desc')
+      .limit(limit),
+    listingIntake,
+  )
 }

@@ -1,64 +1,36 @@
-import { z } from 'zod'
 import type { Knex } from 'knex'
-
-type JobState = 'due' | 'running' | 'done' | 'failed' | 'cancelled'
-
-/** A job on the page of jobs. */
-export interface JobLine {
-  id: number
-  /** Null for jobs of the installation. */
-  shopId: number | null
-  kind: string
-  state: JobState
-  done: number
-  total: number | null
-  attempts: number
-  error: string | null
-  result: Record<string, unknown> | null
-  dueAt: string
-  createdAt: string
-  endedAt: string | null
-}
+import { tables } from './schema/tables'
+import { row } from './rows'
+import { pick, readAll, readFirst, readOne, type Selected } from './select'
 
 const columns = {
-  id: 'id',
-  shopId: 'shop_id',
-  kind: 'kind',
-  state: 'state',
-  done: 'done',
-  total: 'total',
-  attempts: 'attempts',
-  error: 'error',
-  result: 'result',
-  dueAt: 'due_at',
-  createdAt: 'created_at',
-  endedAt: 'ended_at',
+  ...pick(tables.job, 'id', 'shopId', 'kind', 'state', 'done', 'total', 'attempts', 'error', 'result'),
+  ...pick(tables.job, 'dueAt', 'createdAt', 'endedAt'),
 }
-
-type Row = Omit<JobLine, 'result'> & { result: string | null }
-const read = (row: Row): JobLine => ({
-  ...row,
-  result: row.result === null ? null : z.record(z.string(), z.unknown()).parse(JSON.parse(row.result)),
-})
+/** A job on the page of jobs. */
+export type JobLine = Selected<typeof columns>
 
 /** The jobs of a shop and of the installation, latest first, without those that wait for their first run. */
 export async function jobsOfShop(db: Knex, shopId: number, limit: number): Promise<JobLine[]> {
   const some = (whose: number | null) =>
-    db('job')
-      .where({ shop_id: whose })
-      .where(
-        (shown) => void shown.whereNot({ state: 'due' }).orWhere('attempts', '>', 0).orWhereNotNull('error'),
-      )
-      .orderBy('id', 'desc')
-      .limit(limit)
-      .select<Row[]>(columns)
-  return [...(await some(shopId)), ...(await some(null))].map(read)
+    readAll(
+      db('job')
+        .where(row(tables.job, { shopId: whose }))
+        .where(
+          (shown) =>
+            void shown.whereNot({ state: 'due' }).orWhere('attempts', '>', 0).orWhereNotNull('error'),
+        )
+        .orderBy('id', 'desc')
+        .limit(limit),
+      columns,
+    )
+  return [...(await some(shopId)), ...(await some(null))]
 }
 
 /** Why a recurring job failed the last time; null if it did not. */
 export async function jobError(db: Knex, kind: string): Promise<string | null> {
-  const row = await db('job').where({ unique_key: kind }).first<{ error: string | null } | undefined>('error')
-  return row?.error ?? null
+  const found = await readFirst(db('job').where({ unique_key: kind }), pick(tables.job, 'error'))
+  return found?.error ?? null
 }
 
 /** Cancels a waiting job, or asks a running one to stop. Returns which. */
@@ -68,9 +40,17 @@ export async function askToCancel(
   now: string,
 ): Promise<'cancelled' | 'asked' | null> {
   const job = () => db('job').where({ id, shop_id: shopId }).whereIn('kind', kinds)
-  if ((await job().where({ state: 'due' }).update({ state: 'cancelled', ended_at: now })) > 0)
+  if (
+    (await job()
+      .where({ state: 'due' })
+      .update(row(tables.job, { state: 'cancelled', endedAt: now }))) > 0
+  )
     return 'cancelled'
-  return (await job().where({ state: 'running' }).update({ cancel_asked: 1 })) > 0 ? 'asked' : null
+  return (await job()
+    .where({ state: 'running' })
+    .update(row(tables.job, { cancelAsked: true }))) > 0
+    ? 'asked'
+    : null
 }
 
 /** Queues a failed or cancelled job again; it continues where it stopped. */
@@ -78,21 +58,28 @@ export async function listAgain(db: Knex, shopId: number, id: number, now: strin
   const listed = await db('job')
     .where({ id, shop_id: shopId })
     .whereIn('state', ['failed', 'cancelled'])
-    .update({ state: 'due', due_at: now, attempts: 0, error: null, ended_at: null, cancel_asked: 0 })
+    .update(
+      row(tables.job, {
+        state: 'due',
+        dueAt: now,
+        attempts: 0,
+        error: null,
+        endedAt: null,
+        cancelAsked: false,
+      }),
+    )
   return listed > 0
 }
 
 /** What a job stores about itself. */
 export async function readPayload(db: Knex, id: number): Promise<unknown> {
-  const { payload } = await db('job').where({ id }).first<{ payload: string }>('payload')
-  return JSON.parse(payload)
+  const { payload } = await readOne(db('job').where({ id }), pick(tables.job, 'payload'))
+  return payload
 }
 
 /** Stores the progress, in the transaction of the work. */
 export async function savePayload(trx: Knex, id: number, payload: Record<string, unknown>): Promise<void> {
-  await trx('job')
-    .where({ id })
-    .update({ payload: JSON.stringify(payload) })
+  await trx('job').where({ id }).update(row(tables.job, { payload }))
 }
 
 /** Jobs by their unique keys. */
@@ -101,12 +88,10 @@ export async function jobsWithKeys(
   shopId: number,
   uniqueKeys: string[],
 ): Promise<Map<string, Pick<JobLine, 'state' | 'dueAt' | 'done' | 'total'>>> {
-  const rows: (Pick<JobLine, 'state' | 'dueAt' | 'done' | 'total'> & { uniqueKey: string })[] = await db(
-    'job',
+  const rows = await readAll(
+    db('job').whereIn('unique_key', uniqueKeys).whereRaw('+shop_id = ?', shopId),
+    pick(tables.job, 'uniqueKey', 'state', 'dueAt', 'done', 'total'),
   )
-    .whereIn('unique_key', uniqueKeys)
-    .whereRaw('+shop_id = ?', shopId)
-    .select({ uniqueKey: 'unique_key', state: 'state', dueAt: 'due_at', done: 'done', total: 'total' })
   return new Map(rows.map(({ uniqueKey, ...job }) => [uniqueKey, job]))
 }
 
@@ -115,10 +100,10 @@ export async function latestJob(
   db: Knex,
   shopId: number,
   kind: string,
-): Promise<(JobLine & { payload: string }) | null> {
-  const row = await db('job')
-    .where({ shop_id: shopId, kind })
-    .orderBy('id', 'desc')
-    .first<(Row & { payload: string }) | undefined>({ ...columns, payload: 'payload' })
-  return row ? { ...read(row), payload: row.payload } : null
+): Promise<(JobLine & { payload: unknown }) | null> {
+  const latest = await readFirst(db('job').where({ shop_id: shopId, kind }).orderBy('id', 'desc'), {
+    ...columns,
+    payload: tables.job.payload,
+  })
+  return latest ?? null
 }

@@ -1,7 +1,8 @@
 import type { Knex } from 'knex'
-import { readAnswers } from './versionRow'
 import type { Review, ReviewVersion } from '../../core/intake/review'
 import type { StoredState } from '../../core/moderation/rules'
+import { tables } from './schema/tables'
+import { pick, readAll, type Selected } from './select'
 
 /** The identity of a review under the columns that hold it. */
 export interface StoredIdentity {
@@ -19,22 +20,12 @@ export interface KnownReview
   state: StoredState
 }
 
-type Row = Omit<KnownReview, 'answers'> & { answers: string } & Omit<StoredIdentity, 'reviewId'>
-
 const columns = {
-  id: 'review.id',
-  publicId: 'review.public_id',
-  state: 'review.state',
-  versionId: 'review.current_version_id',
-  title: 'review_version.title',
-  body: 'review_version.body',
-  authorName: 'review_version.author_name',
-  rating: 'review_version.rating',
-  answers: 'review_version.answers',
-  tokenHash: 'review.token_hash',
-  origin: 'review.origin',
-  externalKey: 'review.external_key',
+  ...pick(tables.review, 'id', 'publicId', 'state', 'tokenHash', 'origin', 'externalKey'),
+  ...pick(tables.reviewVersion, 'title', 'body', 'authorName', 'rating', 'answers'),
+  versionId: tables.review.currentVersionId,
 }
+type Row = Selected<typeof columns>
 
 /** The stored reviews with some identities; null where there is none. */
 export async function knownReviews(
@@ -42,20 +33,17 @@ export async function knownReviews(
   shopId: number,
   identities: StoredIdentity[],
 ): Promise<(KnownReview | null)[]> {
-  const found = await storedRows(db, shopId, identities)
-  return found.map((row) => row && { ...row, answers: readAnswers(row.answers) })
-}
-
-async function storedRows(db: Knex, shopId: number, identities: StoredIdentity[]): Promise<(Row | null)[]> {
   const find = (column: string, values: (string | number | null)[], more: Record<string, string> = {}) => {
     const given = values.filter((value) => value !== null)
     return given.length === 0
       ? Promise.resolve<Row[]>([])
-      : db('review')
-          .join('review_version', 'review_version.id', 'review.current_version_id')
-          .where({ 'review.shop_id': shopId, ...more })
-          .whereIn(column, given)
-          .select<Row[]>(columns)
+      : readAll(
+          db('review')
+            .join('review_version', 'review_version.id', 'review.current_version_id')
+            .where({ 'review.shop_id': shopId, ...more })
+            .whereIn(column, given),
+          columns,
+        )
   }
   const byId = keyed(
     await find('review.id', identities.map(({ reviewId }) => reviewId)), // oxfmt-ignore

@@ -1,7 +1,10 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import { sourcePolicies, sources } from '../../core/intake/sourcePolicy'
-import type { StoredState } from '../../core/moderation/rules'
 import type { Verdict } from '../../core/moderation/wording/model'
+import { tables } from './schema/tables'
+import { newRow } from './rows'
+import { pick, readAll, value, type Selected } from './select'
 
 /** A review that people of the shop have judged, by its id and version. */
 interface LessonKey {
@@ -33,20 +36,25 @@ export async function lessonsOf(db: Knex, shopId: number): Promise<LessonKey[]> 
   ] as const
   const lessons: LessonKey[] = []
   for (const { state, verdict, other } of lists) {
-    const rows: { id: number; versionId: number; arrival: string; by: string }[] = await db('review')
-      .where({ shop_id: shopId, state })
-      .whereRaw(`+source NOT IN (${silentSources.map(() => '?').join(', ')})`, silentSources)
-      .whereNotExists(db('untaught').whereRaw('untaught.review_id = review.id'))
-      .orderBy('id', 'desc')
-      .limit(LOOKED_THROUGH)
-      .select({
-        id: 'id',
-        versionId: 'current_version_id',
-        arrival: 'arrival_state',
-        by: db.raw(
-          "CASE WHEN group_id IS NOT NULL THEN 'g' || group_id ELSE 'c' || ifnull(customer_id, 'r' || id) END",
+    const rows = await readAll(
+      db('review')
+        .where({ shop_id: shopId, state })
+        .whereRaw(`+source NOT IN (${silentSources.map(() => '?').join(', ')})`, silentSources)
+        .whereNotExists(db('untaught').whereRaw('untaught.review_id = review.id'))
+        .orderBy('id', 'desc')
+        .limit(LOOKED_THROUGH),
+      {
+        id: tables.review.id,
+        versionId: tables.review.currentVersionId,
+        arrival: tables.review.arrivalState,
+        by: value(
+          z.string(),
+          db.raw(
+            "CASE WHEN group_id IS NOT NULL THEN 'g' || group_id ELSE 'c' || ifnull(customer_id, 'r' || id) END",
+          ),
         ),
-      })
+      },
+    )
     const times = new Map<string, number>()
     const taken = rows.filter(({ arrival, by }) => {
       if (!other.some((state) => state === arrival)) return false
@@ -68,37 +76,28 @@ export async function wordsOfVersions(
   db: Knex,
   versionIds: number[],
 ): Promise<Map<number, { title: string; body: string }>> {
-  const rows: { id: number; title: string; body: string }[] = await db('review_version')
-    .whereIn('id', versionIds)
-    .select('id', 'title', 'body')
-  return new Map(rows.map((row) => [row.id, row]))
+  const rows = await readAll(
+    db('review_version').whereIn('id', versionIds),
+    pick(tables.reviewVersion, 'id', 'title', 'body'),
+  )
+  return new Map(rows.map(({ id, ...words }) => [id, words]))
 }
 
 /** A lesson as people read it. */
-export interface LessonLine {
-  publicId: string
-  state: StoredState
-  authorName: string
-  title: string
-  body: string
-  /** When the review came in. */
-  receivedAt: string
+export type LessonLine = Selected<typeof lessonLine>
+const lessonLine = {
+  ...pick(tables.review, 'publicId', 'state', 'receivedAt'),
+  ...pick(tables.reviewVersion, 'authorName', 'title', 'body'),
 }
 
 /** Reviews as lines, by their ids. */
 export async function lessonLines(db: Knex, reviewIds: number[]): Promise<Map<number, LessonLine>> {
-  const rows: (LessonLine & { id: number })[] = await db('review')
-    .join('review_version', 'review_version.id', 'review.current_version_id')
-    .whereIn('review.id', reviewIds)
-    .select({
-      id: 'review.id',
-      publicId: 'review.public_id',
-      state: 'review.state',
-      authorName: 'review_version.author_name',
-      title: 'review_version.title',
-      body: 'review_version.body',
-      receivedAt: 'review.received_at',
-    })
+  const rows = await readAll(
+    db('review')
+      .join('review_version', 'review_version.id', 'review.current_version_id')
+      .whereIn('review.id', reviewIds),
+    { id: tables.review.id, ...lessonLine },
+  )
   return new Map(rows.map(({ id, ...line }) => [id, line]))
 }
 
@@ -113,7 +112,7 @@ export async function takeLessonsAway(
   at: string,
 ): Promise<void> {
   if (reviewIds.length === 0) return
-  const rows = reviewIds.map((id) => ({ review_id: id, shop_id: shopId, at }))
+  const rows = reviewIds.map((reviewId) => newRow(tables.untaught, { reviewId, shopId, at }))
   await trx('untaught').insert(rows).onConflict('review_id').ignore()
 }
 

@@ -1,6 +1,10 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import type { Posted } from '../../core/intake/candidate'
-import { insertRows } from './insertRows'
+import { countRows } from './countRows'
+import { tables } from './schema/tables'
+import { insertAll, row, whereOf } from './rows'
+import { maybe, pick, readAll, readFirst, readOne, value, type Selected } from './select'
 
 /** What the latest read saw of a review on another site. */
 interface SeenReview extends Posted {
@@ -21,10 +25,15 @@ export async function noteSeen(
 ): Promise<number[]> {
   if (seen.length === 0) return []
   const byKey = new Map(seen.map((one) => [one.key, one]))
-  const rows: { id: number; key: string; listingId: number | null }[] = await trx('review')
-    .where({ shop_id: shopId, origin })
-    .whereIn('external_key', [...byKey.keys()])
-    .select({ id: 'id', key: 'external_key', listingId: 'listing_id' })
+  const rows = await readAll(
+    trx('review')
+      .where({ shop_id: shopId, origin })
+      .whereIn('external_key', [...byKey.keys()]),
+    {
+      ...pick(tables.review, 'id', 'listingId'),
+      key: value(z.string(), tables.review.externalKey.of),
+    },
+  )
   if (rows.length === 0) return []
   await trx('listing_review')
     .whereIn(
@@ -32,19 +41,12 @@ export async function noteSeen(
       rows.map(({ id }) => id),
     ) // oxfmt-ignore
     .delete()
-  await insertRows(
+  await insertAll(
     trx,
-    'listing_review',
+    tables.listingReview,
     rows.map(({ id, key }) => {
       const { listingId, likes, claimsVerified } = byKey.get(key)!
-      return {
-        review_id: id,
-        shop_id: shopId,
-        listing_id: listingId,
-        seen_read: read,
-        likes,
-        claims_verified: claimsVerified,
-      }
+      return { reviewId: id, shopId, listingId, seenRead: read, likes, claimsVerified }
     }),
   )
   const moved = rows.filter(({ key, listingId }) => listingId !== byKey.get(key)!.listingId)
@@ -57,11 +59,7 @@ export async function noteSeen(
 
 /** How many reviews a read has seen so far. */
 export async function countSeen(db: Knex, listingId: number, read: number): Promise<number> {
-  const row = await db('listing_review')
-    .where({ listing_id: listingId, seen_read: read })
-    .count<{ count: number }>({ count: '*' })
-    .first()
-  return row?.count ?? 0
+  return countRows(db('listing_review').where(row(tables.listingReview, { listingId, seenRead: read })))
 }
 
 /**
@@ -86,52 +84,47 @@ export async function reviewsMissing(
 
 /** The time of the oldest review that a read has seen; empty for none. */
 export async function oldestSeen(db: Knex, listingId: number, read: number): Promise<string> {
-  const row = await db('listing_review')
-    .join('review', 'review.id', 'listing_review.review_id')
-    .where({ 'listing_review.listing_id': listingId, seen_read: read })
-    .min<{ oldest: string | null }>({ oldest: 'review.written_at' })
-    .first()
-  return row?.oldest ?? ''
+  const { oldest } = await readOne(
+    db('listing_review')
+      .join('review', 'review.id', 'listing_review.review_id')
+      .where(whereOf(tables.listingReview, { listingId, seenRead: read })),
+    { oldest: value(z.string(), db.raw("ifnull(min(review.written_at), '')")) },
+  )
+  return oldest
 }
 
 /** Reviews of a listing that are neither withdrawn nor undone. */
 export async function countPresent(db: Knex, shopId: number, listingId: number): Promise<number> {
-  const row = await db('listing_review')
-    .join('review', 'review.id', 'listing_review.review_id')
-    .where({ 'listing_review.listing_id': listingId })
-    .whereRaw('+review.shop_id = ?', shopId)
-    .whereRaw('+review.state NOT IN (?, ?)', ['withdrawn', 'undone'])
-    .count<{ count: number }>({ count: '*' })
-    .first()
-  return row?.count ?? 0
+  return countRows(
+    db('listing_review')
+      .join('review', 'review.id', 'listing_review.review_id')
+      .where(whereOf(tables.listingReview, { listingId }))
+      .whereRaw('+review.shop_id = ?', shopId)
+      .whereRaw('+review.state NOT IN (?, ?)', ['withdrawn', 'undone']),
+  )
 }
 
 /** Where a review was posted, and what the site says of it. */
-export interface PostedReview extends Omit<Posted, 'listingId'> {
-  origin: string
-  /** The public id of its listing. */
-  listing: string
-  listingName: string
-  ratingScale: number | null
-  ratingValue: number | null
+export interface PostedReview extends Omit<Selected<typeof posted>, 'claimsVerified'> {
+  claimsVerified: boolean
+}
+const posted = {
+  origin: tables.listing.origin,
+  listing: tables.listing.publicId,
+  listingName: tables.listing.name,
+  likes: tables.listingReview.likes,
+  claimsVerified: maybe(tables.listingReview.claimsVerified),
+  ...pick(tables.reviewVersion, 'ratingScale', 'ratingValue'),
 }
 
 /** Null for reviews that came to the shop itself. */
 export async function postedReview(db: Knex, shopId: number, reviewId: number): Promise<PostedReview | null> {
-  const row = await db('review')
+  const query = db('review')
     .join('listing', 'listing.id', 'review.listing_id')
     .join('review_version', 'review_version.id', 'review.current_version_id')
     .leftJoin('listing_review', 'listing_review.review_id', 'review.id')
     .where({ 'review.id': reviewId })
     .whereRaw('+review.shop_id = ?', shopId)
-    .first<(Omit<PostedReview, 'claimsVerified'> & { claimsVerified: 0 | 1 | null }) | undefined>({
-      origin: 'listing.origin',
-      listing: 'listing.public_id',
-      listingName: 'listing.name',
-      likes: 'listing_review.likes',
-      claimsVerified: 'listing_review.claims_verified',
-      ratingScale: 'review_version.rating_scale',
-      ratingValue: 'review_version.rating_value',
-    })
-  return row ? { ...row, claimsVerified: row.claimsVerified === 1 } : null
+  const found = await readFirst(query, posted)
+  return found ? { ...found, claimsVerified: found.claimsVerified === true } : null
 }

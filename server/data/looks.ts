@@ -1,20 +1,22 @@
 import type { Knex } from 'knex'
 import type { OwnLook } from '../../core/display/lookChanges'
-import { themeSchema, type Theme } from '../../core/display/themeSchema'
+import type { Theme } from '../../core/display/themeSchema'
+import { countRows } from './countRows'
+import { tables } from './schema/tables'
+import { insert, row } from './rows'
+import { pick, readAll, readOne } from './select'
 
 const MAX_LOOKS = 60
 
+const present = (db: Knex, shopId: number) => db('look').where(row(tables.look, { shopId, removedAt: null }))
+
 /** The looks that a shop has saved, oldest first. One that can't be read is left out. */
 export async function looksOfShop(db: Knex, shopId: number): Promise<OwnLook[]> {
-  const rows: { publicId: string; name: string; theme: string }[] = await db('look')
-    .where({ shop_id: shopId, removed_at: null })
-    .orderBy('id')
-    .limit(MAX_LOOKS)
-    .select({ publicId: 'public_id', name: 'name', theme: 'theme' })
-  return rows.flatMap(({ theme, ...row }) => {
-    const read = readTheme(theme)
-    return read ? [{ ...row, theme: read }] : []
-  })
+  const rows = await readAll(
+    present(db, shopId).orderBy('id').limit(MAX_LOOKS),
+    pick(tables.look, 'publicId', 'name', 'theme'),
+  )
+  return rows.flatMap(({ theme, ...look }) => (theme ? [{ ...look, theme }] : []))
 }
 
 /** Returns false if the shop has too many. */
@@ -24,15 +26,8 @@ export async function insertLook(
   { publicId, name, theme }: OwnLook,
   at: string,
 ): Promise<boolean> {
-  const looks = await trx('look').where({ shop_id: shopId, removed_at: null }).count({ count: '*' })
-  if (Number(looks[0]!.count) >= MAX_LOOKS) return false
-  await trx('look').insert({
-    shop_id: shopId,
-    public_id: publicId,
-    name,
-    theme: JSON.stringify(theme),
-    created_at: at,
-  })
+  if ((await countRows(present(trx, shopId))) >= MAX_LOOKS) return false
+  await insert(trx, tables.look, { shopId, publicId, name, theme, createdAt: at })
   return true
 }
 
@@ -42,27 +37,24 @@ export async function setLookRemoved(
   publicId: string,
   at: string | null,
 ): Promise<void> {
-  await trx('look').where({ shop_id: shopId, public_id: publicId }).update({ removed_at: at })
+  await trx('look')
+    .where(row(tables.look, { shopId, publicId }))
+    .update(row(tables.look, { removedAt: at }))
 }
 
 /** What a new display of a shop starts with; null is like the page. */
 export async function startingThemeOf(db: Knex, shopId: number): Promise<Theme | null> {
-  const row: { theme: string } | undefined = await db('shop')
-    .where({ id: shopId })
-    .first({ theme: 'starting_theme' })
-  return row?.theme ? readTheme(row.theme) : null
+  const { startingTheme } = await readOne(
+    db('shop').where({ id: shopId }),
+    pick(tables.shop, 'startingTheme'),
+  )
+  return startingTheme
 }
 
-export async function putStartingTheme(trx: Knex.Transaction, shopId: number, theme: Theme): Promise<void> {
-  await trx('shop')
-    .where({ id: shopId })
-    .update({ starting_theme: JSON.stringify(theme) })
-}
-
-function readTheme(json: string): Theme | null {
-  try {
-    return themeSchema.safeParse(JSON.parse(json)).data ?? null
-  } catch {
-    return null
-  }
+export async function putStartingTheme(
+  trx: Knex.Transaction,
+  shopId: number,
+  startingTheme: Theme,
+): Promise<void> {
+  await trx('shop').where({ id: shopId }).update(row(tables.shop, { startingTheme }))
 }

@@ -1,20 +1,14 @@
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { newRow } from './rows'
+import { hasRows } from './select'
 
 /** Registers a file for a shop; doing it twice is harmless. */
 export async function insertMedia(
   db: Knex,
-  media: { shopId: number; name: string; width: number; height: number; now: string },
+  media: { shopId: number; name: string; width: number; height: number; createdAt: string },
 ): Promise<void> {
-  await db('media')
-    .insert({
-      shop_id: media.shopId,
-      name: media.name,
-      width: media.width,
-      height: media.height,
-      created_at: media.now,
-    })
-    .onConflict(['shop_id', 'name'])
-    .merge(['created_at'])
+  await db('media').insert(newRow(tables.media, media)).onConflict(['shop_id', 'name']).merge(['created_at'])
 }
 
 /** All columns that can refer to a file. */
@@ -44,8 +38,7 @@ function unused(db: Knex, before: string): Knex.QueryBuilder {
 
 /** Files registered before a time that nothing refers to. */
 export async function unusedMedia(db: Knex, before: string): Promise<string[]> {
-  const names: string[] = await unused(db, before).distinct('media.name').pluck('media.name')
-  return names
+  return unused(db, before).distinct('media.name').pluck('media.name')
 }
 
 /** Removes the registrations of an unused file. Returns whether none is left. */
@@ -54,9 +47,7 @@ export async function forgetMedia(trx: Knex.Transaction, name: string, before: s
   return !(await isKnownFile(trx, name))
 }
 
-export async function isKnownFile(db: Knex, name: string): Promise<boolean> {
-  return (await db('media').where({ name }).first('id')) !== undefined
-}
+export const isKnownFile = (db: Knex, name: string): Promise<boolean> => hasRows(db('media').where({ name }))
 
 /** Deletes photos of forms that were never sent. */
 export async function forgetStaged(db: Knex, before: string): Promise<void> {

@@ -1,18 +1,20 @@
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { insert, row } from './rows'
+import { hasRows, pick, readFirst, readOne, type Selected } from './select'
+import type { NewRow } from './table'
 
-export interface Member {
-  id: number
-  name: string
-  email: string
-}
+const columns = pick(tables.member, 'id', 'name', 'email')
+export type Member = Selected<typeof columns>
 
 export async function findMemberByEmail(
   db: Knex,
   email: string,
 ): Promise<(Member & { passwordHash: string }) | undefined> {
-  return db('member')
-    .where({ email: email.trim().toLowerCase() })
-    .first('id', 'name', 'email', { passwordHash: 'password_hash' })
+  return readFirst(db('member').where({ email: email.trim().toLowerCase() }), {
+    ...columns,
+    passwordHash: tables.member.passwordHash,
+  })
 }
 
 export async function findMemberBySession(
@@ -20,36 +22,32 @@ export async function findMemberBySession(
   tokenHash: string,
   now: string,
 ): Promise<Member | undefined> {
-  return db('session')
-    .join('member', 'member.id', 'session.member_id')
-    .where('session.token_hash', tokenHash)
-    .where('session.expires_at', '>', now)
-    .first('member.id', 'member.name', 'member.email')
+  return readFirst(
+    db('session')
+      .join('member', 'member.id', 'session.member_id')
+      .where('session.token_hash', tokenHash)
+      .where('session.expires_at', '>', now),
+    columns,
+  )
 }
 
-export async function insertMember(
-  trx: Knex,
-  member: Omit<Member, 'id'> & { publicId: string; passwordHash: string; now: string },
-): Promise<number> {
-  const [id] = await trx('member').insert({
-    public_id: member.publicId,
-    email: member.email,
-    name: member.name,
-    password_hash: member.passwordHash,
-    created_at: member.now,
-  })
-  return id!
+export async function insertMember(trx: Knex, member: NewRow<typeof tables.member>): Promise<number> {
+  return insert(trx, tables.member, member)
 }
 
 /** Whether the installation has no members yet. */
 export async function isEmptyInstallation(db: Knex): Promise<boolean> {
-  return (await db('member').first('id')) === undefined
+  return !(await hasRows(db('member')))
 }
 
 export async function passwordHashOf(db: Knex, memberId: number): Promise<string> {
-  return (await db('member').where({ id: memberId }).first<{ hash: string }>({ hash: 'password_hash' })).hash
+  const { passwordHash } = await readOne(
+    db('member').where({ id: memberId }),
+    pick(tables.member, 'passwordHash'),
+  )
+  return passwordHash
 }
 
 export async function updatePassword(trx: Knex, memberId: number, passwordHash: string): Promise<void> {
-  await trx('member').where({ id: memberId }).update({ password_hash: passwordHash })
+  await trx('member').where({ id: memberId }).update(row(tables.member, { passwordHash }))
 }

@@ -1,20 +1,20 @@
 import type { Knex } from 'knex'
 import type { NotificationPreference } from '../../core/account/notificationPreference'
+import { tables } from './schema/tables'
+import { row, whereOf } from './rows'
+import { pick, readAll, readOne } from './select'
 
 export async function membersWithPreferences(
   db: Knex,
   shopId: number,
 ): Promise<{ id: number; name: string; email: string; preference: NotificationPreference }[]> {
-  return db('membership')
-    .join('member', 'member.id', 'membership.member_id')
-    .where({ 'membership.shop_id': shopId })
-    .orderBy('member.id')
-    .select({
-      id: 'member.id',
-      name: 'member.name',
-      email: 'member.email',
-      preference: 'membership.notifications',
-    })
+  return readAll(
+    db('membership')
+      .join('member', 'member.id', 'membership.member_id')
+      .where(whereOf(tables.membership, { shopId }))
+      .orderBy('member.id'),
+    { ...pick(tables.member, 'id', 'name', 'email'), preference: tables.membership.notifications },
+  )
 }
 
 export async function setNotificationPreference(
@@ -23,16 +23,23 @@ export async function setNotificationPreference(
   memberId: number,
   preference: NotificationPreference,
 ): Promise<void> {
-  await db('membership').where({ shop_id: shopId, member_id: memberId }).update({ notifications: preference })
+  await db('membership')
+    .where(row(tables.membership, { shopId, memberId }))
+    .update(row(tables.membership, { notifications: preference }))
 }
 
 export async function setDigestHour(db: Knex, shopId: number, hour: number): Promise<void> {
-  await db('shop').where({ id: shopId }).update({ digest_hour: hour })
+  await db('shop')
+    .where({ id: shopId })
+    .update(row(tables.shop, { digestHour: hour }))
 }
 
 /** The hour of the daily email, and the number of reviews that it will tell of. */
 export async function digestOf(db: Knex, shopId: number): Promise<{ hour: number; count: number }> {
-  return db('shop').where({ id: shopId }).first({ hour: 'digest_hour', count: 'digest_count' })
+  return readOne(db('shop').where({ id: shopId }), {
+    hour: tables.shop.digestHour,
+    count: tables.shop.digestCount,
+  })
 }
 
 export async function addToDigest(trx: Knex.Transaction, shopId: number): Promise<void> {
@@ -40,5 +47,7 @@ export async function addToDigest(trx: Knex.Transaction, shopId: number): Promis
 }
 
 export async function emptyDigest(trx: Knex.Transaction, shopId: number): Promise<void> {
-  await trx('shop').where({ id: shopId }).update({ digest_count: 0 })
+  await trx('shop')
+    .where({ id: shopId })
+    .update(row(tables.shop, { digestCount: 0 }))
 }

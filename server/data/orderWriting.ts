@@ -3,7 +3,10 @@ import type { Knex } from 'knex'
 import { emailKeyOf } from '../../core/proof/emailKey'
 import type { OrderRow } from '../../core/proof/orderFile'
 import { orderNumberKey } from '../../core/proof/orderNumber'
-import { productRow, skuKey } from './products'
+import { insertProduct, skuKey } from './products'
+import { tables } from './schema/tables'
+import { insertAll, row } from './rows'
+import { pick, readAll, readFirst, readOne, type Selected } from './select'
 
 interface OrdersTaken {
   newOrders: number
@@ -50,19 +53,18 @@ async function productsOf(
   const bySku = new Map<string, number>()
   const byTitle = new Map<string, number>()
   const skus = [...new Set(rows.map((row) => skuKey(skuOf(row))))]
-  const named: { id: number; key: string }[] = await product()
-    .whereIn('sku_key', skus)
-    .select({ id: 'id', key: 'sku_key' })
-  const earlier: { id: number; key: string }[] = await trx('product_alias')
-    .where({ shop_id: shopId })
-    .whereIn('sku_key', skus)
-    .select({ id: 'product_id', key: 'sku_key' })
+  const named = await readAll(product().whereIn('sku_key', skus), {
+    id: tables.product.id,
+    key: tables.product.skuKey,
+  })
+  const earlier = await readAll(trx('product_alias').where({ shop_id: shopId }).whereIn('sku_key', skus), {
+    id: tables.productAlias.productId,
+    key: tables.productAlias.skuKey,
+  })
   for (const { id, key } of [...named, ...earlier]) if (!bySku.has(key)) bySku.set(key, id)
   // Several products can have the same title, so a title decides only if no SKU is given.
   const titles = [...new Set(rows.filter((row) => row.productSku === '').map((row) => row.productTitle))]
-  const titled: { id: number; title: string }[] = await product()
-    .whereIn('title', titles)
-    .select('id', 'title')
+  const titled = await readAll(product().whereIn('title', titles), pick(tables.product, 'id', 'title'))
   for (const { id, title } of titled) if (!byTitle.has(title)) byTitle.set(title, id)
 
   const ids: number[] = []
@@ -72,23 +74,19 @@ async function productsOf(
     let id = bySku.get(skuKey(sku)) ?? (row.productSku === '' ? byTitle.get(row.productTitle) : undefined)
     if (id === undefined) {
       const title = row.productTitle || sku
-      ;[id] = await trx('product').insert(productRow(shopId, newId(), { sku, title }))
-      bySku.set(skuKey(sku), id!)
-      if (!byTitle.has(title)) byTitle.set(title, id!)
+      id = await insertProduct(trx, shopId, newId(), { sku, title })
+      bySku.set(skuKey(sku), id)
+      if (!byTitle.has(title)) byTitle.set(title, id)
       added++
     }
-    ids.push(id!)
+    ids.push(id)
   }
   return { ids, added }
 }
 
 /** A file without a column keeps what an earlier file contained. */
-interface OrderFacts {
-  email?: string
-  email_key?: string
-  name?: string
-  placed_at?: string
-}
+type OrderFacts = Partial<Selected<typeof orderFacts>>
+const orderFacts = pick(tables.purchase, 'email', 'emailKey', 'name', 'placedAt')
 
 async function purchasesOf(
   trx: Knex.Transaction,
@@ -102,41 +100,41 @@ async function purchasesOf(
     const key = orderNumberKey(row.number)
     const one = given.get(key) ?? { first: row, facts: {} }
     Object.assign(one.facts, {
-      ...(row.email !== '' && { email: row.email, email_key: emailKeyOf(row.email) }),
+      ...(row.email !== '' && { email: row.email, emailKey: emailKeyOf(row.email) }),
       ...(row.name !== '' && { name: row.name }),
-      ...(row.placedAt !== null && { placed_at: row.placedAt }),
+      ...(row.placedAt !== null && { placedAt: row.placedAt }),
     })
     given.set(key, one)
   }
-  const known: ({ id: number; number_key: string } & Required<OrderFacts>)[] = await trx('purchase')
-    .where({ shop_id: shopId })
-    .whereIn('number_key', [...given.keys()])
-    .select('id', 'number_key', 'email', 'email_key', 'name', 'placed_at')
-  const ids = new Map(known.map(({ id, number_key }) => [number_key, id]))
+  const numbered = (keys: string[]) =>
+    readAll(trx('purchase').where({ shop_id: shopId }).whereIn('number_key', keys), {
+      ...pick(tables.purchase, 'id', 'numberKey'),
+      ...orderFacts,
+    })
+  const known = await numbered([...given.keys()])
+  const ids = new Map(known.map(({ id, numberKey }) => [numberKey, id]))
   for (const before of known) {
-    const { facts } = given.get(before.number_key)!
+    const { facts } = given.get(before.numberKey)!
     const isOther = keysOf(facts).some((part) => before[part] !== facts[part])
-    if (isOther) await trx('purchase').where({ id: before.id }).update(facts)
+    if (isOther) await trx('purchase').where({ id: before.id }).update(row(tables.purchase, facts))
   }
   const fresh = [...given].filter(([key]) => !ids.has(key))
-  if (fresh.length > 0) {
-    const added: { id: number; number_key: string }[] = await trx('purchase')
-      .insert(
-        fresh.map(([key, { first, facts }]) => ({
-          shop_id: shopId,
-          public_id: newId(),
-          number: first.number,
-          number_key: key,
-          email: '',
-          email_key: '',
-          name: '',
-          placed_at: first.placedAt ?? first.deliveredAt ?? now,
-          ...facts,
-        })),
-      )
-      .returning(['id', 'number_key'])
-    for (const { id, number_key } of added) ids.set(number_key, id)
-  }
+  await insertAll(
+    trx,
+    tables.purchase,
+    fresh.map(([numberKey, { first, facts }]) => ({
+      shopId,
+      publicId: newId(),
+      number: first.number,
+      numberKey,
+      email: '',
+      emailKey: '',
+      name: '',
+      placedAt: first.placedAt ?? first.deliveredAt ?? now,
+      ...facts,
+    })),
+  )
+  for (const { id, numberKey } of await numbered(fresh.map(([key]) => key))) ids.set(numberKey, id)
   return { ids, added: fresh.length }
 }
 
@@ -153,36 +151,28 @@ async function upsertLines(
   lines: NewLine[],
 ): Promise<Pick<OrdersTaken, 'newLines' | 'changedLines'>> {
   const keyOf = (purchase: number, product: number) => `${purchase} ${product}`
-  const known: {
-    id: number
-    purchase_id: number
-    product_id: number
-    status: string
-    delivered_at: string | null
-  }[] = await trx('purchase_line')
-    .whereIn('purchase_id', [...new Set(lines.map(({ purchaseId }) => purchaseId))])
-    .select('id', 'purchase_id', 'product_id', 'status', 'delivered_at')
-  const before = new Map(known.map((line) => [keyOf(line.purchase_id, line.product_id), line]))
+  const known = await readAll(
+    trx('purchase_line').whereIn('purchase_id', [...new Set(lines.map(({ purchaseId }) => purchaseId))]),
+    pick(tables.purchaseLine, 'id', 'purchaseId', 'productId', 'status', 'deliveredAt'),
+  )
+  const before = new Map(known.map((line) => [keyOf(line.purchaseId, line.productId), line]))
   // The last row with the same order line wins.
   const given = new Map(lines.map((line) => [keyOf(line.purchaseId, line.productId), line]))
   const fresh = [...given].filter(([key]) => !before.has(key)).map(([, line]) => line)
   let changedLines = 0
   for (const [key, { status, deliveredAt }] of given) {
     const line = before.get(key)
-    if (!line || (line.status === status && line.delivered_at === deliveredAt)) continue
-    await trx('purchase_line').where({ id: line.id }).update({ status, delivered_at: deliveredAt })
+    if (!line || (line.status === status && line.deliveredAt === deliveredAt)) continue
+    await trx('purchase_line')
+      .where({ id: line.id })
+      .update(row(tables.purchaseLine, { status, deliveredAt }))
     changedLines++
   }
-  if (fresh.length > 0)
-    await trx('purchase_line').insert(
-      fresh.map(({ purchaseId, productId, status, deliveredAt }) => ({
-        shop_id: shopId,
-        purchase_id: purchaseId,
-        product_id: productId,
-        status,
-        delivered_at: deliveredAt,
-      })),
-    )
+  await insertAll(
+    trx,
+    tables.purchaseLine,
+    fresh.map((line) => ({ ...line, shopId })),
+  )
   return { newLines: fresh.length, changedLines }
 }
 
@@ -190,10 +180,10 @@ export async function ordersSummary(
   db: Knex,
   shopId: number,
 ): Promise<{ count: number; newest: string | null }> {
-  const { count } = await db('shop').where({ id: shopId }).first<{ count: number }>({ count: 'orders' })
-  const newest = await db('purchase')
-    .where({ shop_id: shopId })
-    .max({ at: 'placed_at' })
-    .first<{ at: string | null }>()
-  return { count, newest: newest.at }
+  const { orders } = await readOne(db('shop').where({ id: shopId }), pick(tables.shop, 'orders'))
+  const latest = await readFirst(
+    db('purchase').where({ shop_id: shopId }).orderBy('placed_at', 'desc'),
+    pick(tables.purchase, 'placedAt'),
+  )
+  return { count: orders, newest: latest?.placedAt ?? null }
 }

@@ -2,6 +2,8 @@ import { LETTERS_AROUND } from '../../core/proof/orderNumber'
 import type { Knex } from 'knex'
 import type { OrderLine } from '../../core/proof/matchOrder'
 import { countRows } from './countRows'
+import { tables } from './schema/tables'
+import { pick, readAll } from './select'
 
 /** The lines of orders with this number or email address; an empty key finds none. */
 export async function orderLinesOf(
@@ -11,23 +13,19 @@ export async function orderLinesOf(
 ): Promise<OrderLine[]> {
   const ids = await purchasesOf(db, shopId, { numberKey, emailKey })
   if (ids.length === 0) return []
-  return db('purchase_line')
+  const query = db('purchase_line')
     .join('purchase', 'purchase.id', 'purchase_line.purchase_id')
     .join('product as ordered', 'ordered.id', 'purchase_line.product_id')
     .join('product', 'product.id', db.raw('ifnull(ordered.merged_into, ordered.id)'))
     .whereIn('purchase_line.purchase_id', ids)
     .orderBy('purchase_line.id')
-    .select({
-      id: 'purchase_line.id',
-      orderNumber: 'purchase.number',
-      email: 'purchase.email',
-      name: 'purchase.name',
-      productSku: 'product.sku',
-      productTitle: 'product.title',
-      placedAt: 'purchase.placed_at',
-      deliveredAt: 'purchase_line.delivered_at',
-      status: 'purchase_line.status',
-    })
+  return readAll(query, {
+    ...pick(tables.purchaseLine, 'id', 'deliveredAt', 'status'),
+    ...pick(tables.purchase, 'email', 'name', 'placedAt'),
+    orderNumber: tables.purchase.number,
+    productSku: tables.product.sku,
+    productTitle: tables.product.title,
+  })
 }
 
 /** Two queries, because SQLite would read all orders of the shop for an OR. */

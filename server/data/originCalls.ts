@@ -1,5 +1,7 @@
-import { z } from 'zod'
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { newRow } from './rows'
+import { pick, readFirst } from './select'
 
 /** The latest calls to a site and until when it wants none, both as epoch milliseconds. */
 interface OriginCalls {
@@ -8,12 +10,13 @@ interface OriginCalls {
 }
 
 export async function originCalls(db: Knex, origin: string): Promise<OriginCalls> {
-  const row = await db('origin_call')
-    .where({ origin })
-    .first<{ called_at: string; blocked_until: string | null } | undefined>('called_at', 'blocked_until')
+  const found = await readFirst(
+    db('origin_call').where({ origin }),
+    pick(tables.originCall, 'calledAt', 'blockedUntil'),
+  )
   return {
-    calledAt: row ? z.array(z.number()).parse(JSON.parse(row.called_at)) : [],
-    blockedUntil: row?.blocked_until ? Date.parse(row.blocked_until) : 0,
+    calledAt: found?.calledAt ?? [],
+    blockedUntil: found?.blockedUntil ? Date.parse(found.blockedUntil) : 0,
   }
 }
 
@@ -22,12 +25,14 @@ export async function storeOriginCalls(
   origin: string,
   { calledAt, blockedUntil }: OriginCalls,
 ): Promise<void> {
-  const row = {
-    called_at: JSON.stringify(calledAt),
-    blocked_until: blockedUntil > 0 ? new Date(blockedUntil).toISOString() : null,
-  }
   await db('origin_call')
-    .insert({ origin, ...row })
+    .insert(
+      newRow(tables.originCall, {
+        origin,
+        calledAt,
+        blockedUntil: blockedUntil > 0 ? new Date(blockedUntil).toISOString() : null,
+      }),
+    )
     .onConflict('origin')
-    .merge(row)
+    .merge()
 }

@@ -1,17 +1,18 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import type { Photo } from '../../core/intake/candidate'
+import { tables } from './schema/tables'
+import { insert, newRow, row, whereOf } from './rows'
+import { pick, readAll, readFirst, readOne, value, type Selected } from './select'
+import { all, type Part } from './table'
 
 /** A photo of a form that is not sent yet. */
 export interface PendingPhoto extends Omit<Photo, 'alt'> {
   key: string
 }
 
-export interface ReviewPhoto extends Photo {
-  id: number
-  publicId: string
-  /** Hidden from visitors. */
-  declined: boolean
-}
+export type ReviewPhoto = Selected<typeof reviewPhoto>
+const { shopId: _shop, reviewId: _review, createdAt: _created, ...reviewPhoto } = all(tables.photo)
 
 export async function insertPendingPhoto(
   db: Knex,
@@ -19,8 +20,8 @@ export async function insertPendingPhoto(
   stored: PendingPhoto,
   { network, bytes, now }: { network: string; bytes: number; now: string },
 ): Promise<void> {
-  const of = { shop_id: form.shopId, form_id: form.id }
-  await db('pending_photo').insert({ ...stored, ...of, network, bytes, uploaded_at: now })
+  const of = { shopId: form.shopId, formId: form.id }
+  await insert(db, tables.pendingPhoto, { ...stored, ...of, network, bytes, uploadedAt: now })
 }
 
 interface Uploads {
@@ -35,16 +36,16 @@ export async function pendingUploads(
   form: { id: number; shopId: number },
   network: string,
 ): Promise<Record<'network' | 'form' | 'shop', Uploads>> {
-  const counted = async (query: Knex.QueryBuilder): Promise<Uploads> =>
-    query.first<Uploads>(
-      db.raw('ifnull(sum(bytes), 0) AS bytes'),
-      db.raw('count(*) AS photos'),
-      db.raw('count(video) AS videos'),
-    )
+  const counted = (of: Part<typeof tables.pendingPhoto>): Promise<Uploads> =>
+    readOne(db('pending_photo').where(row(tables.pendingPhoto, of)), {
+      bytes: value(z.number(), db.raw('ifnull(sum(bytes), 0)')),
+      photos: value(z.number(), db.raw('count(*)')),
+      videos: value(z.number(), db.raw('count(video)')),
+    })
   return {
-    network: await counted(db('pending_photo').where({ network })),
-    form: await counted(db('pending_photo').where({ form_id: form.id })),
-    shop: await counted(db('pending_photo').where({ shop_id: form.shopId })),
+    network: await counted({ network }),
+    form: await counted({ formId: form.id }),
+    shop: await counted({ shopId: form.shopId }),
   }
 }
 
@@ -77,10 +78,10 @@ export async function setPendingVideo(
 }
 
 export async function findPendingPhotos(db: Knex, formId: number, keys: string[]): Promise<PendingPhoto[]> {
-  return db('pending_photo')
-    .where({ form_id: formId })
-    .whereIn('key', keys)
-    .select('key', 'name', 'small', 'width', 'height', 'video', 'seconds')
+  return readAll(
+    db('pending_photo').where({ form_id: formId }).whereIn('key', keys),
+    pick(tables.pendingPhoto, 'key', 'name', 'small', 'width', 'height', 'video', 'seconds'),
+  )
 }
 
 /** The photos of a version: ids of earlier ones, and new ones. */
@@ -95,12 +96,7 @@ export async function insertPhotos(
 ): Promise<void> {
   for (const [position, photo] of photos.entries()) {
     const photoId = 'id' in photo ? photo.id : await insertPhoto(trx, shopId, reviewId, photo, now)
-    await trx('version_photo').insert({
-      shop_id: shopId,
-      version_id: versionId,
-      position,
-      photo_id: photoId,
-    })
+    await trx('version_photo').insert(newRow(tables.versionPhoto, { shopId, versionId, position, photoId }))
   }
   await trx('review').where({ shop_id: shopId, id: reviewId }).update({ photos: photos.length })
 }
@@ -109,55 +105,23 @@ async function insertPhoto(
   trx: Knex.Transaction,
   shopId: number,
   reviewId: number,
-  {
-    key,
-    publicId,
-    name,
-    small,
-    width,
-    height,
-    alt,
-    video,
-    seconds,
-  }: Photo & { publicId: string; key: string },
+  { key, ...photo }: Photo & { publicId: string; key: string },
   now: string,
 ): Promise<number> {
-  const [id] = await trx('photo').insert({
-    shop_id: shopId,
-    review_id: reviewId,
-    public_id: publicId,
-    name,
-    small,
-    width,
-    height,
-    alt,
-    video,
-    seconds,
-    created_at: now,
-  })
+  const id = await insert(trx, tables.photo, { ...photo, shopId, reviewId, createdAt: now })
   await trx('pending_photo').where({ shop_id: shopId, key }).delete()
-  return id!
+  return id
 }
 
 /** The photos of a version, in order. */
 export async function photosOfVersion(db: Knex, shopId: number, versionId: number): Promise<ReviewPhoto[]> {
-  const rows: (Omit<ReviewPhoto, 'declined'> & { declined: 0 | 1 })[] = await db('version_photo')
-    .join('photo', 'photo.id', 'version_photo.photo_id')
-    .where({ 'version_photo.shop_id': shopId, 'version_photo.version_id': versionId })
-    .orderBy('version_photo.position')
-    .select({
-      id: 'photo.id',
-      publicId: 'photo.public_id',
-      name: 'photo.name',
-      small: 'photo.small',
-      width: 'photo.width',
-      height: 'photo.height',
-      alt: 'photo.alt',
-      video: 'photo.video',
-      seconds: 'photo.seconds',
-      declined: 'photo.declined',
-    })
-  return rows.map((row) => ({ ...row, declined: row.declined === 1 }))
+  return readAll(
+    db('version_photo')
+      .join('photo', 'photo.id', 'version_photo.photo_id')
+      .where(whereOf(tables.versionPhoto, { shopId, versionId }))
+      .orderBy('version_photo.position'),
+    reviewPhoto,
+  )
 }
 
 /** All photos of a review, of any version. */
@@ -166,10 +130,10 @@ export async function photosOfReview(
   shopId: number,
   reviewId: number,
 ): Promise<{ id: number; publicId: string; declined: boolean }[]> {
-  const rows: { id: number; publicId: string; declined: 0 | 1 }[] = await db('photo')
-    .where({ shop_id: shopId, review_id: reviewId })
-    .select({ id: 'id', publicId: 'public_id', declined: 'declined' })
-  return rows.map((row) => ({ ...row, declined: row.declined === 1 }))
+  return readAll(
+    db('photo').where(row(tables.photo, { shopId, reviewId })),
+    pick(tables.photo, 'id', 'publicId', 'declined'),
+  )
 }
 
 /** Ids of the hidden photos of a review. */
@@ -187,18 +151,17 @@ export async function setDeclined(
     await trx('photo').where({ review_id: reviewId }).whereIn('id', ids).update({ declined })
 }
 
-/** Sets the description of a photo. Returns false if the review has no such photo. */
-/** Returns the id of the review; null if there is no such photo. */
+/** Sets the description of a photo. Returns the id of the review; null if there is no such photo. */
 export async function setAlt(
   db: Knex,
   shopId: number,
   { review, photo }: { review: string; photo: string },
   alt: string,
 ): Promise<number | null> {
-  const found = await db('photo')
+  const query = db('photo')
     .where({ shop_id: shopId, public_id: photo })
     .whereIn('review_id', db('review').where({ shop_id: shopId, public_id: review }).select('id'))
-    .first<{ id: number; reviewId: number } | undefined>({ id: 'id', reviewId: 'review_id' })
+  const found = await readFirst(query, pick(tables.photo, 'id', 'reviewId'))
   if (!found) return null
   await db('photo').where({ id: found.id }).update({ alt })
   return found.reviewId

@@ -2,34 +2,23 @@ import type { Knex } from 'knex'
 import { normalizeText } from '../../core/formats/normalizeText'
 import { countRows } from './countRows'
 import type { Writers } from '../../core/intake/writers'
+import { tables } from './schema/tables'
+import { insert, newRow, row, whereOf } from './rows'
+import { hasRows, pick, readAll, readFirst, type Selected } from './select'
+import type { NewRow } from './table'
 
-export interface Product {
-  id: number
-  publicId: string
-  sku: string
-  title: string
-  /** The file of its picture. */
-  picture: string | null
-  /** The address of its page; may be empty. */
-  pageUrl: string
-  /** Forms no longer offer it; its reviews stay. */
-  retired: boolean
-  /** Who can write about it; null for what the form says. */
-  writers: Writers | null
-}
-
-const columns = {
-  id: 'product.id',
-  publicId: 'product.public_id',
-  sku: 'product.sku',
-  title: 'product.title',
-  picture: 'product.picture',
-  pageUrl: 'product.page_url',
-  retired: 'product.retired',
-  writers: 'product.writers',
-}
-type Row = Omit<Product, 'retired'> & { retired: 0 | 1 }
-const read = ({ retired, ...row }: Row): Product => ({ ...row, retired: retired === 1 })
+const columns = pick(
+  tables.product,
+  'id',
+  'publicId',
+  'sku',
+  'title',
+  'picture',
+  'pageUrl',
+  'retired',
+  'writers',
+)
+export type Product = Selected<typeof columns>
 
 const MAX_KEYS_AT_ONCE = 500
 const MAX_SEARCHED_WORDS = 8
@@ -44,7 +33,8 @@ export const skuKey = (sku: string): string => sku.trim().toLowerCase()
 const searchTextOf = ({ title, sku }: Pick<Product, 'title' | 'sku'>): string =>
   normalizeText(`${title} ${sku}`)
 
-const present = (db: Knex, shopId: number) => db('product').where({ shop_id: shopId, merged_into: null })
+const present = (db: Knex, shopId: number) =>
+  db('product').where(whereOf(tables.product, { shopId, mergedInto: null }))
 
 /** The number of a shop's products, also of retired ones, without those that were merged into others. */
 export const countProducts = (db: Knex, shopId: number): Promise<number> => countRows(present(db, shopId))
@@ -72,13 +62,14 @@ export async function searchProducts(
     ? db('product').whereIn('id', few)
     : containing(db.from(db.raw('product INDEXED BY product_by_use')), words)
   if (onOffer) query.where({ retired: 0 })
-  const rows: (Row & { approved: number })[] = await query
-    .where({ shop_id: shopId, merged_into: null })
-    .orderBy(['retired', { column: 'uses', order: 'desc' }, 'title'])
-    .limit(limit)
-    .offset(offset)
-    .select({ ...columns, approved: 'approved' })
-  return rows.map(({ approved, ...row }) => ({ ...read(row), approved }))
+  return readAll(
+    query
+      .where({ shop_id: shopId, merged_into: null })
+      .orderBy(['retired', { column: 'uses', order: 'desc' }, 'title'])
+      .limit(limit)
+      .offset(offset),
+    { ...columns, approved: tables.product.approved },
+  )
 }
 
 /**
@@ -113,10 +104,11 @@ export async function productsWithIds(
   shopId: number,
   ids: readonly (number | null)[],
 ): Promise<Map<number, Product>> {
-  const rows: Row[] = await present(db, shopId)
-    .whereIn('id', [...new Set(ids.filter((id) => id !== null))])
-    .select(columns)
-  return new Map(rows.map((row) => [row.id, read(row)]))
+  const rows = await readAll(
+    present(db, shopId).whereIn('id', [...new Set(ids.filter((id) => id !== null))]),
+    columns,
+  )
+  return new Map(rows.map((product) => [product.id, product]))
 }
 
 export async function findProduct(
@@ -124,11 +116,8 @@ export async function findProduct(
   shopId: number,
   which: { id: number } | { publicId: string },
 ): Promise<Product | null> {
-  const query = db('product').where({ 'product.shop_id': shopId, merged_into: null })
-  if ('id' in which) query.where('product.id', which.id)
-  else query.where('product.public_id', which.publicId)
-  const row: Row | undefined = await query.first(columns)
-  return row ? read(row) : null
+  const query = present(db, shopId).where(row(tables.product, which))
+  return (await readFirst(query, columns)) ?? null
 }
 
 /**
@@ -144,14 +133,16 @@ export async function productsWithSkus(
   const keys = [...new Set(skus.map(skuKey))].filter(Boolean)
   for (let start = 0; start < keys.length; start += MAX_KEYS_AT_ONCE) {
     const some = keys.slice(start, start + MAX_KEYS_AT_ONCE)
-    const own: { key: string; id: number; into: number | null }[] = await db('product')
-      .where({ shop_id: shopId })
-      .whereIn('sku_key', some)
-      .select({ key: 'sku_key', id: 'id', into: 'merged_into' })
-    const earlier: { key: string; id: number }[] = await db('product_alias')
-      .where({ shop_id: shopId })
-      .whereIn('sku_key', some)
-      .select({ key: 'sku_key', id: 'product_id' })
+    const withKeys = (table: string) => db(table).where({ shop_id: shopId }).whereIn('sku_key', some)
+    const own = await readAll(withKeys('product'), {
+      key: tables.product.skuKey,
+      id: tables.product.id,
+      into: tables.product.mergedInto,
+    })
+    const earlier = await readAll(withKeys('product_alias'), {
+      key: tables.productAlias.skuKey,
+      id: tables.productAlias.productId,
+    })
     const products = await productsWithIds(db, shopId, [
       ...own.map(({ id, into }) => into ?? id),
       ...earlier.map(({ id }) => id),
@@ -172,10 +163,12 @@ export async function skuKeysOf(
   shopId: number,
   ids: (number | null)[],
 ): Promise<(string | null)[]> {
-  const rows: { id: number; sku: string }[] = await db('product')
-    .where({ shop_id: shopId })
-    .whereIn('id', [...new Set(ids.filter((id) => id !== null))])
-    .select('id', 'sku')
+  const rows = await readAll(
+    db('product')
+      .where({ shop_id: shopId })
+      .whereIn('id', [...new Set(ids.filter((id) => id !== null))]),
+    pick(tables.product, 'id', 'sku'),
+  )
   const keys = new Map(rows.map(({ id, sku }) => [id, skuKey(sku)]))
   return ids.map((id) => (id === null ? null : (keys.get(id) ?? null)))
 }
@@ -208,45 +201,40 @@ export async function productsWithoutReview(
   limit: number,
 ): Promise<{ first: (Pick<Product, 'sku' | 'title' | 'picture'> & { sold: number })[]; count: number }> {
   return {
-    first: await unreviewed(db, shopId)
-      .orderBy([{ column: 'sold', order: 'desc' }, { column: 'title' }])
-      .limit(limit)
-      .select('sku', 'title', 'picture', 'sold'),
+    first: await readAll(
+      unreviewed(db, shopId)
+        .orderBy([{ column: 'sold', order: 'desc' }, { column: 'title' }])
+        .limit(limit),
+      pick(tables.product, 'sku', 'title', 'picture', 'sold'),
+    ),
     count: await countRows(unreviewed(db, shopId)),
   }
 }
 
-interface ProductFields {
-  sku: string
-  title: string
-  picture: string | null
-  pageUrl: string
-}
+type ProductFields = Pick<Product, 'sku' | 'title'> & Partial<Pick<Product, 'picture' | 'pageUrl'>>
 
 const stored = ({ sku, title, picture, pageUrl }: ProductFields) => ({
   sku,
   title,
-  picture,
-  page_url: pageUrl,
-  sku_key: skuKey(sku),
-  search_text: searchTextOf({ title, sku }),
+  ...(picture !== undefined && { picture }),
+  ...(pageUrl !== undefined && { pageUrl }),
+  skuKey: skuKey(sku),
+  searchText: searchTextOf({ title, sku }),
 })
 
-/** The row of a new product. */
 export const productRow = (
   shopId: number,
   publicId: string,
-  { sku, title, picture = null, pageUrl = '' }: Pick<ProductFields, 'sku' | 'title'> & Partial<ProductFields>,
-) => ({ shop_id: shopId, public_id: publicId, ...stored({ sku, title, picture, pageUrl }) })
+  fields: ProductFields,
+): NewRow<typeof tables.product> => ({ shopId, publicId, ...stored(fields) })
 
 export async function insertProduct(
-  trx: Knex.Transaction,
+  trx: Knex,
   shopId: number,
   publicId: string,
   fields: ProductFields,
 ): Promise<number> {
-  const [id] = await trx('product').insert(productRow(shopId, publicId, fields))
-  return id!
+  return insert(trx, tables.product, productRow(shopId, publicId, fields))
 }
 
 /** An earlier SKU goes on leading to the product. */
@@ -256,10 +244,12 @@ export async function updateProduct(
   product: Pick<Product, 'id' | 'sku'>,
   fields: ProductFields,
 ): Promise<void> {
-  await trx('product').where({ shop_id: shopId, id: product.id }).update(stored(fields))
+  await trx('product')
+    .where({ shop_id: shopId, id: product.id })
+    .update(row(tables.product, stored(fields)))
   if (skuKey(product.sku) === skuKey(fields.sku)) return
   await trx('product_alias')
-    .insert({ shop_id: shopId, sku_key: skuKey(product.sku), product_id: product.id })
+    .insert(newRow(tables.productAlias, { shopId, skuKey: skuKey(product.sku), productId: product.id }))
     .onConflict(['shop_id', 'sku_key'])
     .merge(['product_id'])
 }
@@ -327,7 +317,7 @@ export async function isProductUsed(trx: Knex.Transaction, shopId: number, id: n
     trx('purchase_line').where({ product_id: id }),
     trx('product').where({ shop_id: shopId, merged_into: id }),
   ]
-  for (const use of uses) if (await use.first('id')) return true
+  for (const use of uses) if (await hasRows(use)) return true
   return false
 }
 

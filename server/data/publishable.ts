@@ -1,69 +1,43 @@
 import type { Knex } from 'knex'
 import type { FacetCount } from '../../core/curation/facets'
 import type { PlainOrder } from '../../core/curation/selectionOrders'
-import type { Source } from '../../core/intake/sourcePolicy'
+import { keysOf } from '../../core/formats/keysOf'
+import { z } from 'zod'
+import { publishableFacets } from './schema/facets'
+import { tables } from './schema/tables'
+import { maybe, pick, readAll, under, value, type Selected } from './select'
+import type { Readable } from './table'
 
-/** The narrow rows of publishable reviews: approved, with consent. They hold what selections depend on. */
-export interface PublishableRow {
-  id: number
-  productId: number
-  /** 0 without a rating. */
-  rating: number
-  source: Source
-  /** Empty if unknown. */
-  language: string
-  verified: 0 | 1
-  hasText: 0 | 1
-  hasPhoto: 0 | 1
-  /** 0 for none. */
-  listingId: number
-  /** 0 for none. */
-  formId: number
-  writtenAt: string
+const rowColumns = {
+  id: tables.publishableReview.reviewId,
+  ...pick(tables.publishableReview, 'writtenAt', ...keysOf(publishableFacets)),
 }
+/** The narrow rows of publishable reviews: approved, with consent. They hold what selections depend on. */
+export type PublishableRow = Selected<typeof rowColumns>
 
-/** The columns of rows that are counted. Without a product they are those of all products together. */
-type CountedColumns = Omit<PublishableRow, 'id' | 'writtenAt' | 'productId'> & { productId?: number }
+/** The columns of rows that are counted; `productId` is null in counts of all products together. */
+type CountedColumns = Omit<PublishableRow, 'id' | 'writtenAt' | 'productId'> & { productId: number | null }
 
 /** How many publishable reviews have equal facets, under the columns of their rows. */
 export type CountRow = FacetCount & { row: CountedColumns }
 
-type StoredCount = CountedColumns & {
-  productSku?: string | null
-  listing: string | null
-  form: string | null
-  count: number
-}
-
-const traitColumns = {
-  rating: 'rating',
-  source: 'source',
-  language: 'language',
-  verified: 'verified',
-  hasText: 'has_text',
-  hasPhoto: 'has_photo',
-  listingId: 'listing_id',
-  formId: 'form_id',
-}
-const facetColumns = { productId: 'product_id', ...traitColumns }
-/** The listing has a column of the same name. */
-const columnsIn = (table: string, columns: Record<string, string>) =>
-  Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, `${table}.${column}`]))
-const rowColumns = { id: 'review_id', ...facetColumns, writtenAt: 'written_at' }
-
-const counted = ({ productSku = null, listing, form, count, ...row }: StoredCount): CountRow => ({
+type CountSelection = ReturnType<typeof countSelection>
+const counted = ({ productSku, listing, form, count, ...facets }: Selected<CountSelection>): CountRow => ({
+  ...facets,
   productSku,
   listing,
   form,
   count,
-  rating: row.rating || null,
-  source: row.source,
-  language: row.language || null,
-  verified: row.verified === 1,
-  hasText: row.hasText === 1,
-  hasPhoto: row.hasPhoto === 1,
-  row,
+  rating: facets.rating || null,
+  language: facets.language || null,
+  row: facets,
 })
+
+/** A text that tells rows with other facets apart. */
+export const facetKey = (of: CountedColumns): string =>
+  keysOf(publishableFacets)
+    .map((facet) => of[facet])
+    .join(' ')
 
 /** From the counters: all products together, or each of some. 0 stands for reviews without a product. */
 export async function publishableCounts(
@@ -72,33 +46,38 @@ export async function publishableCounts(
   productIds: readonly number[] | null,
 ): Promise<CountRow[]> {
   const table = productIds === null ? 'publishable_total' : 'publishable_count'
-  const query = named(db(table), table, productIds)
+  const query = db(table)
     .where({ [`${table}.shop_id`]: shopId })
     .where(`${table}.count`, '>', 0)
-    .select({ count: `${table}.count` })
-  const rows: StoredCount[] = await query
-  return rows.map(counted)
+  const selection = countSelection(db, table, productIds !== null, `${table}.count`)
+  return (await readAll(named(query, table, productIds), selection)).map(counted)
 }
 
-/** Selects the facets of counted rows, with the names of what they refer to. */
+/** The names of what counted rows refer to; `name` is how the query calls them. */
 function named(
   query: Knex.QueryBuilder,
-  table: string,
+  name: string,
   productIds: readonly number[] | null,
 ): Knex.QueryBuilder {
-  query
-    .leftJoin('listing', 'listing.id', `${table}.listing_id`)
-    .leftJoin('form', 'form.id', `${table}.form_id`)
-    .select({
-      ...columnsIn(table, traitColumns),
-      listing: 'listing.public_id',
-      form: 'form.public_id',
-    })
+  query.leftJoin('listing', 'listing.id', `${name}.listing_id`).leftJoin('form', 'form.id', `${name}.form_id`)
   if (productIds === null) return query
   return query
-    .leftJoin('product', 'product.id', `${table}.product_id`)
-    .whereIn(`${table}.product_id`, productIds)
-    .select({ productId: `${table}.product_id`, productSku: 'product.sku' })
+    .leftJoin('product', 'product.id', `${name}.product_id`)
+    .whereIn(`${name}.product_id`, productIds)
+}
+
+const { productId, ...traits } = pick(tables.publishableReview, ...keysOf(publishableFacets))
+
+function countSelection(db: Knex, name: string, isByProduct: boolean, count: Readable<unknown>['of']) {
+  const nothing = { of: db.raw('NULL'), read: () => null }
+  return {
+    ...under(name, traits),
+    productId: isByProduct ? maybe(under(name, { productId }).productId) : nothing,
+    productSku: isByProduct ? maybe(tables.product.sku) : nothing,
+    listing: maybe(tables.listing.publicId),
+    form: maybe(tables.form.publicId),
+    count: value(z.number(), count),
+  }
 }
 
 /** When reviews were written: from one moment on, and before another, as ISO 8601 in UTC; an empty one is open. */
@@ -123,8 +102,7 @@ interface Counting {
 /** Counts of the reviews of a period. Reads all of them, from an index. */
 export async function countsWithin(db: Knex, shopId: number, counting: Counting): Promise<CountRow[]> {
   const reviews = db('publishable_review').where({ shop_id: shopId }).select('publishable_review.*')
-  const rows: StoredCount[] = await countedTogether(db, reviews, counting)
-  return rows.map(counted)
+  return (await readAll(...countedTogether(db, reviews, counting))).map(counted)
 }
 
 /** Counts of the reviews with any of some tags. Reads all of them. */
@@ -135,8 +113,7 @@ export async function taggedCounts(
   counting: Counting,
 ): Promise<CountRow[]> {
   const reviews = tagged(db, shopId, tags).distinct('publishable_review.*')
-  const rows: StoredCount[] = await countedTogether(db, reviews, counting)
-  return rows.map(counted)
+  return (await readAll(...countedTogether(db, reviews, counting))).map(counted)
 }
 
 /** Counts of the reviews with each of the tags that most reviews have. Reads all tagged reviews. */
@@ -147,22 +124,26 @@ export async function countsByTag(
   counting: Counting,
 ): Promise<(CountRow & { tag: string })[]> {
   const reviews = tagged(db, shopId, tags).select('publishable_review.*', { tag: 'tag.name' })
-  const rows: (StoredCount & { tag: string })[] = await countedTogether(db, reviews, counting, 'chosen.tag')
-  return rows.map(({ tag, ...row }) => ({ ...counted(row), tag }))
+  const [query, selection] = countedTogether(db, reviews, counting)
+  const rows = await readAll(query.groupBy('chosen.tag'), {
+    ...selection,
+    tag: value(z.string(), 'chosen.tag'),
+  })
+  return rows.map(({ tag, ...found }) => ({ ...counted(found), tag }))
 }
 
 function countedTogether(
   db: Knex,
   reviews: Knex.QueryBuilder,
   { period, productIds }: Counting,
-  ...more: string[]
-): Knex.QueryBuilder {
-  const columns = productIds === null ? traitColumns : facetColumns
-  const query = db.from(within(reviews, period).as('chosen'))
-  return named(query, 'chosen', productIds)
-    .groupBy(...Object.values(columnsIn('chosen', columns)), ...more)
-    .select(...more)
-    .count({ count: '*' })
+): [Knex.QueryBuilder, CountSelection] {
+  const isByProduct = productIds !== null
+  const query = named(db.from(within(reviews, period).as('chosen')), 'chosen', productIds)
+  const facets = under('chosen', isByProduct ? { ...traits, productId } : traits)
+  return [
+    query.groupBy(Object.values(facets).map(({ of }) => of)),
+    countSelection(db, 'chosen', isByProduct, db.raw('count(*)')),
+  ]
 }
 
 const tagged = (db: Knex, shopId: number, tags: string[]): Knex.QueryBuilder =>
@@ -179,17 +160,11 @@ export async function rowsTagged(
   tags: string[],
   period: Period,
 ): Promise<PublishableRow[]> {
-  const rows = tagged(db, shopId, tags).distinct({ ...rowColumns, id: 'publishable_review.review_id' })
-  return within(rows, period)
+  return readAll(within(tagged(db, shopId, tags).distinct(), period), rowColumns)
 }
 
 /** In the order of an index: newest, highest or verified first, then newest first. */
-export interface Position {
-  rating: number
-  verified: 0 | 1
-  writtenAt: string
-  id: number
-}
+export type Position = Pick<PublishableRow, 'rating' | 'verified' | 'writtenAt' | 'id'>
 
 /** The lowest first has no index: those are looked up by their facets. */
 type IndexedOrder = Exclude<PlainOrder, 'lowest'>
@@ -215,12 +190,11 @@ export async function rowsInOrder(
     .where({ shop_id: shopId })
     .orderBy(columns.map((column) => ({ column, order: 'desc' })))
     .limit(limit)
-    .select(rowColumns)
   if (after) {
     const values = [...(first ? [after[first]] : []), after.writtenAt, after.id]
     query.whereRaw(`(${columns.join(', ')}) < (${columns.map(() => '?').join(', ')})`, values)
   }
-  return within(query, period)
+  return readAll(within(query, period), rowColumns)
 }
 
 /** The newest rows with each of some facets; all of these name a product, or none does. */
@@ -231,21 +205,21 @@ export async function newestOfEach(
   limit: number,
   { from, before }: Period,
 ): Promise<PublishableRow[]> {
-  const isByProduct = facets[0]?.productId !== undefined
-  const columns = isByProduct ? facetColumns : traitColumns
-  return db.raw<PublishableRow[]>(
-    `SELECT ${Object.entries(rowColumns)
-      .map(([name, column]) => `publishable_review.${column} AS ${name}`)
-      .join(', ')}
-    FROM json_each(?) AS facet JOIN publishable_review ON publishable_review.review_id IN (
+  const isByProduct = typeof facets[0]?.productId === 'number'
+  const columns = isByProduct ? { ...traits, productId } : traits
+  const query = db.from(
+    db.raw(
+      `json_each(?) AS facet JOIN publishable_review ON publishable_review.review_id IN (
       SELECT review_id FROM publishable_review AS one
         INDEXED BY ${isByProduct ? 'publishable_by_facets' : 'publishable_by_traits'}
       WHERE one.shop_id = ? AND ${Object.entries(columns)
-        .map(([name, column]) => `one.${column} = facet.value ->> '${name}'`)
+        .map(([name, { column }]) => `one.${column} = facet.value ->> '${name}'`)
         .join(' AND ')} AND one.written_at >= ? AND one.written_at < ?
       ORDER BY one.written_at DESC, one.review_id DESC LIMIT ?)`,
-    [JSON.stringify(facets), shopId, from, before || 'Z', limit],
+      [JSON.stringify(facets), shopId, from, before || 'Z', limit],
+    ),
   )
+  return readAll(query, rowColumns)
 }
 
 /** The ids of publishable reviews by their public ids. */
@@ -255,11 +229,13 @@ export async function publishableIds(
   publicIds: string[],
 ): Promise<Map<string, number>> {
   if (publicIds.length === 0) return new Map()
-  const rows: { publicId: string; id: number }[] = await db('review')
-    .join('publishable_review', 'publishable_review.review_id', 'review.id')
-    .whereIn('public_id', publicIds)
-    // The plus keeps SQLite from reading all reviews of the shop.
-    .whereRaw('+publishable_review.shop_id = ?', shopId)
-    .select({ publicId: 'public_id', id: 'review.id' })
+  const rows = await readAll(
+    db('review')
+      .join('publishable_review', 'publishable_review.review_id', 'review.id')
+      .whereIn('public_id', publicIds)
+      // The plus keeps SQLite from reading all reviews of the shop.
+      .whereRaw('+publishable_review.shop_id = ?', shopId),
+    pick(tables.review, 'publicId', 'id'),
+  )
   return new Map(rows.map(({ publicId, id }) => [publicId, id]))
 }

@@ -1,5 +1,9 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import type { ArrivalState } from '../../core/moderation/rules'
+import { tables } from './schema/tables'
+import { row } from './rows'
+import { pick, readFirst, value } from './select'
 
 /** The outcome of a submission. */
 export interface Receipt {
@@ -12,30 +16,18 @@ export interface Receipt {
   unconfirmed: boolean
 }
 
-type Row = Omit<Receipt, 'showable' | 'confirm' | 'unconfirmed'> & {
-  showable: 0 | 1
-  unconfirmed: 0 | 1
-  mails: number
-}
-
 /** The outcome of a submission by its token or id, or by its public id and form. */
 export async function findReceipt(
   db: Knex,
   shopId: number,
-  which: { tokenHash: string } | { reviewId: number } | { formId: number; publicId: string },
+  which: { tokenHash: string } | { id: number } | { formId: number; publicId: string },
 ): Promise<Receipt | null> {
-  const query = db('review').where({ shop_id: shopId })
-  if ('reviewId' in which) query.where({ id: which.reviewId })
-  else if ('tokenHash' in which) query.where({ token_hash: which.tokenHash })
-  else query.where({ form_id: which.formId, public_id: which.publicId })
-  const row: Row | undefined = await query.first({
-    publicId: 'public_id',
-    state: 'arrival_state',
-    showable: 'showable',
-    unconfirmed: 'unconfirmed',
-    mails: db('mail').whereRaw('mail.review_id = review.id').count('*'),
+  const found = await readFirst(db('review').where(row(tables.review, { shopId, ...which })), {
+    ...pick(tables.review, 'publicId', 'showable', 'unconfirmed'),
+    state: tables.review.arrivalState,
+    mails: value(z.number(), db('mail').whereRaw('mail.review_id = review.id').count('*')),
   })
-  if (!row) return null
-  const { mails, showable, unconfirmed, ...receipt } = row
-  return { ...receipt, showable: showable === 1, unconfirmed: unconfirmed === 1, confirm: mails > 0 }
+  if (!found) return null
+  const { mails, ...receipt } = found
+  return { ...receipt, confirm: mails > 0 }
 }

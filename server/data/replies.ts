@@ -1,19 +1,14 @@
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { insert, row } from './rows'
+import type { NewRow } from './table'
 
 /** Stores a posted reply. Earlier replies stay, so that undo can restore them. */
 export async function insertReply(
   trx: Knex.Transaction,
-  reply: { shopId: number; reviewId: number; memberId: number; name: string; body: string; now: string },
+  reply: NewRow<typeof tables.reply>,
 ): Promise<number> {
-  const [id] = await trx('reply').insert({
-    shop_id: reply.shopId,
-    review_id: reply.reviewId,
-    member_id: reply.memberId,
-    name: reply.name,
-    body: reply.body,
-    posted_at: reply.now,
-  })
-  return id!
+  return insert(trx, tables.reply, reply)
 }
 
 /** Saves a draft. Returns false if the shop has no such review. */
@@ -23,9 +18,10 @@ export async function updateReplyDraft(
   publicId: string,
   draft: string,
 ): Promise<boolean> {
-  return (
-    (await db('review').where({ shop_id: shopId, public_id: publicId }).update({ reply_draft: draft })) > 0
-  )
+  const changed = await db('review')
+    .where(row(tables.review, { shopId, publicId }))
+    .update(row(tables.review, { replyDraft: draft }))
+  return changed > 0
 }
 
 /** The owner's private note. */
@@ -37,6 +33,5 @@ export async function insertDeclineReason(
   trx: Knex.Transaction,
   { shopId, reviewId, reason }: { shopId: number; reviewId: number; reason: string },
 ): Promise<number> {
-  const [id] = await trx('decline_reason').insert({ shop_id: shopId, review_id: reviewId, reason })
-  return id!
+  return insert(trx, tables.declineReason, { shopId, reviewId, reason })
 }

@@ -1,9 +1,13 @@
 import { recordOf } from '../../core/formats/keysOf'
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import { sources, type Source } from '../../core/intake/sourcePolicy'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { countRows } from './countRows'
+import { tables } from './schema/tables'
+import { row } from './rows'
+import { like, maybe, pick, readAll, readOne, under, value, type Selected } from './select'
 
 /** From the counters. */
 export async function laneCounts(
@@ -11,13 +15,14 @@ export async function laneCounts(
   shopId: number,
   only: readonly Source[] = sources,
 ): Promise<Record<ReviewState, number>> {
-  const rows: { state: ReviewState; count: number }[] = await db('lane_count')
-    .where({ shop_id: shopId })
-    .whereIn('state', reviewStates)
-    .whereIn('source', only)
-    .groupBy('state')
-    .select('state')
-    .sum({ count: 'count' })
+  const rows = await readAll(
+    db('lane_count')
+      .where({ shop_id: shopId })
+      .whereIn('state', reviewStates)
+      .whereIn('source', only)
+      .groupBy('state'),
+    { state: value(z.enum(reviewStates), 'state'), count: value(z.number(), db.raw('sum(count)')) },
+  )
   const counts = recordOf(reviewStates, () => 0)
   for (const { state, count } of rows) counts[state] = count
   return counts
@@ -41,17 +46,20 @@ export async function undecidedCount(db: Knex, shopId: number): Promise<number> 
 }
 
 /** The number of reviews of a lane with equal properties. Ratings are whole stars in hundredths. */
-export interface CountedGroup {
-  rating: number
-  /** Missing where all products are counted together. */
-  productId?: number
-  source: string
-  language: string
-  verified: 0 | 1
-  hasText: 0 | 1
-  needsReply: 0 | 1
-  count: number
+export interface CountedGroup extends Selected<typeof groupColumns> {
+  /** Null where all products are counted together. */
+  productId: number | null
 }
+const groupColumns = pick(
+  tables.laneCount,
+  'rating',
+  'source',
+  'language',
+  'verified',
+  'hasText',
+  'needsReply',
+  'count',
+)
 
 /**
  * The counters of a lane, by all properties that can be filtered.
@@ -63,21 +71,16 @@ export async function groupsInLane(
   state: ReviewState,
   productIds: readonly number[] | null,
 ): Promise<CountedGroup[]> {
-  const query = db(productIds === null ? 'lane_count' : 'review_count')
-    .where({ shop_id: shopId, state })
-    .where('count', '>', 0)
-    .select({
-      rating: 'rating',
-      source: 'source',
-      language: 'language',
-      verified: 'verified',
-      hasText: 'has_text',
-      needsReply: 'needs_reply',
-      count: 'count',
-    })
-  if (productIds !== null) query.whereIn('product_id', productIds).select({ productId: 'product_id' })
-  const rows: CountedGroup[] = await query
-  return rows.map((row) => ({ ...row, rating: Math.floor((row.rating + 50) / 100) * 100 }))
+  const table = productIds === null ? 'lane_count' : 'review_count'
+  const query = db(table).where({ shop_id: shopId, state }).where('count', '>', 0)
+  if (productIds !== null) query.whereIn('product_id', productIds)
+  const rows = await readAll(query, {
+    ...under(table, groupColumns),
+    productId: maybe(
+      productIds === null ? like(tables.reviewCount.productId, db.raw('NULL')) : tables.reviewCount.productId,
+    ),
+  })
+  return rows.map((group) => ({ ...group, rating: Math.floor((group.rating + 50) / 100) * 100 }))
 }
 
 /** Approved reviews that can be shown and count in averages, of the shop or of a product. */
@@ -86,18 +89,18 @@ export async function approvedTally(db: Knex, shopId: number, productId?: number
     .where({ shop_id: shopId, state: 'approved', showable: 1, in_averages: 1 })
     .where('rating', '>', 0)
   if (productId !== undefined) query.where({ product_id: productId })
-  const rows: { rating: number; times: number }[] = await query
-    .groupBy('rating')
-    .select('rating')
-    .sum({ times: 'count' })
+  const rows = await readAll(query.groupBy('rating'), {
+    rating: value(z.number(), 'rating'),
+    times: value(z.number(), db.raw('sum(count)')),
+  })
   return tallyOf(rows)
 }
 
 /** The number of approved reviews that can be shown. */
 export async function showableCount(db: Knex, shopId: number): Promise<number> {
-  const row = await db('lane_count')
-    .where({ shop_id: shopId, state: 'approved', showable: 1 })
-    .sum({ count: 'count' })
-    .first<{ count: number | null }>()
-  return row.count ?? 0
+  const { count } = await readOne(
+    db('lane_count').where(row(tables.laneCount, { shopId, state: 'approved', showable: true })),
+    { count: value(z.number(), db.raw('ifnull(sum(count), 0)')) },
+  )
+  return count
 }

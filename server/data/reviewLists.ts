@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import { ownSources } from '../../core/intake/sourcePolicy'
-import type { Review, ReviewVersion } from '../../core/intake/review'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { signalKinds, type SignalKind } from '../../core/moderation/signal'
 import {
@@ -14,60 +14,26 @@ import {
   type LeadingPart,
   type LaneFilter,
 } from './laneFilter'
+import { countRows } from './countRows'
+import { presentState } from './presentState'
+import { tables } from './schema/tables'
+import { row } from './rows'
+import { maybe, pick, readAll, readFirst, value, type Selected } from './select'
 
+const columns = {
+  ...pick(tables.review, 'id', 'publicId', 'rating', 'showable', 'verified', 'proofFailure', 'score'),
+  ...pick(tables.review, 'receivedAt', 'source', 'revision', 'needsReply', 'photos'),
+  ...pick(tables.reviewVersion, 'authorName', 'title', 'body', 'language'),
+  state: presentState,
+  productTitle: maybe(tables.product.title),
+}
 /** A review as a line of a list. */
-export interface ReviewLine
-  extends
-    Pick<
-      Review,
-      | 'id'
-      | 'publicId'
-      | 'state'
-      | 'showable'
-      | 'verified'
-      | 'proofFailure'
-      | 'score'
-      | 'receivedAt'
-      | 'source'
-      | 'revision'
-      | 'needsReply'
-    >,
-    Pick<ReviewVersion, 'rating' | 'authorName' | 'title' | 'body' | 'language'> {
-  photos: number
+export interface ReviewLine extends Selected<typeof columns> {
   videos: number
   /** The number of reviews of its group in the same state, itself included; 0 without a group. */
   together: number
-  productTitle: string | null
   /** The signals that added points, highest first. */
   kinds: SignalKind[]
-}
-
-const columns = {
-  id: 'review.id',
-  publicId: 'review.public_id',
-  state: 'review.state',
-  rating: 'review.rating',
-  showable: 'review.showable',
-  verified: 'review.verified',
-  proofFailure: 'review.proof_failure',
-  score: 'review.score',
-  receivedAt: 'review.received_at',
-  source: 'review.source',
-  revision: 'review.revision',
-  needsReply: 'review.needs_reply',
-  photos: 'review.photos',
-  authorName: 'review_version.author_name',
-  title: 'review_version.title',
-  body: 'review_version.body',
-  language: 'review_version.language',
-  productTitle: 'product.title',
-}
-
-type Row = Omit<ReviewLine, 'showable' | 'verified' | 'needsReply' | 'kinds'> & {
-  showable: 0 | 1
-  needsReply: 0 | 1
-  verified: 0 | 1
-  kinds: string | null
 }
 
 const TOGETHER = `CASE WHEN review.group_id IS NULL THEN 0 ELSE (
@@ -79,27 +45,25 @@ const VIDEOS = `CASE WHEN review.photos = 0 THEN 0 ELSE (
   WHERE version_photo.version_id = review.current_version_id AND photo.video IS NOT NULL
 ) END`
 
-async function withWords(db: Knex, query: Knex.QueryBuilder): Promise<Row[]> {
-  return query
-    .join('review_version', 'review_version.id', 'review.current_version_id')
-    .leftJoin('product', 'product.id', 'review.product_id')
-    .select({
+async function withWords(db: Knex, query: Knex.QueryBuilder): Promise<ReviewLine[]> {
+  const rows = await readAll(
+    query
+      .join('review_version', 'review_version.id', 'review.current_version_id')
+      .leftJoin('product', 'product.id', 'review.product_id'),
+    {
       ...columns,
-      kinds: db.raw(
-        '(SELECT group_concat(kind ORDER BY points DESC) FROM signal WHERE signal.version_id = review.current_version_id AND points >= 0)',
+      kinds: value(
+        z.string().nullable(),
+        db.raw(
+          '(SELECT group_concat(kind ORDER BY points DESC) FROM signal WHERE signal.version_id = review.current_version_id AND points >= 0)',
+        ),
       ),
-      together: db.raw(TOGETHER),
-      videos: db.raw(VIDEOS),
-    })
+      together: value(z.number(), db.raw(TOGETHER)),
+      videos: value(z.number(), db.raw(VIDEOS)),
+    },
+  )
+  return rows.map(({ kinds, ...line }) => ({ ...line, kinds: signalKindsIn(kinds ?? '') }))
 }
-
-const read = (row: Row): ReviewLine => ({
-  ...row,
-  showable: row.showable === 1,
-  verified: row.verified === 1,
-  needsReply: row.needsReply === 1,
-  kinds: signalKindsIn(row.kinds ?? ''),
-})
 
 const signalKindsIn = (text: string): SignalKind[] =>
   text.split(',').flatMap((name) => signalKinds.find((kind) => kind === name) ?? [])
@@ -114,7 +78,7 @@ export async function reviewsInLane(
 ): Promise<ReviewLine[]> {
   const query = orderBy(filtered(db, shopId, filter, rarest).limit(limit), filter)
   if (collapsesGroups(filter)) collapsed(query)
-  return (await withWords(db, query)).map(read)
+  return withWords(db, query)
 }
 
 /** The part of each matching review that a bulk action needs. */
@@ -125,10 +89,10 @@ export async function chosenInLane(
   rarest: LeadingPart | null,
   limit: number,
 ): Promise<{ publicId: string; revision: number }[]> {
-  return orderBy(filtered(db, shopId, filter, rarest).limit(limit), filter).select({
-    publicId: 'review.public_id',
-    revision: 'review.revision',
-  })
+  return readAll(
+    orderBy(filtered(db, shopId, filter, rarest).limit(limit), filter),
+    pick(tables.review, 'publicId', 'revision'),
+  )
 }
 
 /** The number of matching reviews, counted up to a limit. */
@@ -140,8 +104,7 @@ export async function countUpTo(
   limit: number,
 ): Promise<number> {
   const found = filtered(db, shopId, filter, rarest).limit(limit).select(db.raw('1'))
-  const row = await db.from(found.as('found')).first<{ count: number }>(db.raw('count(*) AS count'))
-  return row.count
+  return countRows(db.from(found.as('found')))
 }
 
 /** The latest arrivals of a shop, in any lane. */
@@ -155,8 +118,10 @@ export async function latestReviews(db: Knex, shopId: number, limit: number): Pr
   )
   const latest = ids.flat().toSorted((a, b) => b - a).slice(0, limit) // oxfmt-ignore
   const query = db('review').whereIn('review.id', latest).orderBy('review.id', 'desc')
-  return (await withWords(db, query)).map(read)
+  return withWords(db, query)
 }
+
+const neighbour = { publicId: tables.review.publicId, authorName: tables.reviewVersion.authorName }
 
 /** The next or previous review of a filtered list, wherever the current one is now. */
 export async function neighbourInLane(
@@ -175,9 +140,14 @@ export async function neighbourInLane(
   if (collapsesGroups(filter)) collapsed(query)
   if (side === 'after') after(query, filter, reviewId)
   else before(query, filter, reviewId)
-  return orderBy(query, filter, side === 'before')
-    .join('review_version', 'review_version.id', 'review.current_version_id')
-    .first({ publicId: 'review.public_id', authorName: 'review_version.author_name' })
+  return readFirst(
+    orderBy(query, filter, side === 'before').join(
+      'review_version',
+      'review_version.id',
+      'review.current_version_id',
+    ),
+    neighbour,
+  )
 }
 
 /** Beyond this distance a search is no faster than reading from its start. */
@@ -202,29 +172,29 @@ async function nearBefore(
   if (before.length === NEAR) return 'far'
   const last = before.at(-1)
   if (!last) return undefined
-  return db('review')
-    .join('review_version', 'review_version.id', 'review.current_version_id')
-    .where('review.id', last)
-    .first({ publicId: 'review.public_id', authorName: 'review_version.author_name' })
+  return readFirst(
+    db('review')
+      .join('review_version', 'review_version.id', 'review.current_version_id')
+      .where('review.id', last),
+    neighbour,
+  )
 }
 
-interface Oldest {
-  id: number
-  publicId: string
-  state: ReviewState
-  receivedAt: string
-}
+const oldest = { ...pick(tables.review, 'id', 'publicId', 'receivedAt'), state: presentState }
 
 /** The oldest review that still waits for a person. */
-export async function oldestUndecided(db: Knex, shopId: number): Promise<Oldest | undefined> {
+export async function oldestUndecided(
+  db: Knex,
+  shopId: number,
+): Promise<Selected<typeof oldest> | undefined> {
   // One look into the index for each lane; both lanes in one query would walk through every decided review.
   const first = (state: ReviewState) =>
-    db('review').where({ shop_id: shopId, state, unconfirmed: 0 }).orderBy('id').first<Oldest | undefined>({
-      id: 'id',
-      publicId: 'public_id',
-      state: 'state',
-      receivedAt: 'received_at',
-    })
+    readFirst(
+      db('review')
+        .where(row(tables.review, { shopId, state, unconfirmed: false }))
+        .orderBy('id'),
+      oldest,
+    )
   const [waiting, held] = [await first('waiting'), await first('held')]
   return waiting && held ? (waiting.id < held.id ? waiting : held) : (waiting ?? held)
 }

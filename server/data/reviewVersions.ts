@@ -4,8 +4,11 @@ import type { Signal } from '../../core/moderation/signal'
 import { spamScore } from '../../core/moderation/spamScore'
 import { insertPhotos, type PhotoOfVersion } from './photos'
 import { signalsOfVersion } from './reviewReading'
-import { insertSignals } from './reviewWriting'
-import { readVersionRow, versionRow, versionSelection } from './versionRow'
+import { insertSignals, repeated } from './reviewWriting'
+import { tables } from './schema/tables'
+import { insert, row } from './rows'
+import { pick, readOne } from './select'
+import { all } from './table'
 
 /** What a later version of a review says. Missing parts stay as in the version before. */
 export type NewVersion = Pick<ReviewVersion, 'title' | 'body' | 'authorName' | 'rating' | 'salt'> &
@@ -19,22 +22,21 @@ export async function insertVersion(
   version: NewVersion,
   now: string,
 ): Promise<number> {
-  const before = await trx('review_version').where({ id: review.versionId }).first<Record<string, unknown>>()
-  const { id: _id, ...kept } = before
-  const latest = await trx('review_version')
-    .where({ review_id: review.id })
-    .max({ number: 'number' })
-    .first<{ number: number }>()
-  const { signals, photos, ...says } = version
-  const [versionId] = await trx('review_version').insert({
+  const { id: _id, ...kept } = await readOne(
+    trx('review_version').where({ id: review.versionId }),
+    all(tables.reviewVersion),
+  )
+  const { signals, photos, about, ...says } = version
+  const versionId = await insert(trx, tables.reviewVersion, {
     ...kept,
-    ...versionRow(says),
-    number: latest.number + 1,
-    created_at: now,
+    ...says,
+    ...about,
+    number: trx.raw('(SELECT max(number) + 1 FROM review_version WHERE review_id = ?)', [review.id]),
+    createdAt: now,
   })
-  await insertSignals(trx, shopId, [{ versionId: versionId!, signals }])
-  await insertPhotos(trx, { shopId, reviewId: review.id, versionId: versionId! }, photos, now)
-  return versionId!
+  await insertSignals(trx, shopId, [{ versionId, signals }])
+  await insertPhotos(trx, { shopId, reviewId: review.id, versionId }, photos, now)
+  return versionId
 }
 
 /** Makes a version the current one, with the columns of the review that repeat it for lists and searches. */
@@ -44,32 +46,18 @@ export async function setCurrentVersion(
   reviewId: number,
   versionId: number,
 ): Promise<void> {
-  const version = await trx('review_version')
-    .where({ shop_id: shopId, review_id: reviewId, id: versionId })
-    .first<{
-      title: string
-      body: string
-      rating: number | null
-      language: string | null
-      written_at: string
-      written_precision: string
-    }>('title', 'body', 'rating', 'language', 'written_at', 'written_precision')
+  const version = await readOne(
+    trx('review_version').where(row(tables.reviewVersion, { shopId, reviewId, id: versionId })),
+    pick(tables.reviewVersion, 'title', 'body', 'rating', 'language', 'writtenAt', 'writtenPrecision'),
+  )
   await trx('review')
     .where({ shop_id: shopId, id: reviewId })
-    .update({
-      current_version_id: versionId,
-      rating: version.rating,
-      language: version.language ?? '',
-      has_text: `${version.title}${version.body}`.trim() !== '',
-      written_at: version.written_at,
-      written_precision: version.written_precision,
-      score: spamScore(await signalsOfVersion(trx, shopId, versionId)),
-      photos: trx('version_photo').where({ version_id: versionId }).count(),
-    })
-}
-
-export async function readVersion(db: Knex, shopId: number, versionId: number): Promise<ReviewVersion> {
-  return readVersionRow(
-    await db('review_version').where({ shop_id: shopId, id: versionId }).first(versionSelection),
-  )
+    .update(
+      row(tables.review, {
+        currentVersionId: versionId,
+        ...repeated(version),
+        score: spamScore(await signalsOfVersion(trx, shopId, versionId)),
+        photos: trx.raw('(SELECT count(*) FROM version_photo WHERE version_id = ?)', [versionId]),
+      }),
+    )
 }

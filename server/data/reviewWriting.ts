@@ -6,10 +6,12 @@ import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { MODEL, type Signal } from '../../core/moderation/signal'
 import type { ArrivalState } from '../../core/moderation/rules'
 import type { ProofMethod } from '../../core/proof/matchOrder'
-import { insertRows, nextIds } from './insertRows'
 import { insertPhotos, type PhotoOfVersion } from './photos'
 import { indexInserted } from './reviewIndexes'
-import { versionRow } from './versionRow'
+import { tables } from './schema/tables'
+import { insert, insertAll, newRow, nextId, row } from './rows'
+import { pick, readAll } from './select'
+import type { NewRow } from './table'
 
 export interface NewReview extends Pick<
   Review,
@@ -58,31 +60,33 @@ export async function insertReviews(
   reviews: NewReview[],
 ): Promise<ReviewIds[]> {
   if (reviews.length === 0) return []
-  const first = await nextIds(trx, 'review', 'review_version')
-  const ids = reviews.map((_, i) => ({ reviewId: first.review + i, versionId: first.review_version + i }))
+  const firstId = await nextId(trx, tables.review)
+  const firstVersionId = await nextId(trx, tables.reviewVersion)
+  const ids = reviews.map((_, i) => ({ reviewId: firstId + i, versionId: firstVersionId + i }))
   const customers = await customersByEmail(trx, shopId, reviews)
-  await insertRows(
+  await insertAll(
     trx,
-    'review',
+    tables.review,
     reviews.map((review, i) => reviewRow(shopId, review, ids[i]!, customers)),
   )
-  await insertRows(
+  await insertAll(
     trx,
-    'review_version',
-    reviews.map(({ version, receivedAt }, i) => ({
+    tables.reviewVersion,
+    reviews.map(({ version: { about, ...says }, receivedAt }, i) => ({
       id: ids[i]!.versionId,
-      shop_id: shopId,
-      review_id: ids[i]!.reviewId,
+      shopId,
+      reviewId: ids[i]!.reviewId,
       number: 1,
-      ...versionRow(version),
-      created_at: receivedAt,
+      ...says,
+      ...about,
+      createdAt: receivedAt,
     })),
   )
-  await insertRows(
+  await insertAll(
     trx,
-    'review_answer',
+    tables.reviewAnswer,
     reviews.flatMap(({ version }, i) =>
-      answerLines(version.answers).map((line) => ({ ...line, shop_id: shopId, review_id: ids[i]!.reviewId })),
+      answerLines(version.answers).map((line) => ({ ...line, shopId, reviewId: ids[i]!.reviewId })),
     ),
   )
   for (const [i, { proof, photos, receivedAt }] of reviews.entries()) {
@@ -94,7 +98,7 @@ export async function insertReviews(
     shopId,
     reviews.map(({ signals }, i) => ({ versionId: ids[i]!.versionId, signals })),
   )
-  await indexInserted(trx, { from: first.review, to: first.review + reviews.length - 1 })
+  await indexInserted(trx, { from: firstId, to: firstId + reviews.length - 1 })
   return ids
 }
 
@@ -115,46 +119,39 @@ function reviewRow(
   review: NewReview,
   { reviewId, versionId }: ReviewIds,
   customers: Map<string, number>,
-) {
-  const { version } = review
+): NewRow<typeof tables.review> {
+  const { version, customer, proof, signals: _signals, photos: _photos, ...stored } = review
   const approved = review.state === 'approved'
   return {
+    ...stored,
     id: reviewId,
-    shop_id: shopId,
-    public_id: review.publicId,
-    source: review.source,
-    form_id: review.formId,
-    token_hash: review.tokenHash,
-    intake_id: review.intakeId,
-    listing_id: review.listingId,
-    origin: review.origin,
-    external_key: review.externalKey,
-    product_id: review.productId,
-    customer_id: review.customer && customers.get(emailKeyOf(review.customer))!,
-    state: review.state,
-    arrival_state: review.state,
-    current_version_id: versionId,
-    published_version_id: approved ? versionId : null,
-    published_at: approved ? review.receivedAt : null,
-    rating: version.rating,
-    showable: review.showable,
-    verified: review.proof !== null,
-    unconfirmed: review.unconfirmed,
-    proof_failure: review.proofFailure,
-    claimed_order: review.claimedOrder,
-    score: review.score,
-    ip: review.ip,
-    fill_seconds: review.fillSeconds,
-    received_at: review.receivedAt,
-    written_at: version.writtenAt,
-    written_precision: version.writtenPrecision,
-    in_averages: sourcePolicies[review.source].inAverages,
-    note: review.note,
-    customer_language: review.customerLanguage,
-    language: version.language ?? '',
-    has_text: `${version.title}${version.body}`.trim() !== '',
+    shopId,
+    customerId: customer && customers.get(emailKeyOf(customer))!,
+    arrivalState: review.state,
+    currentVersionId: versionId,
+    publishedVersionId: approved ? versionId : null,
+    publishedAt: approved ? review.receivedAt : null,
+    ...repeated(version),
+    verified: proof !== null,
+    inAverages: sourcePolicies[review.source].inAverages,
   }
 }
+
+/** What a review repeats of its current version, for lists and searches. */
+export const repeated = ({
+  title,
+  body,
+  rating,
+  language,
+  writtenAt,
+  writtenPrecision,
+}: Pick<ReviewVersion, 'title' | 'body' | 'rating' | 'language' | 'writtenAt' | 'writtenPrecision'>) => ({
+  rating,
+  language: language ?? '',
+  hasText: `${title}${body}`.trim() !== '',
+  writtenAt,
+  writtenPrecision,
+})
 
 /** Stores the order line that verifies a purchase. */
 export async function insertProof(
@@ -164,12 +161,12 @@ export async function insertProof(
   proof: { lineId: number; method: ProofMethod },
   now: string,
 ): Promise<void> {
-  await trx('verification').insert({
-    shop_id: shopId,
-    review_id: reviewId,
+  await insert(trx, tables.verification, {
+    shopId,
+    reviewId,
     method: proof.method,
-    purchase_line_id: proof.lineId,
-    created_at: now,
+    purchaseLineId: proof.lineId,
+    createdAt: now,
   })
 }
 
@@ -189,20 +186,18 @@ async function customersByEmail(
   if (rows.size === 0) return new Map()
   await trx('customer')
     .insert(
-      [...rows].map(([emailKey, { customer, receivedAt }]) => ({
-        shop_id: shopId,
-        public_id: customer.publicId,
-        email_key: emailKey,
-        address: customer.address,
-        created_at: receivedAt,
-      })),
+      [...rows].map(([emailKey, { customer, receivedAt }]) =>
+        newRow(tables.customer, { ...customer, shopId, emailKey, createdAt: receivedAt }),
+      ),
     )
     .onConflict(['shop_id', 'email_key'])
     .ignore()
-  const found: { id: number; emailKey: string }[] = await trx('customer')
-    .where({ shop_id: shopId })
-    .whereIn('email_key', [...rows.keys()])
-    .select({ id: 'id', emailKey: 'email_key' })
+  const found = await readAll(
+    trx('customer')
+      .where({ shop_id: shopId })
+      .whereIn('email_key', [...rows.keys()]),
+    pick(tables.customer, 'id', 'emailKey'),
+  )
   return new Map(found.map(({ id, emailKey }) => [emailKey, id]))
 }
 
@@ -217,7 +212,7 @@ export async function setCustomer(
   const ids = await customersByEmail(trx, shopId, [{ customer, receivedAt: now }])
   await trx('review')
     .where({ shop_id: shopId, id: reviewId })
-    .update({ customer_id: ids.get(emailKeyOf(customer)) })
+    .update(row(tables.review, { customerId: ids.get(emailKeyOf(customer))! }))
 }
 
 export async function setUnconfirmed(
@@ -226,7 +221,7 @@ export async function setUnconfirmed(
   reviewId: number,
   unconfirmed: boolean,
 ): Promise<void> {
-  await trx('review').where({ shop_id: shopId, id: reviewId }).update({ unconfirmed })
+  await trx('review').where({ shop_id: shopId, id: reviewId }).update(row(tables.review, { unconfirmed }))
 }
 
 /** Stores the signals of versions. */
@@ -237,32 +232,23 @@ export async function insertSignals(
 ): Promise<void> {
   const all = versions.flatMap(({ versionId, signals }) => signals.map((signal) => ({ versionId, signal })))
   if (all.length === 0) return
-  const { signal: firstId } = await nextIds(trx, 'signal')
-  await insertRows(
+  const firstId = await nextId(trx, tables.signal)
+  await insertAll(
     trx,
-    'signal',
-    all.map(({ versionId, signal }, i) => ({
+    tables.signal,
+    all.map(({ versionId, signal: { places: _, ...signal } }, i) => ({
+      ...signal,
       id: firstId + i,
-      shop_id: shopId,
-      version_id: versionId,
+      shopId,
+      versionId,
       model: MODEL,
-      kind: signal.kind,
-      points: signal.points,
-      headline: signal.headline,
-      detail: signal.detail,
     })),
   )
-  await insertRows(
+  await insertAll(
     trx,
-    'signal_place',
+    tables.signalPlace,
     all.flatMap(({ signal }, i) =>
-      signal.places.map(({ field, start, end }) => ({
-        shop_id: shopId,
-        signal_id: firstId + i,
-        field,
-        start,
-        end,
-      })),
+      signal.places.map((place) => ({ ...place, shopId, signalId: firstId + i })),
     ),
   )
 }

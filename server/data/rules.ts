@@ -1,5 +1,8 @@
 import type { Knex } from 'knex'
 import { ruleSchema, type Rule } from '../../core/moderation/rules'
+import { tables } from './schema/tables'
+import { insert } from './rows'
+import { pick, readAll } from './select'
 
 export interface ShopRule extends Rule {
   name: string
@@ -7,15 +10,12 @@ export interface ShopRule extends Rule {
 
 /** The rules of a shop in their order, without those that every shop starts with. */
 export async function rulesOfShop(db: Knex, shopId: number): Promise<ShopRule[]> {
-  const rows: { name: string; rule: string }[] = await db('rule')
-    .where({ shop_id: shopId })
-    .orderBy('position')
-    .select('name', 'rule')
-  return rows.flatMap(({ name, rule }) => {
-    const read = ruleSchema.safeParse(JSON.parse(rule))
-    // A rule of a later version doesn't stop reviews from coming in.
-    return read.success ? [{ ...read.data, name }] : []
-  })
+  const rows = await readAll(
+    db('rule').where({ shop_id: shopId }).orderBy('position'),
+    pick(tables.rule, 'name', 'rule'),
+  )
+  // A rule of a later version doesn't stop reviews from coming in.
+  return rows.flatMap(({ name, rule }) => (rule ? [{ ...rule, name }] : []))
 }
 
 export async function insertRule(
@@ -23,12 +23,12 @@ export async function insertRule(
   shopId: number,
   { name, position, now, ...rule }: ShopRule & { position: number; now: string },
 ): Promise<void> {
-  await trx('rule').insert({
-    shop_id: shopId,
-    public_id: rule.id,
+  await insert(trx, tables.rule, {
+    shopId,
+    publicId: rule.id,
     name,
-    rule: JSON.stringify(ruleSchema.parse(rule)),
+    rule: ruleSchema.parse(rule),
     position,
-    created_at: now,
+    createdAt: now,
   })
 }

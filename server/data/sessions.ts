@@ -1,16 +1,11 @@
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { insert } from './rows'
+import type { NewRow } from './table'
 
 /** Only the hash of a session's token is stored, so a leaked database opens no session. */
-export async function insertSession(
-  db: Knex,
-  session: { tokenHash: string; memberId: number; createdAt: string; expiresAt: string },
-): Promise<void> {
-  await db('session').insert({
-    token_hash: session.tokenHash,
-    member_id: session.memberId,
-    created_at: session.createdAt,
-    expires_at: session.expiresAt,
-  })
+export async function insertSession(db: Knex, session: NewRow<typeof tables.session>): Promise<void> {
+  await insert(db, tables.session, session)
 }
 
 export async function deleteSession(db: Knex, tokenHash: string): Promise<void> {

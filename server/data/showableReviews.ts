@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { photoSchema } from '../../core/intake/candidate'
 import type { Knex } from 'knex'
-import { readAnswers } from './versionRow'
+import { aboutColumns } from './versionRow'
+import { tables } from './schema/tables'
+import { fromJson, like, maybe, pick, readAll, value } from './select'
 import type { ShowableReview } from '../../core/display/showableReview'
 
 const LATEST_PROOF = `(
@@ -27,27 +29,43 @@ const PHOTOS = `(
   WHERE version_photo.version_id = review.published_version_id AND photo.declined = 0
 )`
 
-type Row = Omit<
-  ShowableReview,
-  'reply' | 'tags' | 'photos' | 'verified' | 'hasText' | 'posted' | 'answers'
-> & {
-  answers: string
-  tags: string
-  photos: string
-  verified: 0 | 1
-  origin: string | null
-  likes: number | null
-  claimsVerified: 0 | 1 | null
-  replyName: string | null
-  replyBody: string | null
-}
-
 const texts = z.array(z.string())
 const pictures = z.array(photoSchema)
 
+const { seenUrl: _seenUrl, seenPublic: _seenPublic, ...aboutWriter } = aboutColumns
+
+const showable = (db: Knex) => ({
+  ...pick(tables.review, 'id', 'publicId', 'verified'),
+  ...pick(tables.reviewVersion, 'rating', 'writtenAt', 'writtenPrecision', 'title', 'body', 'authorName'),
+  ...pick(tables.reviewVersion, 'answers', 'language'),
+  ...aboutWriter,
+  // A review that the shop added belongs to the writer once she has confirmed it.
+  source: like(
+    tables.review.source,
+    db.raw("CASE WHEN review.confirmed_at IS NULL THEN review.source ELSE 'form' END"),
+  ),
+  productSku: maybe(tables.product.sku),
+  productTitle: maybe(tables.product.title),
+  tags: fromJson(texts, db.raw(TAGS)),
+  photos: fromJson(pictures, db.raw(PHOTOS)),
+  boughtAt: value(z.string().nullable(), db.raw(LATEST_PROOF)),
+  boughtBy: like(maybe(tables.verification.method), db.raw(STANDING_PROOF)),
+  seenUrl: like(
+    tables.reviewVersion.seenUrl,
+    db.raw("CASE WHEN review_version.seen_public = 1 THEN review_version.seen_url ELSE '' END"),
+  ),
+  listing: maybe(tables.listing.publicId),
+  form: maybe(tables.form.publicId),
+  origin: maybe(tables.listing.origin),
+  likes: tables.listingReview.likes,
+  claimsVerified: maybe(tables.listingReview.claimsVerified),
+  replyName: maybe(tables.reply.name),
+  replyBody: maybe(tables.reply.body),
+})
+
 /** Reviews that can be shown: approved, with consent. In no order; others are missing. */
 export async function showableReviews(db: Knex, shopId: number, ids: number[]): Promise<ShowableReview[]> {
-  const rows: Row[] = await db('review')
+  const query = db('review')
     .join('review_version', 'review_version.id', 'review.published_version_id')
     .leftJoin('product', 'product.id', 'review.product_id')
     .leftJoin('reply', 'reply.id', 'review.reply_id')
@@ -60,53 +78,14 @@ export async function showableReviews(db: Knex, shopId: number, ids: number[]): 
     .whereIn('review.id', ids)
     // The plus keeps SQLite from reading all reviews of the shop.
     .whereRaw('+review.shop_id = ?', shopId)
-    .select({
-      id: 'review.id',
-      publicId: 'review.public_id',
-      // A review that the shop added belongs to the writer once she has confirmed it.
-      source: db.raw("CASE WHEN review.confirmed_at IS NULL THEN review.source ELSE 'form' END"),
-      rating: 'review_version.rating',
-      writtenAt: 'review_version.written_at',
-      writtenPrecision: 'review_version.written_precision',
-      title: 'review_version.title',
-      body: 'review_version.body',
-      authorName: 'review_version.author_name',
-      answers: 'review_version.answers',
-      language: 'review_version.language',
-      productSku: 'product.sku',
-      productTitle: 'product.title',
-      tags: db.raw(TAGS),
-      photos: db.raw(PHOTOS),
-      verified: 'review.verified',
-      boughtAt: db.raw(LATEST_PROOF),
-      boughtBy: db.raw(STANDING_PROOF),
-      role: 'review_version.author_role',
-      company: 'review_version.company',
-      companyUrl: 'review_version.company_url',
-      relationship: 'review_version.relationship',
-      portrait: 'review_version.portrait',
-      companyLogo: 'review_version.company_logo',
-      seenUrl: db.raw("CASE WHEN review_version.seen_public = 1 THEN review_version.seen_url ELSE '' END"),
-      listing: 'listing.public_id',
-      form: 'form.public_id',
-      origin: 'listing.origin',
-      likes: 'listing_review.likes',
-      claimsVerified: 'listing_review.claims_verified',
-      replyName: 'reply.name',
-      replyBody: 'reply.body',
-    })
-  return rows.map(
-    ({ replyName, replyBody, tags, photos, answers, verified, origin, likes, claimsVerified, ...row }) => ({
-      ...row,
-      posted: origin === null ? null : { origin, likes, claimsVerified: claimsVerified === 1 },
-      // Those given to the shop alone never go out.
-      answers: readAnswers(answers).filter((answer) => !answer.private),
-      tags: texts.parse(JSON.parse(tags)),
-      photos: pictures.parse(JSON.parse(photos)),
-      verified: verified === 1,
-      hasText: row.title.trim() + row.body.trim() !== '',
-      hasPhoto: photos !== '[]',
-      reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
-    }),
-  )
+  const rows = await readAll(query, showable(db))
+  return rows.map(({ replyName, replyBody, answers, origin, likes, claimsVerified, ...row }) => ({
+    ...row,
+    posted: origin === null ? null : { origin, likes, claimsVerified: claimsVerified === true },
+    // Those given to the shop alone never go out.
+    answers: answers.filter((answer) => !answer.private),
+    hasText: row.title.trim() + row.body.trim() !== '',
+    hasPhoto: row.photos.length > 0,
+    reply: replyName !== null && replyBody !== null ? { name: replyName, body: replyBody } : null,
+  }))
 }

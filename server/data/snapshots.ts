@@ -1,20 +1,14 @@
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { insert, insertAll, row, whereOf } from './rows'
+import { pick, readAll, type Selected } from './select'
+import type { Part } from './table'
 
+const columns = pick(tables.snapshot, 'displayId', 'shopId', 'versionId', 'etag', 'body')
 /** The rendered bytes of a published version. */
-interface Snapshot {
-  displayId: number
-  shopId: number
-  versionId: number
-  etag: string
-  body: string
-}
-
+type Snapshot = Selected<typeof columns>
 /** What a snapshot depends on. */
-interface SnapshotScope {
-  /** Keys of SKUs; null for all products. */
-  scope: string[] | null
-  byTags: boolean
-}
+const scopeColumns = pick(tables.snapshot, 'scope', 'byTags')
 
 /** The variant without a product, language or theme. */
 const PLAIN = ''
@@ -22,25 +16,19 @@ const PLAIN = ''
 /** Replaces the snapshot of a display and the list of reviews in it. */
 export async function storeSnapshot(
   trx: Knex.Transaction,
-  snapshot: Snapshot & SnapshotScope,
+  snapshot: Snapshot & Selected<typeof scopeColumns>,
   reviewIds: number[],
   now: string,
 ): Promise<void> {
-  await trx('snapshot').where({ display_id: snapshot.displayId, variant: PLAIN }).delete()
-  const [id] = await trx('snapshot').insert({
-    shop_id: snapshot.shopId,
-    display_id: snapshot.displayId,
-    variant: PLAIN,
-    version_id: snapshot.versionId,
-    etag: snapshot.etag,
-    body: snapshot.body,
-    scope: snapshot.scope && JSON.stringify(snapshot.scope),
-    by_tags: snapshot.byTags,
-    rendered_at: now,
-  })
-  if (reviewIds.length === 0) return
-  await trx('snapshot_review').insert(
-    reviewIds.map((review_id) => ({ shop_id: snapshot.shopId, snapshot_id: id, review_id })),
+  const { shopId, displayId } = snapshot
+  await trx('snapshot')
+    .where(row(tables.snapshot, { displayId, variant: PLAIN }))
+    .delete()
+  const snapshotId = await insert(trx, tables.snapshot, { ...snapshot, variant: PLAIN, renderedAt: now })
+  await insertAll(
+    trx,
+    tables.snapshotReview,
+    reviewIds.map((reviewId) => ({ shopId, snapshotId, reviewId })),
   )
 }
 
@@ -48,7 +36,7 @@ type LiveSnapshot = Snapshot & { key: string; address: string | null }
 
 /** All snapshots of a shop. */
 export async function snapshotsOfShop(db: Knex, shopId: number): Promise<LiveSnapshot[]> {
-  return snapshots(db).where({ 'display.shop_id': shopId })
+  return snapshots(db, { shopId })
 }
 
 /** What visitors get of some displays, by display. */
@@ -56,10 +44,10 @@ export async function snapshotsOf(
   db: Knex,
   displayIds: number[],
 ): Promise<Map<number, Pick<Snapshot, 'versionId' | 'body'>>> {
-  const rows: Pick<Snapshot, 'displayId' | 'versionId' | 'body'>[] = await db('snapshot')
-    .whereIn('display_id', displayIds)
-    .where({ variant: PLAIN })
-    .select({ displayId: 'display_id', versionId: 'version_id', body: 'body' })
+  const rows = await readAll(
+    db('snapshot').whereIn('display_id', displayIds).where({ variant: PLAIN }),
+    pick(tables.snapshot, 'displayId', 'versionId', 'body'),
+  )
   return new Map(rows.map(({ displayId, ...snapshot }) => [displayId, snapshot]))
 }
 
@@ -68,20 +56,14 @@ export async function allSnapshots(db: Knex): Promise<LiveSnapshot[]> {
   return snapshots(db)
 }
 
-function snapshots(db: Knex) {
-  return db('snapshot')
-    .join('display', 'display.id', 'snapshot.display_id')
-    .where({ variant: PLAIN })
-    .whereRaw('snapshot.version_id = display.live_version_id')
-    .select<LiveSnapshot[]>({
-      displayId: 'snapshot.display_id',
-      shopId: 'snapshot.shop_id',
-      versionId: 'snapshot.version_id',
-      etag: 'snapshot.etag',
-      body: 'snapshot.body',
-      key: 'display.key',
-      address: 'display.address',
-    })
+function snapshots(db: Knex, of: Part<typeof tables.display> = {}): Promise<LiveSnapshot[]> {
+  return readAll(
+    db('snapshot')
+      .join('display', 'display.id', 'snapshot.display_id')
+      .where({ variant: PLAIN, ...whereOf(tables.display, of) })
+      .whereRaw('snapshot.version_id = display.live_version_id'),
+    { ...columns, ...pick(tables.display, 'key', 'address') },
+  )
 }
 
 /** The displays that show a review to visitors now. */
@@ -90,9 +72,11 @@ export async function displaysWithReview(
   shopId: number,
   reviewId: number,
 ): Promise<{ key: string; name: string }[]> {
-  return db('snapshot_review')
-    .join('snapshot', 'snapshot.id', 'snapshot_review.snapshot_id')
-    .join('display', 'display.id', 'snapshot.display_id')
-    .where({ 'snapshot_review.shop_id': shopId, 'snapshot_review.review_id': reviewId })
-    .select({ key: 'display.key', name: 'display.name' })
+  return readAll(
+    db('snapshot_review')
+      .join('snapshot', 'snapshot.id', 'snapshot_review.snapshot_id')
+      .join('display', 'display.id', 'snapshot.display_id')
+      .where(whereOf(tables.snapshotReview, { shopId, reviewId })),
+    pick(tables.display, 'key', 'name'),
+  )
 }

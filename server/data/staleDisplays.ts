@@ -1,5 +1,7 @@
 import type { Knex } from 'knex'
-import { readVersion, versionColumns, type DisplayVersion, type VersionRow } from './displays'
+import { readable, versionColumns, type DisplayVersion } from './displays'
+import { tables } from './schema/tables'
+import { hasRows, pick, readAll } from './select'
 
 /** Marks one published display of a shop, or all, for rendering. */
 export async function markDisplaysStale(
@@ -42,7 +44,7 @@ export async function markShowingStale(
   )
 }
 
-const liveDisplays = (trx: Knex.Transaction, shopId: number) =>
+const liveDisplays = (trx: Knex, shopId: number) =>
   trx('display').where({ shop_id: shopId }).whereNotNull('live_version_id')
 
 /** A display that is being rendered can already contain what it was before, so its mark counts up. */
@@ -62,11 +64,7 @@ async function marked(
 }
 
 export async function hasLiveDisplay(db: Knex, shopId: number): Promise<boolean> {
-  const row: unknown = await db('display')
-    .where({ shop_id: shopId })
-    .whereNotNull('live_version_id')
-    .first('id')
-  return row !== undefined
+  return hasRows(liveDisplays(db, shopId))
 }
 
 /** A display to render; `stale` counts the requests for it. */
@@ -79,14 +77,15 @@ export interface StaleDisplay {
 }
 
 export async function staleDisplays(db: Knex, shopId: number): Promise<StaleDisplay[]> {
-  const rows: (VersionRow & { displayId: number; key: string; stale: number; address: string | null })[] =
-    await db('display')
+  const rows = await readAll(
+    db('display')
       .join('display_version', 'display_version.id', 'display.live_version_id')
       .where('display.shop_id', shopId)
-      .where('display.stale', '>', 0)
-      .select({ ...versionColumns, displayId: 'display.id', key: 'key', stale: 'stale', address: 'address' })
+      .where('display.stale', '>', 0),
+    { ...versionColumns, displayId: tables.display.id, ...pick(tables.display, 'key', 'stale', 'address') },
+  )
   return rows.flatMap(({ displayId, key, stale, address, ...version }) => {
-    const live = readVersion(version)
+    const live = readable(version)
     // One that can't be read stays as it was rendered.
     return live ? [{ id: displayId, key, stale, address, live }] : []
   })

@@ -1,12 +1,13 @@
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { insertAll } from './rows'
+import { pick, readAll, readFirst, type Selected } from './select'
 
 /** A shop with more tags than this searches among them. */
 export const MAX_LISTED_TAGS = 50
 
-export interface Tag {
-  id: number
-  name: string
-}
+export type Tag = Selected<typeof columns>
+const columns = pick(tables.tag, 'id', 'name')
 
 /** Names of tags that contain some words, those of most reviews first. */
 export async function frequentTags(
@@ -25,7 +26,7 @@ export async function frequentTags(
 }
 
 export async function findTag(db: Knex, shopId: number, name: string): Promise<Tag | undefined> {
-  return db('tag').where({ shop_id: shopId, name }).first('id', 'name')
+  return readFirst(db('tag').where({ shop_id: shopId, name }), columns)
 }
 
 /** Creates a missing tag. Names that differ only in case are the same tag. */
@@ -47,8 +48,11 @@ export async function tagReview(
   reviewId: number,
   tagIds: number[],
 ): Promise<void> {
-  if (tagIds.length > 0)
-    await trx('review_tag').insert(tagIds.map((tag_id) => ({ shop_id: shopId, tag_id, review_id: reviewId })))
+  await insertAll(
+    trx,
+    tables.reviewTag,
+    tagIds.map((tagId) => ({ shopId, tagId, reviewId })),
+  )
 }
 
 /** The tags of each review. */
@@ -57,12 +61,14 @@ export async function tagsOfReviews(
   shopId: number,
   reviewIds: number[],
 ): Promise<Map<number, string[]>> {
-  const rows: { reviewId: number; name: string }[] = await db('review_tag')
-    .join('tag', 'tag.id', 'review_tag.tag_id')
-    .where('review_tag.shop_id', shopId)
-    .whereIn('review_tag.review_id', reviewIds)
-    .orderBy('tag.name')
-    .select({ reviewId: 'review_tag.review_id', name: 'tag.name' })
+  const rows = await readAll(
+    db('review_tag')
+      .join('tag', 'tag.id', 'review_tag.tag_id')
+      .where('review_tag.shop_id', shopId)
+      .whereIn('review_tag.review_id', reviewIds)
+      .orderBy('tag.name'),
+    { reviewId: tables.reviewTag.reviewId, name: tables.tag.name },
+  )
   const found = new Map<number, string[]>()
   for (const { reviewId, name } of rows) found.set(reviewId, [...(found.get(reviewId) ?? []), name])
   return found

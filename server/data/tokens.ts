@@ -1,31 +1,20 @@
 import type { Knex } from 'knex'
+import { tables } from './schema/tables'
+import { newRow, row, whereOf } from './rows'
+import { hasRows, pick, readFirst, type Selected } from './select'
+import type { NewRow } from './table'
 
 /** The purpose of a link in an email. */
-export type TokenPurpose = 'confirm' | 'review'
+export type TokenPurpose = Selected<Pick<typeof tables.token, 'purpose'>>['purpose']
 
-interface Token {
-  id: number
-  reviewId: number
-  shopId: number
-  expiresAt: string
-  usedAt: string | null
+const columns = {
+  ...pick(tables.token, 'id', 'reviewId', 'expiresAt', 'usedAt'),
+  shopId: tables.review.shopId,
 }
 
 /** Saves a token. Saving it again extends its life. */
-export async function upsertToken(
-  trx: Knex,
-  token: { hash: string; purpose: TokenPurpose; reviewId: number; now: string; expiresAt: string },
-): Promise<void> {
-  await trx('token')
-    .insert({
-      hash: token.hash,
-      purpose: token.purpose,
-      review_id: token.reviewId,
-      created_at: token.now,
-      expires_at: token.expiresAt,
-    })
-    .onConflict('hash')
-    .merge(['expires_at'])
+export async function upsertToken(trx: Knex, token: NewRow<typeof tables.token>): Promise<void> {
+  await trx('token').insert(newRow(tables.token, token)).onConflict('hash').merge(['expires_at'])
 }
 
 /** Finds a token by its hash; null if it has expired. */
@@ -34,18 +23,14 @@ export async function findToken(
   purpose: TokenPurpose,
   hash: string,
   now: string,
-): Promise<Token | undefined> {
-  return db('token')
-    .join('review', 'review.id', 'token.review_id')
-    .where({ 'token.hash': hash, 'token.purpose': purpose })
-    .where('token.expires_at', '>', now)
-    .first({
-      id: 'token.id',
-      reviewId: 'token.review_id',
-      shopId: 'review.shop_id',
-      expiresAt: 'token.expires_at',
-      usedAt: 'token.used_at',
-    })
+): Promise<Selected<typeof columns> | undefined> {
+  return readFirst(
+    db('token')
+      .join('review', 'review.id', 'token.review_id')
+      .where(whereOf(tables.token, { hash, purpose }))
+      .where('token.expires_at', '>', now),
+    columns,
+  )
 }
 
 /** Links of a purpose that were not used lead nowhere from now on. */
@@ -60,10 +45,16 @@ export async function hasOpenTokens(
   purpose: TokenPurpose,
   now: string,
 ): Promise<boolean> {
-  const open = db('token').where({ review_id: reviewId, purpose }).whereNull('used_at')
-  return (await open.where('expires_at', '>', now).first('id')) !== undefined
+  return hasRows(
+    db('token')
+      .where(row(tables.token, { reviewId, purpose, usedAt: null }))
+      .where('expires_at', '>', now),
+  )
 }
 
 export async function useToken(trx: Knex, id: number, now: string): Promise<void> {
-  await trx('token').where({ id }).whereNull('used_at').update({ used_at: now })
+  await trx('token')
+    .where({ id })
+    .whereNull('used_at')
+    .update(row(tables.token, { usedAt: now }))
 }

@@ -31,7 +31,8 @@ import { writeBackup } from '../backup/writeBackup'
 import { productRow } from '../data/products'
 import { findReview } from '../data/reviewReading'
 import { ordersView } from '../proof/ordersUpload'
-import { insertRows } from '../data/insertRows'
+import { tables } from '../data/schema/tables'
+import { insertAll } from '../data/rows'
 import { makeLive } from '../publishing/draft'
 
 /* What attacks and daily use once brought down, each through the real listener. */
@@ -343,7 +344,7 @@ describe('a shop with many products', () => {
       const rows = Array.from({ length: MANY }, (_, i) =>
         productRow(app.shop.id, `many${i}`, { sku: `M-${i}`, title: `Comb frame ${i}` }),
       )
-      await insertRows(trx, 'product', rows)
+      await insertAll(trx, tables.product, rows)
     })
   })
 

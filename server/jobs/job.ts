@@ -3,8 +3,8 @@ export interface Job {
   /** Null for jobs of the installation. */
   shopId: number | null
   kind: string
-  /** JSON; may contain the progress from which the job can continue. */
-  payload: string
+  /** Can contain the progress from which the job can continue. */
+  payload: unknown
   generation: number
   /** Including this one. */
   attempts: number

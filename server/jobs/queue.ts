@@ -1,4 +1,7 @@
 import type { Knex } from 'knex'
+import { tables } from '../data/schema/tables'
+import { newRow, row } from '../data/rows'
+import { pick, readOne } from '../data/select'
 import type { Job, NewJob, Outcome } from './job'
 
 /**
@@ -7,25 +10,20 @@ import type { Job, NewJob, Outcome } from './job'
  */
 export async function enqueue(trx: Knex.Transaction, job: NewJob): Promise<void> {
   await trx('job')
-    .insert({
-      shop_id: job.shopId,
-      kind: job.kind,
-      unique_key: job.uniqueKey,
-      payload: JSON.stringify(job.payload),
-      due_at: job.dueAt,
-      created_at: job.dueAt,
-    })
+    .insert(newRow(tables.job, { ...job, createdAt: job.dueAt }))
     .onConflict('unique_key')
-    .merge({
-      payload: JSON.stringify(job.payload),
-      due_at: job.dueAt,
-      generation: trx.raw('job.generation + 1'),
-      attempts: 0,
-      error: null,
-      ended_at: null,
-      cancel_asked: 0,
-      state: trx.raw("CASE job.state WHEN 'running' THEN 'running' ELSE 'due' END"),
-    })
+    .merge(
+      row(tables.job, {
+        payload: job.payload,
+        dueAt: job.dueAt,
+        generation: trx.raw('job.generation + 1'),
+        attempts: 0,
+        error: null,
+        endedAt: null,
+        cancelAsked: false,
+        state: trx.raw("CASE job.state WHEN 'running' THEN 'running' ELSE 'due' END"),
+      }),
+    )
 }
 
 /** Adds a recurring job. If it exists, it is due after its interval at the latest, also after the clock was set back. */
@@ -36,10 +34,12 @@ export async function enqueueRecurring(
   const at = now.toISOString()
   const latest = new Date(now.getTime() + everyMs).toISOString()
   await db('job')
-    .insert({ kind, unique_key: kind, payload: '{}', due_at: at, created_at: at, every_ms: everyMs })
+    .insert(newRow(tables.job, { kind, uniqueKey: kind, payload: {}, dueAt: at, createdAt: at, everyMs }))
     .onConflict('unique_key')
-    .merge({ every_ms: everyMs, due_at: db.raw('min(job.due_at, ?)', [latest]) })
+    .merge(row(tables.job, { everyMs, dueAt: db.raw('min(job.due_at, ?)', [latest]) }))
 }
+
+const leasedJob = pick(tables.job, 'id', 'shopId', 'kind', 'payload', 'generation', 'attempts')
 
 export async function leaseNext(
   db: Knex,
@@ -48,21 +48,21 @@ export async function leaseNext(
   leasedUntil: string,
 ): Promise<Job | undefined> {
   const due = `SELECT id FROM job WHERE state = 'due' AND due_at <= ? AND kind IN (${kinds.map(() => '?').join(', ')}) ORDER BY due_at LIMIT 1`
-  const rows: (Omit<Job, 'shopId'> & { shop_id: number | null })[] = await db.raw(
-    `UPDATE job SET state = 'running', leased_until = ?, attempts = attempts + 1 WHERE id = (${due})
-     RETURNING id, shop_id, kind, payload, generation, attempts`,
+  const leased: { id: number }[] = await db.raw(
+    `UPDATE job SET state = 'running', leased_until = ?, attempts = attempts + 1 WHERE id = (${due}) RETURNING id`,
     [leasedUntil, now, ...kinds],
   )
-  const row = rows[0]
-  if (!row) return undefined
-  const { shop_id: shopId, ...job } = row
-  return { ...job, shopId }
+  const [job] = leased
+  return job && readOne(db('job').where(job), leasedJob)
 }
 
 /** Returns the ids of jobs that should be cancelled. */
 export async function renewLeases(db: Knex, ids: number[], leasedUntil: string): Promise<number[]> {
-  await db('job').whereIn('id', ids).update({ leased_until: leasedUntil })
-  return db('job').whereIn('id', ids).where({ cancel_asked: 1 }).pluck('id')
+  await db('job').whereIn('id', ids).update(row(tables.job, { leasedUntil }))
+  return db('job')
+    .whereIn('id', ids)
+    .where(row(tables.job, { cancelAsked: true }))
+    .pluck('id')
 }
 
 export async function noteProgress(db: Knex, id: number, done: number, total: number | null): Promise<void> {
@@ -77,13 +77,15 @@ export async function finish(
 ): Promise<void> {
   const sameAsBegun = () => db('job').where({ id: job.id, generation: job.generation })
   const ended = kept
-    ? await sameAsBegun().update({
-        state: 'done',
-        result: JSON.stringify(outcome ?? {}),
-        error: null,
-        ended_at: now,
-        leased_until: null,
-      })
+    ? await sameAsBegun().update(
+        row(tables.job, {
+          state: 'done',
+          result: outcome ?? {},
+          error: null,
+          endedAt: now,
+          leasedUntil: null,
+        }),
+      )
     : await sameAsBegun().delete()
   if (ended === 0) await rescheduleJob(db, job.id, {})
 }
@@ -95,13 +97,7 @@ export async function rescheduleJob(
 ): Promise<void> {
   await db('job')
     .where({ id })
-    .update({
-      state: 'due',
-      leased_until: null,
-      error: more.error ?? null,
-      ...(more.dueAt !== undefined && { due_at: more.dueAt }),
-      ...(more.attempts !== undefined && { attempts: more.attempts }),
-    })
+    .update(row(tables.job, { ...more, state: 'due', leasedUntil: null, error: more.error ?? null }))
 }
 
 export async function endUndone(
@@ -110,14 +106,16 @@ export async function endUndone(
   state: 'failed' | 'cancelled',
   { error, now }: { error: string | null; now: string },
 ): Promise<void> {
-  await db('job').where({ id }).update({ state, error, ended_at: now, leased_until: null })
+  await db('job')
+    .where({ id })
+    .update(row(tables.job, { state, error, endedAt: now, leasedUntil: null }))
 }
 
 export async function releaseExpired(db: Knex, now: string): Promise<void> {
   await db('job')
     .where({ state: 'running' })
     .where('leased_until', '<=', now)
-    .update({ state: 'due', leased_until: null })
+    .update(row(tables.job, { state: 'due', leasedUntil: null }))
 }
 
 // Only one process uses a database, so at its start every lease is stale.
@@ -125,5 +123,5 @@ export async function releaseAll(db: Knex): Promise<void> {
   await db('job')
     .where({ state: 'running' })
     .whereNotNull('leased_until')
-    .update({ state: 'due', leased_until: null })
+    .update(row(tables.job, { state: 'due', leasedUntil: null }))
 }

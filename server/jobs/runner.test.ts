@@ -64,10 +64,7 @@ test('asked for again while it is being done, it is done once more, as it was as
   await ask('work:1', 'work', { back: false })
   await start(kind(work)).drain()
   await jobs.stop()
-  expect(work.mock.calls.map(([{ payload }]) => JSON.parse(payload) as object)).toEqual([
-    { back: false },
-    { back: true },
-  ])
+  expect(work.mock.calls.map(([{ payload }]) => payload)).toEqual([{ back: false }, { back: true }])
 })
 
 test('what fails is tried again after growing waits, and in the end kept with its reason until somebody asks again', async () => {

@@ -48,7 +48,7 @@ export async function askForCheck(
 /** The job. At its end it queues the next check. */
 export async function runCheckListing(services: Services, job: Job, control: JobControl): Promise<void> {
   const { db, now, busyOrigins } = services
-  const { listingId } = checkListingSchema.parse(JSON.parse(job.payload))
+  const { listingId } = checkListingSchema.parse(job.payload)
   const listing = await findListing(db, job.shopId!, { id: listingId })
   const adapter = listing && adapterFor(services.origins, listing)
   if (!listing || listing.state !== 'active') return

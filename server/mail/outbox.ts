@@ -35,7 +35,7 @@ const payloadSchema = z.object({ mail: z.number() })
  * same Message-ID, so that mail programs recognise the copy.
  */
 export async function sendMail({ db, now, mailer, changes }: Services, job: Job): Promise<void> {
-  const mail = await findMail(db, payloadSchema.parse(JSON.parse(job.payload)).mail)
+  const mail = await findMail(db, payloadSchema.parse(job.payload).mail)
   if (!mail || mail.state !== 'waiting') return
   try {
     if (!mailer) throw new MailRefused('No mail server is set.', true)

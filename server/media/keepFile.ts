@@ -20,7 +20,7 @@ export async function keepFile(
   const { db, mediaFolder, now } = services
   const name = nameOf(picture)
   // Registered before it is written: the clean-up of unused files skips recent registrations.
-  await insertMedia(db, { shopId, name, ...size(picture.info), now: now().toISOString() })
+  await insertMedia(db, { shopId, name, ...size(picture.info), createdAt: now().toISOString() })
   await writeWhole(services, path.join(mediaFolder, name), picture.data)
   return name
 }
@@ -46,7 +46,7 @@ export async function releasePendingFile(
   { name, width, height }: { name: string; width: number; height: number },
 ): Promise<void> {
   const { db, mediaFolder, now, newId } = services
-  await insertMedia(db, { shopId, name, width, height, now: now().toISOString() })
+  await insertMedia(db, { shopId, name, width, height, createdAt: now().toISOString() })
   const file = path.join(mediaFolder, name)
   if (existsSync(file)) return
   await mkdir(mediaFolder, { recursive: true })

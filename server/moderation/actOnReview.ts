@@ -116,7 +116,7 @@ async function changeBy(
       if (memberId === null || act.reply === review.reply?.body) return null
       await updateReplyDraft(trx, shop.id, review.publicId, '')
       const reply = { shopId: shop.id, reviewId: review.id, memberId, name: shop.replyName }
-      return { replyId: await insertReply(trx, { ...reply, body: act.reply, now }) }
+      return { replyId: await insertReply(trx, { ...reply, body: act.reply, postedAt: now }) }
     }
     case 'hidePhoto':
     case 'showPhoto': {

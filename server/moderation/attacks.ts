@@ -38,9 +38,7 @@ export interface AttackView {
 export async function latestAttack({ db, now }: Services, shop: Shop): Promise<AttackView | null> {
   const moment = now().getTime()
   const since = new Date(moment - SHOWN_FOR_MS).toISOString()
-  const arrivals = (await arrivalsSince(db, shop.id, since, MAX_ARRIVALS)).filter(
-    ({ state }) => state !== 'undone',
-  )
+  const arrivals = await arrivalsSince(db, shop.id, since, MAX_ARRIVALS)
   for (const [groupId, members] of groupsOf(arrivals)) {
     if (members.length < MIN_MEMBERS) continue
     const shared = await sharedInAttack(
@@ -90,7 +88,7 @@ function viewOf(groupId: number, members: LateArrival[], arrivals: LateArrival[]
     last: new Date(last).toISOString(),
     // As long as the detector waits for another member.
     isOver: now - last > Math.max(6 * HOUR_MS, 20 * (median(gaps) ?? 0)),
-    member: { publicId: shown.publicId, state: shown.state as ReviewState },
+    member: { publicId: shown.publicId, state: shown.state },
     bars,
     barsFrom: new Date(from).toISOString(),
     barsTo: new Date(to).toISOString(),

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import type { Source } from '../../core/intake/sourcePolicy'
 import { expect, test } from 'vitest'
 import { wholeLane, type LaneFilter } from '../data/laneFilter'
 import type { CountedGroup } from '../data/reviewCounts'
@@ -7,11 +8,11 @@ import { countOf, facetsOf, rarestPart, type LaneGroups } from './facets'
 const group = fc.record({
   rating: fc.constantFrom(0, 100, 500),
   productId: fc.constantFrom(0, 1, 2),
-  source: fc.constantFrom('form', 'manualEntry'),
+  source: fc.constantFrom<Source>('form', 'manualEntry'),
   language: fc.constantFrom('', 'de', 'en'),
-  verified: fc.constantFrom<0 | 1>(0, 1),
-  hasText: fc.constantFrom<0 | 1>(0, 1),
-  needsReply: fc.constantFrom<0 | 1>(0, 1),
+  verified: fc.boolean(),
+  hasText: fc.boolean(),
+  needsReply: fc.boolean(),
   count: fc.integer({ min: 1, max: 9 }),
 })
 const filter: fc.Arbitrary<LaneFilter> = fc
@@ -53,9 +54,9 @@ test('the rarest part is the one that alone lets the fewest through', () => {
     productId: 1,
     source: 'form',
     language: 'en',
-    verified: 1,
-    hasText: 1,
-    needsReply: 0,
+    verified: true,
+    hasText: true,
+    needsReply: false,
     count: 1,
     ...parts,
   })

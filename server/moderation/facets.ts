@@ -26,11 +26,12 @@ export async function laneGroups(
   return { all, ofProduct: productId === null ? all : await groupsInLane(db, shopId, state, [productId]) }
 }
 
-/** The counters store true and false as 1 and 0. */
-const keyOf = (value: string | number | boolean) => String(typeof value === 'boolean' ? Number(value) : value)
+/** Choices are named as SQLite stores them. */
+const keyOf = (value: string | number | boolean | null) =>
+  String(typeof value === 'boolean' ? Number(value) : value)
 
 type Asked = ReturnType<typeof countedIn>[number]
-const fits = (group: CountedGroup, { part, value }: Asked) => keyOf(group[part]!) === keyOf(value)
+const fits = (group: CountedGroup, { part, value }: Asked) => keyOf(group[part]) === keyOf(value)
 
 /**
  * Adds up the counters of a lane.
@@ -39,7 +40,7 @@ const fits = (group: CountedGroup, { part, value }: Asked) => keyOf(group[part]!
 export function facetsOf({ ofProduct }: LaneGroups, listed: CountedGroup[], filter: LaneFilter): Facets {
   const facets: Facets = recordOf(countedParts, () => ({}))
   const add = (part: CountedPart, group: CountedGroup) => {
-    const choice = keyOf(group[part]!)
+    const choice = keyOf(group[part])
     facets[part][choice] = (facets[part][choice] ?? 0) + group.count
   }
   const asked = countedIn(filter).filter(({ part }) => part !== 'productId')

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import type { DecisionState } from '../../core/moderation/decisionState'
-import type { ReviewState } from '../../core/moderation/rules'
+import type { StoredState } from '../../core/moderation/rules'
 import type { Signal, SignalKind } from '../../core/moderation/signal'
 import { writersSignals } from '../../core/moderation/signals/writers'
 import type { Confirmable } from '../data/confirmations'
@@ -94,11 +94,11 @@ export async function moveByRules(
   shop: Shop,
   review: Pick<Confirmable, 'id' | 'versionId'>,
   before: DecisionState,
-  { state, byRule, unconfirmed }: { state: ReviewState } & Pick<JudgedAgain, 'byRule' | 'unconfirmed'>,
+  { state, byRule, unconfirmed }: { state: StoredState } & Pick<JudgedAgain, 'byRule' | 'unconfirmed'>,
   entry: Omit<Parameters<typeof appendDecision>[1], 'shopId' | 'reviewId' | 'before' | 'after'>,
 ): Promise<void> {
   const now = await readDecisionState(trx, shop.id, review.id)
-  const inState = (to: ReviewState) => ({
+  const inState = (to: StoredState) => ({
     ...now,
     state: to,
     ...(to === 'approved' && {

@@ -54,7 +54,7 @@ const holdSchema = z.object({ crowd: z.array(z.string()), sign: z.custom<Signal>
 /** Holds back the earlier members of an attack, each in its own transaction, because there can be many. */
 export async function holdCrowd(services: Services, job: Job): Promise<void> {
   const { db, now } = services
-  const { crowd, sign } = holdSchema.parse(JSON.parse(job.payload))
+  const { crowd, sign } = holdSchema.parse(job.payload)
   const shop = await findShop(db, job.shopId!)
   for (const member of await openWithout(db, shop.id, crowd, 'burst'))
     await writing(db, (trx) => holdWithCrowd(trx, shop, member, sign, now().toISOString()))

@@ -51,7 +51,7 @@ export async function runOrderImport(
   { signal, progress }: JobControl,
 ): Promise<Outcome> {
   const shopId = job.shopId!
-  const { upload } = orderImportSchema.parse(JSON.parse(job.payload))
+  const { upload } = orderImportSchema.parse(job.payload)
   const outcome = await services.workers.run(
     'importOrders',
     { job: job.id, shopId },
@@ -80,6 +80,6 @@ export async function ordersView({ db }: Services, shop: Shop): Promise<OrdersVi
   const job = await latestJob(db, shop.id, IMPORT_ORDERS)
   if (!job) return { ...summary, latest: null }
   const { id, state, done, total, error } = job
-  const { name, report } = orderImportSchema.parse(JSON.parse(job.payload))
+  const { name, report } = orderImportSchema.parse(job.payload)
   return { ...summary, latest: { id, state, done, total, error, name, report } }
 }

@@ -1,4 +1,4 @@
-import { productRow } from '../data/products'
+import { insertProduct } from '../data/products'
 import { expect, test } from 'vitest'
 import { plainAct } from '../../core/moderation/reviewAct'
 import { addMember, addShop, send, testServices } from '../../tests/support/shop'
@@ -11,10 +11,8 @@ test('the average that visitors read is the one worked out from the database by 
   const { db } = services
   const mara = await addMember(services, 'Mara')
   const shop = await addShop(services, 'wrenfield', [mara])
-  await db('product').insert([
-    productRow(shop.id, 'p-smoker', { sku: 'SM-L', title: 'Smoker' }),
-    productRow(shop.id, 'p-veil', { sku: 'VL-H', title: 'Veil' }),
-  ])
+  await insertProduct(db, shop.id, 'p-smoker', { sku: 'SM-L', title: 'Smoker' })
+  await insertProduct(db, shop.id, 'p-veil', { sku: 'VL-H', title: 'Veil' })
   const skus = ['HK-2', 'SM-L', 'VL-H', '']
   for (let i = 0; i < 40; i++) {
     clock.now = new Date(clock.now.getTime() + 60_000)

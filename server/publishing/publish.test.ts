@@ -1,4 +1,4 @@
-import { productRow } from '../data/products'
+import { insertProduct } from '../data/products'
 import { plainAct, type ReviewAct } from '../../core/moderation/reviewAct'
 import { beforeEach, describe, expect, test } from 'vitest'
 import type { Configuration } from '../../core/display/configuration'
@@ -305,7 +305,7 @@ describe('which displays a change marks', () => {
     expect(await marked()).toEqual([KEY, hive, tagged])
   })
   test('a variant for another product follows although its display is not marked', async () => {
-    await services.db('product').insert(productRow(shop.id, 'smoker', { sku: 'SM-L', title: 'Smoker' }))
+    await insertProduct(services.db, shop.id, 'smoker', { sku: 'SM-L', title: 'Smoker' })
     const hive = await about('HK-2')
     await jobs.drain()
     const variantOf = async () =>

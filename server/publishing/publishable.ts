@@ -20,6 +20,7 @@ import type { ShowableReview } from '../../core/display/showableReview'
 import {
   countsByTag,
   countsWithin,
+  facetKey,
   newestOfEach,
   publishableCounts,
   publishableIds,
@@ -307,22 +308,15 @@ const comparingRows = (order: Order) => {
   const compare = comparing[order]
   return (a: PublishableRow, b: PublishableRow) => compare(comparable(a), comparable(b))
 }
-const comparable = (row: PublishableRow) => ({
-  ...row,
-  rating: row.rating || null,
-  verified: row.verified === 1,
-})
+const comparable = (row: PublishableRow) => ({ ...row, rating: row.rating || null })
 
 const rowsToLookUp = (counts: CountRow[], ofEach: number) =>
   counts.reduce((sum, { count }) => sum + Math.min(count, ofEach), 0)
 
-const traitsOf = (row: CountRow['row']) =>
-  `${row.rating} ${row.source} ${row.language} ${row.verified} ${row.hasText} ${row.listingId} ${row.hasPhoto} ${row.formId}`
-
 /** Whether a row has the facets of one of some counters; all of these name a product, or none does. */
 function rowsOf(counts: CountRow[]): (row: PublishableRow) => boolean {
-  const isByProduct = counts[0]?.row.productId !== undefined
-  const keyOf = (row: CountRow['row']) => (isByProduct ? `${row.productId} ` : '') + traitsOf(row)
+  const isByProduct = typeof counts[0]?.row.productId === 'number'
+  const keyOf = (row: CountRow['row']) => facetKey(isByProduct ? row : { ...row, productId: null })
   const keys = new Set(counts.map(({ row }) => keyOf(row)))
   return (row) => keys.has(keyOf(row))
 }
@@ -333,7 +327,7 @@ function leadingCounts(counts: CountRow[], order: Order, most: number): CountRow
   const ranks = {
     highest: ({ row }: CountRow) => row.rating,
     lowest: ({ row }: CountRow) => (row.rating === 0 ? -Infinity : -row.rating),
-    verified: ({ row }: CountRow) => row.verified,
+    verified: ({ row }: CountRow) => Number(row.verified),
   }
   const rank = ranks[order]
   const leading: CountRow[] = []

@@ -1,5 +1,5 @@
 import type { Actor } from '../../core/moderation/actor'
-import { productRow } from '../../server/data/products'
+import { insertProduct } from '../../server/data/products'
 import { startingDesign } from '../../core/form/startingDesign'
 import { insertForm } from '../../server/data/forms'
 import { tmpdir } from 'node:os'
@@ -106,7 +106,7 @@ export async function addShop(services: Services, slug: string, members: Member[
     design: { ...startingDesign, heading: 'How was it?' },
     now,
   })
-  const [productId] = await db('product').insert(productRow(id!, newId(), { sku: 'HK-2', title: 'Hive kit' }))
+  const productId = await insertProduct(db, id!, newId(), { sku: 'HK-2', title: 'Hive kit' })
   const [purchaseId] = await db('purchase').insert({
     shop_id: id,
     public_id: newId(),

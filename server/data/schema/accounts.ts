@@ -1,56 +1,78 @@
+import { notificationPreferences } from '../../../core/account/notificationPreference'
+import { roles } from '../../../core/account/permissions'
+import { texts, theme } from '../columnKinds'
+import { choice, id, integer, text } from '../columnDefinition'
+import { created, table } from '../table'
+
+export const shop = table('shop', {
+  id: id(),
+  publicId: text().unique(),
+  slug: text().unique(),
+  name: text(),
+  shortName: text(),
+  ownDomains: texts().initially([]),
+  brand: text(),
+  logo: text().null(),
+  locale: text(),
+  timeZone: text(),
+  createdAt: text(),
+  siteUrl: text().initially(''),
+  description: text().initially(''),
+  /** Colours (hex) and font (a CSS list) of its site. */
+  background: text().initially('#ffffff'),
+  textColour: text().initially('#13262c'),
+  fonts: text().initially(''),
+  /** The name under its replies. */
+  replyName: text().initially(''),
+  /** Languages its members read, as two-letter tags. */
+  languages: texts().initially([]),
+  /** Radius of its buttons in CSS pixels. */
+  corners: integer().initially(8),
+  digestHour: integer().initially(8),
+  orders: integer().initially(0),
+  /** Languages for its customers, as two-letter tags. */
+  customerLanguages: texts().initially(['en', 'de', 'fr', 'es', 'it']),
+  startingTheme: theme().initially(null),
+  digestCount: integer().initially(0),
+})
+
+export const member = table('member', {
+  id: id(),
+  publicId: text().unique(),
+  email: text().unique(),
+  name: text(),
+  passwordHash: text(),
+  createdAt: text(),
+})
+
+export const membership = table(
+  'membership',
+  {
+    memberId: integer().refers('member'),
+    shopId: integer().refers('shop'),
+    role: choice(...roles),
+    notifications: choice(...notificationPreferences).initially('digest'),
+  },
+  { constraints: ['PRIMARY KEY (member_id, shop_id)'], withoutRowId: true },
+)
+
+export const session = table('session', {
+  id: id(),
+  tokenHash: text().unique(),
+  memberId: integer().refers('member'),
+  createdAt: text(),
+  expiresAt: text(),
+})
+
 /** Members, shops and who belongs to which. */
 export const accounts = [
-  `CREATE TABLE shop (
-    id INTEGER PRIMARY KEY,
-    public_id TEXT NOT NULL UNIQUE,
-    slug TEXT NOT NULL UNIQUE,
-    name TEXT NOT NULL,
-    short_name TEXT NOT NULL,
-    own_domains TEXT NOT NULL DEFAULT '[]',
-    brand TEXT NOT NULL,
-    logo TEXT,
-    locale TEXT NOT NULL,
-    time_zone TEXT NOT NULL,
-    created_at TEXT NOT NULL,
-    site_url TEXT NOT NULL DEFAULT '',
-    description TEXT NOT NULL DEFAULT '',
-    background TEXT NOT NULL DEFAULT '#ffffff',
-    text_colour TEXT NOT NULL DEFAULT '#13262c',
-    fonts TEXT NOT NULL DEFAULT '',
-    reply_name TEXT NOT NULL DEFAULT '',
-    languages TEXT NOT NULL DEFAULT '[]',
-    corners INTEGER NOT NULL DEFAULT 8,
-    digest_hour INTEGER NOT NULL DEFAULT 8,
-    orders INTEGER NOT NULL DEFAULT 0,
-    customer_languages TEXT NOT NULL DEFAULT '["en","de","fr","es","it"]',
-    starting_theme TEXT NOT NULL DEFAULT '',
-    digest_count INTEGER NOT NULL DEFAULT 0
-  )`,
+  created(shop),
 
-  `CREATE TABLE member (
-    id INTEGER PRIMARY KEY,
-    public_id TEXT NOT NULL UNIQUE,
-    email TEXT NOT NULL UNIQUE,
-    name TEXT NOT NULL,
-    password_hash TEXT NOT NULL,
-    created_at TEXT NOT NULL
-  )`,
+  created(member),
 
-  `CREATE TABLE membership (
-    member_id INTEGER NOT NULL REFERENCES member(id),
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    role TEXT NOT NULL CHECK (role IN ('owner', 'helper')),
-    notifications TEXT NOT NULL DEFAULT 'digest' CHECK (notifications IN ('each', 'digest', 'held')),
-    PRIMARY KEY (member_id, shop_id)
-  ) WITHOUT ROWID`,
+  created(membership),
 
-  `CREATE TABLE session (
-    id INTEGER PRIMARY KEY,
-    token_hash TEXT NOT NULL UNIQUE,
-    member_id INTEGER NOT NULL REFERENCES member(id),
-    created_at TEXT NOT NULL,
-    expires_at TEXT NOT NULL
-  )`,
+  created(session),
   `CREATE INDEX session_by_member ON session (member_id)`,
   `CREATE INDEX session_by_end ON session (expires_at)`,
 ]

@@ -1,26 +1,51 @@
+import type { Source } from '../../../core/intake/sourcePolicy'
+import { flag, id, integer, text } from '../columnDefinition'
+import { created, table, type Definitions } from '../table'
 import {
   adding,
-  columnsOf,
   insertPublishable,
   laneFacets,
   laneFacetsOf,
-  publishableColumns,
+  namesOf,
   publishableFacets,
+  publishableTraits,
 } from './facets'
 
-const laneKeys = `shop_id, ${columnsOf(laneFacets)}`
-const totalLaneFacets = laneFacets.filter(({ column }) => column !== 'product_id')
-const publishableKeys = `shop_id, ${publishableColumns}`
-const { productId: _product, ...traits } = publishableFacets
-const totalFacets = Object.values(traits)
-const totalKeys = `shop_id, ${columnsOf(totalFacets)}`
+const { productId: _product, ...totalLaneFacets } = laneFacets
+const keysOf = (facets: Definitions) => `shop_id, ${namesOf(facets)}`
+const laneKeys = keysOf(laneFacets)
+const publishableKeys = keysOf(publishableFacets)
+const totalKeys = keysOf(publishableTraits)
 
-const counters = (table: string, facets: { column: string; type: string }[]) => `CREATE TABLE ${table} (
-    shop_id INTEGER NOT NULL,
-${facets.map(({ column, type }) => `    ${column} ${type} NOT NULL,`).join('\n')}
-    count INTEGER NOT NULL,
-    PRIMARY KEY (shop_id, ${facets.map(({ column }) => column).join(', ')})
-  ) WITHOUT ROWID`
+const counters = <F extends Definitions>(name: string, facets: F) =>
+  table(
+    name,
+    { shopId: integer(), ...facets, count: integer() },
+    { constraints: [`PRIMARY KEY (${keysOf(facets)})`], withoutRowId: true },
+  )
+
+/** Reviews by list, product and what else the filters of the lists ask for. */
+export const reviewCount = counters('review_count', laneFacets)
+/** The same without products. */
+export const laneCount = counters('lane_count', totalLaneFacets)
+/** Publishable reviews by what displays select. */
+export const publishableCount = counters('publishable_count', publishableFacets)
+/** The same without products. */
+export const publishableTotal = counters('publishable_total', publishableTraits)
+/** Reviews by day of arrival. */
+export const arrivalCount = counters('arrival_count', {
+  day: text(),
+  source: text<Source>(),
+  verified: flag(),
+})
+
+/** The narrow rows of publishable reviews: approved, with consent. They hold what selections depend on. */
+export const publishableReview = table('publishable_review', {
+  reviewId: id().refers('review'),
+  shopId: integer(),
+  ...publishableFacets,
+  writtenAt: text(),
+})
 
 /** A row of `review` in its list, counted once more or less. */
 const countedIn = (row: 'old' | 'new', by: 1 | -1) =>
@@ -61,10 +86,10 @@ const publishedAgain = (review: string) => `${countedPublishable(review, -1)};
  * without products say what the lists and displays of a whole shop contain.
  */
 export const counts = [
-  counters('review_count', laneFacets),
-  counters('lane_count', totalLaneFacets),
-  counters('publishable_count', Object.values(publishableFacets)),
-  counters('publishable_total', totalFacets),
+  created(reviewCount),
+  created(laneCount),
+  created(publishableCount),
+  created(publishableTotal),
   `CREATE TRIGGER review_recounted
     AFTER UPDATE OF state, product_id, rating, showable, in_averages, language, verified, has_text, reply_id ON review
   BEGIN
@@ -81,7 +106,7 @@ export const counts = [
     ] as const
   ).flatMap(([name, event, by]) => [
     `CREATE TRIGGER review_count_${name} AFTER ${event} ON review_count BEGIN
-    ${summed('lane_count', `shop_id, ${columnsOf(totalLaneFacets)}`, by)};
+    ${summed('lane_count', keysOf(totalLaneFacets), by)};
     ${countingReviews(by)};
   END`,
     `CREATE TRIGGER publishable_count_${name} AFTER ${event} ON publishable_count BEGIN
@@ -89,14 +114,7 @@ export const counts = [
   END`,
   ]),
 
-  `CREATE TABLE arrival_count (
-    shop_id INTEGER NOT NULL,
-    day TEXT NOT NULL,
-    source TEXT NOT NULL,
-    verified INTEGER NOT NULL,
-    count INTEGER NOT NULL,
-    PRIMARY KEY (shop_id, day, source, verified)
-  ) WITHOUT ROWID`,
+  created(arrivalCount),
   `CREATE TRIGGER arrival_recounted AFTER UPDATE OF state, verified ON review
     WHEN old.verified <> new.verified OR (old.state = 'undone') <> (new.state = 'undone')
   BEGIN
@@ -116,14 +134,7 @@ export const counts = [
     ${indexText('review.id = new.id')};
   END`,
 
-  `CREATE TABLE publishable_review (
-    review_id INTEGER PRIMARY KEY REFERENCES review(id),
-    shop_id INTEGER NOT NULL,
-${Object.values(publishableFacets)
-  .map(({ column, type }) => `    ${column} ${type} NOT NULL,`)
-  .join('\n')}
-    written_at TEXT NOT NULL
-  )`,
+  created(publishableReview),
   `CREATE INDEX publishable_newest ON publishable_review (shop_id, written_at, review_id)`,
   `CREATE INDEX publishable_highest ON publishable_review (shop_id, rating, written_at, review_id)`,
   `CREATE INDEX publishable_verified ON publishable_review (shop_id, verified, written_at, review_id)`,
@@ -162,7 +173,7 @@ export const indexingInserted = [
     'review_count',
     laneKeys,
     `SELECT shop_id, ${laneFacetsOf('review')}, count(*)
-    FROM review WHERE ${SOME} GROUP BY ${[0, ...laneFacets].map((_, i) => i + 1).join(', ')}`,
+    FROM review WHERE ${SOME} GROUP BY shop_id, ${laneFacetsOf('review')}`,
   ),
   indexText(SOME),
   insertPublishable(SOME),

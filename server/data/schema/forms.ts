@@ -1,64 +1,97 @@
+import { writersSchema } from '../../../core/intake/writers'
+import { design } from '../columnKinds'
+import { choice, id, integer, real, text } from '../columnDefinition'
+import { created, table } from '../table'
+
+export const form = table('form', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  publicId: text().unique(),
+  slug: text().unique(),
+  writers: choice(...writersSchema.options).initially('anyone'),
+  /** Only members see it; empty for a form that nobody named. */
+  name: text().initially(''),
+  state: choice('draft', 'open', 'closed').initially('open'),
+  draft: design(),
+  /** The number of the published version; 0 if there is none. */
+  version: integer().initially(1),
+  removedAt: text().null(),
+  /** What its reviews are tagged; empty for nothing. */
+  tag: text().initially(''),
+  /** The state in which its reviews begin, unless a rule is stronger. */
+  arrivesAs: choice('waiting', 'approved').initially('waiting'),
+  /** The last day on which it is open, in the shop's time zone; empty for no end. */
+  lastDay: text().initially(''),
+  /** The intake of its test reviews; null if there are none. */
+  trialIntakeId: integer().refers('intake').null(),
+  /** When the draft was saved, and the browser tab that did it; empty if it never was. */
+  draftSavedAt: text().initially(''),
+  draftTab: text().initially(''),
+})
+
+export const formVersion = table(
+  'form_version',
+  {
+    id: id(),
+    shopId: integer().refers('shop'),
+    formId: integer().refers('form'),
+    number: integer(),
+    /** As published; for a form that never was, its draft. */
+    design: design(),
+    publishedAt: text(),
+  },
+  { constraints: ['UNIQUE (form_id, number)'] },
+)
+
+export const formSlug = table(
+  'form_slug',
+  {
+    slug: text().primary(),
+    shopId: integer().refers('shop'),
+    formId: integer().refers('form'),
+  },
+  { withoutRowId: true },
+)
+
+export const formDay = table(
+  'form_day',
+  {
+    formId: integer().refers('form'),
+    shopId: integer().refers('shop'),
+    day: text(),
+    opened: integer().initially(0),
+    begun: integer().initially(0),
+  },
+  { constraints: ['PRIMARY KEY (form_id, day)'], withoutRowId: true },
+)
+
+export const pendingPhoto = table('pending_photo', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  formId: integer().refers('form'),
+  key: text().unique(),
+  name: text(),
+  small: text(),
+  width: integer(),
+  height: integer(),
+  uploadedAt: text(),
+  video: text().null(),
+  seconds: real().null(),
+  network: text().initially(''),
+  bytes: integer().initially(0),
+})
+
 /** Forms, their published versions, and pictures that are sent ahead of a form. */
 export const forms = [
-  `CREATE TABLE form (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    public_id TEXT NOT NULL UNIQUE,
-    slug TEXT NOT NULL UNIQUE,
-    writers TEXT NOT NULL DEFAULT 'anyone' CHECK (writers IN ('anyone', 'confirmed', 'buyers')),
-    name TEXT NOT NULL DEFAULT '',
-    state TEXT NOT NULL DEFAULT 'open' CHECK (state IN ('draft', 'open', 'closed')),
-    draft TEXT NOT NULL DEFAULT '{"schema":1}',
-    version INTEGER NOT NULL DEFAULT 1,
-    removed_at TEXT,
-    tag TEXT NOT NULL DEFAULT '',
-    arrives_as TEXT NOT NULL DEFAULT 'waiting' CHECK (arrives_as IN ('waiting', 'approved')),
-    last_day TEXT NOT NULL DEFAULT '',
-    trial_intake_id INTEGER REFERENCES intake(id),
-    draft_saved_at TEXT NOT NULL DEFAULT '',
-    draft_tab TEXT NOT NULL DEFAULT ''
-  )`,
+  created(form),
 
-  `CREATE TABLE form_version (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    form_id INTEGER NOT NULL REFERENCES form(id),
-    number INTEGER NOT NULL,
-    design TEXT NOT NULL,
-    published_at TEXT NOT NULL,
-    UNIQUE (form_id, number)
-  )`,
+  created(formVersion),
 
-  `CREATE TABLE form_slug (
-    slug TEXT PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    form_id INTEGER NOT NULL REFERENCES form(id)
-  ) WITHOUT ROWID`,
+  created(formSlug),
 
-  `CREATE TABLE form_day (
-    form_id INTEGER NOT NULL REFERENCES form(id),
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    day TEXT NOT NULL,
-    opened INTEGER NOT NULL DEFAULT 0,
-    begun INTEGER NOT NULL DEFAULT 0,
-    PRIMARY KEY (form_id, day)
-  ) WITHOUT ROWID`,
+  created(formDay),
 
-  `CREATE TABLE pending_photo (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    form_id INTEGER NOT NULL REFERENCES form(id),
-    key TEXT NOT NULL UNIQUE,
-    name TEXT NOT NULL,
-    small TEXT NOT NULL,
-    width INTEGER NOT NULL,
-    height INTEGER NOT NULL,
-    uploaded_at TEXT NOT NULL,
-    video TEXT,
-    seconds REAL,
-    network TEXT NOT NULL DEFAULT '',
-    bytes INTEGER NOT NULL DEFAULT 0
-  )`,
+  created(pendingPhoto),
   `CREATE INDEX pending_photo_by_time ON pending_photo (uploaded_at)`,
   `CREATE INDEX pending_photo_by_name ON pending_photo (name)`,
   `CREATE INDEX pending_photo_by_small ON pending_photo (small)`,

@@ -1,26 +1,26 @@
-import { accounts } from './accounts'
+import * as accounts from './accounts'
+import * as products from './products'
+import * as orders from './orders'
+import * as forms from './forms'
+import * as reviews from './reviews'
+import * as moderation from './moderation'
+import * as listings from './listings'
+import * as displays from './displays'
+import * as mails from './mails'
+import * as jobs from './jobs'
 import { counts } from './counts'
-import { displays } from './displays'
-import { forms } from './forms'
-import { jobs } from './jobs'
-import { listings } from './listings'
-import { mails } from './mails'
-import { moderation } from './moderation'
-import { orders } from './orders'
-import { products } from './products'
-import { reviews } from './reviews'
 
 /** Every table, index and trigger; `docs/schema.md` is drawn from it. */
 export const schema = [
-  ...accounts,
-  ...products,
-  ...orders,
-  ...forms,
-  ...reviews,
-  ...moderation,
-  ...listings,
-  ...displays,
-  ...mails,
-  ...jobs,
+  ...accounts.accounts,
+  ...products.products,
+  ...orders.orders,
+  ...forms.forms,
+  ...reviews.reviews,
+  ...moderation.moderation,
+  ...listings.listings,
+  ...displays.displays,
+  ...mails.mails,
+  ...jobs.jobs,
   ...counts,
 ]

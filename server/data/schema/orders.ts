@@ -1,26 +1,45 @@
+import { id, integer, text } from '../columnDefinition'
+import { created, table } from '../table'
+
+export const customer = table(
+  'customer',
+  {
+    id: id(),
+    shopId: integer().refers('shop'),
+    publicId: text().unique(),
+    emailKey: text(),
+    address: text(),
+    createdAt: text(),
+  },
+  { constraints: ['UNIQUE (shop_id, email_key)'] },
+)
+
+export const purchase = table('purchase', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  publicId: text().unique(),
+  number: text(),
+  numberKey: text(),
+  email: text(),
+  name: text(),
+  placedAt: text(),
+  emailKey: text().initially(''),
+})
+
+export const purchaseLine = table('purchase_line', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  purchaseId: integer().refers('purchase'),
+  productId: integer().refers('product'),
+  status: text(),
+  deliveredAt: text().null(),
+})
+
 /** Orders, which prove purchases. */
 export const orders = [
-  `CREATE TABLE customer (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    public_id TEXT NOT NULL UNIQUE,
-    email_key TEXT NOT NULL,
-    address TEXT NOT NULL,
-    created_at TEXT NOT NULL,
-    UNIQUE (shop_id, email_key)
-  )`,
+  created(customer),
 
-  `CREATE TABLE purchase (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    public_id TEXT NOT NULL UNIQUE,
-    number TEXT NOT NULL,
-    number_key TEXT NOT NULL,
-    email TEXT NOT NULL,
-    name TEXT NOT NULL,
-    placed_at TEXT NOT NULL,
-    email_key TEXT NOT NULL DEFAULT ''
-  )`,
+  created(purchase),
   `CREATE INDEX purchase_by_email ON purchase (shop_id, email_key) WHERE email_key <> ''`,
   `CREATE UNIQUE INDEX purchase_by_number ON purchase (shop_id, number_key)`,
   `CREATE INDEX purchase_by_time ON purchase (shop_id, placed_at)`,
@@ -32,14 +51,7 @@ export const orders = [
   UPDATE shop SET orders = orders - 1 WHERE id = old.shop_id;
   END`,
 
-  `CREATE TABLE purchase_line (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    purchase_id INTEGER NOT NULL REFERENCES purchase(id),
-    product_id INTEGER NOT NULL REFERENCES product(id),
-    status TEXT NOT NULL,
-    delivered_at TEXT
-  )`,
+  created(purchaseLine),
   `CREATE INDEX purchase_line_by_purchase ON purchase_line (purchase_id)`,
   `CREATE INDEX purchase_line_by_product ON purchase_line (product_id)`,
   `CREATE TRIGGER product_sold AFTER INSERT ON purchase_line BEGIN

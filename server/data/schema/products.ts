@@ -1,24 +1,73 @@
+import { z } from 'zod'
+import { writersSchema } from '../../../core/intake/writers'
+import { actorSchema } from '../../../core/moderation/actor'
+import { choice, flag, id, integer, json, text } from '../columnDefinition'
+import { created, table } from '../table'
+
+export const product = table(
+  'product',
+  {
+    id: id(),
+    shopId: integer().refers('shop'),
+    publicId: text().unique(),
+    sku: text(),
+    title: text(),
+    /** The file of its picture. */
+    picture: text().null(),
+    sold: integer().initially(0),
+    /** The address of its page; may be empty. */
+    pageUrl: text().initially(''),
+    /** Forms no longer offer it; its reviews stay. */
+    retired: flag().initially(false),
+    mergedInto: integer().refers('product').null(),
+    /** Who can write about it; null for what the form says. */
+    writers: choice(...writersSchema.options).null(),
+    skuKey: text().initially(''),
+    searchText: text().initially(''),
+    reviews: integer().initially(0),
+    approved: integer().initially(0),
+    uses: integer().generated('sold + reviews'),
+  },
+  { constraints: ['UNIQUE (shop_id, sku)'] },
+)
+
+export const productAlias = table(
+  'product_alias',
+  {
+    shopId: integer().refers('shop'),
+    skuKey: text(),
+    productId: integer().refers('product'),
+  },
+  { constraints: ['PRIMARY KEY (shop_id, sku_key)'], withoutRowId: true },
+)
+
+/** What undoing a change of a product needs. */
+const productBefore = z.object({
+  sku: z.string(),
+  title: z.string(),
+  picture: z.string().nullable(),
+  pageUrl: z.string(),
+  /** Products that had been merged into this one. */
+  along: z.array(z.number()).default([]),
+})
+
+export const productChange = table('product_change', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  publicId: text().unique(),
+  productId: integer(),
+  actor: json(actorSchema),
+  kind: choice('add', 'edit', 'merge', 'retire', 'offer'),
+  before: json(productBefore),
+  /** The product that it was merged into. */
+  intoId: integer().null(),
+  at: text(),
+  undoneAt: text().null(),
+})
+
 /** What a shop sells, under its present and earlier SKUs. */
 export const products = [
-  `CREATE TABLE product (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    public_id TEXT NOT NULL UNIQUE,
-    sku TEXT NOT NULL,
-    title TEXT NOT NULL,
-    picture TEXT,
-    sold INTEGER NOT NULL DEFAULT 0,
-    page_url TEXT NOT NULL DEFAULT '',
-    retired INTEGER NOT NULL DEFAULT 0,
-    merged_into INTEGER REFERENCES product(id),
-    writers TEXT CHECK (writers IN ('anyone', 'confirmed', 'buyers')),
-    sku_key TEXT NOT NULL DEFAULT '',
-    search_text TEXT NOT NULL DEFAULT '',
-    reviews INTEGER NOT NULL DEFAULT 0,
-    approved INTEGER NOT NULL DEFAULT 0,
-    uses INTEGER GENERATED ALWAYS AS (sold + reviews) VIRTUAL,
-    UNIQUE (shop_id, sku)
-  )`,
+  created(product),
   `CREATE INDEX product_by_picture ON product (picture) WHERE picture IS NOT NULL`,
   `CREATE INDEX product_by_title ON product (shop_id, title)`,
   `CREATE INDEX product_by_merged ON product (merged_into) WHERE merged_into IS NOT NULL`,
@@ -27,25 +76,9 @@ export const products = [
   `CREATE INDEX product_by_text ON product (shop_id, search_text) WHERE merged_into IS NULL`,
   `CREATE INDEX product_unreviewed ON product (shop_id, sold DESC, title) WHERE merged_into IS NULL AND retired = 0 AND reviews = 0`,
 
-  `CREATE TABLE product_alias (
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    sku_key TEXT NOT NULL,
-    product_id INTEGER NOT NULL REFERENCES product(id),
-    PRIMARY KEY (shop_id, sku_key)
-  ) WITHOUT ROWID`,
+  created(productAlias),
   `CREATE INDEX product_alias_by_product ON product_alias (product_id)`,
 
-  `CREATE TABLE product_change (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    public_id TEXT NOT NULL UNIQUE,
-    product_id INTEGER NOT NULL,
-    actor TEXT NOT NULL,
-    kind TEXT NOT NULL CHECK (kind IN ('add', 'edit', 'merge', 'retire', 'offer')),
-    before TEXT NOT NULL,
-    into_id INTEGER,
-    at TEXT NOT NULL,
-    undone_at TEXT
-  )`,
+  created(productChange),
   `CREATE INDEX product_change_by_shop ON product_change (shop_id, id)`,
 ]

@@ -1,79 +1,272 @@
+import { z } from 'zod'
+import { answerSchema } from '../../../core/intake/answer'
+import { sources, type Source } from '../../../core/intake/sourcePolicy'
+import type { CustomerLanguage } from '../../../core/messages/customers/languages'
+import { storedStates } from '../../../core/moderation/rules'
+import type { ProofFailure } from '../../../core/proof/matchOrder'
+import { blob, choice, flag, id, integer, json, real, text } from '../columnDefinition'
+import { created, table } from '../table'
+
+export const reviewGroup = table('review_group', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  createdAt: text(),
+  holds: flag().initially(true),
+})
+
+export const intake = table('intake', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  publicId: text().unique(),
+  source: text<Source>(),
+  /** The file or site; empty if there is none. */
+  origin: text(),
+  memberId: integer().refers('member').null(),
+  stored: integer().initially(0),
+  /** Already stored, and unchanged. */
+  known: integer().initially(0),
+  changed: integer().initially(0),
+  /** Gone from their origin. */
+  withdrawn: integer().initially(0),
+  undone: flag().initially(false),
+  createdAt: text(),
+  /** Null for other sources. */
+  listingId: integer().refers('listing').null(),
+})
+
+export const review = table('review', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  publicId: text().unique(),
+  source: choice(...sources),
+  formId: integer().refers('form').null(),
+  tokenHash: text().unique().null(),
+  productId: integer().refers('product').null(),
+  customerId: integer().refers('customer').null(),
+  state: choice(...storedStates),
+  arrivalState: choice('waiting', 'held', 'approved', 'spam'),
+  revision: integer().initially(1),
+  currentVersionId: integer(),
+  publishedVersionId: integer().null(),
+  rating: integer().null(),
+  showable: flag(),
+  verified: flag(),
+  proofFailure: text<ProofFailure>().null(),
+  claimedOrder: text().initially(''),
+  score: integer(),
+  receivedAt: text(),
+  writtenAt: text(),
+  writtenPrecision: choice('moment', 'day', 'month', 'year'),
+  publishedAt: text().null(),
+  inAverages: flag().initially(true),
+  note: text().initially(''),
+  language: text().initially(''),
+  hasText: flag().initially(true),
+  replyId: integer().refers('reply').null(),
+  replyDraft: text().initially(''),
+  declineReasonId: integer().refers('decline_reason').null(),
+  needsReply: flag().generated('rating IS NOT NULL AND rating <= 200 AND reply_id IS NULL'),
+  ratingStars: integer().generated('ifnull((rating + 50) / 100 * 100, 0)'),
+  productKey: integer().generated('ifnull(product_id, 0)'),
+  confirmedAt: text().null(),
+  unconfirmed: flag().initially(false),
+  ip: text().initially(''),
+  fillSeconds: real().null(),
+  photos: integer().initially(0),
+  groupId: integer().refers('review_group').null(),
+  customerLanguage: text<CustomerLanguage>().null(),
+  intakeId: integer().refers('intake').null(),
+  origin: text().initially(''),
+  externalKey: text().null(),
+  listingId: integer().refers('listing').null(),
+})
+
+export const reviewVersion = table(
+  'review_version',
+  {
+    id: id(),
+    shopId: integer().refers('shop'),
+    reviewId: integer().refers('review'),
+    number: integer(),
+    title: text(),
+    body: text(),
+    authorName: text(),
+    ratingValue: real().null(),
+    ratingScale: real().null(),
+    rating: integer().null(),
+    language: text().null(),
+    consentText: text(),
+    consentAnswer: choice('given', 'refused', 'stated'),
+    salt: text(),
+    createdAt: text(),
+    role: text().initially(''),
+    company: text().initially(''),
+    companyUrl: text().initially(''),
+    seenUrl: text().initially(''),
+    relationship: text().initially(''),
+    portrait: text().null(),
+    companyLogo: text().null(),
+    writtenAt: text().initially(''),
+    writtenPrecision: choice('moment', 'day', 'month', 'year').initially('moment'),
+    seenPublic: flag().initially(false),
+    answers: json(z.array(answerSchema)).initially([]),
+  },
+  { constraints: ['UNIQUE (review_id, number)'] },
+)
+
+export const reviewAnswer = table(
+  'review_answer',
+  {
+    shopId: integer().refers('shop'),
+    question: text(),
+    value: text(),
+    reviewId: integer().refers('review'),
+  },
+  { constraints: ['PRIMARY KEY (question, value, review_id)'], withoutRowId: true },
+)
+
+export const photo = table('photo', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  reviewId: integer().refers('review'),
+  publicId: text().unique(),
+  name: text(),
+  small: text(),
+  width: integer(),
+  height: integer(),
+  alt: text(),
+  /** Hidden from visitors. */
+  declined: flag().initially(false),
+  createdAt: text(),
+  video: text().null(),
+  seconds: real().null(),
+})
+
+export const versionPhoto = table(
+  'version_photo',
+  {
+    shopId: integer().refers('shop'),
+    versionId: integer().refers('review_version'),
+    position: integer(),
+    photoId: integer().refers('photo'),
+  },
+  { constraints: ['PRIMARY KEY (version_id, position)'], withoutRowId: true },
+)
+
+export const reply = table('reply', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  reviewId: integer().refers('review'),
+  memberId: integer().refers('member'),
+  name: text(),
+  body: text(),
+  postedAt: text(),
+})
+
+export const declineReason = table('decline_reason', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  reviewId: integer().refers('review'),
+  reason: text(),
+})
+
+export const tag = table(
+  'tag',
+  {
+    id: id(),
+    shopId: integer().refers('shop'),
+    name: text().nocase(),
+    uses: integer().initially(0),
+  },
+  { constraints: ['UNIQUE (shop_id, name)'] },
+)
+
+export const reviewTag = table(
+  'review_tag',
+  {
+    shopId: integer().refers('shop'),
+    tagId: integer().refers('tag'),
+    reviewId: integer().refers('review'),
+  },
+  { constraints: ['PRIMARY KEY (tag_id, review_id)'], withoutRowId: true },
+)
+
+export const savedView = table(
+  'saved_view',
+  {
+    id: id(),
+    shopId: integer().refers('shop'),
+    publicId: text().unique(),
+    name: text(),
+    /** The query of the queue's address. */
+    query: text(),
+  },
+  { constraints: ['UNIQUE (shop_id, name)'] },
+)
+
+export const verification = table('verification', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  reviewId: integer().refers('review'),
+  method: choice('mailbox', 'orderNumber', 'reviewRequest', 'manual'),
+  purchaseLineId: integer().refers('purchase_line').null(),
+  createdAt: text(),
+  memberId: integer().refers('member').null(),
+  revokedAt: text().null(),
+  reason: text().initially(''),
+  revokedBy: integer().refers('member').null(),
+  revokedReason: text().initially(''),
+})
+
+export const evidence = table('evidence', {
+  id: id(),
+  shopId: integer().refers('shop'),
+  reviewId: integer().refers('review'),
+  publicId: text().unique(),
+  name: text(),
+  kind: choice('png', 'jpeg', 'webp', 'pdf', 'text'),
+  addedAt: text(),
+  removed: flag().initially(true),
+  content: blob(),
+})
+
+export const decision = table(
+  'decision',
+  {
+    id: id(),
+    shopId: integer().refers('shop'),
+    number: integer(),
+    act: text(),
+    memberId: integer().refers('member').null(),
+    reviewId: integer().refers('review').null(),
+    displayId: integer().refers('display').null(),
+    undoesId: integer().refers('decision').null(),
+    before: text(),
+    after: text(),
+    digest: text(),
+    at: text(),
+    previousHash: text(),
+    hash: text(),
+    /** Groups the entries of one action on several reviews. It is not part of the hash. */
+    batch: text().null(),
+    /** Other actors than members; null for members, and in entries from before actors were stored. */
+    actor: text().null(),
+  },
+  { constraints: ['UNIQUE (shop_id, number)', 'CHECK ((member_id IS NULL) <> (actor IS NULL))'] },
+)
+
 /**
  * Reviews: each has versions, which never change, and points at the current and the published one. These two are no
  * foreign keys: they would have to be deferred, and then each new version looks for reviews that point at it.
  */
 export const reviews = [
-  `CREATE TABLE review_group (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    created_at TEXT NOT NULL,
-    holds INTEGER NOT NULL DEFAULT 1
-  )`,
+  created(reviewGroup),
 
-  `CREATE TABLE intake (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    public_id TEXT NOT NULL UNIQUE,
-    source TEXT NOT NULL,
-    origin TEXT NOT NULL,
-    member_id INTEGER REFERENCES member(id),
-    stored INTEGER NOT NULL DEFAULT 0,
-    known INTEGER NOT NULL DEFAULT 0,
-    changed INTEGER NOT NULL DEFAULT 0,
-    withdrawn INTEGER NOT NULL DEFAULT 0,
-    undone INTEGER NOT NULL DEFAULT 0,
-    created_at TEXT NOT NULL,
-    listing_id INTEGER REFERENCES listing(id)
-  )`,
+  created(intake),
   `CREATE INDEX intake_by_shop ON intake (shop_id, id)`,
   `CREATE INDEX intake_by_listing ON intake (listing_id, id) WHERE listing_id IS NOT NULL`,
 
-  `CREATE TABLE review (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    public_id TEXT NOT NULL UNIQUE,
-    source TEXT NOT NULL CHECK (source IN ('form', 'manualEntry', 'listing', 'trial')),
-    form_id INTEGER REFERENCES form(id),
-    token_hash TEXT UNIQUE,
-    product_id INTEGER REFERENCES product(id),
-    customer_id INTEGER REFERENCES customer(id),
-    state TEXT NOT NULL CHECK (state IN ('waiting', 'held', 'approved', 'declined', 'spam', 'withdrawn', 'undone')),
-    arrival_state TEXT NOT NULL CHECK (arrival_state IN ('waiting', 'held', 'approved', 'spam')),
-    revision INTEGER NOT NULL DEFAULT 1,
-    current_version_id INTEGER,
-    published_version_id INTEGER,
-    rating INTEGER,
-    showable INTEGER NOT NULL,
-    verified INTEGER NOT NULL,
-    proof_failure TEXT,
-    claimed_order TEXT NOT NULL DEFAULT '',
-    score INTEGER NOT NULL,
-    received_at TEXT NOT NULL,
-    written_at TEXT NOT NULL,
-    written_precision TEXT NOT NULL CHECK (written_precision IN ('moment', 'day', 'month', 'year')),
-    published_at TEXT,
-    in_averages INTEGER NOT NULL DEFAULT 1,
-    note TEXT NOT NULL DEFAULT '',
-    language TEXT NOT NULL DEFAULT '',
-    has_text INTEGER NOT NULL DEFAULT 1,
-    reply_id INTEGER REFERENCES reply(id),
-    reply_draft TEXT NOT NULL DEFAULT '',
-    decline_reason_id INTEGER REFERENCES decline_reason(id),
-    needs_reply INTEGER GENERATED ALWAYS AS (rating IS NOT NULL AND rating <= 200 AND reply_id IS NULL) VIRTUAL,
-    rating_stars INTEGER GENERATED ALWAYS AS (ifnull((rating + 50) / 100 * 100, 0)) VIRTUAL,
-    product_key INTEGER GENERATED ALWAYS AS (ifnull(product_id, 0)) VIRTUAL,
-    confirmed_at TEXT,
-    unconfirmed INTEGER NOT NULL DEFAULT 0,
-    ip TEXT NOT NULL DEFAULT '',
-    fill_seconds REAL,
-    photos INTEGER NOT NULL DEFAULT 0,
-    group_id INTEGER REFERENCES review_group(id),
-    customer_language TEXT,
-    intake_id INTEGER REFERENCES intake(id),
-    origin TEXT NOT NULL DEFAULT '',
-    external_key TEXT,
-    listing_id INTEGER REFERENCES listing(id)
-  )`,
+  created(review),
   `CREATE INDEX review_by_lane ON review (shop_id, state, id)`,
   `CREATE INDEX review_by_arrival ON review (shop_id, id)`,
   `CREATE INDEX review_by_received ON review (shop_id, received_at, verified)`,
@@ -96,108 +289,30 @@ export const reviews = [
   `CREATE UNIQUE INDEX review_by_external_key ON review (shop_id, origin, external_key) WHERE external_key IS NOT NULL`,
   `CREATE INDEX review_by_unconfirmed ON review (shop_id, state) WHERE unconfirmed = 1`,
 
-  `CREATE TABLE review_version (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    review_id INTEGER NOT NULL REFERENCES review(id),
-    number INTEGER NOT NULL,
-    title TEXT NOT NULL,
-    body TEXT NOT NULL,
-    author_name TEXT NOT NULL,
-    rating_value REAL,
-    rating_scale REAL,
-    rating INTEGER,
-    language TEXT,
-    consent_text TEXT NOT NULL,
-    consent_answer TEXT NOT NULL CHECK (consent_answer IN ('given', 'refused', 'stated')),
-    salt TEXT NOT NULL,
-    created_at TEXT NOT NULL,
-    author_role TEXT NOT NULL DEFAULT '',
-    company TEXT NOT NULL DEFAULT '',
-    company_url TEXT NOT NULL DEFAULT '',
-    seen_url TEXT NOT NULL DEFAULT '',
-    relationship TEXT NOT NULL DEFAULT '',
-    portrait TEXT,
-    company_logo TEXT,
-    written_at TEXT NOT NULL DEFAULT '',
-    written_precision TEXT NOT NULL DEFAULT 'moment' CHECK (written_precision IN ('moment', 'day', 'month', 'year')),
-    seen_public INTEGER NOT NULL DEFAULT 0,
-    answers TEXT NOT NULL DEFAULT '[]',
-    UNIQUE (review_id, number)
-  )`,
+  created(reviewVersion),
   `CREATE INDEX review_version_by_portrait ON review_version (portrait) WHERE portrait IS NOT NULL`,
   `CREATE INDEX review_version_by_logo ON review_version (company_logo) WHERE company_logo IS NOT NULL`,
 
-  `CREATE TABLE review_answer (
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    question TEXT NOT NULL,
-    value TEXT NOT NULL,
-    review_id INTEGER NOT NULL REFERENCES review(id),
-    PRIMARY KEY (question, value, review_id)
-  ) WITHOUT ROWID`,
+  created(reviewAnswer),
 
-  `CREATE TABLE photo (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    review_id INTEGER NOT NULL REFERENCES review(id),
-    public_id TEXT NOT NULL UNIQUE,
-    name TEXT NOT NULL,
-    small TEXT NOT NULL,
-    width INTEGER NOT NULL,
-    height INTEGER NOT NULL,
-    alt TEXT NOT NULL,
-    declined INTEGER NOT NULL DEFAULT 0,
-    created_at TEXT NOT NULL,
-    video TEXT,
-    seconds REAL
-  )`,
+  created(photo),
   `CREATE INDEX photo_by_review ON photo (review_id)`,
   `CREATE INDEX photo_by_name ON photo (name)`,
   `CREATE INDEX photo_by_small ON photo (small)`,
   `CREATE INDEX photo_by_video ON photo (video) WHERE video IS NOT NULL`,
 
-  `CREATE TABLE version_photo (
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    version_id INTEGER NOT NULL REFERENCES review_version(id),
-    position INTEGER NOT NULL,
-    photo_id INTEGER NOT NULL REFERENCES photo(id),
-    PRIMARY KEY (version_id, position)
-  ) WITHOUT ROWID`,
+  created(versionPhoto),
 
-  `CREATE TABLE reply (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    review_id INTEGER NOT NULL REFERENCES review(id),
-    member_id INTEGER NOT NULL REFERENCES member(id),
-    name TEXT NOT NULL,
-    body TEXT NOT NULL,
-    posted_at TEXT NOT NULL
-  )`,
+  created(reply),
   `CREATE INDEX reply_by_review ON reply (review_id)`,
 
-  `CREATE TABLE decline_reason (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    review_id INTEGER NOT NULL REFERENCES review(id),
-    reason TEXT NOT NULL
-  )`,
+  created(declineReason),
   `CREATE INDEX decline_reason_by_review ON decline_reason (review_id)`,
 
-  `CREATE TABLE tag (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    name TEXT NOT NULL COLLATE NOCASE,
-    uses INTEGER NOT NULL DEFAULT 0,
-    UNIQUE (shop_id, name)
-  )`,
+  created(tag),
   `CREATE INDEX tag_by_use ON tag (shop_id, uses DESC, name)`,
 
-  `CREATE TABLE review_tag (
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    tag_id INTEGER NOT NULL REFERENCES tag(id),
-    review_id INTEGER NOT NULL REFERENCES review(id),
-    PRIMARY KEY (tag_id, review_id)
-  ) WITHOUT ROWID`,
+  created(reviewTag),
   `CREATE INDEX review_tag_by_review ON review_tag (review_id)`,
   `CREATE TRIGGER tag_used AFTER INSERT ON review_tag BEGIN
   UPDATE tag SET uses = uses + 1 WHERE id = new.tag_id;
@@ -206,64 +321,16 @@ export const reviews = [
   UPDATE tag SET uses = uses - 1 WHERE id = old.tag_id;
   END`,
 
-  `CREATE TABLE saved_view (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    public_id TEXT NOT NULL UNIQUE,
-    name TEXT NOT NULL,
-    query TEXT NOT NULL,
-    UNIQUE (shop_id, name)
-  )`,
+  created(savedView),
 
-  `CREATE TABLE verification (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    review_id INTEGER NOT NULL REFERENCES review(id),
-    method TEXT NOT NULL CHECK (method IN ('mailbox', 'orderNumber', 'reviewRequest', 'manual')),
-    purchase_line_id INTEGER REFERENCES purchase_line(id),
-    created_at TEXT NOT NULL,
-    member_id INTEGER REFERENCES member(id),
-    revoked_at TEXT,
-    reason TEXT NOT NULL DEFAULT '',
-    revoked_by INTEGER REFERENCES member(id),
-    revoked_reason TEXT NOT NULL DEFAULT ''
-  )`,
+  created(verification),
   `CREATE INDEX verification_by_review ON verification (review_id)`,
   `CREATE INDEX verification_by_line ON verification (purchase_line_id) WHERE purchase_line_id IS NOT NULL`,
 
-  `CREATE TABLE evidence (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    review_id INTEGER NOT NULL REFERENCES review(id),
-    public_id TEXT NOT NULL UNIQUE,
-    name TEXT NOT NULL,
-    kind TEXT NOT NULL CHECK (kind IN ('png', 'jpeg', 'webp', 'pdf', 'text')),
-    added_at TEXT NOT NULL,
-    removed INTEGER NOT NULL DEFAULT 1,
-    content BLOB NOT NULL
-  )`,
+  created(evidence),
   `CREATE INDEX evidence_by_review ON evidence (review_id)`,
 
-  `CREATE TABLE decision (
-    id INTEGER PRIMARY KEY,
-    shop_id INTEGER NOT NULL REFERENCES shop(id),
-    number INTEGER NOT NULL,
-    act TEXT NOT NULL,
-    member_id INTEGER REFERENCES member(id),
-    review_id INTEGER REFERENCES review(id),
-    display_id INTEGER REFERENCES display(id),
-    undoes_id INTEGER REFERENCES decision(id),
-    before TEXT NOT NULL,
-    after TEXT NOT NULL,
-    digest TEXT NOT NULL,
-    at TEXT NOT NULL,
-    previous_hash TEXT NOT NULL,
-    hash TEXT NOT NULL,
-    batch TEXT,
-    actor TEXT,
-    UNIQUE (shop_id, number),
-    CHECK ((member_id IS NULL) <> (actor IS NULL))
-  )`,
+  created(decision),
   `CREATE INDEX decision_by_member ON decision (shop_id, member_id, id)`,
   `CREATE UNIQUE INDEX decision_undone_once ON decision (undoes_id) WHERE undoes_id IS NOT NULL`,
   `CREATE INDEX decision_by_batch ON decision (batch) WHERE batch IS NOT NULL`,

@@ -34,7 +34,7 @@ async function drawn(db: Knex): Promise<string> {
       "SELECT type, name, sql FROM sqlite_master WHERE tbl_name = ? AND type IN ('index', 'trigger') AND sql IS NOT NULL ORDER BY type, name",
       [name],
     )
-    const checks = [...sql.matchAll(/CHECK \((\w+) IN \(([^)]*)\)\)/g)]
+    const checks = [...sql.matchAll(/CHECK \("(\w+)" IN \(([^)]*)\)\)/g)]
     const choices = new Map(checks.map(([, column, values]) => [column, values]))
     const listed = (type: string) => more.filter((one) => one.type === type)
     parts.push(

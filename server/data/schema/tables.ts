@@ -1,0 +1,93 @@
+import {
+  arrivalCount,
+  laneCount,
+  publishableCount,
+  publishableReview,
+  publishableTotal,
+  reviewCount,
+} from './counts'
+import { shop, member, membership, session } from './accounts'
+import { product, productAlias, productChange } from './products'
+import { customer, purchase, purchaseLine } from './orders'
+import { form, formVersion, formSlug, formDay, pendingPhoto } from './forms'
+import {
+  reviewGroup,
+  intake,
+  review,
+  reviewVersion,
+  reviewAnswer,
+  photo,
+  versionPhoto,
+  reply,
+  declineReason,
+  tag,
+  reviewTag,
+  savedView,
+  verification,
+  evidence,
+  decision,
+} from './reviews'
+import { signal, signalPlace, fingerprint, untaught, rule } from './moderation'
+import { listing, listingReview, originCall } from './listings'
+import { display, displayVersion, snapshot, snapshotReview, displaySeen, look, media } from './displays'
+import { token, mail } from './mails'
+import { job, storageTrial } from './jobs'
+
+/** Every table, under the name that the code uses. */
+export const tables = {
+  arrivalCount,
+  laneCount,
+  publishableCount,
+  publishableReview,
+  publishableTotal,
+  reviewCount,
+  shop,
+  member,
+  membership,
+  session,
+  product,
+  productAlias,
+  productChange,
+  customer,
+  purchase,
+  purchaseLine,
+  form,
+  formVersion,
+  formSlug,
+  formDay,
+  pendingPhoto,
+  reviewGroup,
+  intake,
+  review,
+  reviewVersion,
+  reviewAnswer,
+  photo,
+  versionPhoto,
+  reply,
+  declineReason,
+  tag,
+  reviewTag,
+  savedView,
+  verification,
+  evidence,
+  decision,
+  signal,
+  signalPlace,
+  fingerprint,
+  untaught,
+  rule,
+  listing,
+  listingReview,
+  originCall,
+  display,
+  displayVersion,
+  snapshot,
+  snapshotReview,
+  displaySeen,
+  look,
+  media,
+  token,
+  mail,
+  job,
+  storageTrial,
+}
