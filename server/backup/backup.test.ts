@@ -17,7 +17,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { create, extract } from 'tar'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { migrations, migrationSource } from '../data/migrations'
+import { migrate, migrations } from '../data/migrations'
 import { openDatabase } from '../data/database'
 import { makeDailyBackup } from './dailyBackup'
 import { openData } from './openData'
@@ -42,9 +42,8 @@ async function filled(name: string, folder = data): Promise<void> {
     client: 'better-sqlite3',
     connection: { filename: inData('elogio.db', folder) },
     useNullAsDefault: true,
-    migrations: { migrationSource },
   })
-  await db.migrate.latest()
+  await migrate(db)
   await db('member').insert({
     public_id: name,
     email: `${name}@elogio.example`,

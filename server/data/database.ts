@@ -1,5 +1,5 @@
 import knex, { type Knex } from 'knex'
-import { migrationSource } from './migrations'
+import { migrate } from './migrations'
 import { SqliteClient, type SqliteConfig } from './sqliteClient'
 import type { Turns } from './turns'
 
@@ -16,7 +16,7 @@ export async function openDatabase(file: string | Buffer, turns?: Turns): Promis
   await db.raw(`PRAGMA busy_timeout = ${STARTING_BUSY_MS}`)
   await db.raw('PRAGMA journal_mode = WAL')
   await setUpConnection(db)
-  await db.migrate.latest()
+  await migrate(db)
   await db.raw('PRAGMA busy_timeout = 0')
   return db
 }
@@ -40,7 +40,6 @@ function connect(file: string | Buffer, turns: Turns | undefined): Knex {
     useNullAsDefault: true,
     acquireConnectionTimeout: ACQUIRE_TIMEOUT_MS,
     pool: { min: 1, max: 1 },
-    migrations: { migrationSource },
     ...(turns && { turns }),
   }
   return knex(config)

@@ -1,6 +1,6 @@
 import { declineReasonTexts } from './declineReasons'
-import { policy } from './policy/en'
-import { problem } from './problem/en'
+import { policy } from './policy'
+import { problem } from './problem'
 
 /** All texts for customers and visitors; the other languages have the same keys. */
 export const en = {

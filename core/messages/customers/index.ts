@@ -1,10 +1,10 @@
 import { buildTranslate } from '../translate'
 import type { CustomerMessages, CustomerTranslate } from './customerMessages'
-import { de } from './de'
+import de from './de.json'
 import { en } from './en'
-import { es } from './es'
-import { fr } from './fr'
-import { it } from './it'
+import es from './es.json'
+import fr from './fr.json'
+import it from './it.json'
 import type { CustomerLanguage } from './languages'
 
 /* All languages, for the server. Browsers get the texts of one language with the page. */

@@ -18,8 +18,18 @@ export function unusable(names: string[]): 'newer' | 'beforeRelease' | null {
   return names.every((name) => migrations.some((known) => known.name === name)) ? null : 'newer'
 }
 
-export const migrationSource: Knex.MigrationSource<Named> = {
-  getMigrations: async () => migrations,
+const sourceOf = (list: Named[], isFresh: boolean): Knex.MigrationSource<Named> => ({
+  getMigrations: async () => list,
   getMigrationName: ({ name }) => name,
-  getMigration: async ({ migration }) => migration,
+  getMigration: async ({ migration }) => (isFresh && migration !== list[0]!.migration ? nothing : migration),
+})
+const nothing: Knex.Migration = { up: async () => undefined, down: async () => undefined }
+
+/**
+ * Gives a database its newest shape. The first migration makes the tables as they are today, so a fresh database needs
+ * none of the later ones.
+ */
+export async function migrate(db: Knex, list = migrations): Promise<void> {
+  const isFresh = !(await db.schema.hasTable('knex_migrations'))
+  await db.migrate.latest({ migrationSource: sourceOf(list, isFresh) })
 }

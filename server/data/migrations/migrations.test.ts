@@ -1,0 +1,52 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import path from 'node:path'
+import { gunzipSync } from 'node:zlib'
+import knex, { type Knex } from 'knex'
+import { describe, expect, test, vi } from 'vitest'
+import { openDatabase } from '../database'
+import { migrate, migrations } from '.'
+
+const FOLDER = 'tests/kept'
+const kept = readdirSync(FOLDER).filter((file) => file.endsWith('.db.gz'))
+const open = (file: string) => openDatabase(gunzipSync(readFileSync(path.join(FOLDER, file))))
+
+const shape = (db: Knex) =>
+  db('sqlite_master')
+    .whereNot('name', 'like', 'sqlite_%')
+    .orderBy('name')
+    .select<{ name: string; sql: string }[]>('name', 'sql')
+
+describe.each(kept)('the kept database %s', (file) => {
+  test('gets the shape of a fresh one, and loses nothing', async () => {
+    const [db, fresh] = [await open(file), await openDatabase(':memory:')]
+    expect(await shape(db)).toEqual(await shape(fresh))
+    expect(await db.raw('PRAGMA foreign_key_check')).toEqual([])
+    expect(await db('review').where({ state: 'waiting' })).toHaveLength(3)
+    expect(await db('display').whereNotNull('live_version_id')).toHaveLength(1)
+    await Promise.all([db.destroy(), fresh.destroy()])
+  })
+})
+
+test('there is one of each version', () => {
+  expect(kept).toEqual(migrations.map(({ name }) => `${name}.db.gz`))
+})
+
+test('a later migration changes an older database, and a fresh one has nothing left to change', async () => {
+  const up = vi.fn(async () => undefined)
+  const list = [...migrations, { name: '9999_later', migration: { up, down: up } }]
+  const db = await open(kept.at(-1)!)
+  await migrate(db, list)
+  expect(up).toHaveBeenCalledOnce()
+  await db.destroy()
+  const fresh = knex({
+    client: 'better-sqlite3',
+    connection: { filename: ':memory:' },
+    useNullAsDefault: true,
+    pool: { min: 1, max: 1 },
+  })
+  await migrate(fresh, list)
+  expect(up).toHaveBeenCalledOnce()
+  expect(await fresh('knex_migrations').pluck('name')).toEqual(list.map(({ name }) => name))
+  expect(await fresh.schema.hasTable('review')).toBe(true)
+  await fresh.destroy()
+})
