@@ -70,6 +70,7 @@ export default [
     route('show/scratch', 'show/scratch.tsx'),
     route('show/scratch/page', 'show/scratchPage.ts'),
     route('show/:key', 'show/editor.tsx'),
+    route('show/:key/changed', 'show/changed.ts'),
     route('show/:key/preview', 'show/previewPage.ts'),
     route('show/:key/miniatures', 'show/miniatures.ts'),
   ]),

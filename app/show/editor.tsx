@@ -1,24 +1,25 @@
 import { ArrowLeft, Redo2, Undo2 } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
-import { data, Link } from 'react-router'
+import { data, Link, useLocation } from 'react-router'
 import { z } from 'zod'
 import { changeInBand, inBand, type Band } from '../../core/display/bands'
 import { configurationSchema, type Configuration } from '../../core/display/configuration'
 import { measuresSchema, type Measure } from '../../core/display/measures'
 import { showsReviews } from '../../core/display/layoutTraits'
 import { themeSchema } from '../../core/display/themeSchema'
-import { trials } from '../../core/display/tryOut'
-import { spokenMoment } from '../../core/formats/dates'
 import { pictureAddress } from '../../core/formats/picture'
 import { slugOf } from '../../core/account/slug'
 import { say } from '../../core/messages/say/show'
 import { requireShop } from '../account/session'
+import { marksOf } from '../changedParts.server'
 import { StepButton } from '../components/StepButton'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
+import { reloadParts, useRemembered } from '../reloadParts'
 import { swapIn } from '../../core/curation/byHand'
 import { FairGauge } from './FairGauge'
 import { PublishPanel } from './PublishPanel'
+import { loadEditor } from './loadEditor.server'
 import { measureBeside } from './measure'
 import { NameField } from './NameField'
 import { Sentence, type OpenPart } from './Sentence'
@@ -29,28 +30,12 @@ import { useUndoKeys } from './useUndoKeys'
 import type { Route } from './+types/editor'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
-  const { shop } = await requireShop(request, context, params.shop, 'displays')
-  const search = new URL(request.url).searchParams
-  const trial = z.enum(trials).catch('real').parse(search.get('with'))
-  const product = search.get('product') || undefined
-  const view = await context.elogio.editorView(shop, params.key, { trial, product })
-  if (!view) throw data(null, { status: 404 })
-  const spoken = (moment: string) =>
-    spokenMoment(moment, {
-      now: context.elogio.now(),
-      timeZone: shop.timeZone,
-      locale: shop.locale,
-      today: say('today'),
-    })
-  return {
-    ...view,
-    locale: shop.locale,
-    keptAt: spoken(view.savedAt),
-    liveAt: view.live?.publishedAt ? spoken(view.live.publishedAt) : null,
-    seenAt: view.seen.map(({ lastAt }) => spoken(lastAt)),
-    spokenVersions: view.versions.map(({ at, ...version }) => ({ ...version, spokenAt: spoken(at) })),
-    localOnly: /^https?:\/\/(localhost|127\.|\[::1\])/.test(view.pageUrl),
-  }
+  const view = await loadEditor(request, context, params)
+  return { ...view, marks: marksOf(view) }
+}
+
+export function clientLoader({ request, serverLoader }: Route.ClientLoaderArgs) {
+  return reloadParts(request, serverLoader)
 }
 
 const asked = z.discriminatedUnion('intent', [
@@ -140,6 +125,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
   const [box, setBox] = useState<HTMLElement | null>(null)
   const [measures, setMeasures] = useState<Measure[]>([])
   const at = `/s/${params.shop}/show/${params.key}`
+  useRemembered(at + useLocation().search, view)
   const { draft, change, undo, redo, saving, problem, afterSaving, elsewhere } = useDraft(
     view.draft,
     view.savedAt,

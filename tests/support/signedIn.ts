@@ -4,7 +4,7 @@ import type { Listening } from './listener'
 /** Requests of a member who is signed in; redirects are not followed. */
 export interface SignedIn {
   cookie: string
-  get: (path: string) => Promise<Response>
+  get: (path: string, headers?: Record<string, string>) => Promise<Response>
   post: (
     path: string,
     fields: Record<string, string> | string,
@@ -18,8 +18,8 @@ export async function signedIn(
   { name, email }: Pick<Member, 'name' | 'email'>,
 ): Promise<SignedIn> {
   let cookie = ''
-  const get: SignedIn['get'] = (path) =>
-    fetch(url + path, { redirect: 'manual', headers: { Cookie: cookie } })
+  const get: SignedIn['get'] = (path, headers = {}) =>
+    fetch(url + path, { redirect: 'manual', headers: { Cookie: cookie, ...headers } })
   const post: SignedIn['post'] = (path, fields, headers = {}) =>
     fetch(url + path, {
       method: 'POST',
