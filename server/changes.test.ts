@@ -44,11 +44,24 @@ test('many listeners are called one after the other, and once for several change
 test('a listener that leaves out reviews hears of everything else', () => {
   const changes = buildChanges()
   const heard = vi.fn()
-  changes.listen(1, heard, 'reviews')
+  changes.listen(1, heard, { without: 'reviews' })
   changes.announce(1, 'reviews')
   expect(heard).not.toHaveBeenCalled()
   changes.announce(1)
   expect(heard).toHaveBeenCalledOnce()
+})
+
+test('a tab that made a change knows it already; others hear of it', () => {
+  const changes = buildChanges()
+  const [own, other, none] = [vi.fn(), vi.fn(), vi.fn()]
+  changes.listen(1, own, { tab: 'mine' })
+  changes.listen(1, other, { tab: 'yours' })
+  changes.listen(1, none)
+  changes.announce(1, 'shop', 'mine')
+  expect([own, other, none].map(({ mock }) => mock.calls.length)).toEqual([0, 1, 1])
+  // One that no tab made is told to all, also to those without a name.
+  changes.announce(1)
+  expect([own, other, none].map(({ mock }) => mock.calls.length)).toEqual([1, 2, 2])
 })
 
 test('an arrival, an act, an undo, a draft and a display made live are told, once each, when they are kept', async () => {

@@ -3,13 +3,13 @@ export type ChangeTopic = 'reviews' | 'shop'
 
 /** Notifies listeners of changes to a shop, within this process. */
 export interface Changes {
-  announce: (shopId: number, topic?: ChangeTopic) => void
+  /** @param by the browser tab that made the change and knows it already */
+  announce: (shopId: number, topic?: ChangeTopic, by?: string) => void
   /**
    * Calls back after a change, for several changes perhaps once.
-   * @param without changes that do not matter to the listener
    * @returns a function that stops listening
    */
-  listen: (shopId: number, heard: () => void, without?: ChangeTopic | null) => () => void
+  listen: (shopId: number, heard: () => void, hearing?: Partial<Hearing>) => () => void
 }
 
 /** Each listener loads its page again, so that many at once would hold up everybody. */
@@ -22,9 +22,16 @@ interface Spread {
 
 const usualSpread: Spread = { burst: 10, spacingMs: 100 }
 
-interface Listener {
-  heard: () => void
+/** What a listener does not hear of. */
+export interface Hearing {
+  /** Changes that do not matter to it. */
   without: ChangeTopic | null
+  /** Changes by this browser tab; empty for none. */
+  tab: string
+}
+
+interface Listener extends Hearing {
+  heard: () => void
 }
 
 /** The listeners of a shop, and those that are called later, in the order of their changes. */
@@ -58,16 +65,17 @@ export function buildChanges({ burst, spacingMs }: Spread = usualSpread): Change
   }
 
   return {
-    announce: (shopId, topic = 'shop') => {
+    announce: (shopId, topic = 'shop', by = '') => {
       const shop = shops.get(shopId)
       if (!shop) return
-      for (const listener of shop.all) if (listener.without !== topic) shop.waiting.add(listener)
+      for (const listener of shop.all)
+        if (listener.without !== topic && (by === '' || listener.tab !== by)) shop.waiting.add(listener)
       callWaiting(shop)
     },
-    listen: (shopId, heard, without = null) => {
+    listen: (shopId, heard, { without = null, tab = '' } = {}) => {
       const shop = shops.get(shopId) ?? { all: new Set(), waiting: new Set(), room: burst, timer: null }
       shops.set(shopId, shop)
-      const listener = { heard, without }
+      const listener = { heard, without, tab }
       shop.all.add(listener)
       return () => {
         shop.all.delete(listener)

@@ -10,6 +10,7 @@ import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/decide'
 import type { ReviewView } from '../../server/moderation/reviewView'
 import { RatingMark } from '../components/RatingMark'
+import { writerTextNames } from '../../core/intake/writerTexts'
 
 type Review = ReviewView['review']
 
@@ -88,9 +89,7 @@ export function ReviewWords({
           {review.authorName}
         </b>
         {[
-          review.role,
-          review.company,
-          review.relationship,
+          ...writerTextNames.map((name) => review[name]),
           review.authorEmail,
           posted ? say('decide.postedOn', { site: posted.site }) : say(`source.${review.source}`),
           posted && posted.ratingScale !== null && posted.ratingScale !== 5

@@ -1,4 +1,5 @@
-import { useState } from 'react'
+import { useState, type InputHTMLAttributes } from 'react'
+import { writerTextNames, type WriterText } from '../../core/intake/writerTexts'
 import { say } from '../../core/messages/say/write'
 import { Field, Mistake } from '../components/Field'
 import { PictureField } from '../components/PictureField'
@@ -33,6 +34,24 @@ export function EntryFields({
   kept?: { publicId: string; name: string; address: string }[]
 }) {
   const text = 'input w-full border-edge text-[15px]'
+  const line = (
+    name: WriterText | 'author_name' | 'title' | 'company_url' | 'seen_url' | 'note',
+    label: string,
+    hint?: string,
+    { className = '', ...more }: InputHTMLAttributes<HTMLInputElement> = {},
+  ) => (
+    <Field key={name} name={name} label={label} hint={hint} errors={errors[name]}>
+      {(attributes) => (
+        <input
+          name={name}
+          {...attributes}
+          defaultValue={values[name]}
+          className={`${text} ${className}`}
+          {...more}
+        />
+      )}
+    </Field>
+  )
   return (
     <div className="flex max-w-[620px] flex-col gap-4">
       {!locked && (
@@ -56,22 +75,7 @@ export function EntryFields({
         </>
       )}
       <div className="grid gap-4 sm:grid-cols-2">
-        <Field
-          name="author_name"
-          label={say('write.name')}
-          hint={say('form.shownAsHint')}
-          errors={errors.author_name}
-        >
-          {(attributes) => (
-            <input
-              name="author_name"
-              {...attributes}
-              defaultValue={values.author_name}
-              autoComplete="off"
-              className={text}
-            />
-          )}
-        </Field>
+        {line('author_name', say('write.name'), say('form.shownAsHint'), { autoComplete: 'off' })}
         <Field name="written_at" label={say('write.date')} errors={errors.written_at}>
           {(attributes) => (
             <input
@@ -96,89 +100,20 @@ export function EntryFields({
             />
           )}
         </Field>
-        <Field
-          name="relationship"
-          label={say('write.relationship')}
-          hint={say('write.relationshipHint')}
-          errors={errors.relationship}
-        >
-          {(attributes) => (
-            <input name="relationship" {...attributes} defaultValue={values.relationship} className={text} />
-          )}
-        </Field>
+        {line('relationship', say('write.relationship'), say('write.customersSee'))}
       </div>
       <details open={folded.some((name) => errors[name] || values[name])}>
         <summary className="cursor-pointer font-semibold text-petrol">{say('write.more')}</summary>
         <div className="mt-3 grid gap-4 sm:grid-cols-2">
-          {!locked && (
-            <Field
-              name="title"
-              label={say('write.headline')}
-              hint={say('write.customersSee')}
-              errors={errors.title}
-            >
-              {(attributes) => (
-                <input
-                  name="title"
-                  {...attributes}
-                  defaultValue={values.title}
-                  className={`${text} customer-words`}
-                />
-              )}
-            </Field>
-          )}
-          <Field name="role" label={say('write.role')} hint={say('write.customersSee')} errors={errors.role}>
-            {(attributes) => (
-              <input name="role" {...attributes} defaultValue={values.role} className={text} />
-            )}
-          </Field>
-          <Field
-            name="company"
-            label={say('write.company')}
-            hint={say('write.customersSee')}
-            errors={errors.company}
-          >
-            {(attributes) => (
-              <input name="company" {...attributes} defaultValue={values.company} className={text} />
-            )}
-          </Field>
-          <Field name="company_url" label={say('write.companyUrl')} errors={errors.company_url}>
-            {(attributes) => (
-              <input
-                name="company_url"
-                {...attributes}
-                defaultValue={values.company_url}
-                inputMode="url"
-                placeholder="https://"
-                className={text}
-              />
-            )}
-          </Field>
+          {!locked &&
+            line('title', say('write.headline'), say('write.customersSee'), { className: 'customer-words' })}
+          {foldedTexts.map((name) => line(name, say(`write.${name}`), say('write.customersSee')))}
+          {line('company_url', say('write.companyUrl'), undefined, ADDRESS)}
           <div className="flex flex-col gap-2">
-            <Field
-              name="seen_url"
-              label={say('source.original')}
-              hint={say('write.onlyYou')}
-              errors={errors.seen_url}
-            >
-              {(attributes) => (
-                <input
-                  name="seen_url"
-                  {...attributes}
-                  defaultValue={values.seen_url}
-                  inputMode="url"
-                  placeholder="https://"
-                  className={text}
-                />
-              )}
-            </Field>
+            {line('seen_url', say('source.original'), say('write.onlyYou'), ADDRESS)}
             <Checkbox name="seen_public" label={say('write.seenPublic')} given={values.seen_public} />
           </div>
-          <Field name="note" label={say('write.note')} hint={say('write.onlyYou')} errors={errors.note}>
-            {(attributes) => (
-              <input name="note" {...attributes} defaultValue={values.note} className={text} />
-            )}
-          </Field>
+          {line('note', say('write.note'), say('write.onlyYou'))}
           <Picture name="portrait" label={say('write.portrait')} given={values.portrait} />
           <Picture name="company_logo" label={say('write.companyLogo')} given={values.company_logo} />
           <Field name="tags" label={say('write.tags')} hint={say('write.tagsHint')} errors={errors.tags}>
@@ -203,10 +138,13 @@ export function EntryFields({
   )
 }
 
+/** The connection to the shop is asked for above the others. */
+const foldedTexts = writerTextNames.filter((name) => name !== 'relationship')
+const ADDRESS = { inputMode: 'url', placeholder: 'https://' } as const
+
 const folded = [
   'title',
-  'role',
-  'company',
+  ...foldedTexts,
   'company_url',
   'seen_url',
   'portrait',

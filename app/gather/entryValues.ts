@@ -1,20 +1,19 @@
 import type { ReadReview } from '../../core/intake/text/readText'
 import type { CorrectionView } from '../../server/collection/correctReview'
+import { recordOf } from '../../core/formats/keysOf'
+import { writerTextNames, type WriterText } from '../../core/intake/writerTexts'
 
 /** The values of the fields before anything is typed, by the names of the fields. */
-export interface EntryValues {
+export interface EntryValues extends Record<WriterText, string> {
   rating: string
   title: string
   body: string
   author_name: string
-  role: string
-  company: string
   company_url: string
   seen_url: string
   seen_public: boolean
   written_at: string
   product: string
-  relationship: string
   note: string
   tags: string
   /** Addresses of pictures; empty without one. */
@@ -29,14 +28,12 @@ const nothing: EntryValues = {
   title: '',
   body: '',
   author_name: '',
-  role: '',
-  company: '',
+  ...recordOf(writerTextNames, () => ''),
   company_url: '',
   seen_url: '',
   seen_public: false,
   written_at: '',
   product: '',
-  relationship: '',
   note: '',
   tags: '',
   portrait: '',
@@ -69,14 +66,12 @@ export function valuesOf(
     title: version.title,
     body: version.body,
     author_name: version.authorName,
-    role: about.role,
-    company: about.company,
+    ...recordOf(writerTextNames, (name) => about[name]),
     company_url: about.companyUrl,
     seen_url: about.seenUrl,
     seen_public: about.seenPublic,
     written_at: writtenOn,
     product,
-    relationship: about.relationship,
     note: review.note,
     tags: tags.join(', '),
     portrait: picture(about.portrait),

@@ -12,7 +12,9 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
   const { shop, member } = await requireShop(request, context, params.shop)
   const token = (await sessionToken(request, context))!
   // A page that shows no list of reviews does not load again for each of them.
-  const without = new URL(request.url).searchParams.get('without') === 'reviews' ? 'reviews' : null
+  const search = new URL(request.url).searchParams
+  const without = search.get('without') === 'reviews' ? 'reviews' : null
+  const tab = search.get('tab') ?? ''
   const encoder = new TextEncoder()
   let stop: () => void = () => undefined
   const body = new ReadableStream<Uint8Array>({
@@ -35,7 +37,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
       const heartbeat = setInterval(() => void beat().catch(end), HEARTBEAT_MS)
       const stopListening = context.elogio.listenToChanges(
         { shop, member, token },
-        { heard: () => send('data: changed\n\n'), without, end },
+        { heard: () => send('data: changed\n\n'), without, tab, end },
       )
       request.signal.addEventListener('abort', end)
       send('retry: 2000\n\n')

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef } from 'react'
 import { useFetchers, useLocation, useNavigation, useRevalidator } from 'react-router'
 import { useReload } from '../components/useReload'
+import { tabId } from '../tabId'
 import { isUnderWay } from '../underWay'
 
 /** For connections without events. */
@@ -20,7 +21,7 @@ export function useFreshCounts(shop: string): void {
       events?.close()
       events = null
       if (document.visibilityState !== 'visible') return
-      events = new EventSource(`/s/${shop}/changes${isEditor ? '?without=reviews' : ''}`)
+      events = new EventSource(`/s/${shop}/changes${isEditor ? `?without=reviews&tab=${tabId()}` : ''}`)
       events.onmessage = look
     }
     const seen = () => {

@@ -2,7 +2,7 @@ import { startTransition, useEffect, useRef, useState } from 'react'
 import { useFetcher } from 'react-router'
 import type { DraftSaved } from '../../server/savingTab'
 import { changedKeys } from './changedKeys'
-import { tabId } from './tabId'
+import { tabId } from '../tabId'
 
 const TYPING_PAUSE_MS = 250
 /** Faster changes of the same setting are one undo step. */

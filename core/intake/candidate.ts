@@ -5,6 +5,8 @@ import type { Answer } from './answer'
 import type { EvidenceKind } from './evidence'
 import type { Source } from './sourcePolicy'
 import type { Writers } from './writers'
+import { recordOf } from '../formats/keysOf'
+import { writerTextNames, type WriterText } from './writerTexts'
 
 /** A review from any source, before it is checked. Text and names are unchanged. */
 export interface Candidate extends SubmissionChecks {
@@ -80,16 +82,12 @@ export const photoSchema = z.object({
 export type Photo = z.infer<typeof photoSchema>
 
 /** Unknown values are empty. */
-export interface AboutWriter {
-  role: string
-  company: string
+export interface AboutWriter extends Record<WriterText, string> {
   companyUrl: string
   /** Link to the original. */
   seenUrl: string
   /** Whether visitors see that link. */
   seenPublic: boolean
-  /** A free gift or personal connection; visitors see it. */
-  relationship: string
   portrait: string | null
   companyLogo: string | null
 }
@@ -101,12 +99,10 @@ export const aboutIn = (fields: object): AboutWriter => ({
 })
 
 export const nothingAbout: AboutWriter = {
-  role: '',
-  company: '',
+  ...recordOf(writerTextNames, () => ''),
   companyUrl: '',
   seenUrl: '',
   seenPublic: false,
-  relationship: '',
   portrait: null,
   companyLogo: null,
 }

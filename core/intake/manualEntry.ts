@@ -4,6 +4,8 @@ import { messageCode } from '../messages/code'
 import { TAG_LIMIT } from '../moderation/reviewAct'
 import { BODY_LIMIT, NAME_LIMIT, TITLE_LIMIT } from './limits'
 import { isSkuAmong } from './submission'
+import { recordOf } from '../formats/keysOf'
+import { writerTextNames, writerTexts } from './writerTexts'
 
 const text = (limit: number) =>
   z
@@ -44,8 +46,7 @@ export function manualEntrySchema(productSkus: string[], today: string, locked =
       title: text(TITLE_LIMIT),
       body: text(BODY_LIMIT),
       author_name: text(NAME_LIMIT),
-      role: text(NAME_LIMIT),
-      company: text(NAME_LIMIT),
+      ...recordOf(writerTextNames, (name) => text(writerTexts[name].limit)),
       company_url: address,
       seen_url: address,
       written_at: z
@@ -57,7 +58,6 @@ export function manualEntrySchema(productSkus: string[], today: string, locked =
         .string()
         .refine(isSkuAmong(productSkus), { error: messageCode('form.error.product') })
         .default(''),
-      relationship: text(NAME_LIMIT),
       note: text(BODY_LIMIT),
       tags,
       seen_public: z.literal('on').optional(),

@@ -1,4 +1,4 @@
-import type { ChangeTopic } from '../changes'
+import type { Hearing } from '../changes'
 import { createHash } from 'node:crypto'
 import { findMemberByEmail, findMemberBySession, type Member } from '../data/members'
 import { deleteSession, insertSession } from '../data/sessions'
@@ -46,9 +46,9 @@ export async function signOut({ db, streams }: Services, token: string): Promise
 export function listenToChanges(
   { changes, streams }: Services,
   { shop, member, token }: { shop: Shop; member: Member; token: string },
-  { heard, without, end }: { heard: () => void; without: ChangeTopic | null; end: () => void },
+  { heard, end, ...hearing }: { heard: () => void; end: () => void } & Hearing,
 ): () => void {
-  const stopListening = changes.listen(shop.id, heard, without)
+  const stopListening = changes.listen(shop.id, heard, hearing)
   const stop = () => {
     stopListening()
     closed()

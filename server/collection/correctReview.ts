@@ -30,6 +30,8 @@ import { moveReview, type Acting } from '../moderation/actOnReview'
 import { judgeAgain } from '../moderation/judgeAgain'
 import { weighAlone } from '../moderation/weighAlone'
 import type { Services } from '../services'
+import { recordOf } from '../../core/formats/keysOf'
+import { writerTextNames } from '../../core/intake/writerTexts'
 
 /** A review that the shop added, as the page for corrections shows it. */
 export interface CorrectionView {
@@ -220,11 +222,9 @@ async function correctedVersion(
     ...date,
     about: {
       ...before.about,
-      role: entry.role.trim(),
-      company: entry.company.trim(),
+      ...recordOf(writerTextNames, (name) => entry[name].trim()),
       companyUrl: entry.company_url.trim(),
       seenUrl: entry.seen_url.trim(),
-      relationship: entry.relationship.trim(),
       portrait: await picture(entry.portrait, before.about.portrait),
       companyLogo: await picture(entry.company_logo, before.about.companyLogo),
       seenPublic: entry.seen_public === 'on',

@@ -219,7 +219,7 @@ export async function saveFormDraft(
     await updateForm(trx, shop.id, publicId, { draft, draftSavedAt: savedAt, draftTab: saving.tab })
     return { outcome: 'saved', savedAt }
   })
-  if (saved?.outcome === 'saved') changes.announce(shop.id)
+  if (saved?.outcome === 'saved') changes.announce(shop.id, 'shop', saving.tab)
   return saved
 }
 

@@ -66,7 +66,7 @@ async function state() {
   const filter = await readFilter(services, shop, 'approved', reviewFilterSchema.parse({ words: 'frames' }))
   return {
     lanes: await laneCounts(db, shop.id),
-    groups: (await groupsInLane(db, shop.id, 'approved', null)).filter(({ count }) => count > 0),
+    groups: await groupsInLane(db, shop.id, 'approved', null),
     publishable: (await publishableCounts(db, shop.id, null)).map(({ row, count }) => ({ ...row, count })),
     shown: (await allShowable(services, shop)).map(({ publicId, body }) => [publicId, body]),
     found: (await queueView(services, shop, filter, 50)).lines.map(({ publicId }) => publicId),

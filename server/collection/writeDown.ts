@@ -8,6 +8,8 @@ import { storePicture } from '../media/storePicture'
 import type { Services } from '../services'
 import { receiveOne } from './receive'
 import type { Receipt } from '../data/receipts'
+import { recordOf } from '../../core/formats/keysOf'
+import { writerTextNames } from '../../core/intake/writerTexts'
 
 /**
  * Stores a review that the owner adds. It is approved unless a rule holds it back or the owner decides later.
@@ -40,12 +42,10 @@ export async function writeDown(
     customerLanguage: null,
     about: {
       ...nothingAbout,
-      role: entry.role.trim(),
-      company: entry.company.trim(),
+      ...recordOf(writerTextNames, (name) => entry[name].trim()),
       companyUrl: entry.company_url.trim(),
       seenUrl: entry.seen_url.trim(),
       seenPublic: entry.seen_public === 'on',
-      relationship: entry.relationship.trim(),
       portrait: await storePicture(services, shop.id, entry.portrait),
       companyLogo: await storePicture(services, shop.id, entry.company_logo),
     },

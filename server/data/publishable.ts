@@ -46,9 +46,7 @@ export async function publishableCounts(
   productIds: readonly number[] | null,
 ): Promise<CountRow[]> {
   const table = productIds === null ? 'publishable_total' : 'publishable_count'
-  const query = db(table)
-    .where({ [`${table}.shop_id`]: shopId })
-    .where(`${table}.count`, '>', 0)
+  const query = db(table).where({ [`${table}.shop_id`]: shopId })
   const selection = countSelection(db, table, productIds !== null, `${table}.count`)
   return (await readAll(named(query, table, productIds), selection)).map(counted)
 }

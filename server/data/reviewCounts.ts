@@ -72,7 +72,7 @@ export async function groupsInLane(
   productIds: readonly number[] | null,
 ): Promise<CountedGroup[]> {
   const table = productIds === null ? 'lane_count' : 'review_count'
-  const query = db(table).where({ shop_id: shopId, state }).where('count', '>', 0)
+  const query = db(table).where({ shop_id: shopId, state })
   if (productIds !== null) query.whereIn('product_id', productIds)
   const rows = await readAll(query, {
     ...under(table, groupColumns),

@@ -5,13 +5,14 @@ import { presentState } from './presentState'
 import { tables } from './schema/tables'
 import { row, whereOf } from './rows'
 import { maybe, orEmpty, pick, readAll, readFirst, readOne, type Selected } from './select'
+import { writerTextNames } from '../../core/intake/writerTexts'
 
 const columns = {
   ...pick(tables.review, 'id', 'publicId', 'revision', 'rating', 'showable', 'verified', 'proofFailure'),
   ...pick(tables.review, 'claimedOrder', 'score', 'receivedAt', 'publishedVersionId', 'publishedAt'),
   ...pick(tables.review, 'confirmedAt', 'customerLanguage', 'customerId', 'groupId', 'productId', 'source'),
   ...pick(tables.review, 'note', 'replyDraft', 'needsReply'),
-  ...pick(tables.reviewVersion, 'role', 'company', 'seenUrl', 'relationship', 'portrait'),
+  ...pick(tables.reviewVersion, ...writerTextNames, 'seenUrl', 'portrait'),
   ...pick(tables.reviewVersion, 'title', 'body', 'authorName', 'language', 'salt', 'answers'),
   state: presentState,
   versionId: tables.reviewVersion.id,

@@ -34,7 +34,7 @@ export async function saveDraft(
     await putDraft(trx, display, configuration, savedAt, saving.tab)
     return { outcome: 'saved', savedAt }
   })
-  if (kept?.outcome === 'saved') changes.announce(shop.id)
+  if (kept?.outcome === 'saved') changes.announce(shop.id, 'shop', saving.tab)
   return kept
 }
 

@@ -4,7 +4,7 @@ import { places } from '../../../core/display/choices'
 import { say } from '../../../core/messages/say/show'
 import { PictureField } from '../../components/PictureField'
 import { Choices } from '../Choices'
-import { tabId } from '../tabId'
+import { tabId } from '../../tabId'
 import { changing, type StripProps } from './stripProps'
 
 /** The page for the preview, and the display's own page. */

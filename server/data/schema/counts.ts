@@ -1,6 +1,6 @@
 import type { Source } from '../../../core/intake/sourcePolicy'
 import { flag, id, integer, text } from '../columnDefinition'
-import { created, table, type Definitions } from '../table'
+import { all, columnName, created, nameOf, table, type Definitions, type Table } from '../table'
 import {
   adding,
   insertPublishable,
@@ -81,6 +81,18 @@ const publishedAgain = (review: string) => `${countedPublishable(review, -1)};
     ${insertPublishable(`review.id = ${review}`)};
     ${countedPublishable(review, 1)};`
 
+/** A counter that has come down to nothing is removed. */
+const emptied = (of: Table) => {
+  const keys = keyColumns(of)
+  return `CREATE TRIGGER ${nameOf(of)}_emptied AFTER UPDATE OF count ON ${nameOf(of)} WHEN new.count = 0 BEGIN
+    DELETE FROM ${nameOf(of)} WHERE ${keys.map((key) => `${key} = new.${key}`).join(' AND ')};
+  END`
+}
+const keyColumns = (of: Table) =>
+  Object.keys(all(of))
+    .filter((name) => name !== 'count')
+    .map(columnName)
+
 /**
  * Counters and indexes of reviews that triggers keep. New reviews are added by `indexInserted`, many at once. Those
  * without products say what the lists and displays of a whole shop contain.
@@ -115,6 +127,7 @@ export const counts = [
   ]),
 
   created(arrivalCount),
+  ...[reviewCount, laneCount, publishableCount, publishableTotal, arrivalCount].map(emptied),
   `CREATE TRIGGER arrival_recounted AFTER UPDATE OF state, verified ON review
     WHEN old.verified <> new.verified OR (old.state = 'undone') <> (new.state = 'undone')
   BEGIN
