@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import { ownSources, type Source } from '../../core/intake/sourcePolicy'
 import { tables } from './schema/tables'
-import { row } from './rows'
+import { whereOf } from './rows'
 import { readAll, value } from './select'
 
 interface ArrivalCount {
@@ -21,7 +21,7 @@ export async function arrivalsSince(
   const day = since.slice(0, 10)
   const days = await readAll(
     db('arrival_count')
-      .where(row(tables.arrivalCount, { shopId }))
+      .where(whereOf(tables.arrivalCount, { shopId }))
       .whereIn('source', sources)
       .where('day', '>', day)
       .groupBy('verified'),
@@ -30,7 +30,7 @@ export async function arrivalsSince(
   // "~" sorts behind all times of that day.
   const first = await readAll(
     db('review')
-      .where(row(tables.review, { shopId }))
+      .where(whereOf(tables.review, { shopId }))
       .whereRaw(`+source IN (${sources.map(() => '?').join(', ')})`, [...sources])
       .whereBetween('received_at', [since, `${day}~`])
       .whereNot('state', 'undone')

@@ -38,7 +38,7 @@ export async function sharedInAttack(db: Knex, versionIds: number[]): Promise<st
   const latest = await readFirst(
     db('signal')
       .whereIn('version_id', versionIds)
-      .where(row(tables.signal, { kind: 'burst' }))
+      .where(whereOf(tables.signal, { kind: 'burst' }))
       // Those that were found later only say that they were.
       .where('detail', 'like', 'burst.%')
       .orderBy('version_id', 'desc'),
@@ -49,7 +49,7 @@ export async function sharedInAttack(db: Knex, versionIds: number[]): Promise<st
 
 /** Whether newcomers like the members of this group are held back. */
 export async function groupHolds(db: Knex, groupId: number): Promise<boolean> {
-  return hasRows(db('review_group').where(row(tables.reviewGroup, { id: groupId, holds: true })))
+  return hasRows(db('review_group').where(whereOf(tables.reviewGroup, { id: groupId, holds: true })))
 }
 
 export async function setGroupHolds(

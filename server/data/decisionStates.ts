@@ -6,12 +6,12 @@ import { declinedPhotos, setDeclined } from './photos'
 import { setCurrentVersion } from './reviewVersions'
 import { tagReview } from './tags'
 import { tables } from './schema/tables'
-import { row } from './rows'
+import { row, whereOf } from './rows'
 import { pick, readOne, value } from './select'
 
 /** Everything about a review that people decide on. */
 export async function readDecisionState(db: Knex, shopId: number, reviewId: number): Promise<DecisionState> {
-  const decided = await readOne(db('review').where(row(tables.review, { shopId, id: reviewId })), {
+  const decided = await readOne(db('review').where(whereOf(tables.review, { shopId, id: reviewId })), {
     ...pick(tables.review, 'state', 'showable', 'publishedVersionId', 'publishedAt'),
     ...pick(tables.review, 'declineReasonId', 'productId', 'replyId'),
     versionId: tables.review.currentVersionId,

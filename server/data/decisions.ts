@@ -10,7 +10,7 @@ import {
 import { actorText, memberIdOf, type Actor } from '../../core/moderation/actor'
 import { countRows } from './countRows'
 import { tables } from './schema/tables'
-import { insertAll, nextId, row, whereOf } from './rows'
+import { insertAll, nextId, whereOf } from './rows'
 import { hasRows, maybe, pick, readAll, readFirst, type Selected } from './select'
 import { all } from './table'
 
@@ -171,7 +171,7 @@ export async function latestActOf(
 /** The latest entry about a review. */
 export async function latestActOn(db: Knex, shopId: number, reviewId: number): Promise<Decision | undefined> {
   return readFirst(
-    db('decision').where(row(tables.decision, { shopId, reviewId })).orderBy('number', 'desc'),
+    db('decision').where(whereOf(tables.decision, { shopId, reviewId })).orderBy('number', 'desc'),
     columns,
   )
 }

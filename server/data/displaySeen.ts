@@ -26,7 +26,7 @@ export async function noteSeen(
 ): Promise<boolean> {
   const { shopId, displayId, page, at, fits } = seen
   const known = await trx('display_seen')
-    .where(row(tables.displaySeen, { displayId, page }))
+    .where(whereOf(tables.displaySeen, { displayId, page }))
     .update(
       row(tables.displaySeen, {
         lastAt: at,
@@ -55,13 +55,13 @@ export async function noteSeen(
 }
 
 export async function wasSeen(db: Knex, displayId: number, page: string): Promise<boolean> {
-  return hasRows(db('display_seen').where(row(tables.displaySeen, { displayId, page })))
+  return hasRows(db('display_seen').where(whereOf(tables.displaySeen, { displayId, page })))
 }
 
 /** The pages that showed a display, latest first. */
 export async function pagesSeen(db: Knex, shopId: number, displayId: number): Promise<PageSeen[]> {
   return readAll(
-    db('display_seen').where(row(tables.displaySeen, { shopId, displayId })).orderBy('last_at', 'desc'),
+    db('display_seen').where(whereOf(tables.displaySeen, { shopId, displayId })).orderBy('last_at', 'desc'),
     pageSeen,
   )
 }

@@ -4,7 +4,7 @@ import type { Configuration } from '../../core/display/configuration'
 import type { Measure } from '../../core/display/measures'
 import { countRows } from './countRows'
 import { tables } from './schema/tables'
-import { insert, nextId, row } from './rows'
+import { insert, nextId, row, whereOf } from './rows'
 import { hasRows, maybe, pick, readAll, readFirst, readOne, value, type Selected } from './select'
 
 export const versionColumns = pick(
@@ -45,7 +45,10 @@ export const readable = <V extends { configuration: Configuration | null }>({
 
 async function findVersion(db: Knex, shopId: number, id: number): Promise<DisplayVersion | null> {
   return readable(
-    await readOne(db('display_version').where(row(tables.displayVersion, { shopId, id })), versionColumns),
+    await readOne(
+      db('display_version').where(whereOf(tables.displayVersion, { shopId, id })),
+      versionColumns,
+    ),
   )
 }
 
@@ -65,7 +68,7 @@ export async function findDisplay(
   which: { key: string } | { id: number },
 ): Promise<Display | null> {
   const found = await readFirst(
-    db('display').where(row(tables.display, { shopId, removedAt: null, ...which })),
+    db('display').where(whereOf(tables.display, { shopId, removedAt: null, ...which })),
     displayColumns,
   )
   return found ? withVersions(db, found) : null
@@ -189,7 +192,7 @@ export async function startDraft(
     tab,
   })
   await trx('display')
-    .where(row(tables.display, { shopId, id }))
+    .where(whereOf(tables.display, { shopId, id }))
     .update(row(tables.display, { draftVersionId }))
 }
 
@@ -202,7 +205,7 @@ export async function updateDraft(
   tab = '',
 ): Promise<void> {
   await trx('display_version')
-    .where(row(tables.displayVersion, { shopId, id: draft.id }))
+    .where(whereOf(tables.displayVersion, { shopId, id: draft.id }))
     .update(row(tables.displayVersion, { configuration, savedAt: now, tab }))
 }
 
@@ -214,7 +217,7 @@ export async function putDraftLive(
   now: string,
 ): Promise<void> {
   await trx('display_version')
-    .where(row(tables.displayVersion, { shopId, id: draft.id }))
+    .where(whereOf(tables.displayVersion, { shopId, id: draft.id }))
     .update(row(tables.displayVersion, { publishedAt: now, publishedBy: memberId }))
   await putVersionLive(trx, { id, shopId }, draft.id)
 }
@@ -237,7 +240,7 @@ export async function publishedVersions(
   const rows = await readAll(
     db('display_version')
       .leftJoin('member', 'member.id', 'display_version.published_by')
-      .where(row(tables.displayVersion, { shopId, displayId }))
+      .where(whereOf(tables.displayVersion, { shopId, displayId }))
       .whereNotNull('published_at')
       .orderBy('number', 'desc')
       .limit(50),
@@ -265,7 +268,9 @@ export async function putMeasured(
   { id, shopId }: Pick<Display, 'id' | 'shopId'>,
   measured: Measure[],
 ): Promise<void> {
-  await trx('display').where(row(tables.display, { shopId, id })).update(row(tables.display, { measured }))
+  await trx('display')
+    .where(whereOf(tables.display, { shopId, id }))
+    .update(row(tables.display, { measured }))
 }
 
 export async function putAddress(
@@ -300,7 +305,7 @@ export async function isDisplayKeyTaken(db: Knex, key: string): Promise<boolean>
 export async function shopOfLiveDisplay(db: Knex, key: string): Promise<number | null> {
   const found = await readFirst(
     db('display')
-      .where(row(tables.display, { key, removedAt: null }))
+      .where(whereOf(tables.display, { key, removedAt: null }))
       .whereNotNull('live_version_id'),
     pick(tables.display, 'shopId'),
   )

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { tables } from './schema/tables'
-import { insert, row, whereOf } from './rows'
+import { insert, whereOf } from './rows'
 import { pick, readAll, readFirst, type Selected } from './select'
 
 /** A file that shows what a customer said. Only the shop sees it. */
@@ -25,7 +25,7 @@ export async function insertEvidence(
 export async function evidenceOfReview(db: Knex, shopId: number, reviewId: number): Promise<EvidenceFile[]> {
   return readAll(
     db('evidence')
-      .where(row(tables.evidence, { shopId, reviewId, removed: false }))
+      .where(whereOf(tables.evidence, { shopId, reviewId, removed: false }))
       .orderBy('id'),
     file,
   )

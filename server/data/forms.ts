@@ -103,7 +103,7 @@ export async function designOfVersion(
   number: number,
 ): Promise<FormDesign | null> {
   const found = await readFirst(
-    db('form_version').where(row(tables.formVersion, { shopId, formId: id, number })),
+    db('form_version').where(whereOf(tables.formVersion, { shopId, formId: id, number })),
     pick(tables.formVersion, 'design'),
   )
   return found?.design ?? null
@@ -194,7 +194,7 @@ export async function updateForm(
   >,
 ): Promise<boolean> {
   const changed = await db('form')
-    .where(row(tables.form, { shopId, publicId, removedAt: null }))
+    .where(whereOf(tables.form, { shopId, publicId, removedAt: null }))
     .update(row(tables.form, changes))
   return changed > 0
 }
@@ -217,7 +217,7 @@ export async function removeForm(
   now: string | null,
 ): Promise<boolean> {
   const removed = await db('form')
-    .where(row(tables.form, { shopId, publicId }))
+    .where(whereOf(tables.form, { shopId, publicId }))
     .update(row(tables.form, { removedAt: now }))
   return removed > 0
 }

@@ -4,7 +4,7 @@ import { countRows } from './countRows'
 import { openStates, type ReviewState } from '../../core/moderation/rules'
 import { presentState } from './presentState'
 import { tables } from './schema/tables'
-import { insert, row, whereOf } from './rows'
+import { insert, whereOf } from './rows'
 import { maybe, pick, readAll, readFirst, readOne, value, type Selected } from './select'
 
 const memberLine = {
@@ -114,7 +114,7 @@ export async function largestGroup(db: Knex, shopId: number): Promise<LargestGro
   if (!largest) return null
   const { copies, ...latest } = await readOne(
     undecided()
-      .where(row(tables.review, { groupId: largest.groupId }))
+      .where(whereOf(tables.review, { groupId: largest.groupId }))
       .orderBy('id', 'desc'),
     {
       publicId: tables.review.publicId,

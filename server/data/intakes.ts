@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { tables } from './schema/tables'
-import { insert, row, whereOf } from './rows'
+import { insert, whereOf } from './rows'
 import { pick, readAll, readFirst, value, type Selected } from './select'
 import { all } from './table'
 
@@ -26,7 +26,7 @@ export async function findIntake(
   by: string | { id: number },
 ): Promise<Intake | null> {
   const which = typeof by === 'string' ? { publicId: by } : by
-  const found = await readFirst(db('intake').where(row(tables.intake, { shopId, ...which })), columns)
+  const found = await readFirst(db('intake').where(whereOf(tables.intake, { shopId, ...which })), columns)
   return found ?? null
 }
 

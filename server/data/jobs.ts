@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { tables } from './schema/tables'
-import { row } from './rows'
+import { row, whereOf } from './rows'
 import { pick, readAll, readFirst, readOne, type Selected } from './select'
 
 const columns = {
@@ -15,7 +15,7 @@ export async function jobsOfShop(db: Knex, shopId: number, limit: number): Promi
   const some = (whose: number | null) =>
     readAll(
       db('job')
-        .where(row(tables.job, { shopId: whose }))
+        .where(whereOf(tables.job, { shopId: whose }))
         .where(
           (shown) =>
             void shown.whereNot({ state: 'due' }).orWhere('attempts', '>', 0).orWhereNotNull('error'),

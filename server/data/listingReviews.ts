@@ -3,7 +3,7 @@ import { z } from 'zod'
 import type { Posted } from '../../core/intake/candidate'
 import { countRows } from './countRows'
 import { tables } from './schema/tables'
-import { insertAll, row, whereOf } from './rows'
+import { insertAll, whereOf } from './rows'
 import { maybe, pick, readAll, readFirst, readOne, value, type Selected } from './select'
 
 /** What the latest read saw of a review on another site. */
@@ -59,7 +59,7 @@ export async function noteSeen(
 
 /** How many reviews a read has seen so far. */
 export async function countSeen(db: Knex, listingId: number, read: number): Promise<number> {
-  return countRows(db('listing_review').where(row(tables.listingReview, { listingId, seenRead: read })))
+  return countRows(db('listing_review').where(whereOf(tables.listingReview, { listingId, seenRead: read })))
 }
 
 /**

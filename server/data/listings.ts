@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { tables } from './schema/tables'
-import { insert, row } from './rows'
+import { insert, row, whereOf } from './rows'
 import { pick, readAll, readFirst, type Selected } from './select'
 import { all } from './table'
 
@@ -51,7 +51,7 @@ export async function findListing(
   shopId: number,
   by: { id: number } | { publicId: string } | { origin: string; externalId: string },
 ): Promise<Listing | null> {
-  const query = db('listing').where(row(tables.listing, { shopId, ...by }))
+  const query = db('listing').where(whereOf(tables.listing, { shopId, ...by }))
   // Disconnected ones can be there several times.
   if ('origin' in by) query.whereNot({ state: 'disconnected' })
   return (await readFirst(query, columns)) ?? null
@@ -72,7 +72,7 @@ export async function intakesOfListing(
   undone: boolean,
 ): Promise<string[]> {
   return db('intake')
-    .where(row(tables.intake, { listingId, undone }))
+    .where(whereOf(tables.intake, { listingId, undone }))
     .whereRaw('+shop_id = ?', shopId)
     .orderBy('id')
     .pluck('public_id')

@@ -3,12 +3,13 @@ import type { OwnLook } from '../../core/display/lookChanges'
 import type { Theme } from '../../core/display/themeSchema'
 import { countRows } from './countRows'
 import { tables } from './schema/tables'
-import { insert, row } from './rows'
+import { insert, row, whereOf } from './rows'
 import { pick, readAll, readOne } from './select'
 
 const MAX_LOOKS = 60
 
-const present = (db: Knex, shopId: number) => db('look').where(row(tables.look, { shopId, removedAt: null }))
+const present = (db: Knex, shopId: number) =>
+  db('look').where(whereOf(tables.look, { shopId, removedAt: null }))
 
 /** The looks that a shop has saved, oldest first. One that can't be read is left out. */
 export async function looksOfShop(db: Knex, shopId: number): Promise<OwnLook[]> {
@@ -38,7 +39,7 @@ export async function setLookRemoved(
   at: string | null,
 ): Promise<void> {
   await trx('look')
-    .where(row(tables.look, { shopId, publicId }))
+    .where(whereOf(tables.look, { shopId, publicId }))
     .update(row(tables.look, { removedAt: at }))
 }
 

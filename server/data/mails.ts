@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { recipientKey } from '../../core/proof/emailKey'
 import { countRows } from './countRows'
 import { tables } from './schema/tables'
-import { insert, row } from './rows'
+import { insert, row, whereOf } from './rows'
 import { readAll, readFirst, value, type Selected } from './select'
 import { all } from './table'
 
@@ -41,7 +41,7 @@ export async function mailsTo(db: Knex, address: string, since: string): Promise
 export async function confirmationsAsked(db: Knex, shopId: number, since: string): Promise<number> {
   return countRows(
     db('mail')
-      .where(row(tables.mail, { shopId, kind: 'confirm' }))
+      .where(whereOf(tables.mail, { shopId, kind: 'confirm' }))
       .where('queued_at', '>=', since),
   )
 }

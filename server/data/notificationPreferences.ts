@@ -24,7 +24,7 @@ export async function setNotificationPreference(
   preference: NotificationPreference,
 ): Promise<void> {
   await db('membership')
-    .where(row(tables.membership, { shopId, memberId }))
+    .where(whereOf(tables.membership, { shopId, memberId }))
     .update(row(tables.membership, { notifications: preference }))
 }
 

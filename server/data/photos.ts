@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { Photo } from '../../core/intake/candidate'
 import { tables } from './schema/tables'
-import { insert, newRow, row, whereOf } from './rows'
+import { insert, newRow, whereOf } from './rows'
 import { pick, readAll, readFirst, readOne, value, type Selected } from './select'
 import { all, type Part } from './table'
 
@@ -37,7 +37,7 @@ export async function pendingUploads(
   network: string,
 ): Promise<Record<'network' | 'form' | 'shop', Uploads>> {
   const counted = (of: Part<typeof tables.pendingPhoto>): Promise<Uploads> =>
-    readOne(db('pending_photo').where(row(tables.pendingPhoto, of)), {
+    readOne(db('pending_photo').where(whereOf(tables.pendingPhoto, of)), {
       bytes: value(z.number(), db.raw('ifnull(sum(bytes), 0)')),
       photos: value(z.number(), db.raw('count(*)')),
       videos: value(z.number(), db.raw('count(video)')),
@@ -131,7 +131,7 @@ export async function photosOfReview(
   reviewId: number,
 ): Promise<{ id: number; publicId: string; declined: boolean }[]> {
   return readAll(
-    db('photo').where(row(tables.photo, { shopId, reviewId })),
+    db('photo').where(whereOf(tables.photo, { shopId, reviewId })),
     pick(tables.photo, 'id', 'publicId', 'declined'),
   )
 }

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { tables } from './schema/tables'
-import { insert, row } from './rows'
+import { insert, row, whereOf } from './rows'
 import { hasRows, readAll, readFirst, type Selected } from './select'
 import { all } from './table'
 
@@ -22,7 +22,7 @@ export async function findProductChange(
   shopId: number,
   which: { id: number } | { publicId: string },
 ): Promise<ProductChange | null> {
-  const query = db('product_change').where(row(tables.productChange, { shopId, ...which }))
+  const query = db('product_change').where(whereOf(tables.productChange, { shopId, ...which }))
   return (await readFirst(query, columns)) ?? null
 }
 
@@ -44,7 +44,7 @@ export async function isProductChangeOvertaken(
   const products = intoId === null ? [productId] : [productId, intoId]
   return hasRows(
     db('product_change')
-      .where(row(tables.productChange, { shopId, undoneAt: null }))
+      .where(whereOf(tables.productChange, { shopId, undoneAt: null }))
       .where('id', '>', id)
       .where((same) => void same.whereIn('product_id', products).orWhereIn('into_id', products)),
   )

@@ -116,7 +116,7 @@ export async function findProduct(
   shopId: number,
   which: { id: number } | { publicId: string },
 ): Promise<Product | null> {
-  const query = present(db, shopId).where(row(tables.product, which))
+  const query = present(db, shopId).where(whereOf(tables.product, which))
   return (await readFirst(query, columns)) ?? null
 }
 

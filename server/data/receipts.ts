@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { ArrivalState } from '../../core/moderation/rules'
 import { tables } from './schema/tables'
-import { row } from './rows'
+import { whereOf } from './rows'
 import { pick, readFirst, value } from './select'
 
 /** The outcome of a submission. */
@@ -22,7 +22,7 @@ export async function findReceipt(
   shopId: number,
   which: { tokenHash: string } | { id: number } | { formId: number; publicId: string },
 ): Promise<Receipt | null> {
-  const found = await readFirst(db('review').where(row(tables.review, { shopId, ...which })), {
+  const found = await readFirst(db('review').where(whereOf(tables.review, { shopId, ...which })), {
     ...pick(tables.review, 'publicId', 'showable', 'unconfirmed'),
     state: tables.review.arrivalState,
     mails: value(z.number(), db('mail').whereRaw('mail.review_id = review.id').count('*')),

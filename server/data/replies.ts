@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { tables } from './schema/tables'
-import { insert, row } from './rows'
+import { insert, row, whereOf } from './rows'
 import type { NewRow } from './table'
 
 /** Stores a posted reply. Earlier replies stay, so that undo can restore them. */
@@ -19,7 +19,7 @@ export async function updateReplyDraft(
   draft: string,
 ): Promise<boolean> {
   const changed = await db('review')
-    .where(row(tables.review, { shopId, publicId }))
+    .where(whereOf(tables.review, { shopId, publicId }))
     .update(row(tables.review, { replyDraft: draft }))
   return changed > 0
 }

@@ -6,7 +6,7 @@ import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { countRows } from './countRows'
 import { tables } from './schema/tables'
-import { row } from './rows'
+import { whereOf } from './rows'
 import { like, maybe, pick, readAll, readOne, under, value, type Selected } from './select'
 
 /** From the counters. */
@@ -99,7 +99,7 @@ export async function approvedTally(db: Knex, shopId: number, productId?: number
 /** The number of approved reviews that can be shown. */
 export async function showableCount(db: Knex, shopId: number): Promise<number> {
   const { count } = await readOne(
-    db('lane_count').where(row(tables.laneCount, { shopId, state: 'approved', showable: true })),
+    db('lane_count').where(whereOf(tables.laneCount, { shopId, state: 'approved', showable: true })),
     { count: value(z.number(), db.raw('ifnull(sum(count), 0)')) },
   )
   return count

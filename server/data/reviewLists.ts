@@ -17,7 +17,7 @@ import {
 import { countRows } from './countRows'
 import { presentState } from './presentState'
 import { tables } from './schema/tables'
-import { row } from './rows'
+import { whereOf } from './rows'
 import { maybe, pick, readAll, readFirst, value, type Selected } from './select'
 
 const columns = {
@@ -191,7 +191,7 @@ export async function oldestUndecided(
   const first = (state: ReviewState) =>
     readFirst(
       db('review')
-        .where(row(tables.review, { shopId, state, unconfirmed: false }))
+        .where(whereOf(tables.review, { shopId, state, unconfirmed: false }))
         .orderBy('id'),
       oldest,
     )

@@ -3,7 +3,7 @@ import type { Signal } from '../../core/moderation/signal'
 import { countRows } from './countRows'
 import { presentState } from './presentState'
 import { tables } from './schema/tables'
-import { row, whereOf } from './rows'
+import { whereOf } from './rows'
 import { maybe, orEmpty, pick, readAll, readFirst, readOne, type Selected } from './select'
 import { writerTextNames } from '../../core/intake/writerTexts'
 
@@ -72,7 +72,7 @@ export async function versionWords(db: Knex, versionId: number): Promise<Version
 export async function signalsOfVersion(db: Knex, shopId: number, versionId: number): Promise<Signal[]> {
   const signals = await readAll(
     db('signal')
-      .where(row(tables.signal, { shopId, versionId }))
+      .where(whereOf(tables.signal, { shopId, versionId }))
       .orderBy([{ column: 'points', order: 'desc' }, { column: 'id' }]),
     pick(tables.signal, 'id', 'kind', 'points', 'headline', 'detail'),
   )

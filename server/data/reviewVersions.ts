@@ -6,7 +6,7 @@ import { insertPhotos, type PhotoOfVersion } from './photos'
 import { signalsOfVersion } from './reviewReading'
 import { insertSignals, repeated } from './reviewWriting'
 import { tables } from './schema/tables'
-import { insert, row } from './rows'
+import { insert, row, whereOf } from './rows'
 import { pick, readOne } from './select'
 import { all } from './table'
 
@@ -47,7 +47,7 @@ export async function setCurrentVersion(
   versionId: number,
 ): Promise<void> {
   const version = await readOne(
-    trx('review_version').where(row(tables.reviewVersion, { shopId, reviewId, id: versionId })),
+    trx('review_version').where(whereOf(tables.reviewVersion, { shopId, reviewId, id: versionId })),
     pick(tables.reviewVersion, 'title', 'body', 'rating', 'language', 'writtenAt', 'writtenPrecision'),
   )
   await trx('review')

@@ -4,7 +4,7 @@ import type { Stored } from './columnDefinition'
 import { readOne, value } from './select'
 import { nameOf, type Column, type NewRow, type Part, type Table } from './table'
 
-/** Columns with the values that SQLite stores: a row to insert, or a condition. What is undefined, or no column, is left out. */
+/** Columns to insert or update, with the values that SQLite stores. What is undefined, or no column, is left out. */
 export function row<T extends Table>(of: T, part: Part<T>): Record<string, Stored | Knex.Raw> {
   const columns: Record<string, Column<unknown>> = of
   return Object.fromEntries(
@@ -22,11 +22,17 @@ export const newRow = <T extends Table>(of: T, given: NewRow<T>) => row(of, give
 const isRaw = (given: unknown): given is Knex.Raw =>
   typeof given === 'object' && given !== null && 'toSQL' in given
 
-/** The same as a condition of a query with several tables. */
-export const whereOf = <T extends Table>(of: T, part: Part<T>): Record<string, Stored | Knex.Raw> =>
-  Object.fromEntries(
+/**
+ * A condition that columns have these values.
+ * @throws Error if one is undefined, since leaving it out would match other rows too
+ */
+export function whereOf<T extends Table>(of: T, part: Part<T>): Record<string, Stored | Knex.Raw> {
+  for (const [name, given] of Object.entries(part))
+    if (given === undefined) throw new Error(`no value for ${nameOf(of)}.${name}`)
+  return Object.fromEntries(
     Object.entries(row(of, part)).map(([column, stored]) => [`${nameOf(of)}.${column}`, stored]),
   )
+}
 
 /** Inserts a row, and returns its id. */
 export async function insert<T extends Table>(trx: Knex, of: T, given: NewRow<T>): Promise<number> {

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { tables } from './schema/tables'
-import { insert, insertAll, row, whereOf } from './rows'
+import { insert, insertAll, whereOf } from './rows'
 import { pick, readAll, type Selected } from './select'
 import type { Part } from './table'
 
@@ -22,7 +22,7 @@ export async function storeSnapshot(
 ): Promise<void> {
   const { shopId, displayId } = snapshot
   await trx('snapshot')
-    .where(row(tables.snapshot, { displayId, variant: PLAIN }))
+    .where(whereOf(tables.snapshot, { displayId, variant: PLAIN }))
     .delete()
   const snapshotId = await insert(trx, tables.snapshot, { ...snapshot, variant: PLAIN, renderedAt: now })
   await insertAll(

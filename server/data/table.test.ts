@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import { openMigrated } from '../../tests/support/prepared'
 import { choice, flag, id, integer, json, text } from './columnDefinition'
-import { insert, insertAll, nextId, row, type whereOf } from './rows'
+import { insert, insertAll, nextId, row, whereOf } from './rows'
 import { fromJson, like, maybe, orEmpty, pick, readAll, readFirst, readOne, value } from './select'
 import { all, created, table } from './table'
 
@@ -70,6 +70,7 @@ describe('a table', () => {
       keeper_name: 'Una',
       is_queenright: 0,
     })
+    expect(() => whereOf(hive, { keeperName: 'Una', end: undefined })).toThrow('hive.end')
     const expression = db.raw('1 + 1')
     expect(row(hive, { end: expression })).toEqual({ end: expression })
   })

@@ -47,7 +47,7 @@ export async function hasOpenTokens(
 ): Promise<boolean> {
   return hasRows(
     db('token')
-      .where(row(tables.token, { reviewId, purpose, usedAt: null }))
+      .where(whereOf(tables.token, { reviewId, purpose, usedAt: null }))
       .where('expires_at', '>', now),
   )
 }

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { tables } from '../data/schema/tables'
-import { newRow, row } from '../data/rows'
+import { newRow, row, whereOf } from '../data/rows'
 import { pick, readOne } from '../data/select'
 import type { Job, NewJob, Outcome } from './job'
 
@@ -61,7 +61,7 @@ export async function renewLeases(db: Knex, ids: number[], leasedUntil: string):
   await db('job').whereIn('id', ids).update(row(tables.job, { leasedUntil }))
   return db('job')
     .whereIn('id', ids)
-    .where(row(tables.job, { cancelAsked: true }))
+    .where(whereOf(tables.job, { cancelAsked: true }))
     .pluck('id')
 }
 
