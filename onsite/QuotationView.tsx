@@ -1,5 +1,6 @@
 import type { DisplayModel } from '../core/display/displayModel'
 import type { Quotation } from '../core/display/quotation'
+import { reviewParts } from '../core/display/reviewParts'
 import { isValidElement, type ReactElement } from 'react'
 import { Glyphs } from './Glyphs'
 import { RequiredNote } from './RequiredNote'
@@ -137,8 +138,8 @@ function Paragraphs({ texts }: { texts: string[] }) {
 
 function Writer({ quotation, model }: { quotation: Quotation; model: Given }) {
   const { translate } = model
-  const { name, role, company, portrait, product, date } = quotation
-  const who = Boolean(name || role || company)
+  const { name, besideName, company, portrait, product, date } = quotation
+  const who = [name, ...besideName, company].filter(Boolean)
   return (
     <figcaption className={portrait ? 'eg-with-face' : undefined}>
       {portrait && <img className="eg-face" src={portrait} alt="" width="44" height="44" loading="lazy" />}
@@ -147,15 +148,15 @@ function Writer({ quotation, model }: { quotation: Quotation; model: Given }) {
           {name}
         </b>
       )}
-      {role && (
-        <span className="eg-role">
-          {name && ', '}
-          {role}
+      {besideName.map((one, i) => (
+        <span key={one.name} className={reviewParts[one.name].css}>
+          {(name || i > 0) && ', '}
+          {one.text}
         </span>
-      )}
+      ))}
       {company && (
         <span className="eg-company">
-          {(name || role) && ', '}
+          {(name || besideName.length > 0) && ', '}
           {company.logo && <img className="eg-logo" src={company.logo} alt="" height="16" loading="lazy" />}
           {company.url ? (
             <a href={company.url} rel="nofollow noopener">
@@ -168,7 +169,7 @@ function Writer({ quotation, model }: { quotation: Quotation; model: Given }) {
       )}
       {product && (
         <span className="eg-on">
-          {who && ' '}
+          {who.length > 0 && ' '}
           {translate('visitor.on', { product })}
         </span>
       )}

@@ -2,23 +2,8 @@ import { bandWidths, bands } from '../core/display/bands'
 import type { Layout } from '../core/display/choices'
 import type { DisplayModel } from '../core/display/displayModel'
 import { layoutTraits } from '../core/display/layoutTraits'
-import type { SwitchedPart } from '../core/display/switchedParts'
+import { reviewParts } from '../core/display/reviewParts'
 import { cardStyles, eachText } from './themeStyles'
-
-const hiddenElements: Record<SwitchedPart, string> = {
-  portrait: '.eg-face',
-  role: '.eg-role',
-  company: '.eg-company',
-  product: '.eg-on',
-  proof: '.eg-proof',
-  title: '.eg-head',
-  words: '.eg-words',
-  photos: '.eg-photos',
-  reply: '.eg-reply',
-  likes: '.eg-likes',
-  language: '.eg-language',
-  answers: '.eg-answers',
-}
 
 /** A card begins anew, since its line may be on another side elsewhere. */
 const plainCard =
@@ -44,7 +29,7 @@ export function bandStyles(styled: DisplayModel['bands'], layout: Layout): strin
         changes.density && `.eg>*{--eg-gap:${changes.density / 100}}`,
         changes.limit && `${items}{display:list-item}${atMost(changes.limit)}`,
         eachText(changes.texts),
-        ...changes.hidden.map((part) => `.eg ${hiddenElements[part]}{display:none}`),
+        ...changes.hidden.map((part) => `.eg .${reviewParts[part].css}{display:none}`),
         changes.hidden.includes('portrait') && '.eg .eg-with-face{padding:0;min-height:0}',
       ]
       const css = rules.filter(Boolean).join('')

@@ -1,6 +1,7 @@
 import type { Layout, TextPart } from '../core/display/choices'
 import { isShipped } from '../core/display/fonts'
 import { layoutTraits } from '../core/display/layoutTraits'
+import { reviewParts } from '../core/display/reviewParts'
 import { fontsOf, isDark, textOn, type ResolvedCard, type ResolvedTheme } from '../core/display/theme'
 import type { TextStyle } from '../core/display/themeSchema'
 import { fontFaces, fontFamily } from './fontStyles'
@@ -201,6 +202,10 @@ const arrangements: Record<ResolvedCard['arrangement'], string> = {
     '.eg figure{text-align:center}.eg-stars,.eg-photos{justify-content:center}.eg-proof summary{margin-inline:auto}.eg-with-face{padding:56px 0 0}.eg-face{inset-inline-start:calc(50% - 22px)}.eg-reply{text-align:start}',
 }
 
+const aboutElements = Object.values(reviewParts)
+  .flatMap(({ css, text }) => (text === 'about' ? `.${css}` : []))
+  .join(',.eg ')
+
 /** The elements of each text, and their normal size in em. */
 const textElements: Record<TextPart, { css: string; size: number }> = {
   title: { css: '.eg-title', size: 1.5 },
@@ -210,7 +215,7 @@ const textElements: Record<TextPart, { css: string; size: number }> = {
   headline: { css: '.eg-head', size: 1 },
   words: { css: '.eg-words', size: 1 },
   name: { css: '.eg-name', size: 1 },
-  about: { css: '.eg-role,.eg .eg-company,.eg .eg-on', size: 1 },
+  about: { css: aboutElements, size: 1 },
   date: { css: '.eg-date', size: 1 },
   proof: { css: '.eg-proof,.eg .eg-own,.eg .eg-posted', size: 1 },
   reply: { css: '.eg-reply', size: 0.9 },

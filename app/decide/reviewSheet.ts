@@ -1,6 +1,8 @@
 import type { Answer } from '../../core/intake/answer'
 import type { WrittenPrecision } from '../../core/intake/review'
 import { hasDate } from '../../core/display/toQuotation'
+import { recordOf } from '../../core/formats/keysOf'
+import { writerTextNames } from '../../core/intake/writerTexts'
 import { dayIn } from '../../core/formats/dates'
 import { languageName } from '../../core/messages/languageName'
 import { say } from '../../core/messages/say/reviewSheet'
@@ -33,8 +35,11 @@ const cells = {
   title: ({ title }) => title,
   body: ({ body }) => body,
   author_name: ({ authorName }) => authorName,
-  role: ({ role }) => role,
-  company: ({ company }) => company,
+  ...recordOf(
+    writerTextNames,
+    (name) =>
+      ({ [name]: text }: ReviewRow) => text,
+  ),
   author_email: ({ authorEmail }) => authorEmail ?? '',
   product: ({ productTitle }) => productTitle ?? '',
   written_at: writtenOn,

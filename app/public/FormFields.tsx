@@ -1,124 +1,55 @@
-import {
-  getFormProps,
-  getInputProps,
-  useForm,
-  type FieldMetadata,
-  type SubmissionResult,
-} from '@conform-to/react'
+import { getFormProps, useForm, type FieldMetadata, type SubmissionResult } from '@conform-to/react'
 import { parseWithZod } from '@conform-to/zod/v4'
-import { useRef, useState } from 'react'
+import { useState, type ComponentProps } from 'react'
 import { Form } from 'react-router'
-import { publicName } from '../../core/display/publicName'
 import { answerField, askedQuestions } from '../../core/form/askedQuestions'
 import { announcesCoupon } from '../../core/form/coupon'
+import { fieldNames, formFields, wordedFields } from '../../core/form/fields'
 import type { ShownDesign } from '../../core/form/translation'
+import { recordOf } from '../../core/formats/keysOf'
 import { submissionSchema, TRAP_FIELD, VERSION_FIELD } from '../../core/intake/submission'
 import { WORK_FIELD } from '../../core/intake/suspicion'
-import { Labelled, Mistakes } from './Labelled'
-import { ProductField } from './ProductField'
-import { QuestionField } from './QuestionField'
-import { RatingChoice } from './RatingChoice'
-import { useCodes, useTranslate } from './speech'
+import { Mistakes } from './Labelled'
 import { PhotoField } from './photos/PhotoField'
 import { usePhotos, type KeptPhoto } from './photos/usePhotos'
-import { useTakeOver } from './useTakeOver'
 import { useSendWhenReady } from './photos/useSendWhenReady'
+import { QuestionField } from './QuestionField'
+import { RatingChoice } from './RatingChoice'
+import { SendFields } from './SendFields'
+import { useCodes, useTranslate } from './speech'
+import { SubjectFields } from './SubjectFields'
+import { Summary } from './Summary'
 import { WordsFields } from './WordsFields'
 import { useWork } from './work/useWork'
-import { AskConsent } from './AskConsent'
-import { ConsentField } from './ConsentField'
-import { Summary } from './Summary'
+import { WriterFields } from './WriterFields'
 
-interface Product {
-  sku: string
-  title: string
-}
-
-/** Everything that a customer fills in. */
-export function FormFields({
-  design,
-  version,
-  shop,
-  products,
-  fixedProduct,
-  token,
-  proofOfWork,
-  address,
-  findProducts,
-  buyersOnly,
-  lastResult,
-}: {
+interface Given extends Pick<
+  ComponentProps<typeof SubjectFields>,
+  'products' | 'fixedProduct' | 'findProducts' | 'buyersOnly'
+> {
   design: ShownDesign
   /** The number of the design, so that what is sent is read as it was asked for. */
   version: number
   shop: { shortName: string }
-  products: { products: Product[]; isPart: boolean }
-  fixedProduct: Product | null
   token: string
   proofOfWork: Parameters<typeof useWork>[0]
   /** For uploads of photos. */
   address: string
-  /** Whether only verified buyers can write. */
-  buyersOnly: boolean
-  /** Where products are looked up; null in the editor of the form. */
-  findProducts: string | null
   lastResult: { reply: SubmissionResult<string[]>; photos: KeptPhoto[] } | undefined
-}) {
+}
+
+/** Everything that a customer fills in. */
+export function FormFields(given: Given) {
+  const { design, version, shop, buyersOnly, lastResult } = given
   const translate = useTranslate()
-  const wordCode = useCodes()
-  const photos = usePhotos(address, lastResult?.photos ?? [])
-  const offered = [...products.products, ...(fixedProduct ? [fixedProduct] : [])]
-  const schema = submissionSchema(
-    {
-      skus: products.isPart ? null : offered.map(({ sku }) => sku),
-      any: offered.length > 0,
-      buyersOnly,
-    },
-    design,
-  )
-  const questions = askedQuestions(design)
-  const worded = ({ label }: { label: string }, usual: string) => label || usual
-  const labels = {
-    rating: worded(design.rating, translate('form.rating')),
-    product: worded(design.product, translate('form.product')),
-    order_number: worded(design.orderNumber, translate('form.orderNumber')),
-    title: worded(design.title, translate('form.title')),
-    body: worded(design.body, translate('form.words')),
-    media: translate('photo.title'),
-    author_name: worded(design.name, translate('form.name')),
-    author_email: worded(design.email, translate('form.email')),
-  }
-  const [form, fields] = useForm({
-    lastResult: lastResult?.reply,
-    defaultValue: { product: fixedProduct?.sku ?? '' },
-    shouldValidate: 'onBlur',
-    shouldRevalidate: 'onInput',
-    onValidate: ({ formData }) => parseWithZod(formData, { schema }),
-  })
+  const photos = usePhotos(given.address, lastResult?.photos ?? [])
+  const { schema, form, fields, labels, all, mistaken, refusal } = useReviewForm(given)
   // The computation belongs to this token, so both stay when the loader runs again.
-  const [issued] = useState({ token, proofOfWork })
+  const [issued] = useState({ token: given.token, proofOfWork: given.proofOfWork })
   const { pending, work } = useWork(issued.proofOfWork)
   const { send, waiting } = useSendWhenReady(photos.pending || pending)
-  const shownName = publicName(fields.author_name.value ?? '')
   const [attempt, setAttempt] = useState(0)
-  const refusal = form.errors?.map(wordCode).join(' ')
   const wasSent = attempt > 0 || lastResult !== undefined
-  const all = fields as unknown as Record<string, FieldMetadata<string>>
-  const labelled: [name: string, label: string][] = [
-    ...Object.entries(labels),
-    ...questions.map(({ id, label }): [string, string] => [answerField(id), label]),
-  ]
-  const mistaken = wasSent
-    ? labelled.flatMap(([name, label]) => (all[name]?.errors ? [{ id: all[name].id, label }] : []))
-    : []
-  const [consent, setConsent] = useState<'unasked' | 'asking' | 'asked'>('unasked')
-  const box = useRef<HTMLInputElement>(null)
-  const button = useRef<HTMLButtonElement>(null)
-  useTakeOver(button)
-  const isComplete = () => {
-    const sent = button.current?.form
-    return sent && parseWithZod(new FormData(sent), { schema }).status === 'success'
-  }
 
   return (
     <Form
@@ -136,55 +67,15 @@ export function FormFields({
           <input name={TRAP_FIELD} tabIndex={-1} autoComplete="off" />
         </label>
       </div>
-      <Summary fields={mistaken} text={refusal} attempt={attempt} />
+      <Summary fields={wasSent ? mistaken : []} text={refusal} attempt={attempt} />
 
       {buyersOnly && <p className="text-soft">{translate('form.buyersOnly', { shop: shop.shortName })}</p>}
 
       <RatingChoice field={fields.rating} legend={labels.rating} isShown={design.rating.label !== ''} />
-
-      <div className="grid gap-4 empty:hidden sm:grid-cols-2 sm:gap-5">
-        {fixedProduct ? (
-          <input type="hidden" name="product" value={fixedProduct.sku} />
-        ) : design.product.shown && products.products.length > 0 ? (
-          <Labelled
-            field={fields.product}
-            label={labels.product}
-            hint={design.product.required ? undefined : translate('form.optional')}
-            light={!design.product.required}
-            part="product"
-          >
-            <ProductField
-              field={fields.product}
-              {...products}
-              required={design.product.required}
-              address={findProducts}
-            />
-          </Labelled>
-        ) : null}
-        {(design.orderNumber.shown || buyersOnly) && (
-          <Labelled
-            field={fields.order_number}
-            label={labels.order_number}
-            hint={buyersOnly ? undefined : translate('form.optional')}
-            light={!buyersOnly}
-            part="orderNumber"
-          >
-            <input
-              {...getInputProps(fields.order_number, {
-                type: 'text',
-                ariaDescribedBy: buyersOnly ? undefined : fields.order_number.descriptionId,
-              })}
-              key={fields.order_number.key}
-              autoComplete="off"
-              className="input w-full border-edge text-[15px]"
-            />
-          </Labelled>
-        )}
-      </div>
-
+      <SubjectFields {...given} fields={fields} labels={labels} />
       <WordsFields title={fields.title} body={fields.body} design={design} labels={labels} />
 
-      {questions.map((question) => (
+      {askedQuestions(design).map((question) => (
         <QuestionField
           key={question.id}
           question={question}
@@ -204,40 +95,7 @@ export function FormFields({
         </div>
       )}
 
-      <div className="grid gap-4 sm:grid-cols-2 sm:gap-5">
-        <Labelled
-          field={fields.author_name}
-          label={labels.author_name}
-          part="name"
-          hint={shownName ? translate('form.shownAs', { name: shownName }) : translate('form.shownAsHint')}
-        >
-          <input
-            {...getInputProps(fields.author_name, {
-              type: 'text',
-              ariaDescribedBy: fields.author_name.descriptionId,
-            })}
-            key={fields.author_name.key}
-            autoComplete="name"
-            className="input w-full border-edge text-[15px]"
-          />
-        </Labelled>
-        <Labelled
-          field={fields.author_email}
-          label={labels.author_email}
-          part="email"
-          hint={translate('form.neverShown')}
-        >
-          <input
-            {...getInputProps(fields.author_email, {
-              type: 'email',
-              ariaDescribedBy: fields.author_email.descriptionId,
-            })}
-            key={fields.author_email.key}
-            autoComplete="email"
-            className="input w-full border-edge text-[15px]"
-          />
-        </Labelled>
-      </div>
+      <WriterFields fields={fields} design={design} labels={labels} />
 
       {announcesCoupon(design) && (
         <p className="text-[15px]" data-part="coupon">
@@ -245,44 +103,62 @@ export function FormFields({
         </p>
       )}
 
-      <ConsentField
+      <SendFields
+        shop={shop.shortName}
         field={fields.consent}
-        box={box}
-        words={design.consent.label || translate('form.consent', { shop: shop.shortName })}
+        agreed={design.consent.label || translate('form.consent', { shop: shop.shortName })}
+        send={(event) => {
+          setAttempt(attempt + 1)
+          send(event)
+        }}
+        isComplete={(sent) => parseWithZod(new FormData(sent), { schema }).status === 'success'}
+        status={waiting ? translate(photos.pending ? 'photo.pending' : 'form.working') : null}
+        words={design.button || translate('form.send')}
       />
-
-      {consent === 'asking' && (
-        <AskConsent
-          shop={shop.shortName}
-          answer={(given) => {
-            if (box.current) box.current.checked = given
-            setConsent('asked')
-            button.current?.click()
-          }}
-        />
-      )}
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <button
-          ref={button}
-          data-part="button"
-          onClick={(event) => {
-            setAttempt(attempt + 1)
-            if (consent === 'unasked' && !box.current?.checked && isComplete()) {
-              event.preventDefault()
-              setConsent('asking')
-            } else send(event)
-          }}
-          className="btn h-12 border-0 bg-(--shop-button) px-6 text-[15px] text-white hover:brightness-110"
-        >
-          {design.button || translate('form.send')}
-        </button>
-        <span className="text-soft" role={waiting ? 'status' : undefined}>
-          {waiting
-            ? translate(photos.pending ? 'photo.pending' : 'form.working')
-            : translate('form.next', { shop: shop.shortName })}
-        </span>
-      </div>
       <Mistakes field={fields.token} />
     </Form>
   )
+}
+
+/** The fields with their labels and what is wrong in them. */
+function useReviewForm({ design, products, fixedProduct, buyersOnly, lastResult }: Given) {
+  const translate = useTranslate()
+  const wordCode = useCodes()
+  const offered = [...products.products, ...(fixedProduct ? [fixedProduct] : [])]
+  const schema = submissionSchema(
+    {
+      skus: products.isPart ? null : offered.map(({ sku }) => sku),
+      any: offered.length > 0,
+      buyersOnly,
+    },
+    design,
+  )
+  const [form, fields] = useForm({
+    lastResult: lastResult?.reply,
+    defaultValue: { product: fixedProduct?.sku ?? '' },
+    shouldValidate: 'onBlur',
+    shouldRevalidate: 'onInput',
+    onValidate: ({ formData }) => parseWithZod(formData, { schema }),
+  })
+  const labels = {
+    ...recordOf(wordedFields, (field) => design[field].label || translate(`form.${field}`)),
+    photos: translate('photo.title'),
+  }
+  // Questions have fields that the type doesn't know.
+  const all = fields as unknown as Record<string, FieldMetadata<string>>
+  const labelled = [
+    ...formFields.map((field) => ({ name: fieldNames[field], label: labels[field] })),
+    ...askedQuestions(design).map(({ id, label }) => ({ name: answerField(id), label })),
+  ]
+  return {
+    schema,
+    form,
+    fields,
+    labels,
+    all,
+    mistaken: labelled.flatMap(({ name, label }) =>
+      all[name]?.errors ? [{ id: all[name].id, label }] : [],
+    ),
+    refusal: form.errors?.map(wordCode).join(' '),
+  }
 }

@@ -39,7 +39,7 @@ export function WordsFields({
       )}
       <Labelled
         field={body}
-        label={labels?.body ?? translate('form.words')}
+        label={labels?.body ?? translate('form.body')}
         part="body"
         hint={
           <>

@@ -1,5 +1,5 @@
 import { parseWithZod } from '@conform-to/zod/v4'
-import { getFormProps, getInputProps, useForm, type SubmissionResult } from '@conform-to/react'
+import { getFormProps, useForm, type SubmissionResult } from '@conform-to/react'
 import { data, Form } from 'react-router'
 import { brandShades } from '../../core/display/brand'
 import { litMarks } from '../../core/formats/rating'
@@ -8,7 +8,7 @@ import { messageCode, translateCode } from '../../core/messages/code'
 import { onlyFields } from '../readForm'
 import { storageFaultIn } from '../storageProblem'
 import { waitCode } from '../waitCode'
-import { Labelled } from './Labelled'
+import { LineField } from './LineField'
 import { LinkGone } from './LinkGone'
 import { OwnWords } from './OwnWords'
 import { RatingChoice } from './RatingChoice'
@@ -216,21 +216,12 @@ function Change({
       {(photoAddress !== null || kept.length > 0) && (
         <PhotoField photos={photos} errors={fields.media.errors} mayAdd={photoAddress !== null} />
       )}
-      <Labelled
+      <LineField
         field={fields.author_name}
         label={translate('form.name')}
         hint={translate('form.shownAsHint')}
-      >
-        <input
-          {...getInputProps(fields.author_name, {
-            type: 'text',
-            ariaDescribedBy: fields.author_name.descriptionId,
-          })}
-          key={fields.author_name.key}
-          autoComplete="name"
-          className="input w-full border-edge text-[15px]"
-        />
-      </Labelled>
+        autoComplete="name"
+      />
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <button
           name="act"

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { MOST_SHOWN } from '../curation/selectionOrders'
 import { frames, MOST_COLUMNS, textParts } from './choices'
-import { switchedParts } from './switchedParts'
+import { switchedParts } from './reviewParts'
 import { cardSchema, textStyleSchema } from './themeSchema'
 
 /** What differs in a band; missing values are as everywhere. */

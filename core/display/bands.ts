@@ -3,7 +3,7 @@ import type { TextPart } from './choices'
 import type { Configuration } from './configuration'
 import { layoutTraits } from './layoutTraits'
 import { sortedStyle } from './lookChanges'
-import { switchedParts, type SwitchedPart } from './switchedParts'
+import { switchedParts, type SwitchedPart } from './reviewParts'
 import type { TextStyle, Theme } from './themeSchema'
 
 /** Widths of the box, in CSS pixels, that can differ from all others. */

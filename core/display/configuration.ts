@@ -1,3 +1,4 @@
+import { recordOf } from '../formats/keysOf'
 import { keptFile } from '../formats/picture'
 import { z } from 'zod'
 import { ANSWER_LABEL_LIMIT } from '../intake/answer'
@@ -25,6 +26,7 @@ import {
   places,
 } from './choices'
 import { bandSchema } from './bandSchema'
+import { reviewParts, switchedParts } from './reviewParts'
 import { themeSchema } from './themeSchema'
 
 /** A column of a table; one that is not named is shown under its own heading. */
@@ -62,30 +64,17 @@ export type Arrangement = z.infer<typeof arrangementSchema>
 
 /** The visible parts of a review. Lengths are in words; 0 means unlimited. */
 const partsSchema = z.object({
+  // A version from before a part existed shows it as a new display does.
+  ...recordOf(switchedParts, (part) => z.boolean().default(reviewParts[part].shown)),
   name: z.enum(nameForms),
-  portrait: z.boolean(),
-  role: z.boolean(),
-  company: z.boolean(),
   date: z.enum(dateForms),
   /** Unicode TR 35, such as `d MMM yyyy`. */
   datePattern: z.string().max(DATE_PATTERN_LIMIT).default('d MMM yyyy'),
   rating: z.enum(ratingForms),
   glyph: z.enum(glyphs),
-  proof: z.boolean(),
-  product: z.boolean(),
-  title: z.boolean(),
-  words: z.boolean(),
   shortened: z.number().int().min(0).max(200),
-  reply: z.boolean(),
   /** Where a review from another site was posted. */
   origin: z.enum(originForms).default('link'),
-  likes: z.boolean().default(true),
-  /** The language of a review in another one than the display. */
-  language: z.boolean().default(false),
-  /** Answers to the shop's questions, below the words. */
-  answers: z.boolean().default(false),
-  /** Versions from before photos existed show them too. */
-  photos: z.boolean().default(true),
 })
 export type Parts = z.infer<typeof partsSchema>
 

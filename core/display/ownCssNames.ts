@@ -1,16 +1,11 @@
 import type { TextPart } from './choices'
+import { reviewParts, switchedParts, type SwitchedPart } from './reviewParts'
 
-/** Parts of a display besides its kinds of text. */
+/** Parts of a display besides its kinds of text and the parts of a review. */
 const otherParts = {
   '.eg': 'whole',
   '.eg ol': 'list',
   '.eg figure': 'card',
-  '.eg-role': 'role',
-  '.eg-company': 'company',
-  '.eg-on': 'product',
-  '.eg-photos': 'photos',
-  '.eg-face': 'portrait',
-  '.eg-answers': 'answers',
   '.eg-write': 'write',
   '.eg-button': 'button',
   '.eg-step': 'arrows',
@@ -30,5 +25,13 @@ const textParts = {
   '.eg-all': 'links',
 } as const satisfies Record<string, TextPart>
 
+/** The parts of a review that have no kind of text of their own. */
+const ownReviewParts: Record<string, SwitchedPart> = Object.fromEntries(
+  switchedParts.flatMap((part) => {
+    const { css, text } = reviewParts[part]
+    return text === null || text === 'about' ? [[`.${css}`, part]] : []
+  }),
+)
+
 /** The selectors that own CSS can rely on, and what each of them is. */
-export const ownCssNames = { otherParts, textParts }
+export const ownCssNames = { otherParts, textParts, reviewParts: ownReviewParts }

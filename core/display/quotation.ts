@@ -1,3 +1,4 @@
+import type { TextBesideName } from '../intake/writerTexts'
 import type { Excerpt } from './excerpt'
 
 /** An answer as visitors read it. */
@@ -35,7 +36,8 @@ export interface Quotation {
   proof: { words: string; how: string } | null
   /** A required note, such as that the shop added it. */
   note: string
-  role: string
+  /** The texts behind the name that are shown, in order. */
+  besideName: { name: TextBesideName; text: string }[]
   company: { name: string; url: string | null; logo: string | null } | null
   /** The address of the writer's picture. */
   portrait: string | null

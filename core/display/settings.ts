@@ -1,6 +1,6 @@
 import { textParts } from './choices'
 import type { Configuration } from './configuration'
-import { switchedParts } from './switchedParts'
+import { switchedParts } from './reviewParts'
 import { sortedStyle } from './lookChanges'
 
 /** Settings outside the sentence, in the order of the list of changes. */

@@ -1,6 +1,8 @@
 import { everything } from '../curation/selection'
 import type { Configuration } from './configuration'
 import { headingBlocks } from './choices'
+import { recordOf } from '../formats/keysOf'
+import { reviewParts, switchedParts } from './reviewParts'
 import { startingTheme } from './startingTheme'
 
 /** The settings of a new display. */
@@ -22,25 +24,14 @@ export const startingConfiguration: Configuration = {
     tableColumns: [],
   },
   parts: {
+    ...recordOf(switchedParts, (part) => reviewParts[part].shown),
     name: 'firstInitial',
-    portrait: true,
-    role: true,
-    company: true,
     date: 'hidden',
     datePattern: 'd MMM yyyy',
     rating: 'glyphs',
     glyph: 'star',
-    proof: true,
-    product: true,
-    title: true,
-    words: true,
     shortened: 0,
-    reply: true,
     origin: 'link',
-    likes: true,
-    language: false,
-    answers: false,
-    photos: true,
   },
   heading: {
     line: '',

@@ -1,6 +1,8 @@
 import { dateInPattern } from '../formats/datePattern'
 import { dateFormat, dayIn, spokenMonth } from '../formats/dates'
 import { litMarks, oneDecimal } from '../formats/rating'
+import { keysOf } from '../formats/keysOf'
+import { textsBesideName } from '../intake/writerTexts'
 import { answerText } from '../form/answerText'
 import type { Answer } from '../intake/answer'
 import type { Photo } from '../intake/candidate'
@@ -55,7 +57,9 @@ export function toQuotation(
     date: dateOf(review, parts, spoken),
     proof: parts.proof ? proofOf(review, translate, spoken) : null,
     note: sourcePolicies[review.source].typedBy === 'shop' ? translate('visitor.writtenDown') : '',
-    role: parts.role ? review.role : '',
+    besideName: keysOf(textsBesideName).flatMap((name) =>
+      parts[name] && review[name] ? { name, text: review[name] } : [],
+    ),
     portrait: parts.portrait ? at(review.portrait) : null,
     company:
       parts.company && review.company

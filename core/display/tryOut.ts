@@ -1,3 +1,5 @@
+import { recordOf } from '../formats/keysOf'
+import { writerTextNames } from '../intake/writerTexts'
 import type { ShowableReview } from './showableReview'
 
 /** Kinds of data for the preview. */
@@ -41,8 +43,8 @@ export function triedWith(reviews: ShowableReview[], trial: Trial): ShowableRevi
         ...review,
         title: '',
         portrait: null,
-        company: '',
-        role: '',
+        ...recordOf(writerTextNames, () => ''),
+        relationship: review.relationship,
         boughtAt: null,
         boughtBy: null,
         productTitle: null,

@@ -16,6 +16,9 @@ import {
   USUAL_CORNERS,
   WIDEST_SCALE,
 } from './choices'
+import { recordOf } from '../formats/keysOf'
+import { askedTexts } from '../intake/writerTexts'
+import { lengthBounds } from './fields'
 import { keptFile } from '../formats/picture'
 import { customerLanguages } from '../messages/customers/languages'
 import { cutRichText } from './richText'
@@ -23,6 +26,7 @@ import { textKeys } from './textKeys'
 
 /** Empty is the text of the catalogue, in the customer's language. */
 const label = z.string().max(FORM_LABEL_LIMIT).default('')
+const lengthOf = ({ min, max }: { min: number; max: number }) => z.number().int().min(min).max(max)
 const colour = z.union([z.literal(''), z.string().regex(/^#[0-9a-f]{6}$/i)])
 
 /** Plain text, or a document of the editor; kept is what may be shown. */
@@ -111,7 +115,7 @@ export const designSchema = z.object({
     .object({
       shown: z.boolean().default(true),
       label,
-      most: z.number().int().min(10).max(TITLE_LIMIT).default(TITLE_LIMIT),
+      most: lengthOf(lengthBounds.title.most).default(TITLE_LIMIT),
     })
     .prefault({}),
   /** Lengths are in characters. */
@@ -119,13 +123,16 @@ export const designSchema = z.object({
     .object({
       required: z.boolean().default(false),
       label,
-      least: z.number().int().min(0).max(500).default(0),
-      most: z.number().int().min(100).max(BODY_LIMIT).default(BODY_LIMIT),
+      least: lengthOf(lengthBounds.body.least).default(0),
+      most: lengthOf(lengthBounds.body.most).default(BODY_LIMIT),
     })
     .prefault({}),
   photos: z.object({ most: z.number().int().min(0).max(MOST_PHOTOS).default(MOST_PHOTOS) }).prefault({}),
   video: z.object({ shown: z.boolean().default(false) }).prefault({}),
   name: z.object({ label }).prefault({}),
+  ...recordOf(askedTexts, () =>
+    z.object({ shown: z.boolean().default(false), required: z.boolean().default(false), label }).prefault({}),
+  ),
   email: z.object({ label }).prefault({}),
   questions: z
     .array(questionSchema)

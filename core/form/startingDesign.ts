@@ -1,4 +1,6 @@
 import { BODY_LIMIT, TITLE_LIMIT } from '../intake/limits'
+import { recordOf } from '../formats/keysOf'
+import { askedTexts } from '../intake/writerTexts'
 import { MOST_PHOTOS } from '../intake/photos'
 import { USUAL_CORNERS } from './choices'
 import type { FormDesign } from './design'
@@ -21,6 +23,7 @@ export const startingDesign: FormDesign = {
   photos: { most: MOST_PHOTOS },
   video: { shown: false },
   name: { label: '' },
+  ...recordOf(askedTexts, () => ({ shown: false, required: false, label: '' })),
   email: { label: '' },
   questions: [],
   consent: { label: '' },

@@ -1,14 +1,10 @@
+import { wordedFields } from './fields'
+
 /** The texts of a form that can be translated, beside those of its questions. */
 export const textKeys = [
   'heading',
   'pictureAlt',
-  'rating',
-  'product',
-  'orderNumber',
-  'title',
-  'body',
-  'name',
-  'email',
+  ...wordedFields,
   'consent',
   'button',
   'coupon',

@@ -1,5 +1,7 @@
 import type { CustomerLanguage } from '../messages/customers/languages'
 import type { FormDesign, Question, Translation } from './design'
+import { recordOf } from '../formats/keysOf'
+import { wordedFields, type WordedField } from './fields'
 import type { TextKey } from './textKeys'
 
 /** A question with its options in the reader's language; what is stored is the option itself. */
@@ -14,13 +16,7 @@ type Texts = Partial<Record<TextKey, string>>
 const textsOf = (design: FormDesign): Record<TextKey, string> => ({
   heading: design.heading,
   pictureAlt: design.picture.alt,
-  rating: design.rating.label,
-  product: design.product.label,
-  orderNumber: design.orderNumber.label,
-  title: design.title.label,
-  body: design.body.label,
-  name: design.name.label,
-  email: design.email.label,
+  ...recordOf(wordedFields, (field) => design[field].label),
   consent: design.consent.label,
   button: design.button,
   coupon: design.coupon.text,
@@ -31,19 +27,14 @@ const textsOf = (design: FormDesign): Record<TextKey, string> => ({
 })
 
 function withTexts(design: FormDesign, texts: Record<TextKey, string>): FormDesign {
-  const labelled = <P extends { label: string }>(part: P, key: TextKey): P => ({ ...part, label: texts[key] })
   return {
     ...design,
     heading: texts.heading,
     picture: { ...design.picture, alt: texts.pictureAlt },
-    rating: labelled(design.rating, 'rating'),
-    product: labelled(design.product, 'product'),
-    orderNumber: labelled(design.orderNumber, 'orderNumber'),
-    title: labelled(design.title, 'title'),
-    body: labelled(design.body, 'body'),
-    name: labelled(design.name, 'name'),
-    email: labelled(design.email, 'email'),
-    consent: labelled(design.consent, 'consent'),
+    ...(Object.fromEntries(
+      wordedFields.map((field) => [field, { ...design[field], label: texts[field] }]),
+    ) as Pick<FormDesign, WordedField>),
+    consent: { label: texts.consent },
     button: texts.button,
     coupon: { ...design.coupon, text: texts.coupon },
     thanks: {

@@ -3,7 +3,9 @@ import { messageCode } from '../messages/code'
 import { answerFields } from '../form/answers'
 import type { FormDesign } from '../form/design'
 import type { AboutWriter } from './candidate'
+import { recordOf } from '../formats/keysOf'
 import { NAME_LIMIT } from './limits'
+import { askedTexts, writerTexts, type AskedText } from './writerTexts'
 import { WORK_FIELD } from './suspicion'
 import { answerField, askedQuestions } from '../form/askedQuestions'
 import { hasOptions } from '../form/choices'
@@ -56,13 +58,17 @@ export function isSkuAmong(skus: string[]): (sku: string) => boolean {
 }
 
 /** The part of a design that says what is accepted. */
-type AcceptingDesign = Pick<FormDesign, 'title' | 'body' | 'product' | 'photos' | 'video' | 'questions'>
+type AcceptingDesign = Pick<
+  FormDesign,
+  'title' | 'body' | 'product' | 'photos' | 'video' | 'questions' | AskedText
+>
 
 /** The fields of every form under their public names. Products are given by SKU. */
 function ownFields(
   { skus, any, buyersOnly }: Accepting,
-  { title, body, product, photos, video }: AcceptingDesign,
+  design: AcceptingDesign,
 ) {
+  const { title, body, product, photos, video } = design
   return {
     rating: z
       .string({ error: messageCode('form.error.rating') })
@@ -71,6 +77,11 @@ function ownFields(
     title: optional(title.most),
     body: optional(body.most, body.least, body.required),
     author_name: filled(messageCode('form.error.name'), NAME_LIMIT),
+    ...recordOf(askedTexts, (name) =>
+      optional(writerTexts[name].limit, 0, design[name].shown && design[name].required).transform((text) =>
+        design[name].shown ? text.trim() : '',
+      ),
+    ),
     author_email: z
       .string({ error: messageCode('form.error.email') })
       .trim()
@@ -114,13 +125,16 @@ export type SubmissionGiven = Omit<Submission, keyof AboutWriter> & Partial<Subm
 
 /** The fields in the form's JSON. */
 export const submissionFields = (
-  { title, body, product, orderNumber, photos, questions }: FormDesign,
+  { title, body, product, orderNumber, photos, questions, ...design }: FormDesign,
   { buyersOnly }: Pick<Accepting, 'buyersOnly'>,
 ) => [
   { name: 'rating', required: true, minimum: 1, maximum: 5 },
   ...(title.shown ? [{ name: 'title', required: false, maxLength: title.most }] : []),
   { name: 'body', required: body.required, minLength: body.least, maxLength: body.most },
   { name: 'author_name', required: true, maxLength: NAME_LIMIT },
+  ...askedTexts
+    .filter((name) => design[name].shown)
+    .map((name) => ({ name, required: design[name].required, maxLength: writerTexts[name].limit })),
   { name: 'author_email', required: true, maxLength: 254 },
   ...(orderNumber.shown || buyersOnly
     ? [{ name: 'order_number', required: buyersOnly, maxLength: ORDER_NUMBER_LIMIT }]

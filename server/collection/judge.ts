@@ -2,6 +2,7 @@ import { hundredthsOfFive } from '../../core/formats/rating'
 import type { Candidate } from '../../core/intake/candidate'
 import { expectedLanguages, languageOf } from '../../core/intake/language'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
+import { askedTexts } from '../../core/intake/writerTexts'
 import type { RuleFacts } from '../../core/moderation/rules'
 import type { Place, Signal } from '../../core/moderation/signal'
 import { orderNumberCandidates } from '../../core/moderation/signals/personal'
@@ -127,6 +128,8 @@ async function weighed(
   },
 ): Promise<WeighedArrival> {
   const answered = candidate.answers.map(({ value }) => value)
+  const isTyped = sourcePolicies[candidate.source].typedBy === 'customer'
+  const aboutHerself = isTyped ? askedTexts.map((name) => candidate.about[name]) : []
   const one = await workers.run('weighArrival', {
     shopId: shop.id,
     alone: !sourcePolicies[candidate.source].compared,
@@ -134,8 +137,8 @@ async function weighed(
     arriving: {
       id: arrived.id,
       title: candidate.title,
-      // Visitors can read answers and the descriptions of photos too.
-      body: [candidate.body, ...answered, ...candidate.photos.map(({ alt }) => alt)]
+      // Visitors can read answers, what she says of herself and the descriptions of photos too.
+      body: [candidate.body, ...answered, ...aboutHerself, ...candidate.photos.map(({ alt }) => alt)]
         .filter(Boolean)
         .join('\n'),
       rating: arrived.rating,

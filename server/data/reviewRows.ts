@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { writerTextNames } from '../../core/intake/writerTexts'
 import { after, filtered, orderBy, type LeadingPart, type LaneFilter } from './laneFilter'
 import { tagsOfReviews } from './tags'
 import { presentState } from './presentState'
@@ -8,7 +9,7 @@ import { maybe, pick, readAll, type Selected } from './select'
 const columns = {
   ...pick(tables.review, 'id', 'source', 'verified', 'showable', 'receivedAt', 'note', 'photos'),
   ...pick(tables.reviewVersion, 'rating', 'title', 'body', 'authorName', 'language', 'writtenAt'),
-  ...pick(tables.reviewVersion, 'writtenPrecision', 'answers', 'role', 'company'),
+  ...pick(tables.reviewVersion, 'writtenPrecision', 'answers', ...writerTextNames),
   state: presentState,
   authorEmail: maybe(tables.customer.address),
   productTitle: maybe(tables.product.title),

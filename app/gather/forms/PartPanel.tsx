@@ -28,7 +28,7 @@ export function PartPanel({ leave, ...panel }: PanelProps & { leave: () => void 
         <>
           <h2>{say(`forms.part.${part as Exclude<FormPart, `question:${string}`>}`)}</h2>
           {isField(part) ? (
-            <FieldSettings {...panel} />
+            <FieldSettings {...panel} part={part} />
           ) : (
             <Suspense fallback={<p className="min-h-32" />}>
               <PageSettings {...panel} />

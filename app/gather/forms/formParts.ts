@@ -1,4 +1,5 @@
 import type { ProductChoices } from '../../../server/collection/productChoices'
+import { formFields, type FormField } from '../../../core/form/fields'
 import { couponOf } from '../../../core/form/coupon'
 import type { FormDesign } from '../../../core/form/design'
 
@@ -7,14 +8,7 @@ export const formParts = [
   'picture',
   'heading',
   'intro',
-  'rating',
-  'product',
-  'orderNumber',
-  'title',
-  'body',
-  'photos',
-  'name',
-  'email',
+  ...formFields,
   'coupon',
   'consent',
   'button',
@@ -43,11 +37,9 @@ export interface PanelProps extends PartProps {
   products: ProductChoices
 }
 
-const fields = ['rating', 'product', 'orderNumber', 'title', 'body', 'photos', 'name', 'email'] as const
-
 /** Whether a part is a field that customers fill in. */
-export const isField = (part: FormPart): part is (typeof fields)[number] =>
-  (fields as readonly FormPart[]).includes(part)
+export const isField = (part: FormPart): part is FormField =>
+  (formFields as readonly FormPart[]).includes(part)
 
 export const isUse = (part: FormPart | null): part is FormUsePart =>
   part !== null && (formUses as readonly FormPart[]).includes(part)
@@ -55,10 +47,6 @@ export const isUse = (part: FormPart | null): part is FormUsePart =>
 /** Parts that can be left out, and whether they are asked for. */
 export const isShown = (draft: FormDesign, part: (typeof formParts)[number]): boolean | null => {
   switch (part) {
-    case 'product':
-    case 'orderNumber':
-    case 'title':
-      return draft[part].shown
     case 'photos':
       return draft.photos.most > 0
     case 'picture':
@@ -67,7 +55,9 @@ export const isShown = (draft: FormDesign, part: (typeof formParts)[number]): bo
       return couponOf(draft) !== ''
     case 'intro':
       return draft.intro.length > 0
-    default:
-      return null
+    default: {
+      const design: object = isField(part) ? draft[part] : {}
+      return 'shown' in design ? design.shown === true : null
+    }
   }
 }

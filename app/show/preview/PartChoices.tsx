@@ -2,7 +2,7 @@ import { useEffect, useRef, type CSSProperties } from 'react'
 import { Link } from 'react-router'
 import type { TextPart } from '../../../core/display/choices'
 import type { Configuration } from '../../../core/display/configuration'
-import { switchedParts } from '../../../core/display/switchedParts'
+import { reviewParts, switchedParts } from '../../../core/display/reviewParts'
 import { say } from '../../../core/messages/say/show'
 import type { EditorView } from '../../../server/publishing/showViews'
 import { Faults } from '../style/Faults'
@@ -10,7 +10,7 @@ import { TextStyleFields } from '../style/TextStyleFields'
 import { ColumnFields } from './ColumnFields'
 import { PartFields } from './PartFields'
 import { changing } from '../strips/stripProps'
-import type { Clicked, PreviewPart } from './previewParts'
+import { switchedPartOf, type Clicked, type PreviewPart } from './previewParts'
 
 interface Given {
   view: EditorView
@@ -24,23 +24,21 @@ const WIDEST = 760
 const MIN_PANEL_HEIGHT = 230
 
 /** The text whose style is set beside each part. */
-const textOf: Partial<Record<PreviewPart, TextPart>> = {
+const texts: Partial<Record<PreviewPart, TextPart>> = {
   title: 'title',
   line: 'line',
   summary: 'average',
   rating: 'symbols',
-  headline: 'headline',
-  words: 'words',
   name: 'name',
-  role: 'about',
-  company: 'about',
-  product: 'about',
   date: 'date',
-  proof: 'proof',
   own: 'proof',
   origin: 'proof',
-  reply: 'reply',
   links: 'links',
+}
+
+const textOf = (part: PreviewPart): TextPart | null => {
+  const switched = switchedPartOf(part)
+  return switched ? reviewParts[switched].text : (texts[part] ?? null)
 }
 
 /** The settings of a clicked part, beside it. */
@@ -57,7 +55,7 @@ export default function PartChoices({
   }, [clicked])
   const { part, review, column, box } = clicked
   const width = Math.min(part === 'summary' ? WIDEST : part === 'card' ? WIDER : WIDTH, around.width - 16)
-  const text = textOf[part]
+  const text = textOf(part)
   const place = placeBeside(box, around, width)
   return (
     <div

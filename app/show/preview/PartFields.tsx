@@ -7,7 +7,6 @@ import {
   originForms,
   ratingForms,
 } from '../../../core/display/choices'
-import type { SwitchedPart } from '../../../core/display/switchedParts'
 import { say } from '../../../core/messages/say/show'
 import { DatePattern } from '../DatePattern'
 import { Choices } from '../Choices'
@@ -18,21 +17,7 @@ import { ButtonFields } from '../style/ButtonFields'
 import { CardFields } from '../style/CardFields'
 import type { StyleProps } from '../style/styleProps'
 import { SwitchLine } from '../SwitchLine'
-import type { PreviewPart } from './previewParts'
-
-const switched: Partial<Record<PreviewPart, SwitchedPart>> = {
-  headline: 'title',
-  words: 'words',
-  role: 'role',
-  company: 'company',
-  portrait: 'portrait',
-  product: 'product',
-  proof: 'proof',
-  photos: 'photos',
-  reply: 'reply',
-  language: 'language',
-  answers: 'answers',
-}
+import { switchedPartOf, type PreviewPart } from './previewParts'
 
 /** What of a clicked part is shown. */
 export function PartFields({ part, ...given }: StyleProps & { part: PreviewPart }) {
@@ -107,7 +92,7 @@ export function PartFields({ part, ...given }: StyleProps & { part: PreviewPart 
       />
     )
   if (part === 'date') return <Dates view={view} draft={draft} set={set} />
-  const name = switched[part]!
+  const name = switchedPartOf(part)!
   return (
     <>
       <SwitchLine

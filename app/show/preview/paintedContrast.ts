@@ -1,5 +1,6 @@
 import { formatHex, parse, wcagContrast, type Rgb, converter } from 'culori'
 import type { TextPart } from '../../../core/display/choices'
+import { reviewParts } from '../../../core/display/reviewParts'
 
 const toRgb = converter('rgb')
 const TEXT_RATIO = 4.5
@@ -15,19 +16,13 @@ const partOfClass: Record<string, TextPart> = {
   'eg-sum': 'average',
   'eg-whole': 'average',
   'eg-glyphs': 'symbols',
-  'eg-head': 'headline',
-  'eg-words': 'words',
   'eg-name': 'name',
-  'eg-role': 'about',
-  'eg-company': 'about',
-  'eg-on': 'about',
   'eg-date': 'date',
-  'eg-proof': 'proof',
   'eg-own': 'proof',
   'eg-posted': 'proof',
-  'eg-reply': 'reply',
   'eg-how': 'links',
   'eg-all': 'links',
+  ...Object.fromEntries(Object.values(reviewParts).flatMap(({ css, text }) => (text ? [[css, text]] : []))),
 }
 
 /** A text as it is painted; colours are hex. */

@@ -1,3 +1,5 @@
+import { reviewParts, switchedParts, type SwitchedPart } from '../../../core/display/reviewParts'
+
 /** Clickable parts by their class; the innermost wins. */
 const partOfClass = {
   'eg-column': 'column',
@@ -11,26 +13,30 @@ const partOfClass = {
   'eg-sum': 'summary',
   'eg-whole': 'summary',
   'eg-stars': 'rating',
-  'eg-head': 'headline',
-  'eg-words': 'words',
   'eg-name': 'name',
-  'eg-role': 'role',
-  'eg-company': 'company',
-  'eg-face': 'portrait',
-  'eg-on': 'product',
   'eg-date': 'date',
-  'eg-proof': 'proof',
   'eg-own': 'own',
   'eg-posted': 'origin',
   'eg-origins': 'summary',
   'eg-business': 'summary',
   'eg-shop': 'summary',
-  'eg-language': 'language',
-  'eg-answers': 'answers',
-  'eg-photos': 'photos',
-  'eg-reply': 'reply',
 } as const
-export type PreviewPart = (typeof partOfClass)[keyof typeof partOfClass] | 'card'
+/** The headline of a review is its title; the title here is that of the display. */
+type ClickedReviewPart = Exclude<SwitchedPart, 'title' | 'likes'> | 'headline'
+export type PreviewPart = (typeof partOfClass)[keyof typeof partOfClass] | ClickedReviewPart | 'card'
+
+const classes: Record<string, PreviewPart> = {
+  ...partOfClass,
+  ...Object.fromEntries(
+    switchedParts.flatMap((part): [string, PreviewPart][] =>
+      part === 'likes' ? [] : [[reviewParts[part].css, part === 'title' ? 'headline' : part]],
+    ),
+  ),
+}
+
+/** The part of a review that a clicked part is; undefined if it is none of those. */
+export const switchedPartOf = (part: PreviewPart): SwitchedPart | undefined =>
+  part === 'headline' ? 'title' : part === 'title' ? undefined : switchedParts.find((one) => one === part)
 
 export interface Clicked {
   part: PreviewPart
@@ -49,7 +55,7 @@ export function clickedIn(event: Event): Clicked | null {
   for (const target of event.composedPath()) {
     const element = target as Element
     if (!element.classList) continue
-    for (const [name, part] of Object.entries(partOfClass))
+    for (const [name, part] of Object.entries(classes))
       if (!found && element.classList.contains(name)) found = { part, element }
     if (!found && element.tagName === 'FIGURE') found = { part: 'card', element }
     review ??= element.getAttribute('data-review')

@@ -1,5 +1,5 @@
 import { dateForms, glyphs, nameForms, originForms, ratingForms } from '../../../core/display/choices'
-import { switchedParts } from '../../../core/display/switchedParts'
+import { switchedParts } from '../../../core/display/reviewParts'
 import { say } from '../../../core/messages/say/show'
 import { DatePattern } from '../DatePattern'
 import { SelectLine } from '../SelectLine'

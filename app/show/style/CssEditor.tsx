@@ -101,6 +101,7 @@ export function CssEditor({
 
 const names = [
   ...Object.entries(ownCssNames.otherParts).map(([name, part]) => [name, say(`ownCss.part.${part}`)]),
+  ...Object.entries(ownCssNames.reviewParts).map(([name, part]) => [name, say(`display.reviewPart.${part}`)]),
   ...Object.entries(ownCssNames.textParts).map(([name, part]) => [name, say(`display.textPart.${part}`)]),
 ].map(([label, detail]) => ({ label: label!, detail, type: 'class' }))
 

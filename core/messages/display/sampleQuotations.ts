@@ -18,7 +18,7 @@ const sample = (publicId: string, marks: number, words: string): Quotation => ({
   date: null,
   proof: null,
   note: say('display.sample.note'),
-  role: '',
+  besideName: [],
   portrait: null,
   company: null,
   photos: [],

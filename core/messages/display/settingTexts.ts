@@ -1,7 +1,7 @@
 import type { Configuration, ConfiguredColumn } from '../../display/configuration'
 import { fixedColumns } from '../../display/choices'
 import { otherSiteParts, summaryParts, type Setting } from '../../display/settings'
-import { switchedParts } from '../../display/switchedParts'
+import { switchedParts } from '../../display/reviewParts'
 import { bands, differencesIn } from '../../display/bands'
 import { changedTexts, differsFromLook } from '../../display/lookChanges'
 import { startingTheme } from '../../display/startingTheme'

@@ -1,3 +1,5 @@
+import { writerParts } from './writer'
+
 /** A display's settings as text. */
 export const displayWords = {
   display: {
@@ -195,8 +197,7 @@ export const displayWords = {
     },
     reviewPart: {
       portrait: 'portraits',
-      role: 'roles',
-      company: 'companies',
+      ...writerParts,
       product: 'products',
       proof: 'bought here',
       title: 'headlines',

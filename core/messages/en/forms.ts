@@ -1,3 +1,5 @@
+import { writerLabels } from './writer'
+
 /** The editor of a form. */
 export const formWords = {
   forms: {
@@ -115,6 +117,7 @@ export const formWords = {
       photos: 'Photos and video',
       name: 'Name',
       email: 'Email',
+      ...writerLabels,
       coupon: 'Coupon',
       consent: 'Permission',
       button: 'Button',

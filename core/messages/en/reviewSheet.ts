@@ -1,3 +1,5 @@
+import { writerLabels } from './writer'
+
 /** The headings and words of a downloaded spreadsheet of reviews. */
 export const reviewSheetWords = {
   sheet: {
@@ -6,8 +8,7 @@ export const reviewSheetWords = {
     title: 'Headline',
     body: 'Review',
     author_name: 'Name',
-    role: 'Role',
-    company: 'Company',
+    ...writerLabels,
     author_email: 'Email',
     product: 'Product',
     written_at: 'Written',

@@ -1,3 +1,5 @@
+import { writerLabels } from './writer'
+
 /** The list of displays and the editor. */
 export const showWords = {
   show: {
@@ -230,8 +232,7 @@ export const showWords = {
       headline: 'Headline',
       words: 'Text',
       name: 'Name',
-      role: 'Role',
-      company: 'Company',
+      ...writerLabels,
       portrait: 'Portrait',
       product: 'Product',
       date: 'Date',

@@ -1,3 +1,5 @@
+import { writerLabels } from './writer'
+
 /** Adding and correcting a review. */
 export const writeWords = {
   write: {
@@ -12,8 +14,7 @@ export const writeWords = {
     again: 'Paste another',
     mark: { name: 'who', rating: 'rating', date: 'when', words: 'text' },
     name: 'Name',
-    role: 'Role',
-    company: 'Company',
+    ...writerLabels,
     companyUrl: 'Company website',
     customersSee: 'customers see it',
     onlyYou: 'only you',
@@ -23,7 +24,6 @@ export const writeWords = {
     headline: 'Headline',
     date: 'Date',
     product: 'About',
-    relationship: 'Free gift or personal connection',
     note: 'Note',
     more: 'Headline, role, company, pictures, link to the original, note, tags, files',
     portrait: 'Portrait',
