@@ -38,7 +38,8 @@ const cells = {
   ...recordOf(
     writerTextNames,
     (name) =>
-      ({ [name]: text }: ReviewRow) => text,
+      ({ [name]: text }: ReviewRow) =>
+        text,
   ),
   author_email: ({ authorEmail }) => authorEmail ?? '',
   product: ({ productTitle }) => productTitle ?? '',

@@ -156,9 +156,7 @@ function useReviewForm({ design, products, fixedProduct, buyersOnly, lastResult 
     fields,
     labels,
     all,
-    mistaken: labelled.flatMap(({ name, label }) =>
-      all[name]?.errors ? [{ id: all[name].id, label }] : [],
-    ),
+    mistaken: labelled.flatMap(({ name, label }) => (all[name]?.errors ? [{ id: all[name].id, label }] : [])),
     refusal: form.errors?.map(wordCode).join(' '),
   }
 }

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import { languageOf } from './language'
 import { startingDesign } from '../form/startingDesign'
-import { submissionSchema } from './submission'
+import { submissionFields, submissionSchema } from './submission'
 
 const good = { rating: '4', author_name: 'Piotr Lis', author_email: ' piotr@lis.example ' }
 const read = (fields: Record<string, unknown>) =>
@@ -61,4 +61,24 @@ test('a language is told only where the text tells it', () => {
   expect(languageOf('Por fin un traje con las mangas largas. Ligero, se lava bien.')).toBe('es')
   expect(languageOf('Superb!')).toBeNull()
   expect(languageOf('nice gloves nice shop, more gloves at glovebarn.example')).toBeNull()
+})
+
+test('what a form does not ask about its writer is dropped, and what it needs is asked for', () => {
+  expect(read({ role: 'baker', company: 'Berg & Co' }).data).toMatchObject({ role: '', company: '' })
+  const asking = {
+    ...startingDesign,
+    role: { shown: true, required: false, label: '' },
+    company: { shown: true, required: true, label: '' },
+  }
+  const schema = submissionSchema({ skus: null, any: false, buyersOnly: false }, asking)
+  expect(schema.parse({ ...good, company: ' Berg & Co ' })).toMatchObject({ role: '', company: 'Berg & Co' })
+  for (const company of ['', ' ', 'x'.repeat(121)]) {
+    const issues = schema.safeParse({ ...good, company }).error?.issues
+    expect(issues?.map(({ path }) => path[0])).toEqual(['company'])
+  }
+  expect(submissionFields(asking, { buyersOnly: false })).toContainEqual({
+    name: 'company',
+    required: true,
+    maxLength: 120,
+  })
 })

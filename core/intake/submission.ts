@@ -64,10 +64,7 @@ type AcceptingDesign = Pick<
 >
 
 /** The fields of every form under their public names. Products are given by SKU. */
-function ownFields(
-  { skus, any, buyersOnly }: Accepting,
-  design: AcceptingDesign,
-) {
+function ownFields({ skus, any, buyersOnly }: Accepting, design: AcceptingDesign) {
   const { title, body, product, photos, video } = design
   return {
     rating: z

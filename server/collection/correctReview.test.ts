@@ -84,7 +84,7 @@ describe('a review that the shop added', () => {
       name: 'Anna B.',
       rating: 450,
       title: 'Quick',
-      role: 'baker',
+      besideName: [{ name: 'role', text: 'baker' }],
       company: { name: 'Berg Bakery' },
       written: '2026-05-04',
       product: 'Hive kit',
@@ -192,7 +192,7 @@ describe('a request to confirm', () => {
     const { revision } = await read(publicId)
     await decide(services, shop, mara, publicId, plainAct('approve'), revision)
     expect(await shown()).toMatchObject({
-      role: 'baker',
+      besideName: [{ name: 'role', text: 'baker' }],
       written: '2026-05-03',
       words: { head: ['Gone by ten.'] },
     })

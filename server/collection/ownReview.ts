@@ -1,5 +1,5 @@
 import { hundredthsOfFive } from '../../core/formats/rating'
-import type { Candidate } from '../../core/intake/candidate'
+import { nothingAbout, type Candidate } from '../../core/intake/candidate'
 import type { OwnChange } from '../../core/intake/ownChange'
 import type { PhotoRef } from '../../core/intake/photos'
 import { sourcePolicies, type Source } from '../../core/intake/sourcePolicy'
@@ -14,7 +14,6 @@ import { photosOfVersion, type ReviewPhoto } from '../data/photos'
 import { findReview, versionWords, type FullReview, type VersionWords } from '../data/reviewReading'
 import { findShop, type Shop } from '../data/shops'
 import { findToken } from '../data/tokens'
-import { readVersion } from '../data/versionRow'
 import { writing } from '../data/writing'
 import { releasePendingPhotos } from '../media/pendingPhotos'
 import { digestOfVersion } from '../moderation/digest'
@@ -84,8 +83,7 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     orderNumber: '',
     productSku,
     writtenAt: null,
-    // She changes what she says, not what is known of her, such as a discount.
-    about: (await readVersion(services.db, shop.id, review.versionId)).about,
+    about: nothingAbout,
     photos,
     note: '',
     tags: [],

@@ -53,7 +53,7 @@ describe('what is written down', () => {
       name: 'Anna B.',
       note: 'written down by the shop',
       proof: null,
-      role: 'baker',
+      besideName: [{ name: 'role', text: 'baker' }],
       relationship: 'our neighbour',
       marks: 5,
       product: 'Hive kit',

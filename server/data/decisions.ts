@@ -176,6 +176,12 @@ export async function latestActOn(db: Knex, shopId: number, reviewId: number): P
   )
 }
 
+/** The number of a shop's latest entry; 0 if there is none. */
+export async function latestEntry(db: Knex, shopId: number): Promise<number> {
+  const query = db('decision').where({ shop_id: shopId }).orderBy('number', 'desc')
+  return (await readFirst(query, pick(tables.decision, 'number')))?.number ?? 0
+}
+
 /** The number of entries of one action on several reviews. */
 export async function countBatch(db: Knex, shopId: number, batch: string): Promise<number> {
   return countRows(db('decision').where({ shop_id: shopId, batch }))

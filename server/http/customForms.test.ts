@@ -62,6 +62,34 @@ test('a question is shown as what it says', async () => {
   expect(html).toContain('Option 199 &lt;b&gt;&amp; more&lt;/b&gt;')
 })
 
+test('what a customer says of herself is stored where the form asks for it, and is looked through like her words', async () => {
+  const asked = { shown: true, required: false, label: '' }
+  const role = { ...asked, label: 'Your craft' }
+  await saveFormDraft(app.services, shop, form, designSchema.parse({ schema: 1, role, company: asked }))
+  await publishForm(app.services, shop, form)
+  expect(await (await fetch(`${app.url}/f/wrenfield`)).text()).toContain('Your craft')
+  const sentAs = async (about: Record<string, string>) => {
+    const fields = answered(new URLSearchParams(about), [])
+    fields.set('token', await formToken(app.url, 'wrenfield'))
+    fields.set('body', `The ${about.role} is content with it.`)
+    const answer = await send(fields)
+    expect(answer.status).toBe(201)
+    return app.services
+      .db('review')
+      .join('review_version', 'review_version.id', 'review.current_version_id')
+      .where({ public_id: ((await answer.json()) as { id: string }).id })
+      .first<{ state: string; role: string; company: string; id: number }>('state', 'role', 'company')
+  }
+  expect(await sentAs({ role: 'potter', company: 'Berg & Co' })).toMatchObject({
+    state: 'waiting',
+    role: 'potter',
+    company: 'Berg & Co',
+  })
+  expect(await sentAs({ role: 'florist', company: 'https://cheap-pills.example' })).toMatchObject({
+    state: expect.stringMatching(/held|spam/) as string,
+  })
+})
+
 test('who has begun is told with a token of the form; what else comes is no fault and no count', async () => {
   const token = await formToken(app.url, 'wrenfield')
   const begun = async (...tokens: string[]) =>

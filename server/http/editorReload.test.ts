@@ -4,7 +4,10 @@ import { addMember } from '../../tests/support/shop'
 import { startListener, type Listening } from '../../tests/support/listener'
 import { signedIn, type SignedIn } from '../../tests/support/signedIn'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
+import { plainAct } from '../../core/moderation/reviewAct'
 import { receive } from '../collection/receive'
+import { findReview } from '../data/reviewReading'
+import { decide } from '../moderation/decide'
 import { insertMembership } from '../data/shops'
 import { saveDraft } from '../publishing/draft'
 
@@ -57,6 +60,29 @@ test('after a changed title come the draft and its preview alone', async () => {
   // Together they are what a whole load gives.
   const whole = await reload()
   expect({ ...before.changed, ...after.changed }).toEqual(whole.changed)
+})
+
+test('the reviews to choose from are computed again when one of them changes, or what is chosen', async () => {
+  const { db } = app.services
+  const before = await reload()
+  expect((await since(before)).marks).toEqual(before.marks)
+  const { public_id: publicId } = await db('review')
+    .where({ shop_id: app.shop.id })
+    .first<{ public_id: string }>()
+  const { revision } = (await findReview(db, app.shop.id, { publicId }))!
+  await decide(app.services, app.shop, app.member, publicId, plainAct('decline'), revision)
+  const declined = await since(before)
+  const ids = (parts: Record<string, unknown>) =>
+    (parts.picked as { publicId: string }[]).map((one) => one.publicId)
+  expect(ids(before.changed)).toContain(publicId)
+  expect(ids({ ...before.changed, ...declined.changed })).not.toContain(publicId)
+
+  const selection = { ...startingConfiguration.selection, limit: 3 }
+  await saveDraft(app.services, app.shop, 'wrenfield-page', { ...startingConfiguration, selection })
+  const fewer = await since(declined)
+  expect(ids(fewer.changed)).toHaveLength(3)
+  const whole = await reload()
+  expect({ ...before.changed, ...declined.changed, ...fewer.changed }).toEqual(whole.changed)
 })
 
 test('marks that nobody gave are none', async () => {

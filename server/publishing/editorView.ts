@@ -1,10 +1,6 @@
-import { recordOf } from '../../core/formats/keysOf'
 import { fairnessOf } from '../../core/curation/fairness'
-import { pickFacets } from '../../core/curation/pickFacets'
-import { newestFirst, type Selection } from '../../core/curation/selection'
 import { isCompared } from '../../core/curation/scopeTotals'
 import { tallyOf } from '../../core/curation/ratingTally'
-import { selectionOrders, type SelectionOrder } from '../../core/curation/selectionOrders'
 import type { Configuration } from '../../core/display/configuration'
 import type { Asked } from '../../core/display/displayModel'
 import type { ShowableReview } from '../../core/display/showableReview'
@@ -24,31 +20,25 @@ import { headingOf } from '../../onsite/ReviewTable'
 import { findDisplay, publishedVersions } from '../data/displays'
 import { looksOfShop, startingThemeOf } from '../data/looks'
 import type { Shop } from '../data/shops'
-import { frequentTags, MAX_LISTED_TAGS } from '../data/tags'
 import type { Services } from '../services'
 import { productChoices } from '../collection/productChoices'
 import { composer, type Composer } from './compose'
-import type { Publishable } from './publishable'
 import { codeAttributes, embedCode } from './embedCode'
 import { pagesOfDisplay } from './seen'
-import { fairerSwaps } from './fairerSwaps'
-import { pickedLine, withReasons, type PickedLine } from './pickedLine'
-import type { Looking, EditorView } from './showViews'
-
-const FIRST_FEW = 3
-/** The number of listed matches that are not shown. */
-const NEXT_FEW = 20
+import { basisOf, editorPicks, without } from './editorPicks'
+import { pickedLine } from './pickedLine'
+import type { EditorChanges, Looking } from './showViews'
 
 const isSameTheme = (theme: Theme, other: Theme | null) =>
   JSON.stringify(theme) === JSON.stringify(other ?? startingTheme)
 
-/** The data of the editor. */
+/** The data of the editor; without the picks if the browser has them. */
 export async function editorView(
   services: Services,
   shop: Shop,
   key: string,
   looking: Looking,
-): Promise<EditorView | null> {
+): Promise<EditorChanges | null> {
   const { db, publicUrl } = services
   const display = await findDisplay(db, shop.id, { key })
   if (!display) return null
@@ -67,15 +57,14 @@ export async function editorView(
   const { selection } = configuration
   const chosen = tallyOf(picked.filter(isCompared(selection)))
   const products = await productChoices(db, shop.id, { named: skusIn(configuration, looking) })
-  const tags = [
-    ...new Set([...selection.tags, ...(await frequentTags(db, shop.id, { limit: MAX_LISTED_TAGS }))]),
-  ]
-  const counts = await publishable.countsToPickFrom(selection, asked, {
+  const chosenFrom = {
+    ...{ selection, asked, publishable, picked, compared: model.compared },
     skus: products.products.map(({ sku }) => sku),
-    tags,
-  })
-  const following = await publishable.firstFitting(selection, picked.length + NEXT_FEW, asked)
+  }
+  const picksOf = await basisOf(services, shop, chosenFrom)
   return {
+    ...(looking.hasPicksOf === picksOf ? {} : await editorPicks(services, shop, chosenFrom)),
+    picksOf,
     key,
     name: display.name,
     address: display.address,
@@ -103,12 +92,6 @@ export async function editorView(
       const { rules, paints } = ownCssIn(configuration.theme, composing.shop.site, scheme)
       return { scheme, ownCss: { rules, paints } }
     }),
-    picked: await withReasons(picked.map(pickedLine), publishable, selection, asked),
-    fairer: await fairerSwaps(publishable, selection, asked, picked, model.compared),
-    next: without(following, picked).slice(0, NEXT_FEW).map(pickedLine),
-    leftOut: (await publishable.named(selection.leftOut)).toSorted(newestFirst).map(pickedLine),
-    firstByOrder: await firstByOrder(publishable, selection, asked),
-    facets: pickFacets(counts, selection),
     products,
     listings: Object.values(composing.shop.listings).map(({ publicId, site, name, isConnected }) => ({
       publicId,
@@ -159,26 +142,6 @@ export const pageLook = ({ background, textColour, fonts }: Shop): PageLook => (
   textColour,
   fonts,
 })
-
-const without = (from: ShowableReview[], others: ShowableReview[]) => {
-  const there = new Set(others.map(({ id }) => id))
-  return from.filter(({ id }) => !there.has(id))
-}
-
-async function firstByOrder(
-  publishable: Publishable,
-  selection: Selection,
-  asked: Asked,
-): Promise<Record<SelectionOrder, PickedLine[]>> {
-  const first = await Promise.all(
-    selectionOrders.map(async (order) => {
-      const reviews = await publishable.firstFitting({ ...selection, order }, FIRST_FEW, asked)
-      return [order, reviews.map(pickedLine)] as const
-    }),
-  )
-  const lines = new Map(first)
-  return recordOf(selectionOrders, (order) => lines.get(order)!)
-}
 
 async function previewOf(
   { compose }: Composer,

@@ -23,12 +23,28 @@ import type { PickedLine } from './pickedLine'
 export interface Looking {
   product?: string
   trial: Trial
+  /** What the picks that the browser has are computed from. */
+  hasPicksOf?: string
+}
+
+/** What the editor shows of the reviews to choose from. */
+export interface EditorPicks {
+  picked: PickedLine[]
+  /** The next matches, and those removed by hand. */
+  next: PickedLine[]
+  leftOut: PickedLine[]
+  /** The first reviews in each order, with the draft's other settings. */
+  firstByOrder: Record<SelectionOrder, PickedLine[]>
+  facets: PickFacets
+  /** The smallest change that makes a misleading selection fair; empty if it is fair, or cannot be. */
+  fairer: { out: PickedLine; in: PickedLine }[]
 }
 
 /** The selected reviews in each layout. */
 export type Miniatures = Record<Layout, RenderedDisplay>
-
-export interface EditorView {
+export interface EditorView extends EditorPicks {
+  /** Changes with whatever the picks are computed from. */
+  picksOf: string
   key: string
   name: string
   address: string | null
@@ -58,13 +74,6 @@ export interface EditorView {
   painted: { scheme: ColourScheme | null; ownCss: Pick<OwnCss, 'rules' | 'paints'> }[]
   /** The resulting colours of the theme, and plain pages for the preview. */
   colours: ThemeSwatches
-  picked: PickedLine[]
-  /** The next matches, and those removed by hand. */
-  next: PickedLine[]
-  leftOut: PickedLine[]
-  /** The first reviews in each order, with the draft's other settings. */
-  firstByOrder: Record<SelectionOrder, PickedLine[]>
-  facets: PickFacets
   products: ProductChoices
   listings: { publicId: string; words: string; isConnected: boolean }[]
   forms: { publicId: string; words: string }[]
@@ -75,8 +84,6 @@ export interface EditorView {
   chosen: RatingTally
   all: RatingTally
   fairness: Fairness
-  /** The smallest change that makes a misleading selection fair; empty if it is fair, or cannot be. */
-  fairer: { out: PickedLine; in: PickedLine }[]
   /** The number of selected reviews without a date. */
   undated: number
   code: string
@@ -89,6 +96,9 @@ export interface EditorView {
   seen: PageSeen[]
   versions: { number: number; at: string; by: string | null; sentence: string; live: boolean }[]
 }
+
+/** Without the picks if they are those that the browser has. */
+export type EditorChanges = Omit<EditorView, keyof EditorPicks> & Partial<EditorPicks>
 
 export interface DisplayCard {
   key: string

@@ -8,7 +8,7 @@ import type { Page } from '../../core/site/page'
 import type { VideoRefusal } from '../../core/video/video'
 import type { Shop } from '../data/shops'
 import type { DisplayCards } from '../publishing/showViews'
-import type { EditorView, Miniatures, Looking } from '../publishing/showViews'
+import type { EditorChanges, Miniatures, Looking } from '../publishing/showViews'
 import type { StartingLooks } from '../publishing/showViews'
 import type { UndoIntake } from '../collection/undoIntakeJob'
 import type { MoveReviews } from '../collection/moveReviewsJob'
@@ -41,7 +41,7 @@ export interface Tasks {
     output: { kind: 'mp4' | 'webm'; seconds: number } | { refused: VideoRefusal }
   }
   displayCards: { input: { shop: Shop; asked: { words: string; page: number } }; output: DisplayCards }
-  editorView: { input: { shop: Shop; key: string; looking: Looking }; output: EditorView | null }
+  editorView: { input: { shop: Shop; key: string; looking: Looking }; output: EditorChanges | null }
   miniatures: { input: { shop: Shop; key: string; asked: { product?: string } }; output: Miniatures | null }
   looksToStartFrom: { input: { shop: Shop }; output: StartingLooks }
   readPage: { input: { html: string; url: string }; output: Page }

@@ -31,9 +31,7 @@ export function FieldSettings({ part, draft, change, products }: PanelProps & { 
           />
         </label>
       )}
-      {canBeLeftOut && (
-        <SwitchLine words={say('forms.shown')} on={isAsked} set={(shown) => set({ shown })} />
-      )}
+      {canBeLeftOut && <SwitchLine words={say('forms.shown')} on={isAsked} set={(shown) => set({ shown })} />}
       {isAsked && (
         <>
           <TextLine
