@@ -64,17 +64,14 @@ test('after a changed title come the draft and its preview alone', async () => {
 
 test('the reviews to choose from are computed again when one of them changes, or what is chosen', async () => {
   const { db } = app.services
+  const ids = (parts: Record<string, unknown>) =>
+    (parts.picked as { publicId: string }[]).map((one) => one.publicId)
   const before = await reload()
+  const [publicId] = ids(before.changed) as [string]
   expect((await since(before)).marks).toEqual(before.marks)
-  const { public_id: publicId } = await db('review')
-    .where({ shop_id: app.shop.id })
-    .first<{ public_id: string }>()
   const { revision } = (await findReview(db, app.shop.id, { publicId }))!
   await decide(app.services, app.shop, app.member, publicId, plainAct('decline'), revision)
   const declined = await since(before)
-  const ids = (parts: Record<string, unknown>) =>
-    (parts.picked as { publicId: string }[]).map((one) => one.publicId)
-  expect(ids(before.changed)).toContain(publicId)
   expect(ids({ ...before.changed, ...declined.changed })).not.toContain(publicId)
 
   const selection = { ...startingConfiguration.selection, limit: 3 }

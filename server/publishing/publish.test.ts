@@ -163,7 +163,7 @@ describe('a draft', () => {
     expect(view.goes.map(({ name }) => name)).toEqual(['Kaspar Uhl'])
     expect(view.comes).toEqual([])
     expect([view.chosen.average, view.all.average]).toEqual([500, 350])
-    expect(view.facets.ratings).toEqual({ 2: 1, 5: 1 })
+    expect(view.facets!.ratings).toEqual({ 2: 1, 5: 1 })
     expect(view.fairness.verdict).toBe('tooFew')
     await makeLive(services, shop, mara, KEY)
     await jobs.drain()
