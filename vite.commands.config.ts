@@ -1,10 +1,12 @@
 import { defineConfig } from 'vite'
+import { outsidePackages, packagesInOneFile } from './vite.packages.ts'
 
 /** The commands of `npm run elogio` as plain JavaScript, with all packages that are not compiled: they start at once. */
 export default defineConfig({
   publicDir: false,
+  resolve: { alias: packagesInOneFile },
   logLevel: 'warn',
-  ssr: { noExternal: true, external: ['better-sqlite3', 'sharp', '@node-rs/argon2', 'knex', 'vite'] },
+  ssr: { noExternal: true, external: outsidePackages },
   // As text they are read faster than as objects.
   json: { stringify: true },
   build: {

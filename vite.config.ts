@@ -1,9 +1,12 @@
 import { reactRouter } from '@react-router/dev/vite'
 import tailwindcss from '@tailwindcss/vite'
 import { defineConfig } from 'vite'
+import { outsidePackages, packagesInOneFile } from './vite.packages.ts'
 
-export default defineConfig({
+export default defineConfig(({ command }) => ({
+  resolve: command === 'build' ? { alias: packagesInOneFile } : {},
   plugins: [tailwindcss(), reactRouter()],
-  ssr: { noExternal: ['lucide-react'] },
+  ssr:
+    command === 'build' ? { noExternal: true, external: outsidePackages } : { noExternal: ['lucide-react'] },
   server: { watch: { ignored: ['data/**', '.work/**'] } },
-})
+}))

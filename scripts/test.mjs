@@ -8,6 +8,8 @@ import { fail, installPackages, root, run } from './install.mjs'
 
 const GOAL_MINUTES = 8
 const SLOWEST_SHOWN = 10
+/** Tests wait part of the time, so that three keep two cores busy. */
+const FILES_AT_ONCE = 3
 /** `/proc/stat` counts in these, on every Linux. */
 const TICKS_PER_SECOND = 100
 
@@ -30,9 +32,8 @@ const durations = []
 
 const checked = checks()
 await built()
-await tests('unit', 2)
-// Journeys wait for pages part of the time, so that three keep two cores busy.
-await tests('journey', 3)
+await tests('unit')
+await tests('journey')
 await checked
 rmSync(prepared, { recursive: true, force: true })
 
@@ -93,19 +94,19 @@ async function check(name, command, args) {
   else failed++
 }
 
-async function tests(project, atOnce) {
+async function tests(project) {
   const report = path.join(reports, `${project}.json`)
   const { ok, output } = await outcome('npx', [
     'vitest',
     'run',
     '--project',
     project,
-    `--maxWorkers=${atOnce}`,
+    `--maxWorkers=${FILES_AT_ONCE}`,
     '--reporter=dot',
     '--reporter=json',
     `--outputFile.json=${report}`,
   ])
-  console.log(`\n${project} tests\n${output}`)
+  console.log(`\n${project} tests\n${withoutDots(output)}`)
   if (!existsSync(report)) {
     failed++
     return
@@ -121,6 +122,13 @@ async function tests(project, atOnce) {
     for (const { fullName, duration } of assertionResults)
       durations.push({ seconds: (duration ?? 0) / 1000, name: `${path.relative(root, name)}: ${fullName}` })
 }
+
+/** The dots are for somebody who watches; they would fill most of a log. */
+const withoutDots = (output) =>
+  output
+    .split('\n')
+    .filter((line) => !line.includes('·'))
+    .join('\n')
 
 /** Runs a command and keeps what it prints, as others print meanwhile. */
 function outcome(command, args) {

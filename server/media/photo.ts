@@ -1,8 +1,9 @@
 import { fileTypeFromBuffer } from 'file-type'
 import pLimit from 'p-limit'
-import sharp, { type Metadata, type Sharp } from 'sharp'
+import type { Metadata, Sharp } from 'sharp'
 import { MOST_PHOTO_BYTES, MOST_PIXELS, type PhotoRefusal } from '../../core/intake/photos'
 import type { MadePicture } from './keepFile'
+import { loadSharp } from './sharp'
 
 /** Side lengths of the opened photo, and of the thumbnail on a dense screen. */
 const LARGE_PX = 1600
@@ -35,10 +36,13 @@ async function refusalByKind(bytes: Buffer): Promise<PhotoRefusal | null> {
 }
 
 async function remade(bytes: Buffer): Promise<PhotoOutcome> {
+  const sharp = await loadSharp()
   try {
     const metadata = await sharp(bytes).metadata()
     if (metadata.width * metadata.height > mostPixels(metadata)) return { refused: 'pixels' }
-    const large = await sized(opened(bytes), LARGE_PX, 80)
+    // In one pass from top to bottom, so that a large one never is in memory as a whole.
+    const opened = sharp(bytes, { limitInputPixels: MOST_PIXELS.photo, sequentialRead: true })
+    const large = await sized(opened, LARGE_PX, 80)
     return { large, small: await sized(sharp(large.data), SMALL_PX, 76) }
   } catch (error) {
     const why = String(error)
@@ -50,9 +54,6 @@ function mostPixels({ format, isProgressive }: Metadata): number {
   if (format === 'jpeg') return isProgressive ? MOST_PIXELS.progressive : MOST_PIXELS.photo
   return format === 'heif' ? MOST_PIXELS.avif : MOST_PIXELS.other
 }
-
-/** Read in one pass from top to bottom, so that a large one never is in memory as a whole. */
-const opened = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PIXELS.photo, sequentialRead: true })
 
 function sized(image: Sharp, longest: number, quality: number): Promise<MadePicture> {
   return image

@@ -1,16 +1,20 @@
-import sharp from 'sharp'
 import { MOST_PIXELS } from '../../core/intake/photos'
+import { loadSharp } from './sharp'
 
 const SHOP_PICTURE_PX = 128
 
-export const limited = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PIXELS.photo, density: 192 })
+export async function limited(bytes: Buffer) {
+  const sharp = await loadSharp()
+  return sharp(bytes, { limitInputPixels: MOST_PIXELS.photo, density: 192 })
+}
 
 /**
  * Re-encodes a shop's picture as a data URL of at most 128 px, so that nothing hidden remains.
  * @throws if the bytes are no picture
  */
 export async function shopPicture(bytes: Buffer): Promise<string> {
-  const webp = await limited(bytes)
+  const picture = await limited(bytes)
+  const webp = await picture
     .rotate()
     .resize(SHOP_PICTURE_PX, SHOP_PICTURE_PX, { fit: 'inside', withoutEnlargement: true })
     .webp({ quality: 88 })

@@ -32,7 +32,8 @@ export async function storePictureBytes(
 }
 
 async function remade(bytes: Buffer, longestPx: number) {
-  return limited(bytes)
+  const picture = await limited(bytes)
+  return picture
     .rotate()
     .resize(longestPx, longestPx, { fit: 'inside', withoutEnlargement: true })
     .webp({ quality: 84 })
