@@ -124,11 +124,12 @@ async function tests(project) {
 }
 
 /** The dots are for somebody who watches; they would fill most of a log. */
-const withoutDots = (output) =>
-  output
+function withoutDots(output) {
+  return output
     .split('\n')
     .filter((line) => !line.includes('·'))
     .join('\n')
+}
 
 /** Runs a command and keeps what it prints, as others print meanwhile. */
 function outcome(command, args) {
