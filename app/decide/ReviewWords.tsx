@@ -14,19 +14,7 @@ import { writerTextNames } from '../../core/intake/writerTexts'
 
 type Review = ReviewView['review']
 
-/** The text of the review with the places of signals marked. */
-export function ReviewWords({
-  shop,
-  review,
-  evidence,
-  posted,
-  signals,
-  standing,
-  productTally,
-  locale,
-  when,
-  q,
-}: {
+interface Given {
   shop: string
   review: Review
   evidence: ReviewView['evidence']
@@ -38,26 +26,15 @@ export function ReviewWords({
   locale: string
   when: string
   q: string | undefined
-}) {
+}
+
+/** The text of the review with the places of signals marked. */
+export function ReviewWords(given: Given) {
+  const { review, signals, standing, q } = given
   const long = review.body.length > 420
   return (
     <>
-      <p className="flex flex-wrap items-center gap-x-2.5 gap-y-1">
-        <RatingMark rating={review.rating} large />
-        <span className="ml-2 text-soft">{say('decide.for')}</span>
-        {review.productPicture && (
-          <img src={`/media/${review.productPicture}`} alt="" className="size-7 rounded-md" />
-        )}
-        <b className="font-semibold">{review.productTitle ?? say('decide.shopWhole')}</b>
-        {productTally?.average != null && (
-          <span className="text-soft">
-            {say('decide.productTally', {
-              average: oneDecimal(productTally.average, locale),
-              count: productTally.count,
-            })}
-          </span>
-        )}
-      </p>
+      <Subject {...given} />
       <div
         className={`customer-words mt-2 max-w-[46em] break-words whitespace-pre-line ${long ? 'text-[18px] leading-relaxed' : 'text-[23px] leading-[1.5]'}`}
         lang={review.language ?? undefined}
@@ -77,36 +54,76 @@ export function ReviewWords({
         )}
       </div>
       <Answers answers={review.answers} />
-      <p className="mt-3 break-words text-soft">
-        {review.portrait && (
-          <img
-            src={`/media/${review.portrait}`}
-            alt=""
-            className="mr-2.5 inline-block size-9 rounded-full object-cover"
-          />
-        )}
-        <b id="writer" className="mr-1.5 font-semibold break-words text-ink">
-          {review.authorName}
-        </b>
-        {[
-          ...writerTextNames.map((name) => review[name]),
-          review.authorEmail,
-          posted ? say('decide.postedOn', { site: posted.site }) : say(`source.${review.source}`),
-          posted && posted.ratingScale !== null && posted.ratingScale !== 5
-            ? say('decide.ratedThere', { value: posted.ratingValue ?? 0, scale: posted.ratingScale })
-            : null,
-          posted?.likes ? say('decide.likes', { count: posted.likes }) : null,
-          posted?.claimsVerified ? say('decide.siteClaims', { site: posted.site }) : null,
-          when,
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-        {sourcePolicies[review.source].typedBy === 'shop' && review.state !== 'withdrawn' && (
-          <Link to={`/s/${shop}/decide/${review.publicId}/correct`} className="ml-3 text-petrol underline">
-            {say('decide.correct')}
-          </Link>
-        )}
-      </p>
+      <Writer {...given} />
+      <Traces {...given} />
+      {standing && <Standing standing={standing} />}
+      {!review.showable && <NotShown source={review.source} />}
+    </>
+  )
+}
+
+/** The rating, and what it is about. */
+function Subject({ review, productTally, locale }: Given) {
+  return (
+    <p className="flex flex-wrap items-center gap-x-2.5 gap-y-1">
+      <RatingMark rating={review.rating} large />
+      <span className="ml-2 text-soft">{say('decide.for')}</span>
+      {review.productPicture && (
+        <img src={`/media/${review.productPicture}`} alt="" className="size-7 rounded-md" />
+      )}
+      <b className="font-semibold">{review.productTitle ?? say('decide.shopWhole')}</b>
+      {productTally?.average != null && (
+        <span className="text-soft">
+          {say('decide.productTally', {
+            average: oneDecimal(productTally.average, locale),
+            count: productTally.count,
+          })}
+        </span>
+      )}
+    </p>
+  )
+}
+
+/** Who wrote it, how it came, and when. */
+function Writer({ shop, review, posted, when }: Given) {
+  return (
+    <p className="mt-3 break-words text-soft">
+      {review.portrait && (
+        <img
+          src={`/media/${review.portrait}`}
+          alt=""
+          className="mr-2.5 inline-block size-9 rounded-full object-cover"
+        />
+      )}
+      <b id="writer" className="mr-1.5 font-semibold break-words text-ink">
+        {review.authorName}
+      </b>
+      {[
+        ...writerTextNames.map((name) => review[name]),
+        review.authorEmail,
+        posted ? say('decide.postedOn', { site: posted.site }) : say(`source.${review.source}`),
+        posted && posted.ratingScale !== null && posted.ratingScale !== 5
+          ? say('decide.ratedThere', { value: posted.ratingValue ?? 0, scale: posted.ratingScale })
+          : null,
+        posted?.likes ? say('decide.likes', { count: posted.likes }) : null,
+        posted?.claimsVerified ? say('decide.siteClaims', { site: posted.site }) : null,
+        when,
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+      {sourcePolicies[review.source].typedBy === 'shop' && review.state !== 'withdrawn' && (
+        <Link to={`/s/${shop}/decide/${review.publicId}/correct`} className="ml-3 text-petrol underline">
+          {say('decide.correct')}
+        </Link>
+      )}
+    </p>
+  )
+}
+
+/** Where it can be seen, and the files that show it. */
+function Traces({ shop, review, evidence, posted }: Given) {
+  return (
+    <>
       {review.seenUrl && (
         <p className="mt-1 break-words text-soft">
           {posted ? (
@@ -136,35 +153,34 @@ export function ReviewWords({
           ))}
         </p>
       )}
-      {standing && (
-        <section className="mt-4 rounded-lg bg-wash px-4 py-3" aria-label={say('decide.standing')}>
-          <h2 className="text-[13px] text-soft">{say('decide.standing')}</h2>
-          <RatingMark rating={standing.rating} />
-          <div
-            className="customer-words mt-1 max-w-[46em] text-[17px] break-words whitespace-pre-line"
-            dir="auto"
-          >
-            {standing.title && <p className="font-semibold">{standing.title}</p>}
-            <p>{standing.body}</p>
-          </div>
-          <Answers answers={standing.answers} />
-          <p className="mt-1 text-soft">{standing.authorName}</p>
-        </section>
-      )}
-      {!review.showable && (
-        <p className="mt-3 text-ochre">
-          {sourcePolicies[review.source].isPublic ? (
-            <>
-              <b className="font-semibold">{say('decide.onlyYou')}:</b> {say('decide.onlyYouWhy')}
-            </>
-          ) : (
-            <>
-              <b className="font-semibold">{say('decide.trial')}:</b> {say('decide.trialWhy')}
-            </>
-          )}
-        </p>
-      )}
     </>
+  )
+}
+
+function Standing({ standing }: { standing: NonNullable<Given['standing']> }) {
+  return (
+    <section className="mt-4 rounded-lg bg-wash px-4 py-3" aria-label={say('decide.standing')}>
+      <h2 className="text-[13px] text-soft">{say('decide.standing')}</h2>
+      <RatingMark rating={standing.rating} />
+      <div
+        className="customer-words mt-1 max-w-[46em] text-[17px] break-words whitespace-pre-line"
+        dir="auto"
+      >
+        {standing.title && <p className="font-semibold">{standing.title}</p>}
+        <p>{standing.body}</p>
+      </div>
+      <Answers answers={standing.answers} />
+      <p className="mt-1 text-soft">{standing.authorName}</p>
+    </section>
+  )
+}
+
+function NotShown({ source }: Pick<Review, 'source'>) {
+  const why = sourcePolicies[source].isPublic ? 'onlyYou' : 'trial'
+  return (
+    <p className="mt-3 text-ochre">
+      <b className="font-semibold">{say(`decide.${why}`)}:</b> {say(`decide.${why}Why`)}
+    </p>
   )
 }
 
