@@ -1,3 +1,4 @@
+import { nothingAbout } from '../../core/intake/candidate'
 import type { Configuration } from '../../core/display/configuration'
 import { startingConfiguration } from '../../core/display/startingConfiguration'
 import { scopeTotals } from '../../core/curation/scopeTotals'
@@ -35,15 +36,9 @@ export function showable(
     form: null,
     boughtAt: null,
     boughtBy: more.boughtAt ? 'orderNumber' : null,
-    role: '',
-    company: '',
-    companyUrl: '',
-    relationship: '',
-    seenUrl: '',
+    ...nothingAbout,
     reply: null,
     photos: [],
-    portrait: null,
-    companyLogo: null,
     ...more,
   }
 }
