@@ -1,32 +1,26 @@
-import { ArrowLeft, ExternalLink, Redo2, Undo2 } from 'lucide-react'
 import { lazy, Suspense, useCallback, useState } from 'react'
-import { data, Link, redirect, useFetcher, useSearchParams } from 'react-router'
+import { data, redirect, useFetcher, useSearchParams } from 'react-router'
 import { z } from 'zod'
 import { slugOf } from '../../core/account/slug'
 import { pictureAddress } from '../../core/formats/picture'
 import { designProblems } from '../../core/form/designProblems'
 import { designSchema } from '../../core/form/design'
 import { writersSchema } from '../../core/intake/writers'
-import { editedIn, withEdited } from '../../core/form/translation'
 import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import { languageName } from '../../core/messages/languageName'
 import { say } from '../../core/messages/say/forms'
 import { TAG_LIMIT } from '../../core/moderation/reviewAct'
 import { SelectLine } from '../show/SelectLine'
 import { requireShop } from '../account/session'
-import { CopyButton } from '../components/CopyButton'
-import { Menu } from '../components/Menu'
-import { StepButton } from '../components/StepButton'
 import { orOffline } from '../offline'
 import { jsonText, readForm } from '../readForm'
-import { NameField } from '../show/NameField'
 import { useDraft } from '../show/useDraft'
 import { useUndoKeys } from '../show/useUndoKeys'
 import { FormPreview } from './forms/FormPreview'
 import { FormSentence } from './forms/FormSentence'
-import { PartList } from './forms/PartList'
-import { PartPanel } from './forms/PartPanel'
-import { isUse, type FormPart } from './forms/formParts'
+import { FormHeader } from './forms/FormHeader'
+import { FormSide } from './forms/FormSide'
+import type { FormPart } from './forms/formParts'
 import type { Route } from './+types/form'
 
 export async function loader({ request, context, params }: Route.LoaderArgs) {
@@ -130,9 +124,6 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
   return orOffline<unknown>(serverAction)
 }
 
-// It is opened when the form is finished.
-const SettingsPanel = lazy(() => import('./forms/SettingsPanel'))
-const FormUse = lazy(() => import('./forms/FormUse'))
 const ChangedElsewhere = lazy(() => import('../show/ChangedElsewhere'))
 
 /** The form is its own editor: a click on any part of the customers' page opens its settings. */
@@ -158,83 +149,11 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
     <main className="flex min-h-0 flex-1 flex-col">
       <title>{`${name} · ${say('gather.title')} · Elogio`}</title>
       <div className="border-b border-line bg-paper px-4 pt-1.5 pb-2 lg:px-6">
-        <div className="flex flex-wrap items-center gap-2">
-          <Link
-            to={`/s/${params.shop}/gather`}
-            className="inline-flex min-h-6 items-center gap-1 text-petrol underline"
-          >
-            <ArrowLeft className="size-4" aria-hidden="true" />
-            {say('forms.back')}
-          </Link>
-          <NameField name={name} />
-          <span className="text-[13px] text-soft">
-            {say(`forms.state.${view.isOver ? 'over' : view.state}`)}
-          </span>
-          <span
-            className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft'}`}
-            role="status"
-          >
-            {problem ? say('show.notKept', { why: problem }) : saving ? say('show.keeping') : ''}
-          </span>
-          <StepButton words={say('show.undo')} act={undo}>
-            <Undo2 className="size-4" aria-hidden="true" />
-          </StepButton>
-          <StepButton words={say('show.redo')} act={redo}>
-            <Redo2 className="size-4" aria-hidden="true" />
-          </StepButton>
-          {view.state !== 'draft' && (
-            <>
-              <span className="[&_.btn]:h-8 [&_.btn]:min-h-8">
-                <CopyButton text={view.address} label={say('forms.copyAddress')} />
-              </span>
-              <a href={`/f/${view.slug}`} target="_blank" rel="noreferrer" className="btn btn-quiet btn-low">
-                {say('forms.look')}
-                <ExternalLink className="size-4" aria-hidden="true" />
-              </a>
-            </>
-          )}
-          {view.differs && (
-            <button type="button" className="btn btn-quiet btn-low" onClick={() => submit('discard')}>
-              {say('forms.discard')}
-            </button>
-          )}
-          {view.state === 'open' && !view.differs ? (
-            <span className="text-[13px] font-semibold text-moss">{say('forms.published')}</span>
-          ) : (
-            <button
-              type="button"
-              className="btn btn-primary btn-low"
-              disabled={problems.length > 0}
-              onClick={() => submit('publish')}
-            >
-              {say(
-                view.state === 'open'
-                  ? 'forms.publish'
-                  : view.state === 'closed'
-                    ? 'forms.reopen'
-                    : 'forms.open',
-              )}
-            </button>
-          )}
-          <Menu label={<span className="part">{say('forms.more')}</span>} name="">
-            <ul className="flex flex-col">
-              {(view.state === 'open'
-                ? (['close', 'copy', 'remove'] as const)
-                : (['copy', 'remove'] as const)
-              ).map((intent) => (
-                <li key={intent}>
-                  <button
-                    type="button"
-                    className="min-h-9 w-full rounded-lg px-2 text-left hover:bg-wash"
-                    onClick={() => submit(intent)}
-                  >
-                    {say(`forms.${intent}`)}
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </Menu>
-        </div>
+        <FormHeader
+          {...{ view, submit, name, undo, redo, saving, problem }}
+          shop={params.shop}
+          isReady={problems.length === 0}
+        />
         {elsewhere && (
           <Suspense>
             <ChangedElsewhere {...elsewhere} />
@@ -247,41 +166,10 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[340px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
         <div className="relative min-h-0 overflow-y-auto border-r border-line bg-paper px-6 py-4">
-          {part === 'writers' || part === 'arrivals' || isUse(part) ? (
-            <div className="flex flex-col gap-3">
-              <button
-                type="button"
-                className="inline-flex min-h-6 items-center gap-1 self-start text-petrol underline"
-                onClick={() => setPart(null)}
-              >
-                <ArrowLeft className="size-4" aria-hidden="true" />
-                {say('forms.allParts')}
-              </button>
-              {isUse(part) ? (
-                <Suspense>
-                  <FormUse {...{ part, view, at }} />
-                </Suspense>
-              ) : (
-                <Suspense>
-                  <SettingsPanel {...{ part, view }} />
-                </Suspense>
-              )}
-            </div>
-          ) : part ? (
-            <PartPanel
-              {...{ part }}
-              draft={language ? editedIn(draft, language) : draft}
-              change={(changed) => change(language ? withEdited(draft, language, changed) : changed)}
-              key={language}
-              shopColour={view.shopColour}
-              products={view.products}
-              leave={() => setPart(null)}
-            />
-          ) : (
-            <>
-              <PartList {...{ draft, change, choose }} isDraft={view.state === 'draft'} />
-            </>
-          )}
+          <FormSide
+            {...{ view, at, part, setPart, language, draft, change, choose }}
+            shopColour={view.shopColour}
+          />
         </div>
         <FormPreview
           address={`${at}/page${language ? `?lang=${language}` : ''}`}

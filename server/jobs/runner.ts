@@ -42,104 +42,161 @@ interface Running {
   heardAt: number
 }
 
+type Given = Pick<Services, 'db' | 'now' | 'log' | 'changes'>
+
 /**
  * Runs the jobs of the job table, with a limit for each kind. Failed jobs run again after growing delays; after the last
  * attempt the reason is stored. The runner renews the leases of its jobs.
  */
-export function startJobRunner(
-  { db, now, log, changes }: Pick<Services, 'db' | 'now' | 'log' | 'changes'>,
-  kinds: JobKinds,
-): JobRunner {
-  const running = new Map<number, Running>()
-  let looking: Promise<void> = listRecurring()
-  let stopped = false
-  let lookedAt = now().getTime()
-  let lookAgain = false
+export function startJobRunner(given: Given, kinds: JobKinds): JobRunner {
+  return new Runner(given, kinds)
+}
 
-  async function listRecurring(): Promise<void> {
-    for (const [kind, { everyMs }] of Object.entries(kinds))
+class Runner implements JobRunner {
+  readonly #given: Given
+  readonly #kinds: JobKinds
+  readonly #running = new Map<number, Running>()
+  readonly #timer: NodeJS.Timeout
+  #looking: Promise<void>
+  #stopped = false
+  #lookedAt: number
+  #lookAgain = false
+
+  constructor(given: Given, kinds: JobKinds) {
+    this.#given = given
+    this.#kinds = kinds
+    this.#lookedAt = this.#nowMs()
+    this.#looking = this.#listRecurring()
+    this.#timer = setInterval(() => {
+      this.check()
+      this.#renew().catch((error: unknown) =>
+        given.log.error({ err: error }, 'the leases of jobs could not be renewed'),
+      )
+    }, POLL_MS)
+    this.#timer.unref()
+    this.check()
+  }
+
+  check(): void {
+    if (this.#stopped || this.#lookAgain) return
+    this.#lookAgain = true
+    this.#looking = this.#looking
+      .then(() => {
+        this.#lookAgain = false
+        return this.#look()
+      })
+      .catch((error: unknown) => this.#given.log.error({ err: error }, 'the job list could not be read'))
+  }
+
+  async drain(): Promise<void> {
+    do {
+      this.check()
+      await this.#looking
+      await this.#allEnded()
+      await this.#looking
+    } while (this.#running.size > 0)
+  }
+
+  cancel(id: number): void {
+    abort(this.#running.get(id), 'cancelled')
+  }
+
+  async stop(): Promise<void> {
+    this.#stopped = true
+    clearInterval(this.#timer)
+    await this.#looking
+    for (const one of this.#running.values()) abort(one, 'stopping')
+    await this.#allEnded()
+  }
+
+  state(): { running: number; stuck: string[] } {
+    const asleep = this.#nowMs() - this.#lookedAt > ASLEEP_MS
+    const silent = [...this.#running.values()]
+      // Gives aborted jobs time to end.
+      .filter((one) => this.#silentMs(one) > one.kind.quietMs + ASLEEP_MS)
+      .map(({ job }) => job.kind)
+    return { running: this.#running.size, stuck: asleep ? ['all', ...silent] : silent }
+  }
+
+  async #listRecurring(): Promise<void> {
+    const { db, now } = this.#given
+    for (const [kind, { everyMs }] of Object.entries(this.#kinds))
       if (everyMs !== undefined) await enqueueRecurring(db, { kind, everyMs, now: now() })
   }
 
-  const kindsWithRoom = () =>
-    Object.entries(kinds)
-      .filter(
-        ([name, { atOnce }]) => [...running.values()].filter(({ job }) => job.kind === name).length < atOnce,
-      )
-      .map(([name]) => name)
-
-  async function look(): Promise<void> {
-    const isSetBack = now().getTime() < lookedAt
-    lookedAt = now().getTime()
-    if (isSetBack) await listRecurring()
-    await releaseExpired(db, now().toISOString())
-    while (!stopped) {
-      const open = kindsWithRoom()
+  async #look(): Promise<void> {
+    const { db } = this.#given
+    const isSetBack = this.#nowMs() < this.#lookedAt
+    this.#lookedAt = this.#nowMs()
+    if (isSetBack) await this.#listRecurring()
+    await releaseExpired(db, this.#inMs(0))
+    while (!this.#stopped) {
+      const open = this.#kindsWithRoom()
       if (open.length === 0) return
-      const until = new Date(now().getTime() + LEASE_MS).toISOString()
-      const job = await leaseNext(db, open, now().toISOString(), until)
+      const job = await leaseNext(db, open, this.#inMs(0), this.#inMs(LEASE_MS))
       if (!job) return
-      begin(job)
+      this.#begin(job)
     }
   }
 
-  function check(): void {
-    if (stopped) return
-    if (lookAgain) return
-    lookAgain = true
-    looking = looking
-      .then(() => {
-        lookAgain = false
-        return look()
-      })
-      .catch((error: unknown) => log.error({ err: error }, 'the job list could not be read'))
+  #kindsWithRoom(): string[] {
+    const running = [...this.#running.values()].map(({ job }) => job.kind)
+    return Object.entries(this.#kinds)
+      .filter(([name, { atOnce }]) => running.filter((kind) => kind === name).length < atOnce)
+      .map(([name]) => name)
   }
 
-  function begin(job: Job): void {
+  #begin(job: Job): void {
+    const { log, changes } = this.#given
     const one: Running = {
       job,
-      kind: kinds[job.kind]!,
+      kind: this.#kinds[job.kind]!,
       abort: new AbortController(),
       ended: Promise.resolve(),
-      heardAt: now().getTime(),
+      heardAt: this.#nowMs(),
     }
-    running.set(job.id, one)
-    one.ended = work(one)
+    this.#running.set(job.id, one)
+    one.ended = this.#work(one)
       .catch((error: unknown) =>
         log.error({ err: error, job: job.kind }, 'the end of a job could not be noted'),
       )
       .finally(() => {
-        running.delete(job.id)
+        this.#running.delete(job.id)
         if (job.shopId !== null && one.kind.kept) changes.announce(job.shopId)
-        check()
+        this.check()
       })
   }
 
-  async function work(one: Running): Promise<void> {
-    const { job, kind, abort } = one
-    let notedAt = 0
-    const control: JobControl = {
-      signal: abort.signal,
-      progress: async (done, total) => {
-        one.heardAt = now().getTime()
-        if (notedAt !== 0 && one.heardAt - notedAt < NOTING_MS) return
-        notedAt = one.heardAt
-        await noteProgress(db, job.id, done, total)
-      },
-    }
+  async #work(one: Running): Promise<void> {
+    const { db } = this.#given
+    const { job, kind } = one
     try {
-      const outcome = await kind.run(job, control)
+      const outcome = await kind.run(job, this.#controlOf(one))
       if (kind.everyMs === undefined)
-        await finish(db, job, { kept: kind.kept === true, outcome, now: now().toISOString() })
-      else await rescheduleJob(db, job.id, { dueAt: inMs(kind.everyMs), attempts: 0 })
+        await finish(db, job, { kept: kind.kept === true, outcome, now: this.#inMs(0) })
+      else await rescheduleJob(db, job.id, { dueAt: this.#inMs(kind.everyMs), attempts: 0 })
     } catch (error) {
-      await noteFailure(one, error)
+      await this.#noteFailure(one, error)
     }
   }
 
-  async function noteFailure({ job, kind, abort }: Running, error: unknown): Promise<void> {
-    const ending = abort.signal.aborted ? (abort.signal.reason as Ending) : null
-    const at = { now: now().toISOString() }
+  #controlOf(one: Running): JobControl {
+    let notedAt = 0
+    return {
+      signal: one.abort.signal,
+      progress: async (done, total) => {
+        one.heardAt = this.#nowMs()
+        if (notedAt !== 0 && one.heardAt - notedAt < NOTING_MS) return
+        notedAt = one.heardAt
+        await noteProgress(this.#given.db, one.job.id, done, total)
+      },
+    }
+  }
+
+  async #noteFailure({ job, kind, abort: { signal } }: Running, error: unknown): Promise<void> {
+    const { db, log, changes } = this.#given
+    const ending = signal.aborted ? (signal.reason as Ending) : null
+    const at = { now: this.#inMs(0) }
     if (ending === 'cancelled') return endUndone(db, job.id, 'cancelled', { ...at, error: null })
     // It runs again at the next start; this does not count as an attempt.
     if (ending === 'stopping') return rescheduleJob(db, job.id, { attempts: job.attempts - 1 })
@@ -157,51 +214,33 @@ export function startJobRunner(
     const over = (refused || job.attempts >= kind.tries) && kind.everyMs === undefined
     log.error({ err: error, job: job.kind, why, againInSeconds: over ? null : wait / 1000 }, 'job failed')
     if (over) await endUndone(db, job.id, 'failed', { ...at, error: why })
-    else await rescheduleJob(db, job.id, { dueAt: inMs(wait), error: why })
+    else await rescheduleJob(db, job.id, { dueAt: this.#inMs(wait), error: why })
     if (over && job.shopId !== null) changes.announce(job.shopId)
   }
 
-  const inMs = (ms: number) => new Date(now().getTime() + ms).toISOString()
-  const isSilent = ({ kind, heardAt }: Running) => now().getTime() - heardAt > kind.quietMs
-
-  async function renew(): Promise<void> {
-    if (running.size === 0) return
-    const unwanted = await renewLeases(db, [...running.keys()], inMs(LEASE_MS))
-    for (const id of unwanted) running.get(id)?.abort.abort('cancelled' satisfies Ending)
-    for (const one of running.values()) if (isSilent(one)) one.abort.abort('late' satisfies Ending)
+  async #renew(): Promise<void> {
+    if (this.#running.size === 0) return
+    const unwanted = await renewLeases(this.#given.db, [...this.#running.keys()], this.#inMs(LEASE_MS))
+    for (const id of unwanted) abort(this.#running.get(id), 'cancelled')
+    for (const one of this.#running.values()) if (this.#silentMs(one) > one.kind.quietMs) abort(one, 'late')
   }
 
-  const timer = setInterval(() => {
-    check()
-    renew().catch((error: unknown) => log.error({ err: error }, 'the leases of jobs could not be renewed'))
-  }, POLL_MS)
-  timer.unref()
-  check()
-  return {
-    check,
-    drain: async () => {
-      do {
-        check()
-        await looking
-        await Promise.all([...running.values()].map(({ ended }) => ended))
-        await looking
-      } while (running.size > 0)
-    },
-    cancel: (id) => running.get(id)?.abort.abort('cancelled' satisfies Ending),
-    stop: async () => {
-      stopped = true
-      clearInterval(timer)
-      await looking
-      for (const { abort } of running.values()) abort.abort('stopping' satisfies Ending)
-      await Promise.all([...running.values()].map(({ ended }) => ended))
-    },
-    state: () => {
-      const asleep = now().getTime() - lookedAt > ASLEEP_MS
-      const silent = [...running.values()]
-        // Gives aborted jobs time to end.
-        .filter(({ kind, heardAt }) => now().getTime() - heardAt > kind.quietMs + ASLEEP_MS)
-        .map(({ job }) => job.kind)
-      return { running: running.size, stuck: asleep ? ['all', ...silent] : silent }
-    },
+  async #allEnded(): Promise<void> {
+    await Promise.all([...this.#running.values()].map(({ ended }) => ended))
+  }
+
+  #nowMs(): number {
+    return this.#given.now().getTime()
+  }
+
+  /** The moment in so many milliseconds. */
+  #inMs(ms: number): string {
+    return new Date(this.#nowMs() + ms).toISOString()
+  }
+
+  #silentMs({ heardAt }: Running): number {
+    return this.#nowMs() - heardAt
   }
 }
+
+const abort = (one: Running | undefined, ending: Ending) => one?.abort.abort(ending)
