@@ -1,5 +1,8 @@
-import { redirect, useOutletContext } from 'react-router'
+import { useEffect, useRef } from 'react'
+import { Link, redirect, useNavigate, useOutletContext } from 'react-router'
+import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
+import { useShortcut } from '../components/useShortcut'
 import { queuePath } from './address'
 import { openLane } from './openLane'
 import type { QueueContext } from './queue'
@@ -20,9 +23,12 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 }
 
 export default function EmptyLane({ loaderData, params }: Route.ComponentProps) {
-  const { message } = useOutletContext<QueueContext>()
+  const { message, nextLane } = useOutletContext<QueueContext>()
   return (
-    <div className="flex flex-col justify-end">
+    <div className="flex flex-col">
+      <div className="grid flex-1 place-items-center p-6">
+        {nextLane && <NextLane shop={params.shop} {...nextLane} />}
+      </div>
       <div className="flex min-h-[72px] items-center border-t border-line bg-paper px-4 py-3 lg:px-9">
         <UndoLast
           shop={params.shop}
@@ -32,5 +38,22 @@ export default function EmptyLane({ loaderData, params }: Route.ComponentProps) 
         />
       </div>
     </div>
+  )
+}
+
+/** A list that is done leads on to the other one with undecided reviews: a click, Enter or the arrow down. */
+function NextLane({ shop, lane, count }: { shop: string } & NonNullable<QueueContext['nextLane']>) {
+  const address = queuePath(shop, null, { lane })
+  const link = useRef<HTMLAnchorElement>(null)
+  const navigate = useNavigate()
+  useShortcut('down', () => void navigate(address))
+  useEffect(() => {
+    // Whoever has just decided on the last one needs no mouse; a field that is typed in keeps its keys.
+    if (document.activeElement === document.body) link.current?.focus()
+  }, [])
+  return (
+    <Link ref={link} to={address} className="btn btn-primary h-12 px-6 text-[15px]">
+      {say(`decide.onTo.${lane}`, { count })}
+    </Link>
   )
 }

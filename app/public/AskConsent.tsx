@@ -1,16 +1,19 @@
 import { useEffect, useRef } from 'react'
 import { useTranslate } from './speech'
 
-/** Asked once, when a complete review is sent without permission to show it. */
+/** Asked once, when a complete review is sent without permission to show it. Neither answer is suggested. */
 export function AskConsent({ shop, answer }: { shop: string; answer: (given: boolean) => void }) {
   const translate = useTranslate()
-  const first = useRef<HTMLButtonElement>(null)
+  const question = useRef<HTMLDivElement>(null)
   useEffect(() => {
-    first.current?.focus()
-    first.current?.scrollIntoView({ block: 'center' })
+    question.current?.focus()
+    question.current?.scrollIntoView({ block: 'center' })
   }, [])
+  const either = 'btn btn-quiet h-12 flex-1 px-5 text-[15px]'
   return (
     <div
+      ref={question}
+      tabIndex={-1}
       role="alertdialog"
       aria-labelledby="ask-consent"
       className="rounded-lg border-2 border-(--shop-edge) px-4 py-3"
@@ -19,15 +22,10 @@ export function AskConsent({ shop, answer }: { shop: string; answer: (given: boo
         {translate('form.consentAsk', { shop })}
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
-        <button
-          ref={first}
-          type="button"
-          className="btn h-11 border-0 bg-(--shop-button) px-5 text-[15px] text-white hover:brightness-110"
-          onClick={() => answer(true)}
-        >
+        <button type="button" className={either} onClick={() => answer(true)}>
           {translate('form.consentYes')}
         </button>
-        <button type="button" className="btn btn-quiet h-11 px-5 text-[15px]" onClick={() => answer(false)}>
+        <button type="button" className={either} onClick={() => answer(false)}>
           {translate('form.consentNo', { shop })}
         </button>
       </div>

@@ -30,6 +30,7 @@ export function SendFields({
   const [asking, setAsking] = useState<'before' | 'now' | 'after'>('before')
   const box: RefObject<HTMLInputElement | null> = useRef(null)
   const button = useRef<HTMLButtonElement>(null)
+  const answered = useRef(false)
   useTakeOver(button)
   return (
     <>
@@ -39,18 +40,21 @@ export function SendFields({
           shop={shop}
           answer={(given) => {
             if (box.current) box.current.checked = given
+            answered.current = true
             setAsking('after')
             button.current?.click()
           }}
         />
       )}
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <div className={asking === 'now' ? 'hidden' : 'flex flex-wrap items-center gap-x-4 gap-y-2'}>
         <button
           ref={button}
           data-part="button"
           onClick={(event) => {
             const { form } = event.currentTarget
-            if (asking === 'before' && !box.current?.checked && form && isComplete(form)) {
+            // The enter key in a field is no answer.
+            if (asking === 'now' && !answered.current) event.preventDefault()
+            else if (asking === 'before' && !box.current?.checked && form && isComplete(form)) {
               event.preventDefault()
               setAsking('now')
             } else send(event)

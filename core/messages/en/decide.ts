@@ -125,6 +125,12 @@ export const decideWords = {
       held_one: 'Last one here. One is held back',
       held_other: 'Last one here. {{count}} are held back',
     },
+    onTo: {
+      waiting_one: 'Next: one that is waiting',
+      waiting_other: 'Next: {{count}} that are waiting',
+      held_one: 'Next: one that is held back',
+      held_other: 'Next: {{count}} that are held back',
+    },
     skip: 'Skip to the actions',
     done: {
       approve: 'Approved {{name}}’s review.',
