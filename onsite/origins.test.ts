@@ -82,7 +82,7 @@ describe('the heading', () => {
 
   test('a selection of one listing leaves the others out, and numbers of a disconnected one are not stated', () => {
     const alone = text(htmlOf({ selection: { listings: ['row'] } }))
-    expect(alone).toContain('4.7 from 122 on Lanternway')
+    expect(alone).toContain('4.7 from 122 reviews on Lanternway')
     expect(alone).not.toContain('Barrowmere')
     listings.market.isConnected = false
     expect(text(htmlOf())).not.toContain('from 80')

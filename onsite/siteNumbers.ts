@@ -2,7 +2,7 @@ import type { DisplayModel } from '../core/display/displayModel'
 import type { OriginSummary } from '../core/display/origins'
 import { oneDecimal } from '../core/formats/rating'
 
-/** What a site states itself: "4.7 from 122 on Lanternway"; only its name if it states nothing. */
+/** What a site states itself: "4.7 from 122 reviews on Lanternway"; only its name if it states nothing. */
 export function siteNumbers(
   { locale, translate }: Pick<DisplayModel, 'locale' | 'translate'>,
   { site, average, scale, count }: OriginSummary,

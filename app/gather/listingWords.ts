@@ -13,7 +13,7 @@ export interface Clock {
 const when = (moment: string, clock: Clock) =>
   spokenMoment(moment, { ...clock, today: say('listings.state.today') })
 
-/** "4.7 from 122", or "9.2 of 10 from 80"; for a site without ratings "40 posts". */
+/** "4.7 from 122 reviews", or "9.2 of 10 from 80 reviews"; for a site without ratings "40 posts". */
 export function siteNumbers(
   { average, count }: { average: number | null; count: number | null },
   scale: number | null,

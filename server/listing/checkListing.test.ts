@@ -115,7 +115,7 @@ test('the own average never changes; the number of the site is stated as it is, 
   expect((await totals()).byListing[id]).toBeLessThan(40)
   const { compose } = await composer(services, shop)
   const { model } = await compose(configured({ selection: { listings: [id] } }), { key: 'x' })
-  expect(renderDisplay(model).html).toMatch(/4\.7 from 122 on Lanternway/)
+  expect(renderDisplay(model).html).toMatch(/4\.7 from 122 reviews on Lanternway/)
   expect(jsonLdOf({ ...model, product: { sku: 'HK-1', title: 'Hive kit' } }, 'https://x.example')).not.toHaveProperty('review') // oxfmt-ignore
 })
 

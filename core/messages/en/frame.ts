@@ -65,7 +65,7 @@ export const frameWords = {
     signOut: 'Sign out',
     shops: 'Your shops',
     menu: 'Account of {{name}}',
-    tagline: 'Praise on your page that visitors believe.',
+    tagline: 'Customer praise on your site, and people believe it.',
     noShop: 'You don’t belong to a shop yet. Ask its owner to add you.',
   },
   error: {

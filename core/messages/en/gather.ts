@@ -20,7 +20,7 @@ export const gatherWords = {
     pasteAnything:
       'Paste what a customer told you, or the name or web address of your business on another site',
     add: 'Add a review yourself',
-    take: 'Fill in the form from this',
+    take: 'Use this',
     mayWrite: 'Who can leave a review:',
     writers: {
       anyone: 'anyone',

@@ -45,7 +45,7 @@ export const problemWords = {
     listingsGood_other: '{{count}} listings are checked for new reviews.',
     listingsFailing_one: '{{name}} can’t be checked for new reviews.',
     listingsFailing_other: '{{name}} and others, {{count}} in all, can’t be checked for new reviews.',
-    codeGood: 'No page has told Elogio that its code reserves the wrong height.',
+    codeGood: 'Your embed codes are up to date.',
     codeOutdated_one:
       'The code on {{page}} reserves another height than the display has now, so the page moves while it loads. Copy the code again, and replace the old one.',
     codeOutdated_other:
