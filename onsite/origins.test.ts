@@ -76,7 +76,7 @@ describe('the heading', () => {
     const html = text(htmlOf())
     // 4.7 from 122 and 4.0 from 61, weighted.
     expect(html).toContain('4.5 from 183 on Lanternway')
-    expect(html).toContain('9.0 of 10 from 80 on Barrowmere')
+    expect(html).toContain('9.0 of 10 from 80 reviews on Barrowmere')
     expect(html).toContain('3.0 from 1 rating')
   })
 
