@@ -75,7 +75,7 @@ describe('the heading', () => {
   test('states the numbers of each site, several listings of one as one, apart from the own average', () => {
     const html = text(htmlOf())
     // 4.7 from 122 and 4.0 from 61, weighted.
-    expect(html).toContain('4.5 from 183 on Lanternway')
+    expect(html).toContain('4.5 from 183 reviews on Lanternway')
     expect(html).toContain('9.0 of 10 from 80 reviews on Barrowmere')
     expect(html).toContain('3.0 from 1 rating')
   })

@@ -30,7 +30,7 @@ export const writeWords = {
     companyLogo: 'Company logo',
     agreed: 'The customer agreed to this being shown',
     agreedHint: 'Without this, visitors never see it.',
-    waiting: 'Keep it waiting',
+    waiting: 'Leave it waiting',
     tags: 'Tags',
     tagsHint: 'separated by commas; only you',
     seenPublic: 'Visitors see this link too',
