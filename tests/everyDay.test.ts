@@ -125,7 +125,9 @@ test('several at once: ticks, a range, all that match, and one undo for them tog
 test('a reply stands where visitors read it, is changed and taken back; reasons, tags, notes and search', async () => {
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, demo.url + '/s/wrenfield/decide?lane=approved&q=frames')
+    await signIn(page, demo.url + '/s/wrenfield/decide?lane=declined&q=frames')
+    await page.sees(/^\d/, '[data-lane-matches=approved]')
+    await page.press(`${await page.text('[data-lane-matches=approved]')} approved`)
     await page.sees(/\S/, '#writer')
     await page.find('article .found-word')
     await page.accessible()

@@ -3,7 +3,8 @@ import { Link } from 'react-router'
 import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/messages/say/decide'
 import { StateMark } from '../components/StateMark'
-import { queuePath } from './address'
+import { queuePath, type QueueSearch } from './address'
+import { matchCount } from './matchCount'
 
 export function Lanes({
   shop,
@@ -11,6 +12,8 @@ export function Lanes({
   open,
   counts,
   unconfirmed,
+  search,
+  matches,
   children,
 }: {
   shop: string
@@ -19,6 +22,9 @@ export function Lanes({
   counts: Record<ReviewState, number>
   /** The part of the held reviews that waits only for confirmation. */
   unconfirmed: number
+  search: QueueSearch
+  /** The matches of the words that are searched for, in each list; null without words. */
+  matches: Record<ReviewState, number> | null
   children: ReactNode
 }) {
   return (
@@ -28,7 +34,7 @@ export function Lanes({
           {lanes.map((lane) => (
             <li key={lane} className="flex">
               <Link
-                to={queuePath(shop, null, { lane })}
+                to={queuePath(shop, null, matches ? { ...search, show: undefined, lane } : { lane })}
                 aria-current={lane === open ? 'page' : undefined}
                 className={`flex items-center gap-2 border-b-[3px] px-3 whitespace-nowrap lg:px-3.5 pt-[3px] text-[14.5px] ${
                   lane === open
@@ -38,10 +44,16 @@ export function Lanes({
               >
                 <StateMark state={lane} />
                 {say(`state.${lane}`)}
-                <b className="ml-0.5 font-semibold text-ink" data-lane-count={lane}>
-                  {lane === 'held' ? counts.held - unconfirmed : counts[lane]}
-                </b>
-                {lane === 'held' && unconfirmed > 0 && (
+                {matches ? (
+                  <b className="ml-0.5 font-semibold text-ink" data-lane-matches={lane}>
+                    {matchCount(matches[lane])}
+                  </b>
+                ) : (
+                  <b className="ml-0.5 font-semibold text-ink" data-lane-count={lane}>
+                    {lane === 'held' ? counts.held - unconfirmed : counts[lane]}
+                  </b>
+                )}
+                {!matches && lane === 'held' && unconfirmed > 0 && (
                   <span data-unconfirmed>{say('decide.unconfirmed', { count: unconfirmed })}</span>
                 )}
               </Link>

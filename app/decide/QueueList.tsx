@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react'
 import { Link, NavLink } from 'react-router'
 import { isNarrowed } from '../../core/moderation/reviewFilter'
 import { scoredKinds, type SignalKind } from '../../core/moderation/signal'
-import { HELD_FROM, openStates, type ReviewState } from '../../core/moderation/rules'
+import { HELD_FROM, openStates, reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { languageName } from '../../core/messages/languageName'
 import { sourcePolicies } from '../../core/intake/sourcePolicy'
 import { say } from '../../core/messages/say/decide'
@@ -10,6 +10,7 @@ import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
 import { FIRST_SHOWN, queuePath, type QueueSearch } from './address'
 import { FoundWords } from './FoundWords'
+import { matchCount } from './matchCount'
 import type { Selection } from './useSelection'
 
 type Line = ReviewLine & { when: string; tags: string[] }
@@ -22,6 +23,7 @@ export function QueueList({
   collapsed,
   totalIsLeast,
   languages,
+  matches,
   selection,
 }: {
   shop: string
@@ -33,6 +35,8 @@ export function QueueList({
   totalIsLeast: boolean
   /** States that need no label. */
   languages: string[]
+  /** Where else the words that are searched for stand; null without words. */
+  matches: Record<ReviewState, number> | null
   selection: Selection
 }) {
   const lane = say(`state.${search.lane}`).toLowerCase()
@@ -51,6 +55,7 @@ export function QueueList({
               {say('decide.anyAgain')}
             </Link>
           )}
+          {matches && <ElsewhereFound {...{ shop, search, matches }} />}
         </p>
       )}
       {narrowed && lines.length > 0 && (
@@ -97,6 +102,36 @@ export function QueueList({
         </p>
       )}
     </nav>
+  )
+}
+
+/** Leads to the lists in which the words stand; without any, says that none has them. */
+function ElsewhereFound({
+  shop,
+  search,
+  matches,
+}: {
+  shop: string
+  search: QueueSearch & { lane: ReviewState }
+  matches: Record<ReviewState, number>
+}) {
+  const found = reviewStates.filter((state) => state !== search.lane && matches[state] > 0)
+  return (
+    <span className="mt-3 flex flex-col items-start gap-1">
+      {found.length === 0 && say('decide.nowhereFound')}
+      {found.map((state) => (
+        <Link
+          key={state}
+          className="part min-h-6"
+          to={queuePath(shop, null, { ...search, show: undefined, lane: state })}
+        >
+          {say('decide.foundIn', {
+            count: matchCount(matches[state]),
+            lane: say(`state.${state}`).toLowerCase(),
+          })}
+        </Link>
+      ))}
+    </span>
   )
 }
 

@@ -110,6 +110,8 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
           open={search.lane}
           counts={counts}
           unconfirmed={loaderData.unconfirmed}
+          search={search}
+          matches={loaderData.matches}
         >
           <FilterSentence filter={search} titles={titles} open={open} setOpen={setOpen} />
           {loaderData.mayDownload && total > 0 && (
@@ -146,6 +148,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
             collapsed={loaderData.collapsed}
             totalIsLeast={loaderData.totalIsLeast}
             languages={loaderData.languages}
+            matches={loaderData.matches}
             selection={selection}
           />
         </div>

@@ -1,5 +1,8 @@
 import { normalizeText } from '../formats/normalizeText'
 
+/** Up to this number, the matches of a search are counted in each list. */
+export const MOST_MATCHES = 100
+
 /** A run of letters and digits with its place in UTF-16 units. */
 const runs = /[\p{L}\p{M}\p{N}]+/gu
 

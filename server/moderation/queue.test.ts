@@ -9,6 +9,7 @@ import { stepCounts } from '../stepCounts'
 import { variedSentence } from '../../tests/support/submissions'
 import { addMember, addShop, send, testServices, type TestMember } from '../../tests/support/shop'
 import { HELD_FROM } from '../../core/moderation/rules'
+import { fullTextQuery } from '../../core/moderation/searchWords'
 import { decide } from './decide'
 import { canUndo, latestOwnAct } from './latestOwnAct'
 import { laneToOpen, neighbours, queueView } from './queue'
@@ -60,6 +61,24 @@ describe('a lane', () => {
     })
     const { lines } = await queueView(services, shop, wholeLane('held'), 10)
     expect([lines[0]!.kinds, lines[0]!.score < 36]).toEqual([['link'], true])
+  })
+  test('says in how many reviews of each list the words stand that are searched for', async () => {
+    const bodies = [
+      'The honey is dark',
+      'Honeycomb came whole',
+      'A plain hive',
+      'Honey again, see honey.example',
+    ]
+    for (const body of bodies) await send(services, 'wrenfield', { body })
+    const [first] = (await queueView(services, shop, everything, 10)).lines.slice(-1)
+    await decide(services, shop, mara, first!.publicId, plainAct('approve'), 1)
+    const searching = (typed: string) =>
+      queueView(services, shop, { ...wholeLane('spam'), words: fullTextQuery(typed) }, 10)
+    const { matches, lines } = await searching('honey')
+    expect(lines).toEqual([])
+    expect(matches).toEqual({ waiting: 1, held: 1, approved: 1, declined: 0, spam: 0, withdrawn: 0 })
+    expect((await searching('propolis')).matches).toMatchObject({ waiting: 0, held: 0, approved: 0 })
+    expect((await queueView(services, shop, everything, 10)).matches).toBeNull()
   })
   test('holds nothing of another shop', async () => {
     await addShop(services, 'saltmarsh', [mara])

@@ -1,4 +1,7 @@
-import type { ReviewState } from '../../core/moderation/rules'
+import type { Knex } from 'knex'
+import { recordOf } from '../../core/formats/keysOf'
+import { reviewStates, type ReviewState } from '../../core/moderation/rules'
+import { MOST_MATCHES } from '../../core/moderation/searchWords'
 import { collapsedInLane, largestGroup, type LargestGroup } from '../data/groups'
 import { collapsesGroups, hasCounters, type LaneFilter } from '../data/laneFilter'
 import { groupsInLane, laneCounts, showableCount, unconfirmedCount } from '../data/reviewCounts'
@@ -33,6 +36,8 @@ interface QueueView {
   /** The number of matches; up to `COUNT_LIMIT` if they have to be counted one by one. */
   total: number
   totalIsLeast: boolean
+  /** How many reviews of each list have the words that are searched for, up to `MOST_MATCHES`; null without words. */
+  matches: Record<ReviewState, number> | null
   facets: Facets
   /** Those that filters and fields offer. */
   products: ProductChoices
@@ -69,9 +74,20 @@ export async function queueView(
     lines: lines.map((line) => ({ ...line, tags: tags.get(line.id) ?? [] })),
     total: hasCounters(filter) ? counted : Math.min(counted, COUNT_LIMIT),
     totalIsLeast: !hasCounters(filter) && counted > COUNT_LIMIT,
+    matches: filter.words === null ? null : await matchesOf(db, shop, filter),
     facets: facetsOf(groups, await groupsInLane(db, shop.id, filter.state, listed), filter),
     products,
   }
+}
+
+async function matchesOf(db: Knex, shop: Shop, filter: LaneFilter): Promise<Record<ReviewState, number>> {
+  const counts = recordOf(reviewStates, () => 0)
+  for (const state of reviewStates) {
+    const ofState = { ...filter, state }
+    const rarest = await rarestOf(db, shop, ofState)
+    counts[state] = await countUpTo(db, shop.id, ofState, rarest, MOST_MATCHES)
+  }
+  return counts
 }
 
 /** The first match of a filter. */
