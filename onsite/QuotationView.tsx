@@ -149,13 +149,13 @@ function Writer({ quotation, model }: { quotation: Quotation; model: Given }) {
         </b>
       )}
       {besideName.map((one, i) => (
-        <span key={one.name} className={reviewParts[one.name].css}>
+        <span key={one.name} className={reviewParts[one.name].css} dir="auto">
           {(name || i > 0) && ', '}
           {one.text}
         </span>
       ))}
       {company && (
-        <span className="eg-company">
+        <span className="eg-company" dir="auto">
           {(name || besideName.length > 0) && ', '}
           {company.logo && <img className="eg-logo" src={company.logo} alt="" height="16" loading="lazy" />}
           {company.url ? (

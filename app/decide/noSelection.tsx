@@ -23,11 +23,11 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 }
 
 export default function EmptyLane({ loaderData, params }: Route.ComponentProps) {
-  const { message, nextLane } = useOutletContext<QueueContext>()
+  const { message, isDone, nextLane } = useOutletContext<QueueContext>()
   return (
     <div className="flex flex-col">
       <div className="grid flex-1 place-items-center p-6">
-        {nextLane && <NextLane shop={params.shop} {...nextLane} />}
+        {isDone && nextLane && <NextLane shop={params.shop} {...nextLane} />}
       </div>
       <div className="flex min-h-[72px] items-center border-t border-line bg-paper px-4 py-3 lg:px-9">
         <UndoLast

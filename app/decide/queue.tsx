@@ -3,6 +3,7 @@ import { lazy, Suspense, useState } from 'react'
 import { Link, Outlet } from 'react-router'
 import { may } from '../../core/account/permissions'
 import { spokenMoment, wholeDays } from '../../core/formats/dates'
+import { isNarrowed } from '../../core/moderation/reviewFilter'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { countWordFirst } from '../../core/messages/countWord'
 import { say } from '../../core/messages/say/decide'
@@ -58,6 +59,8 @@ export interface QueueContext {
   shown: string[]
   /** The result of a bulk action, if it needs a message. */
   message: string
+  /** Whether the list is empty, whatever it is narrowed by. */
+  isDone: boolean
   /** The other lane with undecided reviews, and their number. */
   nextLane: { lane: 'waiting' | 'held'; count: number } | null
 }
@@ -158,6 +161,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
               selection,
               shown: lines.map(({ publicId }) => publicId),
               message,
+              isDone: total === 0 && !isNarrowed(search),
               nextLane: nextLaneOf(search.lane, {
                 waiting: counts.waiting,
                 held: counts.held - loaderData.unconfirmed,

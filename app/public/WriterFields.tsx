@@ -37,7 +37,9 @@ export function WriterFields({
             field={fields[name]}
             label={labels[name]}
             part={name}
-            hint={design[name].required ? undefined : translate('form.optional')}
+            hint={[!design[name].required && translate('form.optional'), translate('form.answerShown')]
+              .filter(Boolean)
+              .join(', ')}
             light={!design[name].required}
             autoComplete={writerTexts[name].autoComplete}
           />
