@@ -29,7 +29,10 @@ test('mixed arrivals are decided by keys alone, three of them undone, and the co
   }))
   await withBrowser(desk, async (driver) => {
     const page = pageOf(driver)
-    await signIn(page, demo.url + '/s/wrenfield/decide?lane=waiting')
+    await signIn(page, demo.url + '/s/wrenfield/decide?lane=waiting&list')
+    await page.sees('Visitor 15', 'nav[aria-label=Reviews]')
+    expect(await page.text('main')).not.toContain('held back next')
+    await page.go(demo.url + '/s/wrenfield/decide?lane=waiting')
     await page.sees('Visitor 15', '#writer')
     let counts = await lanes(page)
     const undecided = counts.waiting + counts.held
@@ -53,7 +56,10 @@ test('mixed arrivals are decided by keys alone, three of them undone, and the co
     let undone = 0
     for (const from of ['waiting', 'held'] as const) {
       if (from === 'held') {
-        await page.go(`${demo.url}/s/wrenfield/decide?lane=held`)
+        // A list that is done leads on by the same keys.
+        await page.sees(`${counts.held} held back next`)
+        await page.accessible()
+        await page.keys(Key.ENTER)
         await page.sees('Why it’s held back')
       }
       for (let i = 0; counts[from] > 0 && i < 60; i++) {

@@ -118,7 +118,7 @@ function ElsewhereFound({
   const found = reviewStates.filter((state) => state !== search.lane && matches[state] > 0)
   return (
     <span className="mt-3 flex flex-col items-start gap-1">
-      {found.length === 0 && say('decide.nowhereFound')}
+      {say(found.length === 0 ? 'decide.nowhereFound' : 'decide.foundElsewhere')}
       {found.map((state) => (
         <Link
           key={state}
