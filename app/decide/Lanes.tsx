@@ -23,7 +23,7 @@ export function Lanes({
   /** The part of the held reviews that waits only for confirmation. */
   unconfirmed: number
   search: QueueSearch
-  /** The matches of the words that are searched for, in each list; null without words. */
+  /** The matches of the words that are searched for, in each list; null if nothing is, or more than words. */
   matches: Record<ReviewState, number> | null
   children: ReactNode
 }) {
@@ -34,7 +34,7 @@ export function Lanes({
           {lanes.map((lane) => (
             <li key={lane} className="flex">
               <Link
-                to={queuePath(shop, null, matches ? { ...search, show: undefined, lane } : { lane })}
+                to={queuePath(shop, null, matches ? { lane, q: search.q } : { lane })}
                 aria-current={lane === open ? 'page' : undefined}
                 className={`flex items-center gap-2 border-b-[3px] px-3 whitespace-nowrap lg:px-3.5 pt-[3px] text-[14.5px] ${
                   lane === open

@@ -35,7 +35,7 @@ export function QueueList({
   totalIsLeast: boolean
   /** States that need no label. */
   languages: string[]
-  /** Where else the words that are searched for stand; null without words. */
+  /** Where else the words that are searched for stand; null if nothing is, or more than words. */
   matches: Record<ReviewState, number> | null
   selection: Selection
 }) {
@@ -120,11 +120,7 @@ function ElsewhereFound({
     <span className="mt-3 flex flex-col items-start gap-1">
       {say(found.length === 0 ? 'decide.nowhereFound' : 'decide.foundElsewhere')}
       {found.map((state) => (
-        <Link
-          key={state}
-          className="part min-h-6"
-          to={queuePath(shop, null, { ...search, show: undefined, lane: state })}
-        >
+        <Link key={state} className="part min-h-6" to={queuePath(shop, null, { lane: state, q: search.q })}>
           {say('decide.foundIn', {
             count: matchCount(matches[state]),
             lane: say(`state.${state}`).toLowerCase(),

@@ -75,6 +75,10 @@ export function hasCounters({ tagId, formId, answer, from, before, words }: Lane
   )
 }
 
+/** Whether words are all that a filter asks for. */
+export const asksForWordsAlone = (filter: LaneFilter): boolean =>
+  filter.words !== null && hasCounters({ ...filter, words: null }) && countedIn(filter).length === 0
+
 /** Groups are collapsed only in an unfiltered list of undecided reviews. */
 export function collapsesGroups(filter: LaneFilter): boolean {
   return openStates.includes(filter.state) && hasCounters(filter) && countedIn(filter).length === 0

@@ -79,6 +79,8 @@ describe('a lane', () => {
     expect(matches).toEqual({ waiting: 1, held: 1, approved: 1, declined: 0, spam: 0, withdrawn: 0 })
     expect((await searching('propolis')).matches).toMatchObject({ waiting: 0, held: 0, approved: 0 })
     expect((await queueView(services, shop, everything, 10)).matches).toBeNull()
+    const more = { ...wholeLane('spam'), words: fullTextQuery('honey'), rating: 500 }
+    expect((await queueView(services, shop, more, 10)).matches).toBeNull()
   })
   test('holds nothing of another shop', async () => {
     await addShop(services, 'saltmarsh', [mara])

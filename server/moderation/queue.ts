@@ -3,7 +3,7 @@ import { recordOf } from '../../core/formats/keysOf'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { MOST_MATCHES } from '../../core/moderation/searchWords'
 import { collapsedInLane, largestGroup, type LargestGroup } from '../data/groups'
-import { collapsesGroups, hasCounters, type LaneFilter } from '../data/laneFilter'
+import { asksForWordsAlone, collapsesGroups, hasCounters, type LaneFilter } from '../data/laneFilter'
 import { groupsInLane, laneCounts, showableCount, unconfirmedCount } from '../data/reviewCounts'
 import {
   chosenInLane,
@@ -36,7 +36,7 @@ interface QueueView {
   /** The number of matches; up to `COUNT_LIMIT` if they have to be counted one by one. */
   total: number
   totalIsLeast: boolean
-  /** How many reviews of each list have the words that are searched for, up to `MOST_MATCHES`; null without words. */
+  /** How many reviews of each list have the words, up to `MOST_MATCHES`; null unless the filter asks for words alone. */
   matches: Record<ReviewState, number> | null
   facets: Facets
   /** Those that filters and fields offer. */
@@ -74,18 +74,21 @@ export async function queueView(
     lines: lines.map((line) => ({ ...line, tags: tags.get(line.id) ?? [] })),
     total: hasCounters(filter) ? counted : Math.min(counted, COUNT_LIMIT),
     totalIsLeast: !hasCounters(filter) && counted > COUNT_LIMIT,
-    matches: filter.words === null ? null : await matchesOf(db, shop, filter),
+    matches: asksForWordsAlone(filter) ? await matchesOf(db, shop, filter) : null,
     facets: facetsOf(groups, await groupsInLane(db, shop.id, filter.state, listed), filter),
     products,
   }
 }
 
-async function matchesOf(db: Knex, shop: Shop, filter: LaneFilter): Promise<Record<ReviewState, number>> {
+async function matchesOf(
+  db: Knex,
+  shop: Pick<Shop, 'id'>,
+  filter: LaneFilter,
+): Promise<Record<ReviewState, number>> {
   const counts = recordOf(reviewStates, () => 0)
   for (const state of reviewStates) {
-    const ofState = { ...filter, state }
-    const rarest = await rarestOf(db, shop, ofState)
-    counts[state] = await countUpTo(db, shop.id, ofState, rarest, MOST_MATCHES)
+    // The full-text index leads, as nothing else is asked for.
+    counts[state] = await countUpTo(db, shop.id, { ...filter, state }, null, MOST_MATCHES)
   }
   return counts
 }
