@@ -15,7 +15,11 @@ const TICKS_PER_SECOND = 100
 
 installPackages()
 ensureBrowser()
-tryToInstall('/usr/bin/chromium-headless-shell', 'chromium-headless-shell', 'browser tests take longer')
+tryToInstall(
+  '/usr/lib/chromium/chromium-headless-shell',
+  'chromium-headless-shell',
+  'browser tests take longer',
+)
 tryToInstall('/usr/sbin/nginx', 'nginx-light', 'the journey behind TLS uses a proxy of its own')
 
 const started = performance.now()

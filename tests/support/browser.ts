@@ -16,8 +16,11 @@ export interface Window {
 export const desk: Window = { width: 1280, height: 800 }
 export const phone: Window = { width: 390, height: 844, phone: true }
 
-/** The one without a window takes two thirds of the processor time; where it is not installed, the other does. */
-const browserFile = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find(existsSync)!
+/**
+ * The one without a window takes two thirds of the processor time; where it is not installed, the other does. Its
+ * script in `/usr/bin` stays between the driver and the browser, which then never ends.
+ */
+const browserFile = ['/usr/lib/chromium/chromium-headless-shell', '/usr/bin/chromium'].find(existsSync)!
 
 /** How often a page is looked at while something is awaited; the driver’s own is 200. */
 const LOOKING_MS = 160
