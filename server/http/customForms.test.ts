@@ -114,6 +114,15 @@ test('a form is tried, its card printed and its photos sent only by members', as
   expect(await app.services.db('review').where({ shop_id: shop.id, source: 'trial' })).toEqual([])
 })
 
+test('a line about the writer that is too long, or given twice, is a mistake of that field', async () => {
+  for (const given of [['x'.repeat(121)], ['potter', 'baker'], ['x'.repeat(9000)]]) {
+    const fields = answered(new URLSearchParams(given.map((role) => ['role', role])), [])
+    const answer = await send(fields, '/api/f/wrenfield')
+    expect(answer.status).toBe(422)
+    expect(Object.keys(((await answer.json()) as { errors: object }).errors)).toEqual(['role'])
+  }
+})
+
 test('the address of a removed form says that it is closed, and takes nothing', async () => {
   await setFormRemoved(app.services, shop, form, true)
   const page = await fetch(`${app.url}/f/wrenfield`)
