@@ -7,7 +7,7 @@ export function pagesOfShop(slug: string): string[] {
     `${own}/gather`,
     `${own}/gather/write`,
     `${own}/gather/products`,
-    `${own}/gather/products?q=oak%202${'9'}&page=2`,
+    `${own}/gather/products?q=oak%202&page=2`,
     `${own}/gather/products/p7`,
     `${own}/gather/products/find?q=zzz`,
     `${own}/gather/products/find?q=wool`,

@@ -22,6 +22,8 @@ export type Product = Selected<typeof columns>
 
 const MAX_KEYS_AT_ONCE = 500
 const MAX_SEARCHED_WORDS = 8
+/** Letters of a word that `product_text` has. */
+const SHORTEST_INDEXED = 3
 /** Those that share the words of a title; more are too many to tell apart. */
 const MAX_SAME_TITLES = 200
 const MAX_FEW = 500
@@ -79,7 +81,7 @@ export async function searchProducts(
 async function fewMatches(db: Knex, shopId: number, words: string): Promise<number[] | null> {
   const ids: number[] = await matching(db, shopId, words)
     .limit(MAX_FEW + 1)
-    .pluck('id')
+    .pluck('product.id')
   return ids.length > MAX_FEW ? null : ids
 }
 
@@ -87,15 +89,25 @@ async function fewMatches(db: Knex, shopId: number, words: string): Promise<numb
 export const countMatching = (db: Knex, shopId: number, words: string): Promise<number> =>
   countRows(matching(db, shopId, words))
 
-const matching = (db: Knex, shopId: number, words: string): Knex.QueryBuilder =>
-  containing(db.from(db.raw('product INDEXED BY product_by_text')), words).where({
-    shop_id: shopId,
-    merged_into: null,
-  })
+const wordsIn = (words: string): string[] =>
+  normalizeText(words).split(/\s+/).filter(Boolean).slice(0, MAX_SEARCHED_WORDS)
+
+function matching(db: Knex, shopId: number, words: string): Knex.QueryBuilder {
+  const indexed = wordsIn(words).filter((word) => word.length >= SHORTEST_INDEXED)
+  const query =
+    indexed.length === 0
+      ? db.from(db.raw('product INDEXED BY product_by_text'))
+      : db
+          .from(db.raw('product_text CROSS JOIN product ON product.id = product_text.rowid'))
+          .whereRaw(
+            'product_text MATCH ?',
+            indexed.map((word) => `"${word.replaceAll('"', '""')}"`).join(' AND '),
+          )
+  return containing(query, words).where({ shop_id: shopId, merged_into: null })
+}
 
 function containing(query: Knex.QueryBuilder, words: string): Knex.QueryBuilder {
-  for (const word of normalizeText(words).split(/\s+/).filter(Boolean).slice(0, MAX_SEARCHED_WORDS))
-    query.whereRaw('instr(search_text, ?) > 0', word)
+  for (const word of wordsIn(words)) query.whereRaw('instr(product.search_text, ?) > 0', word)
   return query
 }
 

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
 // Knex exports no type for its dialects.
 import BetterSqlite3Client from 'knex/lib/dialects/better-sqlite3/index.js'
+import { searchable } from '../../core/formats/searchable'
 import { yieldToInput } from './yieldToInput'
 import { retryWhileBusy } from './storageFault'
 import type { Turns } from './turns'
@@ -24,6 +25,7 @@ export const turnsOf = (db: Knex): Turns | undefined => (db.client as { turns?: 
 interface Connection {
   inTransaction: boolean
   prepare: (sql: string) => object
+  function: (name: string, options: { deterministic: boolean }, compute: (text: string) => string) => void
 }
 
 /** Of each connection. */
@@ -44,6 +46,8 @@ export class SqliteClient extends BetterSqlite3Client {
   /** Parsing a statement costs more than most statements. */
   override async acquireRawConnection(): Promise<Connection> {
     const connection = (await super.acquireRawConnection()) as Connection
+    // Triggers of the full-text index call it.
+    connection.function('searchable', { deterministic: true }, searchable)
     const prepare = connection.prepare.bind(connection)
     const prepared = new LRUCache<string, object>({ max: PREPARED })
     connection.prepare = (sql) => {

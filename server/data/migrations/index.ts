@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import * as schema from './1001_schema'
+import * as search from './1002_search'
 
 export interface Named {
   name: string
@@ -7,7 +8,10 @@ export interface Named {
 }
 
 /** Listed here, so that the source, the build and the tests find the same migrations. */
-export const migrations: Named[] = [{ name: '1001_schema', migration: schema }]
+export const migrations: Named[] = [
+  { name: '1001_schema', migration: schema },
+  { name: '1002_search', migration: search },
+]
 
 /**
  * Why data with these migrations cannot be used: it was made by a newer version, or before the first release, when

@@ -1,8 +1,10 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { gunzipSync } from 'node:zlib'
 import knex, { type Knex } from 'knex'
 import { describe, expect, test, vi } from 'vitest'
+import { fullTextQuery } from '../../../core/moderation/searchWords'
 import { openDatabase } from '../database'
 import { migrate, migrations } from '.'
 
@@ -49,4 +51,22 @@ test('a later migration changes an older database, and a fresh one has nothing l
   expect(await fresh('knex_migrations').pluck('name')).toEqual(list.map(({ name }) => name))
   expect(await fresh.schema.hasTable('review')).toBe(true)
   await fresh.destroy()
+})
+
+test('reviews of an older database are found in scripts without spaces and with their own marks', async () => {
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'elogio-old-')), 'old.db')
+  writeFileSync(file, gunzipSync(readFileSync(path.join(FOLDER, '1001_schema.db.gz'))))
+  const old = knex({ client: 'better-sqlite3', connection: { filename: file }, useNullAsDefault: true })
+  await old('review_version').update({ body: 'この蜂蜜はおいしい' }).where({ id: 1 })
+  await old('review_version').update({ body: 'नमस्ते' }).where({ id: 2 })
+  await old.destroy()
+  const db = await openDatabase(file)
+  const found = (words: string) =>
+    db('review_text').whereRaw('review_text MATCH ?', fullTextQuery(words)!).pluck('rowid')
+  expect(await found('蜂蜜')).toEqual([1])
+  expect(await found('नमस्ते')).toEqual([2])
+  expect(await found('hive')).toEqual([3])
+  expect(await db.raw('SELECT rowid FROM product_text WHERE product_text MATCH \'"hive"\'')).not.toEqual([])
+  await db.destroy()
+  rmSync(path.dirname(file), { recursive: true })
 })

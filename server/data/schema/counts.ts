@@ -97,6 +97,12 @@ const keyColumns = (of: Table) =>
  * Counters and indexes of reviews that triggers keep. New reviews are added by `indexInserted`, many at once. Those
  * without products say what the lists and displays of a whole shop contain.
  */
+/** Keeps the full-text index up to date. */
+export const reviewSearched = `CREATE TRIGGER review_searched AFTER UPDATE OF current_version_id, state ON review BEGIN
+    DELETE FROM review_text WHERE rowid = new.id;
+    ${indexText('review.id = new.id')};
+  END`
+
 export const counts = [
   created(reviewCount),
   created(laneCount),
@@ -142,10 +148,7 @@ export const counts = [
     scope, title, body, author_name,
     content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3 4 5 6 7 8'
   )`,
-  `CREATE TRIGGER review_searched AFTER UPDATE OF current_version_id, state ON review BEGIN
-    DELETE FROM review_text WHERE rowid = new.id;
-    ${indexText('review.id = new.id')};
-  END`,
+  reviewSearched,
 
   created(publishableReview),
   `CREATE INDEX publishable_newest ON publishable_review (shop_id, written_at, review_id)`,
@@ -164,10 +167,14 @@ export const counts = [
   END`,
 ]
 
-/** Adds the words of some reviews to the full-text index. */
-function indexText(which: string): string {
+/**
+ * Adds the words of some reviews to the full-text index. `searchable` is a function of each connection
+ * (`sqliteClient.ts`).
+ */
+export function indexText(which: string): string {
   return `INSERT INTO review_text (rowid, scope, title, body, author_name)
-    SELECT review.id, 'shop' || review.shop_id || review.state, title, body, author_name
+    SELECT review.id, 'shop' || review.shop_id || review.state,
+      searchable(title), searchable(body), searchable(author_name)
     FROM review JOIN review_version ON review_version.id = review.current_version_id
     WHERE ${which}`
 }

@@ -65,6 +65,23 @@ export const productChange = table('product_change', {
   undoneAt: text().null(),
 })
 
+/** The words of products, also in the middle of a word. Words of less than three letters are not in it. */
+export const productText = [
+  `CREATE VIRTUAL TABLE product_text USING fts5(
+    search_text, content = '', contentless_delete = 1, tokenize = 'trigram'
+  )`,
+  `CREATE TRIGGER product_searched AFTER INSERT ON product BEGIN
+    INSERT INTO product_text (rowid, search_text) VALUES (new.id, new.search_text);
+  END`,
+  `CREATE TRIGGER product_renamed AFTER UPDATE OF search_text ON product BEGIN
+    DELETE FROM product_text WHERE rowid = new.id;
+    INSERT INTO product_text (rowid, search_text) VALUES (new.id, new.search_text);
+  END`,
+  `CREATE TRIGGER product_forgotten AFTER DELETE ON product BEGIN
+    DELETE FROM product_text WHERE rowid = old.id;
+  END`,
+]
+
 /** What a shop sells, under its present and earlier SKUs. */
 export const products = [
   created(product),
@@ -75,6 +92,8 @@ export const products = [
   `CREATE INDEX product_by_use ON product (shop_id, retired, uses DESC, title) WHERE merged_into IS NULL`,
   `CREATE INDEX product_by_text ON product (shop_id, search_text) WHERE merged_into IS NULL`,
   `CREATE INDEX product_unreviewed ON product (shop_id, sold DESC, title) WHERE merged_into IS NULL AND retired = 0 AND reviews = 0`,
+
+  ...productText,
 
   created(productAlias),
   `CREATE INDEX product_alias_by_product ON product_alias (product_id)`,

@@ -15,7 +15,7 @@ interface Column {
 async function drawn(db: Knex): Promise<string> {
   const tables: { name: string; sql: string }[] = await db.raw(
     `SELECT name, sql FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE 'knex_%'
-      AND name NOT GLOB 'review_text_*' ORDER BY name`,
+      AND name NOT GLOB '*_text_*' ORDER BY name`,
   )
   const parts = [
     '# Schema',
