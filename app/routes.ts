@@ -26,6 +26,7 @@ export default [
   route('s/:shop', 'shop/layout.tsx', [
     index('shop/start.tsx'),
     route('changes', 'shop/changes.ts'),
+    route('find', 'find/find.ts'),
     route('gather', 'gather/gather.tsx'),
     route('gather/write', 'gather/write.tsx'),
     route('gather/forms/new', 'gather/newForm.tsx'),

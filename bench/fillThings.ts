@@ -67,6 +67,7 @@ export async function fillThings(services: Services, shopId: number, amounts: Am
       shopId,
       publicId: `form${i}`,
       slug: `form-${i}`,
+      name: `Course ${i}`,
       writers: 'anyone',
       design: designSchema.parse({
         schema: 1,

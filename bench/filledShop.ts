@@ -78,6 +78,7 @@ export async function filledShop(size: number, more: Partial<Amounts> = {}): Pro
       shopId,
       publicId: slug,
       slug,
+      name: slug,
       writers: 'anyone',
       design: startingDesign,
       now: '',

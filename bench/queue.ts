@@ -6,6 +6,7 @@ import { decide } from '../server/moderation/decide'
 import { neighbours, queueView } from '../server/moderation/queue'
 import { reviewsToDownload, ROWS_AT_ONCE } from '../server/moderation/reviewsToDownload'
 import { readFilter } from '../server/moderation/readFilter'
+import { find } from '../server/search/find'
 import { filledShop, type FilledShop } from './filledShop'
 
 /**
@@ -77,6 +78,18 @@ async function measured({ services, shop }: FilledShop): Promise<Map<string, num
   const rows = reviewsToDownload(services, shop, all)
   figures.set(`${ROWS_AT_ONCE} rows of a download`, await p95(() => rows.next()))
   const member = { id: 1, name: 'Mara', email: '' }
+  for (const typed of [
+    'honey',
+    'ho',
+    'h',
+    'ovipositor',
+    'honey smoker',
+    'writer 77',
+    'customer7@',
+    'new form',
+    'zzz',
+  ])
+    figures.set(`find: ${typed}`, await p95(() => find(services, { ...shop, role: 'owner' }, typed)))
   let revision = 1
   figures.set(
     'a decision',

@@ -148,6 +148,7 @@ async function addShop(
   await insertForm(db, {
     shopId,
     publicId: newId(),
+    name: 'Shop form',
     slug,
     writers: 'anyone',
     design: designSchema.parse({ schema: 1, heading, intro }),

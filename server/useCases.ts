@@ -95,5 +95,6 @@ export { removeLook, restoreLook, saveLook, startDisplaysLike } from './publishi
 export { startDisplay } from './publishing/newDisplay'
 export { samplePreview } from './publishing/samplePreview'
 export { cancelJob, jobsView, retryJob } from './jobs/manageJobs'
+export { find } from './search/find'
 export { nextStep } from './nextStep'
 export { stepCounts } from './stepCounts'

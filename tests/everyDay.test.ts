@@ -1,4 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { By } from 'selenium-webdriver'
+import { eventually } from './support/eventually'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { sendSeveral, variedSentence } from './support/submissions'
@@ -185,17 +187,57 @@ test('a reply stands where visitors read it, is changed and taken back; reasons,
     await page.sees('select and go on', 'dialog[open]')
     await page.click('dialog[open] input[type=checkbox]')
     await page.keys(Key.ESCAPE, '/')
-    expect(await driver.executeScript('return document.activeElement.name')).not.toBe('q')
+    expect(await driver.executeScript('return document.activeElement.role')).not.toBe('combobox')
     await page.click('[aria-label="Keyboard shortcuts"]')
     await page.click('dialog[open] input[type=checkbox]')
     await page.accessible()
     await page.keys(Key.ESCAPE)
 
-    await page.keys('/')
-    await page.keys('zzzz nothing')
+    await page.type('[name=q]', 'zzzz nothing')
     await page.sees('No approved reviews match.')
     await page.press('Clear filter')
     await page.sees(/\S/, '#writer')
+  })
+})
+
+/** Presses `/` once the page’s scripts listen. */
+async function openFind(page: Page): Promise<void> {
+  await eventually(async () => {
+    if ((await page.driver.findElements(By.css('dialog[open]'))).length === 0) await page.keys('/')
+    expect(await page.driver.findElements(By.css('dialog[open] [role=combobox]'))).toHaveLength(1)
+  })
+}
+
+test('everything is found from every screen, by keys', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await signIn(page, demo.url + '/s/wrenfield/show')
+    await page.sees(/\S/, 'h1')
+    await openFind(page)
+    await page.keys('zzzz nothing')
+    await page.sees('Nothing found for “zzzz nothing”.', 'dialog[open]')
+    await page.chord(Key.CONTROL, 'a')
+    await page.keys('copper')
+    await page.sees('Copper smoker', 'dialog[open] [role=listbox]')
+    await page.accessible()
+    await page.chord(Key.CONTROL, 'a')
+    await page.keys('smtp')
+    await page.sees('Email', 'dialog[open] [role=listbox]')
+    await page.keys(Key.ENTER)
+    await page.sees('Email', 'h1, h2')
+    expect(new URL(await driver.getCurrentUrl()).pathname).toBe('/s/wrenfield/settings/email')
+    // What was found lately comes first, and leaves with her.
+    await openFind(page)
+    await page.sees('Found lately', 'dialog[open]')
+    await page.keys(Key.ESCAPE)
+    await driver.get(demo.url + '/s/wrenfield/decide?lane=approved')
+    await page.sees(/\S/, '#writer')
+    await openFind(page)
+    await page.keys('honey')
+    await page.sees('Approved reviews with these words', 'dialog[open] [role=option][aria-selected=true]')
+    await page.keys(Key.ENTER)
+    await page.find('[data-lane-matches=approved]')
+    expect(await (await page.find('[name=q]')).getAttribute('value')).toBe('honey')
   })
 })
 

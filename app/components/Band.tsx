@@ -2,6 +2,8 @@ import { ChevronDown } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Form, Link } from 'react-router'
 import { say } from '../../core/messages/say/frame'
+import { FindButton } from '../find/FindButton'
+import { forgetFound } from '../find/recent'
 import { Menu } from './Menu'
 import { ThemeChoice } from './ThemeChoice'
 import { Steps, type StepCounts } from './Steps'
@@ -34,6 +36,7 @@ export function Band({
       </Link>
       <Steps shop={shop.slug} counts={counts} isOwner={shop.isOwner} />
       <div className="relative z-40 ml-auto flex min-w-0 items-center gap-2 bg-deep lg:gap-6 lg:pl-5">
+        <FindButton shop={shop.slug} isOwner={shop.isOwner} />
         <Menu
           name={say('account.shops')}
           label={
@@ -70,7 +73,7 @@ export function Band({
           <p className="px-3 pb-2 text-soft">{member.email}</p>
           <MenuLink to={`/s/${shop.slug}/settings`}>{say('frame.settings')}</MenuLink>
           <ThemeChoice />
-          <Form method="post" action="/sign-out">
+          <Form method="post" action="/sign-out" onSubmit={forgetFound}>
             <button className="w-full cursor-pointer rounded-lg px-3 py-2 text-left hover:bg-wash">
               {say('account.signOut')}
             </button>

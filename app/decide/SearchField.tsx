@@ -1,28 +1,21 @@
 import { Search, X } from 'lucide-react'
-import { useEffect, useRef, useState } from 'react'
-import { useCharacter } from '../components/useShortcut'
+import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { say } from '../../core/messages/say/decide'
-import { Key } from '../components/Key'
 import { queuePath, type QueueSearch } from './address'
 
 const TYPING_PAUSE_MS = 250
 
-/** Searches as it is typed. `/` focuses it, Escape leaves it. */
+/** Searches the lists as it is typed. Escape leaves it. */
 export function SearchField({ shop, search }: { shop: string; search: QueueSearch }) {
   const [typed, setTyped] = useState(search.q ?? '')
   const [asked, setAsked] = useState(search.q ?? '')
-  const field = useRef<HTMLInputElement>(null)
   const navigate = useNavigate()
   // The address can change without typing: a saved filter, or the browser's back button.
   if ((search.q ?? '') !== asked) {
     setAsked(search.q ?? '')
     setTyped(search.q ?? '')
   }
-  useCharacter('/', () => {
-    field.current?.focus()
-    field.current?.select()
-  })
   useEffect(() => {
     const q = typed.trim()
     if (q === asked) return
@@ -37,7 +30,6 @@ export function SearchField({ shop, search }: { shop: string; search: QueueSearc
       <Search className="size-4 text-soft" aria-hidden="true" />
       <span className="sr-only">{say('decide.search')}</span>
       <input
-        ref={field}
         name="q"
         value={typed}
         placeholder={say('decide.searchHint')}
@@ -47,7 +39,7 @@ export function SearchField({ shop, search }: { shop: string; search: QueueSearc
           if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur()
         }}
       />
-      {typed ? (
+      {typed && (
         <button
           type="button"
           className="grid size-6 cursor-pointer place-items-center"
@@ -56,8 +48,6 @@ export function SearchField({ shop, search }: { shop: string; search: QueueSearc
         >
           <X className="size-4" aria-hidden="true" />
         </button>
-      ) : (
-        <Key>/</Key>
       )}
     </label>
   )

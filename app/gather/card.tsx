@@ -55,7 +55,7 @@ export default function Card({ loaderData, params }: Route.ComponentProps) {
           className="inline-flex min-h-9 items-center gap-1 text-petrol underline"
         >
           <ArrowLeft className="size-4" aria-hidden="true" />
-          {loaderData.name || say('forms.unnamed')}
+          {loaderData.name}
         </Link>
         <label className="flex min-w-60 flex-1 flex-col gap-1">
           <span className="text-[13px] text-soft">{say('forms.cardWords')}</span>

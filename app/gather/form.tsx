@@ -106,11 +106,7 @@ export async function action({ request, context, params: { shop: slug, form } }:
       return found(await elogio.closeForm(shop, form))
     case 'copy': {
       const { name = '' } = (await elogio.formView(shop, form)) ?? {}
-      const copy = await elogio.copyForm(
-        shop,
-        form,
-        say('forms.copyName', { name: name || say('forms.unnamed') }),
-      )
+      const copy = await elogio.copyForm(shop, form, say('forms.copyName', { name: name }))
       found(copy)
       return redirect(`/s/${slug}/gather/forms/${copy}`)
     }
@@ -144,7 +140,7 @@ export default function FormEditor({ loaderData: view, params }: Route.Component
   const submit = (intent: string) =>
     afterSaving(() => void act.submit({ intent }, { method: 'post', action: at }))
   const problems = designProblems(draft)
-  const name = view.name || say('forms.unnamed')
+  const { name } = view
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <title>{`${name} · ${say('gather.title')} · Elogio`}</title>

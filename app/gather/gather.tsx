@@ -134,10 +134,10 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
                 <>
                   {isOwner ? (
                     <Link to={`/s/${params.shop}/gather/forms/${publicId}`} className="text-petrol underline">
-                      {name || say('gather.form')}
+                      {name}
                     </Link>
                   ) : (
-                    name || say('gather.form')
+                    name
                   )}{' '}
                   <span className="font-normal text-soft">
                     “{heading || say('form.heading')}”

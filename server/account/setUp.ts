@@ -58,6 +58,7 @@ export async function setUp(
       writers: mailer ? 'confirmed' : 'anyone',
       shopId,
       publicId: newId(),
+      name: say('forms.first'),
       slug: await firstFree(slug, (name) => isFormSlugTaken(trx, name)),
       design: startingDesign,
       now,

@@ -15,11 +15,11 @@ import { firstFree, slugOf } from '../../core/account/slug'
 import {
   arrivalsByDay,
   findForm,
+  countForms,
   insertForm,
   insertFormVersion,
   isFormSlugTaken,
   moveForm,
-  nameOfForm,
   removeForm,
   updateForm,
   type Form,
@@ -144,7 +144,8 @@ export async function beginForm(services: Services, shop: Shop, start: StartingF
         ]
       : []
   const design = { ...startingDesigns[start], questions }
-  return addForm(services, shop, { name: '', design, ...startingSettings, writers: writersOf(services) })
+  const name = say('forms.numbered', { number: (await countForms(services.db, shop.id)) + 1 })
+  return addForm(services, shop, { name, design, ...startingSettings, writers: writersOf(services) })
 }
 
 /** A copy of a form as a draft; null if the shop has no such form. */
@@ -250,7 +251,7 @@ export async function displayOfForm(
   if (!form) return null
   const asksInPublic = askedQuestions(form.draft).some((question) => question.public)
   return startDisplay(services, shop, asksInPublic ? 'table' : 'list', {
-    name: nameOfForm(form),
+    name: form.name,
     selection: { forms: [publicId] },
   })
 }

@@ -79,6 +79,10 @@ const ofShop = (db: Knex, shopId: number, words = '') => {
   return words.trim() === '' ? query : query.whereRaw('instr(lower(name), lower(?)) > 0', words.trim())
 }
 
+/** The names of all displays of a shop. */
+export const namesOfDisplays = (db: Knex, shopId: number): Promise<{ key: string; name: string }[]> =>
+  readAll(ofShop(db, shopId).orderBy('display.id'), pick(tables.display, 'key', 'name'))
+
 interface DisplayQuery {
   /** In its name; empty for all. */
   words?: string

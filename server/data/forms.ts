@@ -5,7 +5,7 @@ import { publicSources } from '../../core/intake/sourcePolicy'
 import { countRows } from './countRows'
 import { tables } from './schema/tables'
 import { insert, newRow, row, whereOf } from './rows'
-import { hasRows, like, maybe, pick, readAll, readFirst, value, type Selected } from './select'
+import { hasRows, maybe, pick, readAll, readFirst, value, type Selected } from './select'
 
 const columns = {
   ...pick(tables.form, 'id', 'shopId', 'publicId', 'slug', 'name', 'state', 'writers', 'arrivesAs', 'tag'),
@@ -79,6 +79,13 @@ const ofShop = (db: Knex, shopId: number, words = '') => {
   return query.whereRaw(`instr(lower(form.name || ' ' || ${HEADING}), lower(?)) > 0`, words.trim())
 }
 
+/** The names of all forms of a shop. */
+export const namesOfForms = (db: Knex, shopId: number): Promise<{ key: string; name: string }[]> =>
+  readAll(ofShop(db, shopId).orderBy('form.id'), {
+    key: tables.form.publicId,
+    name: tables.form.name,
+  })
+
 export async function formsOfShop(
   db: Knex,
   shopId: number,
@@ -146,10 +153,10 @@ export async function arrivalsByDay(
 /** Inserts a form; an open one with its first version. */
 export async function insertForm(
   trx: Knex,
-  form: Pick<Form, 'shopId' | 'publicId' | 'slug' | 'writers' | 'design'> &
-    Partial<Pick<Form, 'name' | 'state'>> & { now: string },
+  form: Pick<Form, 'shopId' | 'publicId' | 'slug' | 'name' | 'writers' | 'design'> &
+    Partial<Pick<Form, 'state'>> & { now: string },
 ): Promise<number> {
-  const { shopId, publicId, slug, writers, design, name = '', state = 'open', now } = form
+  const { shopId, publicId, slug, writers, design, name, state = 'open', now } = form
   const id = await insert(trx, tables.form, {
     shopId,
     publicId,
@@ -229,19 +236,12 @@ export async function isFormSlugTaken(db: Knex, slug: string, except = 0): Promi
 
 /** How each form of a shop is called, by public id; also removed ones, since their reviews stay. */
 export async function formNames(db: Knex, shopId: number): Promise<Record<string, string>> {
-  const rows = await readAll(published(db).where(whereOf(tables.form, { shopId })), {
-    publicId: tables.form.publicId,
-    name: like(
-      tables.form.name,
-      db.raw(`coalesce(nullif(form.name, ''), nullif(${HEADING}, ''), form.slug)`),
-    ),
-  })
+  const rows = await readAll(
+    db('form').where(whereOf(tables.form, { shopId })),
+    pick(tables.form, 'publicId', 'name'),
+  )
   return Object.fromEntries(rows.map(({ publicId, name }) => [publicId, name]))
 }
-
-/** Its name, or what tells it from others of the shop. */
-export const nameOfForm = ({ name, design, slug }: Pick<Form, 'name' | 'design' | 'slug'>): string =>
-  name || design.heading || slug
 
 /** The questions of a shop's forms by id: how they are worded now, and whether answers may be shown. */
 export async function questionsOfShop(

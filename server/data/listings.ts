@@ -64,6 +64,17 @@ export async function listingsOfShop(db: Knex, shopId: number, all = false): Pro
   return readAll(query, columns)
 }
 
+/** The names of the connected listings of a shop, and their sites. */
+export const namesOfListings = (
+  db: Knex,
+  shopId: number,
+): Promise<{ key: string; name: string; site: string }[]> =>
+  readAll(db('listing').where({ shop_id: shopId }).whereNot({ state: 'disconnected' }).orderBy('id'), {
+    key: tables.listing.publicId,
+    name: tables.listing.name,
+    site: tables.listing.origin,
+  })
+
 /** Public ids of the intakes of a listing that are or are not undone. */
 export async function intakesOfListing(
   db: Knex,

@@ -1,7 +1,7 @@
 import { askedQuestions } from '../../core/form/askedQuestions'
 import { hasOptions } from '../../core/form/choices'
 import type { Question } from '../../core/form/design'
-import { findForm, formsOfShop, nameOfForm, type Form } from '../data/forms'
+import { findForm, formsOfShop, type Form } from '../data/forms'
 import type { Shop } from '../data/shops'
 import { deleteSavedView, putSavedView, savedViewsOfShop, type SavedView } from '../data/savedViews'
 import { frequentTags, MAX_LISTED_TAGS } from '../data/tags'
@@ -69,7 +69,7 @@ export async function queueNames(
     askedQuestions(design).flatMap(answersTo),
   )
   const isTold = (one: Named) => one.value === asked.answer
-  const named = (form: Form): Named => ({ value: form.publicId, words: nameOfForm(form) })
+  const named = (form: Form): Named => ({ value: form.publicId, words: form.name })
   return {
     views: await savedViewsOfShop(db, shop.id),
     tags: await frequentTags(db, shop.id, { limit: MAX_LISTED_TAGS }),

@@ -3,7 +3,13 @@ import { recordOf } from '../../core/formats/keysOf'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { MOST_MATCHES } from '../../core/moderation/searchWords'
 import { collapsedInLane, largestGroup, type LargestGroup } from '../data/groups'
-import { asksForWordsAlone, collapsesGroups, hasCounters, type LaneFilter } from '../data/laneFilter'
+import {
+  asksForWordsAlone,
+  collapsesGroups,
+  hasCounters,
+  wholeLane,
+  type LaneFilter,
+} from '../data/laneFilter'
 import { groupsInLane, laneCounts, showableCount, unconfirmedCount } from '../data/reviewCounts'
 import {
   chosenInLane,
@@ -74,21 +80,28 @@ export async function queueView(
     lines: lines.map((line) => ({ ...line, tags: tags.get(line.id) ?? [] })),
     total: hasCounters(filter) ? counted : Math.min(counted, COUNT_LIMIT),
     totalIsLeast: !hasCounters(filter) && counted > COUNT_LIMIT,
-    matches: asksForWordsAlone(filter) ? await matchesOf(db, shop, filter) : null,
+    matches:
+      filter.words !== null && asksForWordsAlone(filter)
+        ? await matchesInLists(db, shop.id, filter.words)
+        : null,
     facets: facetsOf(groups, await groupsInLane(db, shop.id, filter.state, listed), filter),
     products,
   }
 }
 
-async function matchesOf(
+/**
+ * How many reviews of each list have some words, up to `MOST_MATCHES`.
+ * @param words an FTS5 query
+ */
+export async function matchesInLists(
   db: Knex,
-  shop: Pick<Shop, 'id'>,
-  filter: LaneFilter,
+  shopId: number,
+  words: string,
 ): Promise<Record<ReviewState, number>> {
   const counts = recordOf(reviewStates, () => 0)
   for (const state of reviewStates) {
     // The full-text index leads, as nothing else is asked for.
-    counts[state] = await countUpTo(db, shop.id, { ...filter, state }, null, MOST_MATCHES)
+    counts[state] = await countUpTo(db, shopId, { ...wholeLane(state), words }, null, MOST_MATCHES)
   }
   return counts
 }

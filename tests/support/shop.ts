@@ -102,6 +102,7 @@ export async function addShop(services: Services, slug: string, members: Member[
     shopId: id!,
     publicId: newId(),
     slug,
+    name: 'Shop form',
     writers: 'anyone',
     design: { ...startingDesign, heading: 'How was it?' },
     now,

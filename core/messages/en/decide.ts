@@ -246,7 +246,7 @@ export const decideWords = {
       move: 'move to another product',
       note: 'a note to yourself',
       undo: 'undo',
-      search: 'search reviews',
+      search: 'find anything',
       leave: 'leave a field, clear selection',
       on: 'Use these keys. Turn them off if your screen reader uses the same ones.',
     },

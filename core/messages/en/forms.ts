@@ -16,7 +16,8 @@ export const formWords = {
       high: 'easy',
     },
     chooseStart: 'What should the form ask?',
-    unnamed: 'Form',
+    first: 'Shop form',
+    numbered: 'Form {{number}}',
     state: {
       draft: 'draft, only you see it',
       open: 'open',

@@ -7,6 +7,7 @@ export const frameWords = {
   frame: {
     steps: 'Steps',
     settings: 'Settings',
+    find: 'Find',
     addShop: 'Add a shop',
     rating: '{{given}} of 5',
     copied: 'Copied',

@@ -8,7 +8,6 @@ export const gatherWords = {
     noneEver: 'No reviews yet. Paste the first praise you were given, or send your form to a customer.',
     ways: 'Sources',
     last30: 'last 30 days',
-    form: 'Shop form',
     formState: { draft: 'a draft', closed: 'closed' },
     newForm: 'New form',
     findForm: 'Search the forms',

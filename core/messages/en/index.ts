@@ -2,6 +2,7 @@ import { decideWords } from './decide'
 import { draggingWords } from './dragging'
 import { displayWords } from './display'
 import { fairWords } from './fair'
+import { findWords } from './find'
 import { formWords } from './forms'
 import { frameWords } from './frame'
 import { gatherWords } from './gather'
@@ -36,6 +37,7 @@ export const ownerTexts = {
   ...writeWords,
   ...showWords,
   ...fairWords,
+  ...findWords,
   ...formWords,
   ...previewWords,
   ...headingWords,

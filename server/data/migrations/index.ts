@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import * as schema from './1001_schema'
-import * as search from './1002_search'
+import * as search from './1002_search_and_names'
 
 export interface Named {
   name: string
@@ -10,7 +10,7 @@ export interface Named {
 /** Listed here, so that the source, the build and the tests find the same migrations. */
 export const migrations: Named[] = [
   { name: '1001_schema', migration: schema },
-  { name: '1002_search', migration: search },
+  { name: '1002_search_and_names', migration: search },
 ]
 
 /**

@@ -53,7 +53,7 @@ test('a later migration changes an older database, and a fresh one has nothing l
   await fresh.destroy()
 })
 
-test('reviews of an older database are found in scripts without spaces and with their own marks', async () => {
+test('reviews of an older database are found in every script, and its forms have names', async () => {
   const file = path.join(mkdtempSync(path.join(tmpdir(), 'elogio-old-')), 'old.db')
   writeFileSync(file, gunzipSync(readFileSync(path.join(FOLDER, '1001_schema.db.gz'))))
   const old = knex({ client: 'better-sqlite3', connection: { filename: file }, useNullAsDefault: true })
@@ -66,6 +66,7 @@ test('reviews of an older database are found in scripts without spaces and with 
   expect(await found('蜂蜜')).toEqual([1])
   expect(await found('नमस्ते')).toEqual([2])
   expect(await found('hive')).toEqual([3])
+  expect(await db('form').pluck('name')).toEqual(['How was it?'])
   expect(await db.raw('SELECT rowid FROM product_text WHERE product_text MATCH \'"hive"\'')).not.toEqual([])
   await db.destroy()
   rmSync(path.dirname(file), { recursive: true })

@@ -97,6 +97,17 @@ const keyColumns = (of: Table) =>
  * Counters and indexes of reviews that triggers keep. New reviews are added by `indexInserted`, many at once. Those
  * without products say what the lists and displays of a whole shop contain.
  */
+const TOKENS = `content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2'`
+
+/** The names under which customers with an address wrote. */
+export const customerText = [
+  `CREATE VIRTUAL TABLE customer_text USING fts5(scope, author_name, ${TOKENS}, prefix = '2 3 4 5 6 7 8')`,
+  `CREATE TRIGGER customer_searched AFTER UPDATE OF current_version_id, customer_id ON review BEGIN
+    DELETE FROM customer_text WHERE rowid = new.id;
+    ${indexCustomers('review.id = new.id')};
+  END`,
+]
+
 /** Keeps the full-text index up to date. */
 export const reviewSearched = `CREATE TRIGGER review_searched AFTER UPDATE OF current_version_id, state ON review BEGIN
     DELETE FROM review_text WHERE rowid = new.id;
@@ -146,9 +157,10 @@ export const counts = [
 
   `CREATE VIRTUAL TABLE review_text USING fts5(
     scope, title, body, author_name,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3 4 5 6 7 8'
+    ${TOKENS}, prefix = '2 3 4 5 6 7 8'
   )`,
   reviewSearched,
+  ...customerText,
 
   created(publishableReview),
   `CREATE INDEX publishable_newest ON publishable_review (shop_id, written_at, review_id)`,
@@ -179,6 +191,14 @@ export function indexText(which: string): string {
     WHERE ${which}`
 }
 
+/** Adds the names of the customers of some reviews to the index. */
+export function indexCustomers(which: string): string {
+  return `INSERT INTO customer_text (rowid, scope, author_name)
+    SELECT review.id, 'shop' || review.shop_id, searchable(author_name)
+    FROM review JOIN review_version ON review_version.id = review.current_version_id
+    WHERE customer_id IS NOT NULL AND ${which}`
+}
+
 const SOME = 'review.id BETWEEN ? AND ?'
 
 /** The same as what the triggers do when a review changes later, for a range of ids. */
@@ -196,6 +216,7 @@ export const indexingInserted = [
     FROM review WHERE ${SOME} GROUP BY shop_id, ${laneFacetsOf('review')}`,
   ),
   indexText(SOME),
+  indexCustomers(SOME),
   insertPublishable(SOME),
   adding(
     'publishable_count',

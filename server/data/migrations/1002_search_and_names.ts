@@ -1,13 +1,21 @@
 import type { Knex } from 'knex'
-import { indexText, reviewSearched } from '../schema/counts'
+import { customerText, indexCustomers, indexText, reviewSearched } from '../schema/counts'
 import { productText } from '../schema/products'
 
-/** An index for the words of products; reviews in every script are found by their words. */
+/** Every form has a name; an index for the words of products; reviews in every script are found by their words. */
 export async function up(db: Knex): Promise<void> {
   for (const statement of productText) await db.raw(statement)
   await db.raw('INSERT INTO product_text (rowid, search_text) SELECT id, search_text FROM product')
+  for (const statement of customerText) await db.raw(statement)
+  await db.raw(indexCustomers('true'))
   await db.raw('DROP TRIGGER review_searched')
   await db.raw(reviewSearched)
+  await db.raw(
+    `UPDATE form SET name = coalesce(
+      (SELECT nullif(json_extract(design, '$.heading'), '') FROM form_version
+        WHERE form_id = form.id AND number = form.version), nullif(json_extract(draft, '$.heading'), ''), 'Shop form')
+    WHERE name = ''`,
+  )
   await db.raw('CREATE TEMP TABLE searched_otherwise (id INTEGER PRIMARY KEY)')
   // Plain ASCII is in the index as it has to be.
   await db.raw(
