@@ -27,6 +27,7 @@ export default [
     index('shop/start.tsx'),
     route('changes', 'shop/changes.ts'),
     route('find', 'find/find.ts'),
+    route('notices', 'shop/notices.ts'),
     route('gather', 'gather/gather.tsx'),
     route('gather/write', 'gather/write.tsx'),
     route('gather/forms/new', 'gather/newForm.tsx'),

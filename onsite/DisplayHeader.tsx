@@ -103,13 +103,18 @@ function pickedWords({
   quotations,
   paging,
   publishableCount,
+  elsewhereCount,
   shortName,
   ratings,
   translate,
   language,
   bands,
 }: DisplayModel): string {
-  const values = { count: paging?.total ?? quotations.length, shop: shortName, stock: publishableCount }
+  const isMixed = elsewhereCount > 0 && elsewhereCount < publishableCount
+  const stock = isMixed
+    ? translate('visitor.alsoElsewhere', { all: publishableCount, elsewhere: elsewhereCount })
+    : String(publishableCount)
+  const values = { count: paging?.total ?? quotations.length, shop: shortName, stock }
   // One sentence stands at all widths.
   const isSameNumber = Object.values(bands).every(({ changes }) => !changes.limit)
   if (ratings === null) return translate(isSameNumber ? 'visitor.picked' : 'visitor.pickedSome', values)

@@ -187,7 +187,7 @@ test('a width that shows more than the others gets them, and what is said of the
       ),
     )
   expect(of().html).toContain('These 3 were selected by Wrenfield from 8.')
-  expect(of(5).html).toContain('Selected by Wrenfield from 8 reviews.')
+  expect(of(5).html).toContain('Reviews selected by Wrenfield from 8.')
   expect(of(5).html.match(/<li/g)).toHaveLength(5)
   expect(of(5).css).toContain('.eg ol:not(.eg-bars)>li:nth-child(n + 4){display:none}')
   expect(of(2).css).not.toContain('nth-child(n + 4)')

@@ -4,6 +4,7 @@ import { Form, Link } from 'react-router'
 import { say } from '../../core/messages/say/frame'
 import { FindButton } from '../find/FindButton'
 import { forgetFound } from '../find/recent'
+import { Notices } from '../shop/Notices'
 import { Menu } from './Menu'
 import { ThemeChoice } from './ThemeChoice'
 import { Steps, type StepCounts } from './Steps'
@@ -36,12 +37,13 @@ export function Band({
       </Link>
       <Steps shop={shop.slug} counts={counts} isOwner={shop.isOwner} />
       <div className="relative z-40 ml-auto flex min-w-0 items-center gap-2 bg-deep lg:gap-6 lg:pl-5">
+        <Notices shop={shop.slug} />
         <FindButton shop={shop.slug} isOwner={shop.isOwner} />
         <Menu
           name={say('account.shops')}
           label={
             <span className="flex min-w-0 items-center gap-1">
-              <span className="max-w-[40vw] truncate">{shop.name}</span>
+              <span className="max-w-[24vw] truncate lg:max-w-[40vw]">{shop.name}</span>
               <ChevronDown className="size-4" aria-hidden="true" />
             </span>
           }

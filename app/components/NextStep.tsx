@@ -9,8 +9,8 @@ export function NextStep({ shop, step: { toDecide, ready, display } }: { shop: s
     return (
       <p className="flex flex-wrap items-center gap-x-4 gap-y-2">
         {say('nextStep.decide', { count: toDecide, replace: { count: countWordFirst(toDecide) } })}
-        <Link to={`/s/${shop}/decide`} className="btn btn-quiet">
-          {say('nextStep.open', { count: toDecide })}
+        <Link to={`/s/${shop}/decide`} className="btn btn-primary">
+          {say('nextStep.open')}
         </Link>
       </p>
     )

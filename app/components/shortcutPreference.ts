@@ -2,7 +2,6 @@ import { useSyncExternalStore } from 'react'
 
 const STORED_AS = 'elogio-shortcuts'
 
-let used = false
 const listeners = new Set<() => void>()
 const listen = (listener: () => void) => {
   listeners.add(listener)
@@ -21,19 +20,5 @@ export const useShortcutsOn = (): boolean =>
 export function setShortcutsOn(on: boolean): void {
   if (on) localStorage.removeItem(STORED_AS)
   else localStorage.setItem(STORED_AS, 'off')
-  changed()
-}
-
-/** Whether a shortcut has been used since the page was loaded; buttons show theirs from then on. */
-export const useShortcutsUsed = (): boolean =>
-  useSyncExternalStore(
-    listen,
-    () => used,
-    () => false,
-  )
-
-export function noteShortcut(): void {
-  if (used) return
-  used = true
   changed()
 }

@@ -1,5 +1,5 @@
 import { useHotkeys, type Options } from 'react-hotkeys-hook'
-import { noteShortcut, useShortcutsOn } from './shortcutPreference'
+import { useShortcutsOn } from './shortcutPreference'
 
 type Act = (event: KeyboardEvent) => void
 
@@ -23,11 +23,7 @@ export function useUndoShortcut(act: Act): void {
 
 function useKeys(keys: string, act: Act, options: Options): void {
   const on = useShortcutsOn()
-  const used = (event: KeyboardEvent) => {
-    noteShortcut()
-    act(event)
-  }
-  useHotkeys(keys, used, {
+  useHotkeys(keys, act, {
     preventDefault: true,
     ignoreEventWhen: isTakenElsewhere,
     ...options,

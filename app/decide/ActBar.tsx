@@ -95,7 +95,7 @@ export function ActBar({
       <div
         id="actions"
         tabIndex={-1}
-        className="sticky bottom-14 z-10 flex shrink-0 flex-wrap items-center gap-x-1.5 gap-y-1 border-t border-line bg-paper px-3 py-1 lg:static lg:min-h-[72px] lg:flex-nowrap lg:gap-2.5 lg:px-9 lg:py-3"
+        className="sticky bottom-12 z-10 flex shrink-0 flex-wrap items-center gap-x-1.5 gap-y-0.5 border-t border-line bg-paper px-3 py-1 lg:static lg:h-[72px] lg:flex-nowrap lg:gap-2.5 lg:px-9"
       >
         {acts.map((one) => (
           <Fragment key={one}>
@@ -131,7 +131,7 @@ export function ActBar({
         >
           {say('act.reply')} <Key>4</Key>
         </button>
-        <span className="order-1 ml-1 min-w-0 text-[13px] text-soft max-lg:hidden lg:order-none lg:truncate">
+        <span className="order-1 ml-1 min-w-0 shrink-[4] text-[13px] text-soft max-lg:hidden lg:order-none lg:truncate">
           {after?.authorName ? (
             say('decide.next', { name: after.authorName })
           ) : nextLane ? (
@@ -142,7 +142,7 @@ export function ActBar({
             say('decide.last')
           )}
         </span>
-        <UndoLast shop={shop} lastAct={lastAct} canUndo={canUndo} problem={problem || message} />
+        <UndoLast {...{ shop, lastAct, canUndo }} review={review.publicId} problem={problem || message} />
       </div>
     </>
   )

@@ -82,7 +82,7 @@ export function ManyBar({
 
   return (
     <div
-      className="sticky bottom-14 z-10 flex min-h-[64px] shrink-0 flex-wrap items-center gap-2.5 border-t-[3px] border-petrol bg-paper px-4 py-3 lg:static lg:px-6"
+      className="sticky bottom-12 z-10 flex min-h-[64px] shrink-0 flex-wrap items-center gap-2.5 border-t-[3px] border-petrol bg-paper px-4 py-3 lg:static lg:px-6"
       data-many={count}
     >
       <b className="font-semibold" role="status">

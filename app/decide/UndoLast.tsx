@@ -11,14 +11,29 @@ export interface LastAct {
   count: number
 }
 
+/** The review under which each last act was said first. */
+const said = new Map<string, string>()
+
+/** Whether an act is still news: it is said once, not again beside other reviews. */
+function isNews({ number }: LastAct, shop: string, review: string): boolean {
+  // The server says it with each page.
+  if (typeof document === 'undefined') return true
+  const key = `${shop} ${number}`
+  if (!said.has(key)) said.set(key, review)
+  return said.get(key) === review
+}
+
 /** The last decision, announced to screen readers, with its undo. */
 export function UndoLast({
   shop,
+  review,
   lastAct,
   canUndo,
   problem,
 }: {
   shop: string
+  /** The open one. */
+  review: string
   lastAct: LastAct | null
   canUndo: boolean
   problem?: string
@@ -31,17 +46,21 @@ export function UndoLast({
   }
   useUndoShortcut(undo)
   const wrong = fetcher.data?.problem || problem
+  const done = lastAct ? doneWords(lastAct) : ''
+  const words = wrong || (lastAct && isNews(lastAct, shop, review) ? done : '')
   return (
     <span className="order-2 ml-auto flex min-w-0 items-center gap-3 lg:order-none">
       <span
         role="status"
-        className={`min-w-0 text-right break-words ${wrong ? 'font-semibold text-plum' : 'text-soft'}`}
+        title={words}
+        className={`min-w-0 text-right max-lg:text-[13px] max-lg:leading-4 ${wrong ? 'font-semibold text-plum lg:line-clamp-3' : 'text-soft lg:truncate'}`}
       >
-        {wrong || (lastAct && doneWords(lastAct))}
+        {words}
       </span>
       <button
         type="button"
-        className="btn btn-quiet max-lg:h-7 max-lg:min-h-7"
+        className="btn btn-quiet max-lg:h-6 max-lg:min-h-6"
+        title={canUndo && done ? say('act.undoThat', { done }) : undefined}
         disabled={!canUndo}
         aria-keyshortcuts="Control+Z Meta+Z"
         onClick={undo}

@@ -8,7 +8,16 @@ const TYPING_MS = 300
 const MAX_TEXT = 400
 
 /** The field for anything: an address, id or name of a listing, or a message of a customer. */
-export function AnythingField({ shop, isOwner }: { shop: string; isOwner: boolean }) {
+export function AnythingField({
+  shop,
+  isOwner,
+  isFirst,
+}: {
+  shop: string
+  isOwner: boolean
+  /** Whether nothing has come yet, so that this is what to do next. */
+  isFirst: boolean
+}) {
   const [text, setText] = useState('')
   const navigate = useNavigate()
   const fetcher = useFetcher<typeof loader>()
@@ -50,7 +59,11 @@ export function AnythingField({ shop, isOwner }: { shop: string; isOwner: boolea
       </div>
       {!(isListing && answer.understood.kind === 'described') && (
         <div className="mt-2 flex justify-end">
-          <button type="button" className="btn btn-quiet" onClick={() => write(text)}>
+          <button
+            type="button"
+            className={`btn ${isFirst || typed ? 'btn-primary' : 'btn-quiet'}`}
+            onClick={() => write(text)}
+          >
             {typed ? say('gather.take') : say('gather.add')}
           </button>
         </div>

@@ -71,12 +71,13 @@ function ArrivalLine({ shop, review }: { shop: string; review: Arrival }) {
       >
         <span className="pt-[3px]">
           <StateMark state={review.state} />
-          <span className="sr-only">{say(`state.${review.state}`)}</span>
         </span>
         <span className="min-w-0 flex-1">
           <span className="flex justify-between gap-3">
             <b className="truncate font-semibold">{review.authorName}</b>
-            <span className="shrink-0 text-soft">{review.when}</span>
+            <span className="shrink-0 text-soft">
+              {say(`state.${review.state}`)} · {review.when}
+            </span>
           </span>
           <span className="flex items-center gap-1.5 text-soft">
             <span className="text-ink">

@@ -42,10 +42,7 @@ export function ListingRow({
     >
       {isOwner && <HelpingAct address={address} listing={listing} />}
       {isOwner && (
-        <Link
-          to={needsColumns ? `${address}/columns` : address}
-          className={`btn ${needsKey || needsColumns ? 'btn-primary' : 'btn-quiet'}`}
-        >
+        <Link to={needsColumns ? `${address}/columns` : address} className={'btn btn-quiet'}>
           {say(needsKey ? 'listings.withKey' : needsColumns ? 'listings.sheet.change' : 'listings.details')}
           <span className="sr-only"> {businessName(listing)}</span>
         </Link>

@@ -10,8 +10,8 @@ export function SourceRow({
 }: {
   name: ReactNode
   hint: ReactNode
-  /** Null if it brings nothing itself. */
-  count: number | null
+  /** Of reviews, or what it counts instead; null if it brings nothing itself. */
+  count: number | string | null
   children?: ReactNode
 }) {
   return (
@@ -20,7 +20,10 @@ export function SourceRow({
         <p className="font-semibold">{name}</p>
         <div className="min-w-0 text-soft [overflow-wrap:anywhere]">{hint}</div>
       </div>
-      <span className="text-[18px] font-semibold lg:w-32">
+      <span
+        className="text-[18px] font-semibold lg:w-32"
+        data-arrivals={typeof count === 'number' ? count : undefined}
+      >
         {count !== null && (
           <>
             {count}{' '}

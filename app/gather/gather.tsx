@@ -14,6 +14,7 @@ import { orOffline } from '../offline'
 import { CopyButton } from '../components/CopyButton'
 import { NextStep } from '../components/NextStep'
 import { AnythingField } from './AnythingField'
+import { FirstSteps } from './FirstSteps'
 import { LatestArrivals } from './LatestArrivals'
 import { isReading } from './listingWords'
 import { ListingRow } from './ListingRow'
@@ -33,6 +34,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     ...view,
     isOwner: shop.role === 'owner',
     clock: { now: spoken.now, timeZone: shop.timeZone, locale: shop.locale },
+    steps: await context.elogio.firstSteps(shop),
     next: await context.elogio.nextStep(shop),
     latest: latest.map(
       ({ publicId, state, rating, authorName, title, body, receivedAt, productTitle, source }) => ({
@@ -62,6 +64,11 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   if (typeof restored === 'string') {
     if (!(await context.elogio.setFormRemoved(shop, restored, false))) throw data(null, { status: 404 })
     return redirect(`/s/${params.shop}/gather`)
+  }
+  const wish = form?.get('firstSteps')
+  if (wish === 'away' || wish === 'back') {
+    await context.elogio.setFirstStepsAway(shop, wish === 'away')
+    return { ok: true }
   }
   const writers = writersSchema.safeParse(form?.get('writers'))
   if (!writers.success) throw data(null, { status: 400 })
@@ -97,7 +104,10 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
       <title>{`${say('gather.title')} · Elogio`}</title>
       <div className="relative overflow-y-auto px-4 py-6 lg:px-6">
         <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
-          <h1>{sentence(arrivals, latest.length > 0)}</h1>
+          <div>
+            <h1>{sentence(arrivals, latest.length > 0 || listings.length > 0)}</h1>
+            <p className="text-soft">{partsOf(arrivals)}</p>
+          </div>
           <NextStep shop={params.shop} step={next} />
         </div>
         {removed && (
@@ -108,7 +118,12 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             </button>
           </Form>
         )}
-        <AnythingField shop={params.shop} isOwner={isOwner} />
+        <AnythingField
+          shop={params.shop}
+          isOwner={isOwner}
+          isFirst={latest.length === 0 && listings.length === 0}
+        />
+        <FirstSteps shop={params.shop} steps={loaderData.steps} />
         <div className="mt-6 flex px-[18px] pb-2 text-soft">
           <h2 className="flex-1">{say('gather.ways')}</h2>
           <span className="hidden w-32 lg:block">{say('gather.last30')}</span>
@@ -156,7 +171,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               {state !== 'draft' && (
                 <>
                   <CopyButton text={address} label={say('gather.copy')} />
-                  <a href={`/f/${slug}`} target="_blank" rel="noreferrer" className="btn btn-primary">
+                  <a href={`/f/${slug}`} target="_blank" rel="noreferrer" className="btn btn-quiet">
                     {say('gather.open')}
                     <ExternalLink className="size-4" aria-hidden="true" />
                   </a>
@@ -183,7 +198,11 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               </Link>
             </SourceRow>
           )}
-          <SourceRow name={say('bringOrders.way')} hint={say('bringOrders.wayHint')} count={orders}>
+          <SourceRow
+            name={say('bringOrders.way')}
+            hint={say('bringOrders.wayHint')}
+            count={say('gather.ofOrders', { count: orders })}
+          >
             {isOwner && (
               <Link to={`/s/${params.shop}/gather/orders`} className="btn btn-unreviewed">
                 {say('bringOrders.bring')}
@@ -208,8 +227,19 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
   )
 }
 
-function sentence({ count, verified }: { count: number; verified: number }, everCame: boolean): string {
+type Arrivals = Route.ComponentProps['loaderData']['arrivals']
+
+function sentence({ own, elsewhere }: Arrivals, everCame: boolean): string {
+  const count = own.count + elsewhere
   if (count === 0) return say(everCame ? 'gather.none' : 'gather.noneEver')
-  const share = say('gather.verifiedShare', { percent: Math.round((verified / count) * 100) })
-  return say('gather.came', { count }) + share
+  return say('gather.came', { count })
+}
+
+/** What the number in the sentence adds up from. */
+function partsOf({ own, elsewhere }: Arrivals): string {
+  if (own.count === 0) return elsewhere > 0 ? say('gather.allElsewhere') : ''
+  const percent = Math.round((own.verified / own.count) * 100)
+  return elsewhere > 0
+    ? say('gather.alsoElsewhere', { own: own.count, percent, elsewhere })
+    : say('gather.verifiedShare', { percent })
 }

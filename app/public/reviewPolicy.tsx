@@ -73,6 +73,9 @@ export default function How({ loaderData: how }: Route.ComponentProps) {
           {how.shown > averaged.count && (
             <p>{translate('policy.uncounted', { count: how.shown - averaged.count })}</p>
           )}
+          {how.approved > how.shown && (
+            <p>{translate('policy.unshown', { count: how.approved - how.shown })}</p>
+          )}
           <p>{translate('policy.scope')}</p>
         </Part>
         <Part title={translate('policy.shown')}>

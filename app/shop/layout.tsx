@@ -17,7 +17,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 export default function ShopLayout({ loaderData }: Route.ComponentProps) {
   useFreshCounts(loaderData.shop.slug)
   return (
-    <div className="shop-page flex min-h-dvh flex-col pb-14 lg:h-dvh lg:pb-0">
+    <div className="shop-page flex min-h-dvh flex-col pb-12 lg:h-dvh lg:pb-0">
       <Band {...loaderData} />
       <Outlet />
     </div>

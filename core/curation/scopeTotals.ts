@@ -13,14 +13,10 @@ interface ScopeTotals {
   compared: RatingTally
   /** All reviews in the scope, or those of the listings and forms that a display is about. */
   publishableCount: number
+  /** Of these, the ones from other sites. */
+  elsewhereCount: number
   byListing: Record<string, number>
 }
-
-/** A display of listings or forms is about these; another one about the whole scope. */
-const isAbout =
-  ({ sources, listings, forms }: About) =>
-  (one: Facets) =>
-    listings.length + forms.length === 0 || hasFacetsOf(one, { ...everything, sources, listings, forms })
 
 const isOfSite = ({ source }: Facets) => sourcePolicies[source].typedBy === 'site'
 
@@ -29,6 +25,13 @@ const onlySites = ({ sources, listings, forms }: About) =>
   forms.length === 0 &&
   listings.length + sources.length > 0 &&
   sources.every((source) => sourcePolicies[source].typedBy === 'site')
+
+/** A display of listings, forms or other sites is about these; another one about the whole scope. */
+function isAbout(about: About): (one: Facets) => boolean {
+  const { sources, listings, forms } = about
+  if (listings.length + forms.length === 0 && !onlySites(about)) return () => true
+  return (one) => hasFacetsOf(one, { ...everything, sources, listings, forms })
+}
 
 /** The reviews whose ratings are compared: those of customers; in a display of nothing but other sites, theirs. */
 export const isCompared = (about: About): ((one: Facets) => boolean) =>
@@ -44,8 +47,11 @@ export function scopeTotals(counts: FacetCount[], about: About = everything): Sc
     byListing,
     tally: tally(counts.filter(inAverages)),
     compared: tally((onlySites(about) ? within : counts).filter(isCompared(about))),
-    publishableCount: within.reduce((sum, { count }) => sum + count, 0),
+    publishableCount: sumOf(within),
+    elsewhereCount: sumOf(within.filter(isOfSite)),
   }
 }
+
+const sumOf = (counts: FacetCount[]) => counts.reduce((sum, { count }) => sum + count, 0)
 
 const tally = (counts: FacetCount[]) => tallyOf(counts.map(({ rating, count }) => ({ rating, times: count })))

@@ -62,6 +62,8 @@ export interface DisplayModel {
   compared: RatingTally
   /** All publishable reviews in its scope; of a display of listings or forms, those of these. */
   publishableCount: number
+  /** Of these, the ones from other sites. */
+  elsewhereCount: number
   /** The ratings that all selected reviews have; null for any. */
   ratings: number[] | null
   quotations: Quotation[]
@@ -100,7 +102,7 @@ export function displayModel({
   /** The selected reviews in order. */
   picked: ShowableReview[]
   /** Of its scope. */
-  totals: Pick<DisplayModel, 'tally' | 'compared' | 'publishableCount'> & {
+  totals: Pick<DisplayModel, 'tally' | 'compared' | 'publishableCount' | 'elsewhereCount'> & {
     byListing: Record<string, number>
   }
   links: DisplayLinks
@@ -118,7 +120,7 @@ export function displayModel({
   const locale = customerLanguage(shop.locale) === language ? shop.locale : language
   const translate = customerTranslate(language)
   const skus = scopeOf(selection, asked)
-  const { tally, compared, publishableCount, byListing } = totals
+  const { tally, compared, publishableCount, elsewhereCount, byListing } = totals
   const listings = listingsOf(shop.listings, selection)
   const theme = resolveTheme(configuration.theme, shop.site, asked.scheme ?? null)
   return {
@@ -142,6 +144,7 @@ export function displayModel({
     tally,
     compared,
     publishableCount,
+    elsewhereCount,
     // Pinned reviews can have other ratings.
     ratings:
       asksForRatings(selection.ratings) && picked.every(({ rating }) => ratedAmong(rating, selection.ratings))

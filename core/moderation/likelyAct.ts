@@ -1,4 +1,4 @@
-import { HELD_FROM, strangersKinds, type ReviewState } from './rules'
+import { HELD_FROM, SPAM_FROM, strangersKinds, type ReviewState } from './rules'
 import type { SignalKind } from './signal'
 
 export const acts = ['approve', 'decline', 'spam'] as const
@@ -15,11 +15,13 @@ export function likelyAct(review: {
   verified: boolean
 }): Act | null {
   if (review.state !== 'waiting' && review.state !== 'held') return null
-  if (review.score >= HELD_FROM || review.kinds.includes('trap')) return 'spam'
+  if (review.score >= SPAM_FROM || review.kinds.includes('trap')) return 'spam'
+  // In between, both happen.
+  if (review.score >= HELD_FROM) return null
   // Perhaps an honest customer's own page, perhaps not.
   if (!review.verified && review.kinds.some((kind) => strangersKinds.includes(kind))) return null
   // Approving would publish personal data and declining would silence a fair review, so the owner chooses.
   if (review.kinds.includes('personal')) return null
-  if (review.kinds.includes('notoken') && !review.verified) return 'spam'
+  if (review.kinds.includes('notoken') && !review.verified) return null
   return 'approve'
 }

@@ -43,10 +43,11 @@ test('never loses or doubles a character', () => {
 test.each([
   ['waiting', 0, [], true, 'approve'],
   ['waiting', 0, [], false, 'approve'],
-  ['held', 66, ['link', 'contact'], false, 'spam'],
+  ['held', 89, ['link', 'contact'], false, null],
+  ['held', 90, ['link', 'contact'], false, 'spam'],
   ['held', 0, ['personal'], true, null],
   ['held', 0, ['trap'], false, 'spam'],
-  ['held', 0, ['notoken'], false, 'spam'],
+  ['held', 0, ['notoken'], false, null],
   ['held', 0, ['notoken'], true, 'approve'],
   ['approved', 0, [], true, null],
 ] as const)('the likely act for %s, %i, %j, verified %s is %s', (state, score, kinds, verified, act) => {

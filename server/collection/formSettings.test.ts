@@ -67,7 +67,7 @@ describe('a test review', () => {
     expect((await approvedTally(services.db, shop.id)).count).toBe(0)
     expect(await lessonsOf(services.db, shop.id)).toEqual([])
     const gathered = await gatherView(services, shop)
-    expect(gathered.arrivals.count).toBe(0)
+    expect(gathered.arrivals.own.count).toBe(0)
     expect(gathered.latest).toEqual([])
     expect(gathered.forms[0]!.arrivals).toBe(0)
     expect((await formView(services, shop, form))!.days.every(({ sent }) => sent === 0)).toBe(true)

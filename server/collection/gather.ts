@@ -20,7 +20,8 @@ export function recently(now: Date): string {
 }
 
 interface GatherView {
-  arrivals: { count: number; verified: number }
+  /** In the last 30 days: those sent to the shop itself, and those from other sites. */
+  arrivals: { own: { count: number; verified: number }; elsewhere: number }
   forms: (Pick<Form, 'publicId' | 'slug' | 'name' | 'state' | 'writers'> & {
     heading: string
     address: string
@@ -66,7 +67,10 @@ export async function gatherView(
     since,
   )
   return {
-    arrivals: await arrivalsSince(db, shop.id, since),
+    arrivals: {
+      own: await arrivalsSince(db, shop.id, since),
+      elsewhere: [...stored.values()].reduce((total, count) => total + count, 0),
+    },
     forms: forms.map(({ id, publicId, slug, name, state, writers, design }) => ({
       publicId,
       slug,

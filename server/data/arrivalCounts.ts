@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { ownSources, type Source } from '../../core/intake/sourcePolicy'
 import { tables } from './schema/tables'
 import { whereOf } from './rows'
-import { readAll, value } from './select'
+import { hasRows, readAll, value } from './select'
 
 interface ArrivalCount {
   count: number
@@ -41,3 +41,12 @@ export async function arrivalsSince(
   const all = [...days, ...first]
   return { count: sum(all), verified: sum(all.filter(({ verified }) => verified)) }
 }
+
+/** Whether any review ever came to a shop, test reviews aside. */
+export const everArrived = (db: Knex, shopId: number): Promise<boolean> =>
+  hasRows(
+    db('arrival_count')
+      .where(whereOf(tables.arrivalCount, { shopId }))
+      .whereNot({ source: 'trial' })
+      .where('count', '>', 0),
+  )

@@ -3,6 +3,14 @@ import { tables } from './schema/tables'
 import { insert, row, whereOf } from './rows'
 import { hasRows, pick, readAll, type Selected } from './select'
 
+/** Whether a page has ever shown a display of a shop. */
+export const wasAnySeen = (db: Knex, shopId: number): Promise<boolean> =>
+  hasRows(
+    db
+      .from(db.raw('display CROSS JOIN display_seen ON display_seen.display_id = display.id'))
+      .where({ 'display.shop_id': shopId }),
+  )
+
 /** A page that reported a display. */
 export type PageSeen = Selected<typeof pageSeen>
 const pageSeen = pick(tables.displaySeen, 'page', 'lastAt')

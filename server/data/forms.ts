@@ -99,6 +99,10 @@ export async function formsOfShop(
 export const countForms = (db: Knex, shopId: number, words = ''): Promise<number> =>
   countRows(ofShop(db, shopId, words))
 
+/** Whether a test review was ever sent through a form. */
+export const wasAnyTried = (db: Knex, shopId: number): Promise<boolean> =>
+  hasRows(db('form').where({ shop_id: shopId }).whereNotNull('trial_intake_id'))
+
 /** The oldest form that customers can write through; null if there is none. */
 export const firstOpenForm = (db: Knex, shopId: number): Promise<Form | null> =>
   first(ofShop(db, shopId).where({ 'form.state': 'open' }).orderBy('form.id'))

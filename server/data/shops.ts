@@ -1,7 +1,7 @@
 import type { Role } from '../../core/account/permissions'
 import type { Knex } from 'knex'
 import { tables } from './schema/tables'
-import { insert, row } from './rows'
+import { insert, row, whereOf } from './rows'
 import { hasRows, pick, readAll, readFirst, readOne, type Selected } from './select'
 
 const columns = {
@@ -40,6 +40,16 @@ export async function insertMembership(
   role: Role = 'owner',
 ): Promise<void> {
   await insert(trx, tables.membership, { memberId, shopId, role })
+}
+
+export async function areFirstStepsPutAway(db: Knex, shopId: number): Promise<boolean> {
+  return hasRows(db('shop').where(whereOf(tables.shop, { id: shopId, firstStepsAway: true })))
+}
+
+export async function putAwayFirstSteps(db: Knex, shopId: number, isAway: boolean): Promise<void> {
+  await db('shop')
+    .where({ id: shopId })
+    .update(row(tables.shop, { firstStepsAway: isAway }))
 }
 
 export const isSlugTaken = (db: Knex, slug: string): Promise<boolean> => hasRows(db('shop').where({ slug }))

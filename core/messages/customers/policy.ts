@@ -38,6 +38,8 @@ export const policy = {
     '{{count}} approved review has no rating or was written down by the shop for a customer. It says so, and isn’t part of the average.',
   uncounted_other:
     '{{count}} approved reviews have no rating or were written down by the shop for customers. They say so, and aren’t part of the average.',
+  unshown_one: 'One approved review isn’t shown, because its writer hasn’t agreed to that.',
+  unshown_other: '{{count}} approved reviews aren’t shown, because their writers haven’t agreed to that.',
   scope: 'Next to a product, it’s the average of the reviews of that product.',
   shown: 'Which reviews a page shows',
   shownWhy: 'A page that shows only some of them says that {{shop}} selected them, and from how many.',

@@ -5,6 +5,7 @@ export const decideWords = {
     spam: 'Mark as spam',
     reply: 'Reply',
     undo: 'Undo',
+    undoThat: 'Undo: {{done}}',
     approveMany: 'Approve {{count}}',
     declineMany: 'Decline {{count}}',
     spamMany: 'Mark {{count}} as spam',

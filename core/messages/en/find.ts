@@ -60,7 +60,7 @@ export const findWords = {
       settings: 'name address time zone logo profile site',
       style: 'theme colours fonts look design brand',
       languages: 'translations german french spanish italian',
-      email: 'notifications smtp sender mail server test',
+      email: 'notifications smtp sender server test',
       account: 'password sign in my name',
       learning: 'spam model taught',
       jobs: 'progress background import errors',

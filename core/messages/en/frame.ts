@@ -8,6 +8,12 @@ export const frameWords = {
     steps: 'Steps',
     settings: 'Settings',
     find: 'Find',
+    notices: {
+      name: 'Notices',
+      open_one: 'One notice',
+      open_other: '{{count}} notices',
+      mend: 'Go there',
+    },
     addShop: 'Add a shop',
     rating: '{{given}} of 5',
     copied: 'Copied',
@@ -17,7 +23,7 @@ export const frameWords = {
   nextStep: {
     decide_one: 'One review needs you.',
     decide_other: '{{count}} reviews need you.',
-    open: 'Decide {{count}}',
+    open: 'Decide now',
     show_one: 'All decided. One review is ready to show.',
     show_other: 'All decided. {{count}} reviews are ready to show.',
     firstDisplay: 'Show it on my site',
@@ -49,12 +55,8 @@ export const frameWords = {
     decide: 'Decide',
     show: 'Show',
     count: {
-      gather_one: '{{count}} review in the last 30 days',
-      gather_other: '{{count}} reviews in the last 30 days',
       decide_one: '{{count}} review to decide on',
       decide_other: '{{count}} reviews to decide on',
-      show_one: '{{count}} display',
-      show_other: '{{count}} displays',
     },
   },
   account: {

@@ -17,6 +17,7 @@ export const problemWords = {
       listings: 'Listings on other sites',
       code: 'Embed code on your site',
       address: 'The address of Elogio',
+      attack: 'Attack',
     },
     diskGood: '{{gigabytes}} GB are free.',
     diskFull:
@@ -50,6 +51,8 @@ export const problemWords = {
       'The code on {{page}} reserves another height than the display has now, so the page moves while it loads. Copy the code again, and replace the old one.',
     codeOutdated_other:
       'The code on {{page}} and others, {{count}} pages in all, reserves another height than the display has now, so the pages move while they load. Copy the code again, and replace the old one.',
+    attack_one: '{{count}} review looks like an attack.',
+    attack_other: '{{count}} reviews look like an attack.',
     addressGood: 'Customers and visitors reach it at {{address}}.',
     addressLocal:
       'It’s {{address}}, which nobody outside this computer can open. For whoever installed Elogio: set PUBLIC_URL.',

@@ -1,7 +1,7 @@
 import { notificationPreferences } from '../../../core/account/notificationPreference'
 import { roles } from '../../../core/account/permissions'
 import { texts, theme } from '../columnKinds'
-import { choice, id, integer, text } from '../columnDefinition'
+import { choice, flag, id, integer, text } from '../columnDefinition'
 import { created, table } from '../table'
 
 export const shop = table('shop', {
@@ -34,6 +34,7 @@ export const shop = table('shop', {
   customerLanguages: texts().initially(['en', 'de', 'fr', 'es', 'it']),
   startingTheme: theme().initially(null),
   digestCount: integer().initially(0),
+  firstStepsAway: flag().initially(false),
 })
 
 export const member = table('member', {
