@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { startDemo, type Running } from './support/application'
+import { eventually } from './support/eventually'
 import { desk, withBrowser } from './support/browser'
 import { pageOf, signIn, type Page } from './support/page'
 import { paste } from './support/paste'
@@ -33,7 +34,7 @@ test('praise from a mail, a list and a phone call is written down and stands on 
     const page = pageOf(driver)
     await page.go(`${demo.url}/s/wrenfield/gather`)
     await page.click('main form button')
-    await page.sees('12 reviews in the last 30 days')
+    await page.sees('12 sent to you')
     await page.accessible()
 
     await paste(page, 'main textarea', mail)
@@ -75,7 +76,28 @@ test('praise from a mail, a list and a phone call is written down and stands on 
     await page.click('input[name=consent]')
     await page.press('Save and add another')
     await page.sees('Saved the review: held back.')
-    await page.press('See it in Decide')
+
+    // Several one after the other: what was opened and agreed stays, and the text has the focus.
+    const focused = () => driver.executeScript('return document.activeElement.name')
+    await eventually(async () => expect(await focused()).toBe('body'))
+    await page.click('form details summary')
+    await page.click('form label:has(input:not([name])) input[type=checkbox]')
+    expect(await (await consent()).isSelected()).toBe(true)
+    await page.type('[name=body]', 'Good wax, and it smells of summer.')
+    await page.type('[name=author_name]', 'Oda Lind')
+    await page.type('[name=company_url]', 'lind-candles.example')
+    await page.press('Save and add another')
+    await page.sees('Saved Oda Lind: approved.')
+    await eventually(async () => expect(await focused()).toBe('body'))
+    expect(await (await consent()).isSelected()).toBe(true)
+    await page.type('[name=company_url]', 'not an address')
+    await page.press('Save and add another')
+    await page.sees('Add a rating or some text. The rest is optional.')
+    await driver.navigate().to(`${demo.url}/s/wrenfield/decide?lane=held`)
+    await page.sees('Rang to say thanks, her number', 'nav[aria-label=Reviews]')
+    await driver.executeScript(
+      "[...document.querySelectorAll('nav[aria-label=Reviews] a')].find((a) => a.textContent.includes('Rang to say thanks')).click()",
+    )
     await page.sees('Personal data in the text: a phone number', 'article')
     await page.sees('You added it, held back', 'article')
     await page.sees('Added by you', 'article')

@@ -11,6 +11,7 @@ import { useNoteOrDraft } from './useNoteOrDraft'
 export function ReplyBox({
   address,
   review,
+  posted,
   replyName,
   replyWhen,
   writeRef,
@@ -25,6 +26,8 @@ export function ReplyBox({
     showable: boolean
     state: string
   }
+  /** Where it was written, if that is another site. */
+  posted: { site: string; url: string } | null
   replyName: string
   replyWhen: string
   /** Gets the function that opens the field. */
@@ -61,16 +64,27 @@ export function ReplyBox({
         <h2 id="reply" className="font-semibold">
           {reply
             ? say('decide.reply.posted', { when: replyWhen })
-            : say('decide.reply.name', { name: replyName })}
+            : say(posted ? 'decide.reply.nameHere' : 'decide.reply.name', { name: replyName })}
         </h2>
         <p className="text-[13px] text-soft">
-          {say(
-            !review.showable
-              ? 'decide.reply.never'
-              : review.state === 'approved'
-                ? 'decide.reply.hint'
-                : 'decide.reply.notYet',
+          {posted && (
+            <>
+              {say('decide.reply.onlyHere')}{' '}
+              {posted.url && (
+                <a href={posted.url} target="_blank" rel="noreferrer" className="part">
+                  {say('decide.reply.there', { site: posted.site })}
+                </a>
+              )}{' '}
+            </>
           )}
+          {(!posted || !review.showable || review.state !== 'approved') &&
+            say(
+              !review.showable
+                ? 'decide.reply.never'
+                : review.state === 'approved'
+                  ? 'decide.reply.hint'
+                  : 'decide.reply.notYet',
+            )}
         </p>
       </div>
       {review.needsReply && review.showable && !editing && (

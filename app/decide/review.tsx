@@ -168,6 +168,7 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
           <ReplyBox
             address={address}
             review={review}
+            posted={loaderData.posted && { site: loaderData.posted.site, url: review.seenUrl }}
             replyName={loaderData.replyName}
             replyWhen={loaderData.replyWhen}
             writeRef={writeReply}

@@ -12,11 +12,14 @@ export function AnythingField({
   shop,
   isOwner,
   isFirst,
+  hasSites,
 }: {
   shop: string
   isOwner: boolean
   /** Whether nothing has come yet, so that this is what to do next. */
   isFirst: boolean
+  /** Whether names of businesses can be looked up. */
+  hasSites: boolean
 }) {
   const [text, setText] = useState('')
   const navigate = useNavigate()
@@ -35,14 +38,15 @@ export function AnythingField({
   const answer = isLine && fetcher.data && typed.startsWith(fetcher.data.text) ? fetcher.data : null
   const isListing = answer !== null && answer.understood.kind !== 'message'
   const write = (words: string) => void navigate(`/s/${shop}/gather/write`, { state: words })
+  const hint = say(!isOwner ? 'gather.paste' : hasSites ? 'gather.pasteAnything' : 'gather.pasteHere')
   return (
     <div className="panel mt-4 border-petrol px-[18px] py-4">
       <label>
-        <span className="sr-only">{say(isOwner ? 'gather.pasteAnything' : 'gather.paste')}</span>
+        <span className="sr-only">{hint}</span>
         <textarea
           rows={2}
           value={text}
-          placeholder={say(isOwner ? 'gather.pasteAnything' : 'gather.paste')}
+          placeholder={hint}
           className="w-full resize-none text-[17px] outline-none placeholder:text-soft"
           onChange={(event) => setText(event.currentTarget.value)}
           onPaste={(event) => {

@@ -21,6 +21,8 @@ export function EntryFields({
   errors,
   locked = false,
   kept = [],
+  isUnfolded = false,
+  unfold,
 }: {
   values: EntryValues
   products: ProductChoices
@@ -32,6 +34,9 @@ export function EntryFields({
   locked?: boolean
   /** Files that the review has. */
   kept?: { publicId: string; name: string; address: string }[]
+  /** Whether the rarer fields were opened before. */
+  isUnfolded?: boolean
+  unfold?: (isUnfolded: boolean) => void
 }) {
   const text = 'input w-full border-edge text-[15px]'
   const line = (
@@ -102,7 +107,10 @@ export function EntryFields({
         </Field>
         {line('relationship', say('write.relationship'), say('write.customersSee'))}
       </div>
-      <details open={folded.some((name) => errors[name] || values[name])}>
+      <details
+        open={isUnfolded || folded.some((name) => errors[name] || values[name])}
+        onToggle={(event) => unfold?.(event.currentTarget.open)}
+      >
         <summary className="cursor-pointer font-semibold text-petrol">{say('write.more')}</summary>
         <div className="mt-3 grid gap-4 sm:grid-cols-2">
           {!locked &&
@@ -140,7 +148,7 @@ export function EntryFields({
 
 /** The connection to the shop is asked for above the others. */
 const foldedTexts = writerTextNames.filter((name) => name !== 'relationship')
-const ADDRESS = { inputMode: 'url', placeholder: 'https://' } as const
+const ADDRESS = { inputMode: 'url', placeholder: 'shop.example' } as const
 
 const folded = [
   'title',

@@ -29,6 +29,18 @@ export function UnderstoodLine({
           <Suggestions shop={shop} found={understood.suggestions} sites={sites} />
         </>
       )
+    case 'unknownName': {
+      const names = sites.filter(({ origin }) => !isPage(origin)).map(({ name }) => name)
+      return (
+        <p className="text-soft">
+          {names.length > 0
+            ? say('listings.unknownName', {
+                sites: new Intl.ListFormat('en', { type: 'disjunction' }).format(names),
+              })
+            : say('listings.noSites')}
+        </p>
+      )
+    }
     case 'unusable':
       return <p className="font-semibold text-plum">{say('listings.unusable')}</p>
     case 'refused':

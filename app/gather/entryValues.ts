@@ -50,6 +50,8 @@ export function valuesFound(found: ReadReview | null): EntryValues {
     rating: found.rating ? String(found.rating.hundredths / 100) : '',
     body: found.body,
     author_name: found.authorName ?? '',
+    role: found.role,
+    company: found.company,
     written_at: found.writtenAt?.slice(0, 10) ?? '',
   }
 }

@@ -122,6 +122,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
           shop={params.shop}
           isOwner={isOwner}
           isFirst={latest.length === 0 && listings.length === 0}
+          hasSites={sites.length > 0}
         />
         <FirstSteps shop={params.shop} steps={loaderData.steps} />
         <div className="mt-6 flex px-[18px] pb-2 text-soft">
@@ -187,10 +188,14 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               </Link>
             </li>
           )}
-          {sites.length > 0 && isOwner && (
+          {isOwner && (
             <SourceRow
               name={say('listings.way')}
-              hint={`${sites.join(', ')}. ${say('listings.wayHint')}`}
+              hint={
+                sites.length > 0
+                  ? say('listings.wayHint', { sites: sites.join(', ') })
+                  : say('listings.wayOfSheets')
+              }
               count={null}
             >
               <Link to={`/s/${params.shop}/gather/connect`} className="btn btn-unreviewed">

@@ -46,6 +46,8 @@ const othersSchema = z.object({
           rating: z.string(),
           body: z.string(),
           author_name: z.string(),
+          role: z.string(),
+          company: z.string(),
           written_at: z.string(),
         }),
       )
@@ -84,7 +86,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 }
 
 export default function Write({ loaderData, params }: Route.ComponentProps) {
-  const { products, tags, today, ownNames, next } = loaderData
+  const { products, tags, today, ownNames } = loaderData
   const pastedBefore: unknown = useLocation().state
   const [pasted, setPasted] = useState(typeof pastedBefore === 'string' ? pastedBefore : '')
   const [at, setAt] = useState(0)
@@ -97,16 +99,20 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
   const others = open.filter((i) => i !== at)
 
   const [done, setDone] = useState<Saved['saved'] | null>(null)
+  const [isUnfolded, setIsUnfolded] = useState(false)
+  const [isAgreedAsBefore, setIsAgreedAsBefore] = useState(false)
+  const [next, setNext] = useState<'pasted' | 'body'>('pasted')
   const answer = fetcher.data
   const saved = answer && 'saved' in answer ? answer.saved : null
   // A saved review is replaced by the next one found, or by an empty form.
   if (saved && saved !== done) {
     setDone(saved)
     setTurn(turn + 1)
-    const next = others.find((i) => i > at) ?? others[0]
-    if (next !== undefined && saved.count === 1) {
+    const following = others.find((i) => i > at) ?? others[0]
+    setNext(current && following === undefined ? 'pasted' : 'body')
+    if (following !== undefined && saved.count === 1) {
       setSavedPlaces([...savedPlaces, at])
-      setAt(next)
+      setAt(following)
     } else {
       setPasted('')
       setSavedPlaces([])
@@ -114,8 +120,8 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
     }
   }
   useEffect(() => {
-    if (turn > 0) document.querySelector<HTMLElement>('[name=pasted], [name=author_name]')?.focus()
-  }, [turn])
+    if (turn > 0) document.querySelector<HTMLElement>(`[name=${next}]`)?.focus()
+  }, [turn, next])
 
   return (
     <main className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
@@ -149,7 +155,7 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
         </p>
         {done && (
           <div className="mt-4">
-            <NextStep shop={params.shop} step={next} />
+            <NextStep shop={params.shop} step={loaderData.next} />
           </div>
         )}
       </div>
@@ -157,12 +163,29 @@ export default function Write({ loaderData, params }: Route.ComponentProps) {
         {found.length > 1 && <FoundList found={found} at={at} saved={savedPlaces} open={(i) => setAt(i)} />}
         <fetcher.Form method="post" encType="multipart/form-data" key={`${turn}.${at}`}>
           <EntryFields
-            values={valuesFound(current)}
+            values={{ ...valuesFound(current), consent: isAgreedAsBefore }}
+            isUnfolded={isUnfolded}
+            unfold={setIsUnfolded}
             products={products}
             tags={tags}
             today={today}
             errors={answer && 'errors' in answer ? answer.errors : {}}
           />
+          {done?.consent && (
+            <label className="mt-2 flex min-h-6 items-start gap-3">
+              <input
+                type="checkbox"
+                checked={isAgreedAsBefore}
+                className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
+                onChange={({ currentTarget: { checked, form } }) => {
+                  setIsAgreedAsBefore(checked)
+                  const consent = form?.elements.namedItem('consent')
+                  if (consent instanceof HTMLInputElement) consent.checked = checked
+                }}
+              />
+              {say('write.asBefore')}
+            </label>
+          )}
           <Problem text={answer && 'problem' in answer ? answer.problem : null} />
           <div className="mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
             <button className={`btn ${others.length > 0 ? 'btn-quiet' : 'btn-primary'}`}>
@@ -197,6 +220,6 @@ function savedWords({ consent, name, state, count }: Saved['saved']): string {
 }
 
 function foundValues(found: ReadReview, at: number) {
-  const { rating, body, author_name, written_at } = valuesFound(found)
-  return { number: at + 1, rating, body, author_name, written_at }
+  const { rating, body, author_name, role, company, written_at } = valuesFound(found)
+  return { number: at + 1, rating, body, author_name, role, company, written_at }
 }

@@ -1,4 +1,4 @@
-import { sourcePolicies } from '../intake/sourcePolicy'
+import { isOfSite } from '../intake/sourcePolicy'
 import { inAverages, type FacetCount, type Facets } from './facets'
 import { tallyOf, type RatingTally } from './ratingTally'
 import { hasFacetsOf, everything, type Selection } from './selection'
@@ -18,13 +18,9 @@ interface ScopeTotals {
   byListing: Record<string, number>
 }
 
-const isOfSite = ({ source }: Facets) => sourcePolicies[source].typedBy === 'site'
-
 /** Whether a selection has nothing but reviews of other sites. */
 const onlySites = ({ sources, listings, forms }: About) =>
-  forms.length === 0 &&
-  listings.length + sources.length > 0 &&
-  sources.every((source) => sourcePolicies[source].typedBy === 'site')
+  forms.length === 0 && listings.length + sources.length > 0 && sources.every(isOfSite)
 
 /** A display of listings, forms or other sites is about these; another one about the whole scope. */
 function isAbout(about: About): (one: Facets) => boolean {
@@ -35,7 +31,7 @@ function isAbout(about: About): (one: Facets) => boolean {
 
 /** The reviews whose ratings are compared: those of customers; in a display of nothing but other sites, theirs. */
 export const isCompared = (about: About): ((one: Facets) => boolean) =>
-  onlySites(about) ? isOfSite : inAverages
+  onlySites(about) ? ({ source }) => isOfSite(source) : inAverages
 
 /** @param counts those of the scope */
 export function scopeTotals(counts: FacetCount[], about: About = everything): ScopeTotals {
@@ -48,7 +44,7 @@ export function scopeTotals(counts: FacetCount[], about: About = everything): Sc
     tally: tally(counts.filter(inAverages)),
     compared: tally((onlySites(about) ? within : counts).filter(isCompared(about))),
     publishableCount: sumOf(within),
-    elsewhereCount: sumOf(within.filter(isOfSite)),
+    elsewhereCount: sumOf(within.filter(({ source }) => isOfSite(source))),
   }
 }
 

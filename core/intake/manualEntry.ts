@@ -14,12 +14,12 @@ const text = (limit: number) =>
     .refine((typed) => typed.length <= limit, { error: messageCode('form.error.long', { limit }) })
     .default('')
 
-const address = text(500).refine(
-  (typed) => typed.trim() === '' || /^https?:\/\/\S+\.\S+$/i.test(typed.trim()),
-  {
+/** People leave out `https://`. */
+const address = text(500)
+  .transform((typed) => (/^[^\s/:@]+\.[^\s:@]{2,}$/.test(typed.trim()) ? `https://${typed.trim()}` : typed))
+  .refine((typed) => typed.trim() === '' || /^https?:\/\/\S+\.\S+$/i.test(typed.trim()), {
     error: messageCode('write.error.address'),
-  },
-)
+  })
 
 const MOST_TAGS = 20
 

@@ -104,6 +104,10 @@ export const ownSources = sources.filter(
   (source) => sourcePolicies[source].typedBy !== 'site' && sourcePolicies[source].isPublic,
 )
 
+/** Reviews that were written on another site, where the shop answers them too. */
+export const siteSources = sources.filter((source) => sourcePolicies[source].typedBy === 'site')
+export const isOfSite = (source: Source): boolean => sourcePolicies[source].typedBy === 'site'
+
 /** The sources of reviews that visitors may see. */
 export const publicSources = sources.filter((source) => sourcePolicies[source].isPublic)
 

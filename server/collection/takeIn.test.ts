@@ -73,6 +73,33 @@ async function state() {
   }
 }
 
+test('a low rating from another site needs no reply here, in counts, lists and the review', async () => {
+  const low = { rating: { value: 1, scale: 5 } }
+  const written = await newIntake()
+  await takeIn(
+    services,
+    shop,
+    {
+      intake: written,
+      actor: asMember(mara),
+      candidates: [brought('ours', low), brought('theirs', { ...low, source: 'listing' })],
+    },
+    going,
+  )
+  const asking = async (needsReply: 'yes' | 'no') => {
+    const asked = reviewFilterSchema.parse({ needsReply })
+    const view = await queueView(services, shop, await readFilter(services, shop, 'approved', asked), 50)
+    return {
+      authors: view.lines.map(({ authorName }) => authorName),
+      total: view.total,
+      facets: view.facets.needsReply,
+    }
+  }
+  const facets = { 0: 1, 1: 1 }
+  expect(await asking('yes')).toEqual({ authors: ['Writer ours'], total: 1, facets })
+  expect(await asking('no')).toEqual({ authors: ['Writer theirs'], total: 1, facets })
+})
+
 describe('an intake', () => {
   test('is stored with counters, search, publication and one log entry for each review', async () => {
     const intake = await bring([

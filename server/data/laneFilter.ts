@@ -1,7 +1,7 @@
 import { keysOf } from '../../core/formats/keysOf'
 import type { Knex } from 'knex'
 import type { ReviewSort } from '../../core/moderation/reviewFilter'
-import type { Source } from '../../core/intake/sourcePolicy'
+import { siteSources, type Source } from '../../core/intake/sourcePolicy'
 import { openStates, type ReviewState } from '../../core/moderation/rules'
 import { countRows } from './countRows'
 
@@ -152,7 +152,11 @@ export function filtered(
       `scope:shop${shopId}${filter.state} AND ({title body author_name}: (${filter.words}))`,
     )
   query.where({ 'review.shop_id': shopId, 'review.state': filter.state })
-  for (const { part, value } of countedIn(filter)) query.where(`review.${columns[part]}`, value)
+  for (const { part, value } of countedIn(filter)) {
+    if (part !== 'needsReply') query.where(`review.${columns[part]}`, value)
+    else if (value) query.where('review.needs_reply', true).whereNotIn('review.source', siteSources)
+    else query.where((no) => no.where('review.needs_reply', false).orWhereIn('review.source', siteSources))
+  }
   if (rarest === 'tagId') query.where('review_tag.tag_id', filter.tagId)
   else if (filter.tagId !== null)
     query.whereRaw(

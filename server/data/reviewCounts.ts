@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { sources, type Source } from '../../core/intake/sourcePolicy'
 import { tallyOf, type RatingTally } from '../../core/curation/ratingTally'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
+import { isOfSite } from '../../core/intake/sourcePolicy'
 import { countRows } from './countRows'
 import { tables } from './schema/tables'
 import { whereOf } from './rows'
@@ -80,7 +81,12 @@ export async function groupsInLane(
       productIds === null ? like(tables.reviewCount.productId, db.raw('NULL')) : tables.reviewCount.productId,
     ),
   })
-  return rows.map((group) => ({ ...group, rating: Math.floor((group.rating + 50) / 100) * 100 }))
+  return rows.map((group) => ({
+    ...group,
+    // On another site a reply is written there.
+    needsReply: group.needsReply && !isOfSite(group.source),
+    rating: Math.floor((group.rating + 50) / 100) * 100,
+  }))
 }
 
 /** Approved reviews that can be shown and count in averages, of the shop or of a product. */

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import { ownSources } from '../../core/intake/sourcePolicy'
+import { isOfSite, ownSources } from '../../core/intake/sourcePolicy'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { signalKinds, type SignalKind } from '../../core/moderation/signal'
 import {
@@ -62,7 +62,11 @@ async function withWords(db: Knex, query: Knex.QueryBuilder): Promise<ReviewLine
       videos: value(z.number(), db.raw(VIDEOS)),
     },
   )
-  return rows.map(({ kinds, ...line }) => ({ ...line, kinds: signalKindsIn(kinds ?? '') }))
+  return rows.map(({ kinds, ...line }) => ({
+    ...line,
+    needsReply: line.needsReply && !isOfSite(line.source),
+    kinds: signalKindsIn(kinds ?? ''),
+  }))
 }
 
 const signalKindsIn = (text: string): SignalKind[] =>

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { isOfSite } from '../../core/intake/sourcePolicy'
 import type { Signal } from '../../core/moderation/signal'
 import { countRows } from './countRows'
 import { presentState } from './presentState'
@@ -55,6 +56,7 @@ export async function findReview(
   const { replyName: name, replyBody: body, replyPostedAt: postedAt, ...review } = found
   return {
     ...review,
+    needsReply: review.needsReply && !isOfSite(review.source),
     reply: name !== null && body !== null && postedAt !== null ? { name, body, postedAt } : null,
   }
 }

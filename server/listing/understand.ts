@@ -34,6 +34,8 @@ export type Understood =
   | { kind: 'refused'; origin: string; refusal: RefusalCode }
   /** An address that is too long, or has a password in it. */
   | { kind: 'unusable' }
+  /** It looks like the name of a business, and no site that is set up knows one like it. */
+  | { kind: 'unknownName' }
   | { kind: 'message' }
 
 /** Recognises addresses, ids and names of outside sites; anything else is a message. */
@@ -47,9 +49,9 @@ export async function understand(services: Services, shop: Shop, typed: string):
   }
   const address = isLine ? firstAddress(text) : null
   if (address && address.length > text.length / 2) return { kind: 'unusable' }
-  if (services.origins.length === 0 || !looksLikeName(text)) return { kind: 'message' }
+  if (!looksLikeName(text)) return { kind: 'message' }
   const suggestions = await suggestAnywhere(services, shop, text)
-  return suggestions.length > 0 ? { kind: 'suggested', suggestions } : { kind: 'message' }
+  return suggestions.length > 0 ? { kind: 'suggested', suggestions } : { kind: 'unknownName' }
 }
 
 async function describeFound(

@@ -6,11 +6,15 @@ import { isBlank, linesOf, trimBlank, type Line } from './lines'
 import { readMailHead } from './mail'
 import { introducedName, readNote, type Note } from './note'
 import { findRating, type GivenRating } from './rating'
+import { signerAbout, type SignerAbout } from './signer'
 
 /** A review found in a pasted text. Places are in UTF-16 units of the given text. */
 export interface ReadReview {
   authorName: string | null
   authorEmail: string | null
+  /** From the signature; empty if it says none. */
+  role: string
+  company: string
   rating: GivenRating | null
   /** ISO date, with the time if given. */
   writtenAt: string | null
@@ -25,10 +29,16 @@ export interface ReadReview {
  * @param today (`YYYY-MM-DD`) for dates without a year, which are the latest past ones; they are ignored without it
  */
 export function readText(text: string, ownNames: string[] = [], today: string | null = null): ReadReview[] {
-  return notesIn(text, ownNames).map((review) => withYear(review, today))
+  return notesIn(text, ownNames).map((review) => ({
+    ...withYear(review, today),
+    ...signerAbout(text, review.authorName ?? ''),
+  }))
 }
 
-function withYear(review: ReadReview, today: string | null): ReadReview {
+/** Before its signature is read. */
+type Unsigned = Omit<ReadReview, keyof SignerAbout>
+
+function withYear(review: Unsigned, today: string | null): Unsigned {
   if (!review.writtenAt?.startsWith('--')) return review
   const writtenAt = today && latestPast(review.writtenAt, today)
   return writtenAt
@@ -36,7 +46,7 @@ function withYear(review: ReadReview, today: string | null): ReadReview {
     : { ...review, writtenAt: null, places: { ...review.places, writtenAt: null } }
 }
 
-function notesIn(text: string, ownNames: string[]): ReadReview[] {
+function notesIn(text: string, ownNames: string[]): Unsigned[] {
   const lines = linesOf(text)
   const mail = readMailHead(lines)
   if (mail) {
@@ -110,7 +120,7 @@ function isListed(note: Note): boolean {
   return note.name !== null && note.words.some(({ text }) => /\p{L}{2}/u.test(text))
 }
 
-function reviews(notes: (Note & { email: string | null })[]): ReadReview[] {
+function reviews(notes: (Note & { email: string | null })[]): Unsigned[] {
   const sure = notes.filter(isReview)
   const kept =
     notes.length > 1 && sure.length * 2 >= notes.length

@@ -256,6 +256,9 @@ export const decideWords = {
     backToList: 'Back to list',
     reply: {
       name: 'Reply in public as {{name}}',
+      nameHere: 'Reply on your own site as {{name}}',
+      onlyHere: 'Shown on your site only.',
+      there: 'Answer on {{site}}',
       hint: 'visitors see it',
       placeholder: 'What would you say to them in person?',
       write: 'Write a reply',

@@ -23,6 +23,7 @@ export const gatherWords = {
     paste: 'Paste what a customer told you: an email, a chat, a note',
     pasteAnything:
       'Paste what a customer told you, or the name or web address of your business on another site',
+    pasteHere: 'Paste what a customer told you, or the web address of a sheet or page with your reviews',
     add: 'Add a review yourself',
     take: 'Use this',
     mayWrite: 'Who can leave a review:',

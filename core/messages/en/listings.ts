@@ -1,7 +1,13 @@
 export const listingWords = {
   listings: {
     way: 'Reviews on other sites',
-    wayHint: 'They come here by themselves, with every later one',
+    wayHint: '{{sites}}, a sheet or a page. They come here by themselves, with every later one',
+    wayOfSheets:
+      'From a sheet or page with reviews, they come here by themselves. No other site is set up; whoever installed Elogio can add one.',
+    unknownName:
+      'No business with a name like this was found on {{sites}}. Try fewer words, or paste the address of your page there. If it’s what a customer said, press “Use this”.',
+    noSites:
+      'No other site is set up here, so a name finds nothing. Give the address of a sheet or page with reviews instead. If it’s what a customer said, press “Use this”.',
     connectOne: 'Connect a listing or sheet',
     title: 'Connect a listing or sheet',
     back: 'Gather',

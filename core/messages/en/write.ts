@@ -30,6 +30,7 @@ export const writeWords = {
     companyLogo: 'Company logo',
     agreed: 'The customer agreed to this being shown',
     agreedHint: 'Without this, visitors never see it.',
+    asBefore: 'Permission as for the last one: the customer agreed',
     waiting: 'Leave it waiting',
     tags: 'Tags',
     tagsHint: 'separated by commas; only you',
