@@ -1,4 +1,4 @@
-import { data, Form, redirect } from 'react-router'
+import { data, Form, redirect, useNavigation } from 'react-router'
 import { z } from 'zod'
 import { say } from '../../core/messages/say/frame'
 import { Wordmark } from '../components/Wordmark'
@@ -54,6 +54,7 @@ export function headers({ actionHeaders }: Route.HeadersArgs) {
 }
 
 export default function SignIn({ loaderData: { demo }, actionData }: Route.ComponentProps) {
+  const isSigningIn = useNavigation().state !== 'idle'
   return (
     <div className="grid min-h-dvh place-items-center bg-deep p-6">
       <title>{`${say('account.signIn')} · Elogio`}</title>
@@ -84,7 +85,9 @@ export default function SignIn({ loaderData: { demo }, actionData }: Route.Compo
             autoComplete="current-password"
             defaultValue={demo?.password}
           />
-          <button className="btn btn-primary mt-1">{say('account.signIn')}</button>
+          <button className="btn btn-primary mt-1" aria-busy={isSigningIn}>
+            {say(isSigningIn ? 'account.signingIn' : 'account.signIn')}
+          </button>
         </Form>
       </main>
     </div>

@@ -20,9 +20,9 @@ test('points stand with their sign, and only what holds without any is said to h
     <Why {...page} state="held" score={18} signals={signals} isVerified={false} />,
   )
   expect([...html.matchAll(/<b[^>]*>([^<]+)<\/b>/g)].map(([, words]) => words)).toEqual([
-    '30 for',
+    '+30',
     'reason it’s held',
-    '12 against',
+    '−12',
   ])
 })
 
@@ -31,8 +31,8 @@ test('a link of a stranger holds by itself, one of a buyer only counts', () => {
     renderToStaticMarkup(
       <Why {...page} state="held" score={36} signals={[signal('link', 36)]} isVerified={isVerified} />,
     )
-  expect(wordsFor(false)).toContain('36 for, and holds it: not a verified buyer')
-  expect(wordsFor(true)).toContain('>36 for<')
+  expect(wordsFor(false)).toContain('+36, and holds it: not a verified buyer')
+  expect(wordsFor(true)).toContain('>+36<')
 })
 
 test('points that the shop taught name the decisions they come from', () => {

@@ -137,7 +137,9 @@ export default function ListingPage({ loaderData, params }: Route.ComponentProps
           {state !== 'disconnected' && (
             <>
               <p className="flex flex-wrap items-center gap-x-3">
-                {say('listings.here', { count: listing.publishable })}
+                {listing.publishable === 0
+                  ? say('listings.hereNone')
+                  : say('listings.here', { count: listing.publishable })}
                 <Link to={`/s/${params.shop}/decide?source=listing&lane=approved`} className="part">
                   {say('listings.seeReviews')}
                 </Link>

@@ -33,9 +33,14 @@ export function PublishPanel({
     latest.current = view
   }, [view])
   const [failed, setFailed] = useState(false)
+  const [isJudging, setIsJudging] = useState(false)
+  const isPublishing = isJudging || live.state !== 'idle'
   const publish = () => {
     setFailed(false)
-    void judgeAndPublish().catch(() => setFailed(true))
+    setIsJudging(true)
+    void judgeAndPublish()
+      .catch(() => setFailed(true))
+      .finally(() => setIsJudging(false))
   }
   const judgeAndPublish = async () => {
     const judged = latest.current
@@ -55,8 +60,17 @@ export function PublishPanel({
   useEffect(() => {
     if (!publishing.current || first) return
     publishing.current = false
-    firstPublished()
+    // Who went on with something else is not interrupted.
+    if (!wentOn.current) firstPublished()
   }, [first, firstPublished])
+  const wentOn = useRef(false)
+  useEffect(() => {
+    const goOn = () => {
+      wentOn.current = true
+    }
+    document.addEventListener('input', goOn)
+    return () => document.removeEventListener('input', goOn)
+  }, [])
   return (
     <>
       {problem && (
@@ -81,22 +95,25 @@ export function PublishPanel({
         <button
           type="button"
           className="btn btn-primary btn-low order-last"
+          aria-busy={isPublishing}
           onClick={() =>
             afterSaving(() => {
               publishing.current = true
+              wentOn.current = false
               publish()
             })
           }
         >
-          {say('show.makeFirstLive')}
+          {say(isPublishing ? 'show.publishing' : 'show.makeFirstLive')}
         </button>
       ) : (
         <button
           type="button"
           className="btn btn-primary btn-low order-last"
+          aria-busy={isPublishing}
           onClick={() => afterSaving(() => setOpen(true))}
         >
-          {say('show.makeLive', { count })}
+          {isPublishing ? say('show.publishing') : say('show.makeLive', { count })}
         </button>
       )}
       {faults.length > 0 && (

@@ -41,6 +41,8 @@ export default function Displays({ loaderData, params }: Route.ComponentProps) {
   const { displays, unreadable, counts } = loaderData
   const manage = useFetcher<Done | { problem: string }>({ key: 'manage' })
   const { live, differing } = counts
+  const done = manage.data && 'words' in manage.data ? manage.data : null
+  const isInCard = displays.some(({ key }) => key === done?.key)
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto px-6 py-6">
       <title>{`${say('show.title')} · Elogio`}</title>
@@ -52,7 +54,7 @@ export default function Displays({ loaderData, params }: Route.ComponentProps) {
                 differing > 0
                   ? say('show.differs', { count: differing })
                   : live > 0
-                    ? say('show.allSame')
+                    ? say('show.seenOnSite', { count: counts.seen, all: live })
                     : ''
               }`}
         </h1>
@@ -68,11 +70,17 @@ export default function Displays({ loaderData, params }: Route.ComponentProps) {
           <SearchBox label={say('show.find')} />
         </div>
       )}
-      <Outcome shop={params.shop} outcome={manage.data} />
+      {!isInCard && <Outcome shop={params.shop} outcome={manage.data} />}
       {counts.matching === 0 && counts.all > 0 && <p className="mt-5 text-soft">{say('show.noneFound')}</p>}
       <ul className="mt-5 grid grid-cols-[minmax(0,1fr)] gap-5 md:grid-cols-2 xl:grid-cols-3">
         {displays.map((card) => (
-          <DisplayCard key={card.key} shop={params.shop} card={card} act={manage.Form} />
+          <DisplayCard
+            key={card.key}
+            shop={params.shop}
+            card={card}
+            act={manage.Form}
+            outcome={card.key === done?.key ? done : null}
+          />
         ))}
         {unreadable.map(({ key, name }) => (
           <li key={key} className="panel px-5 py-4">
@@ -113,11 +121,14 @@ function Outcome({ shop, outcome }: { shop: string; outcome: Done | { problem: s
 
 function DisplayCard({
   shop,
-  card: { key, name, sentence, state, changes, preview, look, pages, seenAt },
+  card: { key, name, sentence, state, wasPublished, changes, preview, look, pages, seenAt },
   act: Act,
+  outcome,
 }: {
   shop: string
   card: Card
+  /** What was just done with it. */
+  outcome: Done | null
   act: ReturnType<typeof useFetcher>['Form']
 }) {
   const small = /class="eg eg-(badge|ratingLine)/.test(preview.html)
@@ -154,10 +165,15 @@ function DisplayCard({
           </span>
         </h2>
         <p className="text-soft">{sentence}.</p>
+        {outcome && (
+          <div className="relative z-10">
+            <Outcome shop={shop} outcome={outcome} />
+          </div>
+        )}
         <div className="mt-auto flex items-end justify-between gap-3 pt-1 text-[13px]">
           <p className="min-w-0 text-soft">
             {pages.length === 0 ? (
-              say(state === 'draft' ? 'show.nowhereYet' : 'show.nowhere')
+              say(state !== 'draft' ? 'show.nowhere' : wasPublished ? 'show.unpublished' : 'show.nowhereYet')
             ) : (
               <>
                 <span className="block truncate">{say('show.standsOn', { page: pathOf(pages[0]!) })}</span>

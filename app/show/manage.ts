@@ -16,6 +16,7 @@ const asked = z.discriminatedUnion('intent', [
 
 /** The result of an action on a display, with its undo. */
 export interface Done {
+  key: string
   words: string
   undo: { key: string; live: 'yes' | 'no' } | null
 }
@@ -33,7 +34,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   if (wish.intent === 'restoreDisplay') {
     const name = await elogio.restoreDisplay(shop, actor, wish.key, wish.live === 'yes')
     if (!name) throw missing()
-    return { words: say('show.isBack', { name }), undo: null } satisfies Done
+    return { key: wish.key, words: say('show.isBack', { name }), undo: null } satisfies Done
   }
   const outcome =
     wish.intent === 'down'
@@ -41,6 +42,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
       : await elogio.removeDisplay(shop, actor, wish.key)
   if (!outcome) throw missing()
   return {
+    key: wish.key,
     words: say(wish.intent === 'down' ? 'show.isDown' : 'show.isRemoved', { name: outcome.name }),
     undo: { key: wish.key, live: outcome.wasLive ? 'yes' : 'no' },
   } satisfies Done

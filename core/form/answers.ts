@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Answer } from '../intake/answer'
+import { dayFirstDate } from '../formats/dayFirstDate'
 import { messageCode } from '../messages/code'
 import { answerField, askedQuestions } from './askedQuestions'
 import { LONG_ANSWER_LIMIT, SHORT_ANSWER_LIMIT } from './choices'
@@ -17,10 +18,8 @@ const typed = (limit: number) =>
     })
 
 /** Empty is no answer. */
-function isDay(text: string): boolean {
-  const at = /^\d{4}-\d\d-\d\d$/.test(text) ? new Date(text) : null
-  return text === '' || (at !== null && !isNaN(Number(at)) && at.toISOString().startsWith(text))
-}
+/** Of "2026-05-31". */
+const DAY_LENGTH = 10
 
 /** What a question accepts, as the text that is stored. */
 function answerTo({ kind, options, steps, required }: Question) {
@@ -37,7 +36,9 @@ function answerTo({ kind, options, steps, required }: Question) {
     date: () =>
       z
         .string({ error: messageCode('form.error.date') })
-        .refine(isDay, { error: messageCode('form.error.date') }),
+        // Browsers send ISO dates; without their field people type what their language writes.
+        .transform((given) => (given.trim() === '' ? '' : dayFirstDate(given)))
+        .refine((day) => day === '' || day?.length === DAY_LENGTH, { error: messageCode('form.error.date') }),
     scale: () =>
       z
         .string({ error: notOffered })

@@ -106,12 +106,15 @@ export async function displaysOfShop(
   }
 }
 
-/** How many displays a shop has, how many of them are published, and how many of these have another draft. */
+/**
+ * How many displays a shop has, how many of them are published, how many of these were seen on a page, and how many
+ * have another draft.
+ */
 export async function displayCounts(
   db: Knex,
   shopId: number,
   words = '',
-): Promise<{ matching: number; all: number; live: number; differing: number }> {
+): Promise<{ matching: number; all: number; live: number; seen: number; differing: number }> {
   const counts = await readOne(
     ofShop(db, shopId)
       .leftJoin('display_version AS draft', 'draft.id', 'draft_version_id')
@@ -119,6 +122,12 @@ export async function displayCounts(
     {
       all: value(z.number(), db.raw('count(*)')),
       live: value(z.number(), db.raw('count(live.id)')),
+      seen: value(
+        z.number(),
+        db.raw(
+          'ifnull(sum(live.id IS NOT NULL AND EXISTS (SELECT 1 FROM display_seen WHERE display_id = display.id)), 0)',
+        ),
+      ),
       differing: value(z.number(), db.raw('ifnull(sum(live.configuration <> draft.configuration), 0)')),
     },
   )
@@ -140,6 +149,14 @@ export async function liveConfigurations(db: Knex, shopId: number, limit: number
   )
   return rows.flatMap(({ configuration }) => configuration ?? [])
 }
+
+/** Whether any version of a display was ever published. */
+export const wasEverPublished = (db: Knex, shopId: number, displayId: number): Promise<boolean> =>
+  hasRows(
+    db('display_version')
+      .where(whereOf(tables.displayVersion, { shopId, displayId }))
+      .whereNotNull('published_at'),
+  )
 
 /** The oldest display of a shop. */
 export async function firstDisplay(db: Knex, shopId: number): Promise<{ key: string; live: boolean } | null> {

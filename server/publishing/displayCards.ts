@@ -3,7 +3,7 @@ import { changedParts } from '../../core/display/changedParts'
 import { CARDS_OF_PAGE } from '../../core/display/paging'
 import { sentenceText } from '../../core/messages/display/sentence'
 import { renderDisplay, type RenderedDisplay } from '../../onsite/render'
-import { displayCounts, displaysOfShop } from '../data/displays'
+import { displayCounts, displaysOfShop, wasEverPublished } from '../data/displays'
 import { snapshotsOf } from '../data/snapshots'
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
@@ -43,6 +43,7 @@ export async function displayCards(
       name,
       sentence: sentenceText(configuration, names()),
       state: live === null ? 'draft' : changes > 0 ? 'draftDiffers' : 'live',
+      wasPublished: live !== null || (await wasEverPublished(db, shop.id, id)),
       changes,
       preview:
         (live && changes === 0 && asPublished(snapshots.get(id), live.id)) ||

@@ -105,6 +105,8 @@ export interface DisplayCard {
   name: string
   sentence: string
   state: 'draft' | 'draftDiffers' | 'live'
+  /** Whether any version was ever published. */
+  wasPublished: boolean
   /** The number of parts of the draft that are not published. */
   changes: number
   preview: RenderedDisplay

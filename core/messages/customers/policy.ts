@@ -43,7 +43,7 @@ export const policy = {
   scope: 'Next to a product, it’s the average of the reviews of that product.',
   shown: 'Which reviews a page shows',
   shownWhy: 'A page that shows only some of them says that {{shop}} selected them, and from how many.',
-  selectedBy: 'These displays select by:',
+  selectedBy: 'These pages select by:',
   selects: {
     ratings: 'rating: {{ratings}}',
     tags: 'topic: {{tags}}',

@@ -79,7 +79,7 @@ export const formWords = {
     preview: 'The form as customers see it',
     sentence:
       '[writers] can write about [product]{, with [photos]}{, and answer [questions]}{, until [until]}; reviews [arrivals]{ and get the tag [tag]}; afterwards they [thanks]{ and get [coupon]}',
-    arrives: { waiting: 'wait for you', approved: 'are shown at once unless something is found' },
+    arrives: { waiting: 'wait for you', approved: 'are shown at once, unless a rule holds them back' },
     arrive: 'Reviews',
     rulesStronger: 'Rules are stronger: what looks like spam is held back either way.',
     tag: 'Tag',

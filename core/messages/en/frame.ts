@@ -61,6 +61,7 @@ export const frameWords = {
   },
   account: {
     signIn: 'Sign in',
+    signingIn: 'Signing in…',
     email: 'Email',
     password: 'Password',
     wrong: 'Wrong email or password.',
