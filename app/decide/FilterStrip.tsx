@@ -1,11 +1,12 @@
 import type { ProductChoices } from '../../server/collection/productChoices'
 import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link } from 'react-router'
 import { isNarrowed, reviewSorts, WHOLE_SHOP, type ReviewFilter } from '../../core/moderation/reviewFilter'
 import { say } from '../../core/messages/say/decide'
 import type { Facets } from '../../server/moderation/facets'
 import { Stitches } from '../components/RatingMark'
 import { queuePath } from './address'
+import { Days } from './Days'
 import { choiceWords, type Titles } from './filterWords'
 import { FilterSelect, MoreFilters, type FilterChoice, type FilterChoices } from './MoreFilters'
 import type { OpenStrip } from './FilterSentence'
@@ -22,6 +23,8 @@ interface FilterGiven {
   forms: { value: string }[]
   answers: { value: string }[]
   titles: Titles
+  /** In the shop’s time zone. */
+  today: string
   open: OpenStrip
   close: () => void
 }
@@ -36,6 +39,7 @@ export function FilterStrip({
   forms,
   answers,
   titles,
+  today,
   open,
   close,
 }: FilterGiven) {
@@ -52,7 +56,8 @@ export function FilterStrip({
   // A search can only be sorted by arrival.
   const sorts = filter.q ? (['newest', 'oldest'] as const) : reviewSorts
   // The counters don't cover search, tags and dates, and numbers that ignore them would mislead.
-  const exact = !filter.q && !filter.tag && !filter.form && !filter.answer && !filter.from && !filter.to
+  const exact =
+    !filter.q && !filter.tag && !filter.form && !filter.answer && !filter.media && !filter.from && !filter.to
   const choices = choicesOf(facets, { products, tags, forms, answers })
   return (
     <div
@@ -78,7 +83,7 @@ export function FilterStrip({
         </Row>
       )}
       {open === 'dates' ? (
-        <Days shop={shop} filter={filter} />
+        <Days shop={shop} filter={filter} today={today} />
       ) : open === 'and' ? (
         <MoreFilters
           filter={filter}
@@ -98,7 +103,7 @@ export function FilterStrip({
             )
           }
         >
-          <Days shop={shop} filter={filter} />
+          <Days shop={shop} filter={filter} today={today} />
         </MoreFilters>
       ) : (
         open !== 'sort' &&
@@ -159,6 +164,7 @@ function choicesOf(
     tag: tags.map((value) => ({ value, count: null })),
     form: forms.map(({ value }) => ({ value, count: null })),
     answer: answers.map(({ value }) => ({ value, count: null })),
+    media: ['photo', 'video'].map((value) => ({ value, count: null })),
   }
 }
 
@@ -210,39 +216,5 @@ function ChoiceLink({
     >
       {children}
     </Link>
-  )
-}
-
-function Days({ shop, filter }: { shop: string; filter: ReviewFilter }) {
-  const navigate = useNavigate()
-  const day = (end: 'from' | 'to') => (
-    <label className="flex items-center gap-2">
-      <span className="text-soft">{say(`decide.filter.dates.${end}`)}</span>
-      <input
-        type="date"
-        name={end}
-        defaultValue={filter[end] ?? ''}
-        className="input input-sm w-36 border-edge"
-        onChange={(event) => {
-          const value = event.currentTarget.value
-          // An incomplete date has no value. Navigating then would remove the field.
-          if (value || event.currentTarget.validity.valid)
-            void navigate(queuePath(shop, null, { ...filter, [end]: value || undefined }))
-        }}
-      />
-    </label>
-  )
-  return (
-    <div
-      role="group"
-      aria-label={say('decide.filter.dates.name')}
-      className="flex flex-wrap items-center gap-3"
-    >
-      <span className="text-[13px] text-soft" aria-hidden="true">
-        {say('decide.filter.dates.name')}
-      </span>
-      {day('from')}
-      {day('to')}
-    </div>
   )
 }

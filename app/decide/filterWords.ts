@@ -15,6 +15,7 @@ export const stripParts = [
   'tag',
   'form',
   'answer',
+  'media',
   'dates',
 ] as const
 export type StripPart = (typeof stripParts)[number]
@@ -36,6 +37,8 @@ export function choiceWords(part: FilterPart, value: string, titles: Titles): st
       return say(`decide.filter.source.${value as Source}`)
     case 'language':
       return value === '-' ? say('decide.filter.language.none') : languageName(value)
+    case 'media':
+      return say(`decide.filter.media.${value as 'photo' | 'video'}`)
     case 'bought':
     case 'words':
     case 'needsReply':

@@ -2,7 +2,7 @@ import { Download } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { Link, Outlet } from 'react-router'
 import { may } from '../../core/account/permissions'
-import { spokenMoment, wholeDays } from '../../core/formats/dates'
+import { dayIn, spokenMoment, wholeDays } from '../../core/formats/dates'
 import { isNarrowed } from '../../core/moderation/reviewFilter'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { countWordFirst } from '../../core/messages/countWord'
@@ -41,6 +41,7 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     ...(await context.elogio.queueNames(shop, search)),
     search,
     at: now,
+    today: dayIn(shop.timeZone, now),
     oldest: oldest && { ...oldest, days: wholeDays(oldest.receivedAt, now) },
     languages: shop.languages,
     mayDownload: may(shop.role, 'downloads'),
@@ -136,6 +137,7 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
             facets={loaderData.facets}
             products={products}
             {...{ tags, forms, answers, titles }}
+            today={loaderData.today}
             open={open}
             close={() => setOpen(null)}
           />

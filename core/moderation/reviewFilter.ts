@@ -35,6 +35,7 @@ export const reviewFilterSchema = z.object({
     .regex(/^[a-z0-9]+:./)
     .optional()
     .catch(undefined),
+  media: z.enum(['photo', 'video']).optional().catch(undefined),
   from: day.optional().catch(undefined),
   to: day.optional().catch(undefined),
   q: z.string().trim().min(1).max(200).optional().catch(undefined),
@@ -55,6 +56,7 @@ const filterParts = [
   'tag',
   'form',
   'answer',
+  'media',
   'from',
   'to',
   'q',

@@ -23,6 +23,7 @@ export interface LaneFilter {
   /** -1 for an unknown form. */
   formId: number | null
   answer: { question: string; value: string } | null
+  media: 'photo' | 'video' | null
   /** Received from this moment on, and before that one. */
   from: string | null
   before: string | null
@@ -30,6 +31,9 @@ export interface LaneFilter {
   words: string | null
   sort: ReviewSort
 }
+
+/** On another site the shop replies there. */
+const NEEDS_NO_REPLY = `(review.needs_reply = 0 OR review.source IN (${siteSources.map(() => '?').join(', ')}))`
 
 export const wholeLane = (state: ReviewState): LaneFilter => ({
   state,
@@ -43,6 +47,7 @@ export const wholeLane = (state: ReviewState): LaneFilter => ({
   tagId: null,
   formId: null,
   answer: null,
+  media: null,
   from: null,
   before: null,
   words: null,
@@ -69,10 +74,8 @@ export function countedIn(filter: LaneFilter): { part: CountedPart; value: strin
   })
 }
 
-export function hasCounters({ tagId, formId, answer, from, before, words }: LaneFilter): boolean {
-  return (
-    tagId === null && formId === null && answer === null && from === null && before === null && words === null
-  )
+export function hasCounters({ tagId, formId, answer, media, from, before, words }: LaneFilter): boolean {
+  return [tagId, formId, answer, media, from, before, words].every((part) => part === null)
 }
 
 /** Whether words are all that a filter asks for. */
@@ -155,7 +158,7 @@ export function filtered(
   for (const { part, value } of countedIn(filter)) {
     if (part !== 'needsReply') query.where(`review.${columns[part]}`, value)
     else if (value) query.where('review.needs_reply', true).whereNotIn('review.source', siteSources)
-    else query.where((no) => no.where('review.needs_reply', false).orWhereIn('review.source', siteSources))
+    else query.whereRaw(NEEDS_NO_REPLY, siteSources)
   }
   if (rarest === 'tagId') query.where('review_tag.tag_id', filter.tagId)
   else if (filter.tagId !== null)
@@ -173,10 +176,17 @@ export function filtered(
         [question, value],
       )
   }
+  // The condition of the partial index.
+  if (filter.media !== null) query.whereRaw(`review.photos > 0 AND ${HAS_MEDIA[filter.media]}`)
   if (filter.from !== null) query.where('review.received_at', '>=', filter.from)
   if (filter.before !== null) query.where('review.received_at', '<', filter.before)
   return query
 }
+
+const hasPhotoThat = (is: string) => `EXISTS (
+  SELECT 1 FROM version_photo JOIN photo ON photo.id = version_photo.photo_id
+  WHERE version_photo.version_id = review.current_version_id AND photo.video ${is})`
+const HAS_MEDIA = { photo: hasPhotoThat('IS NULL'), video: hasPhotoThat('IS NOT NULL') }
 
 /** A CROSS JOIN keeps SQLite from changing the order of the tables. */
 function tablesFor(filter: LaneFilter, rarest: LeadingPart | null): string {
@@ -190,6 +200,7 @@ function tablesFor(filter: LaneFilter, rarest: LeadingPart | null): string {
       return `review INDEXED BY review_by_form${thenWords}`
     default: {
       if (filter.words !== null) return 'review_text CROSS JOIN review ON review.id = review_text.rowid'
+      if (rarest === null && filter.media !== null) return 'review INDEXED BY review_with_media'
       const { column } = sortKey(filter)
       if (column !== 'id') return `review INDEXED BY review_by_lane_${column}`
       return `review INDEXED BY ${rarest === null ? 'review_by_lane' : `review_by_lane_${columns[rarest]}`}`

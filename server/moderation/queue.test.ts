@@ -10,6 +10,9 @@ import { variedSentence } from '../../tests/support/submissions'
 import { addMember, addShop, send, testServices, type TestMember } from '../../tests/support/shop'
 import { HELD_FROM } from '../../core/moderation/rules'
 import { fullTextQuery } from '../../core/moderation/searchWords'
+import { reviewFilterSchema } from '../../core/moderation/reviewFilter'
+import { findReview } from '../data/reviewReading'
+import { readFilter } from './readFilter'
 import { decide } from './decide'
 import { canUndo, latestOwnAct } from './latestOwnAct'
 import { laneToOpen, neighbours, queueView } from './queue'
@@ -41,6 +44,32 @@ describe('a lane', () => {
     const fives = await queueView(services, shop, { ...wholeLane('waiting'), rating: 500 }, 10)
     expect([fives.lines.length, fives.total]).toEqual([3, 3])
     expect((await queueView(services, shop, { ...wholeLane('waiting'), rating: 200 }, 10)).total).toBe(0)
+  })
+  test('is narrowed to those with a photo or a video', async () => {
+    const { db } = services
+    const videos = { Photo: null, Video: 'a.mp4', Neither: undefined }
+    for (const [author_name, video] of Object.entries(videos)) {
+      const sent = await send(services, 'wrenfield', {
+        author_name,
+        body: variedSentence(author_name.length),
+      })
+      if (video === undefined) continue
+      const { id, versionId } = (await findReview(db, shop.id, sent))!
+      const [photo_id] = await db('photo').insert({
+        ...{ shop_id: shop.id, review_id: id, public_id: services.newId(), name: author_name, small: '' },
+        ...{ width: 1, height: 1, alt: '', created_at: '', video },
+      })
+      await db('version_photo').insert({ shop_id: shop.id, version_id: versionId, photo_id, position: 0 })
+      await db('review').where({ id }).update({ photos: 1 })
+    }
+    const shown = async (media: string, sort = 'newest') => {
+      const filter = await readFilter(services, shop, 'waiting', reviewFilterSchema.parse({ media, sort }))
+      const { lines, total } = await queueView(services, shop, filter, 10)
+      return [lines.map(({ authorName }) => authorName), total]
+    }
+    expect(await shown('photo')).toEqual([['Photo'], 1])
+    expect(await shown('video', 'lowest')).toEqual([['Video'], 1])
+    expect((await shown('nonsense'))[1]).toBe(3)
   })
   test('shows each review’s reasons, proof and language', async () => {
     await send(services, 'wrenfield', {

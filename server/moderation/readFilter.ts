@@ -41,6 +41,7 @@ export async function readFilter(
     tagId: asked.tag === undefined ? null : ((await findTag(db, shop.id, asked.tag))?.id ?? -1),
     formId: asked.form === undefined ? null : ((await findForm(db, shop.id, asked.form))?.id ?? -1),
     answer: asked.answer === undefined ? null : answerIn(asked.answer),
+    media: asked.media ?? null,
     from: asked.from === undefined ? null : startOfDay(shop.timeZone, asked.from),
     before: asked.to === undefined ? null : startOfDay(shop.timeZone, asked.to, 1),
     words,

@@ -11,6 +11,7 @@ import { headingWords } from './heading'
 import { jobWords } from './jobs'
 import { learningWords } from './learning'
 import { listingWords } from './listings'
+import { logWords } from './log'
 import { narrowWords } from './narrow'
 import { onlyHereWords } from './onlyHere'
 import { ownCssWords } from './ownCss'
@@ -41,6 +42,7 @@ export const ownerTexts = {
   ...formWords,
   ...previewWords,
   ...headingWords,
+  ...logWords,
   ...narrowWords,
   ...onlyHereWords,
   ...ownCssWords,

@@ -1,6 +1,7 @@
 import { frameWords } from '../en/frame'
 import { reviewWords } from '../en/review'
 import { decideWords } from '../en/decide'
+import { logWords } from '../en/log'
 import { signalWords } from '../en/signals'
 import { groupWords } from '../en/groups'
 import { photoWords } from '../en/photos'
@@ -12,6 +13,7 @@ export const say = sayOf(
   frameWords,
   reviewWords,
   decideWords,
+  logWords,
   signalWords,
   groupWords,
   photoWords,

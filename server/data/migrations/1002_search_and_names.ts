@@ -1,10 +1,11 @@
 import type { Knex } from 'knex'
-import { customerText, indexCustomers, indexText, reviewSearched } from '../schema/counts'
+import { customerText, indexCustomers, indexText, reviewSearched, reviewWithMedia } from '../schema/counts'
 import { productText } from '../schema/products'
 
 /** Every form has a name; an index for the words of products; reviews in every script are found by their words. */
 export async function up(db: Knex): Promise<void> {
   await db.raw('ALTER TABLE shop ADD COLUMN "first_steps_away" INTEGER NOT NULL DEFAULT 0')
+  await db.raw(reviewWithMedia)
   for (const statement of productText) await db.raw(statement)
   await db.raw('INSERT INTO product_text (rowid, search_text) SELECT id, search_text FROM product')
   for (const statement of customerText) await db.raw(statement)

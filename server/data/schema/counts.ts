@@ -114,6 +114,9 @@ export const reviewSearched = `CREATE TRIGGER review_searched AFTER UPDATE OF cu
     ${indexText('review.id = new.id')};
   END`
 
+/** Few reviews have photos or videos. */
+export const reviewWithMedia = `CREATE INDEX review_with_media ON review (shop_id, state, id) WHERE photos > 0`
+
 export const counts = [
   created(reviewCount),
   created(laneCount),
@@ -159,6 +162,7 @@ export const counts = [
     scope, title, body, author_name,
     ${TOKENS}, prefix = '2 3 4 5 6 7 8'
   )`,
+  reviewWithMedia,
   reviewSearched,
   ...customerText,
 
