@@ -109,7 +109,7 @@ test('a site whose access key was withdrawn says so first, and takes the new one
     await page.press('Disconnect and remove its reviews')
     await page.sees('its reviews were removed')
     await page.press('Undo')
-    await page.sees(/50 reviews of it can be shown/)
+    await page.sees(/50 of its reviews are ready to show/)
   })
 })
 

@@ -1,6 +1,8 @@
+import { useEffect } from 'react'
 import { data, Form, redirect, useNavigation } from 'react-router'
 import { z } from 'zod'
 import { say } from '../../core/messages/say/frame'
+import { forgetFound } from '../find/recent'
 import { Wordmark } from '../components/Wordmark'
 import { waitWords } from '../waitWords'
 import { formFields } from '../readForm'
@@ -55,6 +57,7 @@ export function headers({ actionHeaders }: Route.HeadersArgs) {
 
 export default function SignIn({ loaderData: { demo }, actionData }: Route.ComponentProps) {
   const isSigningIn = useNavigation().state !== 'idle'
+  useEffect(forgetFound, [])
   return (
     <div className="grid min-h-dvh place-items-center bg-deep p-6">
       <title>{`${say('account.signIn')} · Elogio`}</title>

@@ -1,14 +1,15 @@
 import { ChevronDown } from 'lucide-react'
-import type { ReactNode } from 'react'
+import { lazy, Suspense, type ReactNode } from 'react'
 import { Form, Link } from 'react-router'
 import { say } from '../../core/messages/say/frame'
-import { FindButton } from '../find/FindButton'
-import { forgetFound } from '../find/recent'
-import { Notices } from '../shop/Notices'
 import { Menu } from './Menu'
 import { ThemeChoice } from './ThemeChoice'
 import { Steps, type StepCounts } from './Steps'
 import { Wordmark } from './Wordmark'
+
+// Both come after the page itself.
+const FindButton = lazy(() => import('../find/FindButton'))
+const Notices = lazy(() => import('../shop/Notices'))
 
 interface BandShop {
   slug: string
@@ -37,8 +38,12 @@ export function Band({
       </Link>
       <Steps shop={shop.slug} counts={counts} isOwner={shop.isOwner} />
       <div className="relative z-40 ml-auto flex min-w-0 items-center gap-2 bg-deep lg:gap-6 lg:pl-5">
-        <Notices shop={shop.slug} />
-        <FindButton shop={shop.slug} isOwner={shop.isOwner} />
+        <Suspense>
+          <Notices shop={shop.slug} />
+        </Suspense>
+        <Suspense>
+          <FindButton shop={shop.slug} isOwner={shop.isOwner} />
+        </Suspense>
         <Menu
           name={say('account.shops')}
           label={
@@ -75,7 +80,7 @@ export function Band({
           <p className="px-3 pb-2 text-soft">{member.email}</p>
           <MenuLink to={`/s/${shop.slug}/settings`}>{say('frame.settings')}</MenuLink>
           <ThemeChoice />
-          <Form method="post" action="/sign-out" onSubmit={forgetFound}>
+          <Form method="post" action="/sign-out">
             <button className="w-full cursor-pointer rounded-lg px-3 py-2 text-left hover:bg-wash">
               {say('account.signOut')}
             </button>

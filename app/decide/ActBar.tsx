@@ -142,7 +142,7 @@ export function ActBar({
             say('decide.last')
           )}
         </span>
-        <UndoLast {...{ shop, lastAct, canUndo }} review={review.publicId} problem={problem || message} />
+        <UndoLast {...{ shop, lastAct, canUndo }} problem={problem || message} />
       </div>
     </>
   )

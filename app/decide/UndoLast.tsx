@@ -11,29 +11,14 @@ export interface LastAct {
   count: number
 }
 
-/** The review under which each last act was said first. */
-const said = new Map<string, string>()
-
-/** Whether an act is still news: it is said once, not again beside other reviews. */
-function isNews({ number }: LastAct, shop: string, review: string): boolean {
-  // The server says it with each page.
-  if (typeof document === 'undefined') return true
-  const key = `${shop} ${number}`
-  if (!said.has(key)) said.set(key, review)
-  return said.get(key) === review
-}
-
 /** The last decision, announced to screen readers, with its undo. */
 export function UndoLast({
   shop,
-  review,
   lastAct,
   canUndo,
   problem,
 }: {
   shop: string
-  /** The open one. */
-  review: string
   lastAct: LastAct | null
   canUndo: boolean
   problem?: string
@@ -47,7 +32,7 @@ export function UndoLast({
   useUndoShortcut(undo)
   const wrong = fetcher.data?.problem || problem
   const done = lastAct ? doneWords(lastAct) : ''
-  const words = wrong || (lastAct && isNews(lastAct, shop, review) ? done : '')
+  const words = wrong || done
   return (
     <span className="order-2 ml-auto flex min-w-0 items-center gap-3 lg:order-none">
       <span

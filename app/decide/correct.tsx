@@ -76,7 +76,7 @@ export default function Correct({ loaderData, params }: Route.ComponentProps) {
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
       <title>{`${say('correct.title')} · Elogio`}</title>
-      <div className="mx-auto max-w-[660px]">
+      <div className="max-w-form">
         <h1>{say('correct.title')}</h1>
         <p className="mt-1 text-soft">{say('correct.lead')}</p>
         {view.requested && <p className="mt-3 text-ochre">{say('correct.requested')}</p>}

@@ -31,7 +31,6 @@ export default function EmptyLane({ loaderData, params }: Route.ComponentProps) 
       </div>
       <div className="flex min-h-[72px] items-center border-t border-line bg-paper px-4 py-3 lg:px-9">
         <UndoLast
-          review=""
           shop={params.shop}
           lastAct={loaderData.lastAct}
           canUndo={loaderData.canUndo}

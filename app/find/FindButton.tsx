@@ -1,16 +1,16 @@
 import { Search } from 'lucide-react'
-import { lazy, Suspense, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { useRouteLoaderData } from 'react-router'
 import type { ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/messages/say/frame'
-import { useCharacter } from '../components/useShortcut'
+import { useShortcutsOn } from '../components/shortcutPreference'
 import type { Where } from './results'
 
 /** Loaded when it is opened. */
 const FindDialog = lazy(() => import('./FindDialog'))
 
 /** Opens the search over everything; `/` does so too. */
-export function FindButton({ shop, isOwner }: Pick<Where, 'shop' | 'isOwner'>) {
+export default function FindButton({ shop, isOwner }: Pick<Where, 'shop' | 'isOwner'>) {
   /** Each opening starts with an empty field. */
   const [opened, setOpened] = useState(0)
   const [isOpen, setIsOpen] = useState(false)
@@ -21,7 +21,7 @@ export function FindButton({ shop, isOwner }: Pick<Where, 'shop' | 'isOwner'>) {
     setIsOpen(true)
     dialog.current?.showModal()
   }
-  useCharacter('/', open)
+  useSlash(open)
   const close = () => dialog.current?.close()
   const openList = queue?.search.lane ?? null
   return (
@@ -51,4 +51,27 @@ export function FindButton({ shop, isOwner }: Pick<Where, 'shop' | 'isOwner'>) {
       </dialog>
     </>
   )
+}
+
+/** Of its own, since every page has it, and the package for other keys is large. */
+function useSlash(open: () => void): void {
+  const on = useShortcutsOn()
+  const latest = useRef(open)
+  useEffect(() => {
+    latest.current = open
+  })
+  useEffect(() => {
+    if (!on) return
+    const listen = (event: KeyboardEvent) => {
+      const { key, target, ctrlKey, metaKey, altKey } = event
+      const isTyping =
+        target instanceof Element && target.closest('input, textarea, select, [contenteditable]')
+      if (key !== '/' || ctrlKey || metaKey || altKey || isTyping || document.querySelector('dialog[open]'))
+        return
+      event.preventDefault()
+      latest.current()
+    }
+    document.addEventListener('keydown', listen)
+    return () => document.removeEventListener('keydown', listen)
+  }, [on])
 }

@@ -1,15 +1,18 @@
-import { z } from 'zod'
+export interface Recent {
+  /** A path of the application. */
+  to: string
+  title: string
+}
 
 const MOST = 6
-const stored = z.array(z.object({ to: z.string().startsWith('/'), title: z.string() })).catch([])
-export type Recent = z.output<typeof stored>[number]
 
 const PREFIX = 'elogio.found.'
 
 /** What was found lately in this browser, latest first. */
 export function recentlyFound(shop: string): Recent[] {
   try {
-    return stored.parse(JSON.parse(localStorage.getItem(PREFIX + shop) ?? '[]'))
+    const stored: unknown = JSON.parse(localStorage.getItem(PREFIX + shop) ?? '[]')
+    return Array.isArray(stored) ? stored.filter(isRecent) : []
   } catch {
     return []
   }
@@ -24,7 +27,14 @@ export function keepFound(shop: string, found: Recent): void {
   }
 }
 
-/** The names of customers do not stay in the browser of somebody who signs out. */
+/** The names of customers do not stay in the browser of somebody who signed out: asked by the page to sign in. */
 export function forgetFound(): void {
   for (const key of Object.keys(localStorage)) if (key.startsWith(PREFIX)) localStorage.removeItem(key)
+}
+
+// Zod would be loaded with every page.
+function isRecent(stored: unknown): stored is Recent {
+  if (typeof stored !== 'object' || stored === null) return false
+  const { to, title } = stored as Partial<Record<keyof Recent, unknown>>
+  return typeof to === 'string' && /^\/[^/]/.test(to) && typeof title === 'string'
 }

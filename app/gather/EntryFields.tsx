@@ -58,7 +58,7 @@ export function EntryFields({
     </Field>
   )
   return (
-    <div className="flex max-w-[620px] flex-col gap-4">
+    <div className="flex max-w-form flex-col gap-4">
       {!locked && (
         <>
           <Rating given={values.rating} errors={errors.rating} />

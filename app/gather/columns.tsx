@@ -38,7 +38,7 @@ export default function Columns({ loaderData: { view, problem, locale }, params 
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
       <title>{`${say('listings.sheet.change')} · Elogio`}</title>
-      <div className="mx-auto flex max-w-[760px] flex-col gap-4">
+      <div className="flex max-w-form flex-col gap-4">
         <Link to={back} className="part self-start">
           {view?.name ?? say('listings.back')}
         </Link>

@@ -98,7 +98,7 @@ export default function Connect({ loaderData, actionData, params }: Route.Compon
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
       <title>{`${say('listings.title')} · Elogio`}</title>
-      <div className="mx-auto grid max-w-[1060px] gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_320px]">
+      <div className="grid max-w-page gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_320px]">
         <div className="lg:col-span-2">
           <BackLink shop={params.shop} />
           <h1 className="mt-2">{say('listings.title')}</h1>

@@ -91,7 +91,7 @@ export default function ListingPage({ loaderData, params }: Route.ComponentProps
   return (
     <main className="min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
       <title>{`${listing.name} · Elogio`}</title>
-      <div className="mx-auto flex max-w-[760px] flex-col gap-5">
+      <div className="flex max-w-form flex-col gap-5">
         <div>
           <BackLink shop={params.shop} />
           <h1 className="mt-2 break-words" dir="auto">

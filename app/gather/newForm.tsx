@@ -24,7 +24,7 @@ export default function NewForm({ params }: Route.ComponentProps) {
       <title>{`${say('gather.newForm')} · Elogio`}</title>
       <BackLink shop={params.shop} />
       <h1 className="mt-2">{say('forms.chooseStart')}</h1>
-      <Form method="post" className="mt-4 grid max-w-[900px] gap-4 sm:grid-cols-3">
+      <Form method="post" className="mt-4 grid max-w-page gap-4 sm:grid-cols-3">
         {startingForms.map((start) => (
           <button
             key={start}

@@ -71,11 +71,11 @@ export default function Orders({ loaderData, actionData, params }: Route.Compone
         </Link>
       </p>
       <h1 className="mt-2">{say('bringOrders.have', { count: loaderData.count })}</h1>
-      <p className="mt-1 max-w-[62ch] text-soft">{say('bringOrders.why')}</p>
+      <p className="mt-1 max-w-text text-soft">{say('bringOrders.why')}</p>
       <fetcher.Form
         method="post"
         encType="multipart/form-data"
-        className="panel mt-5 flex max-w-[760px] flex-col gap-3 px-5 py-4"
+        className="panel mt-5 flex max-w-form flex-col gap-3 px-5 py-4"
         onSubmit={(event) => void send(event)}
       >
         <label className="font-semibold" htmlFor="file">
@@ -102,7 +102,7 @@ export default function Orders({ loaderData, actionData, params }: Route.Compone
         </div>
       </fetcher.Form>
       {problem && (
-        <p role="alert" className="mt-4 max-w-[760px] font-semibold text-plum">
+        <p role="alert" className="mt-4 max-w-form font-semibold text-plum">
           {problem}
         </p>
       )}
@@ -123,7 +123,7 @@ function Latest({
   if (!works && state !== 'failed')
     return <Report report={report} name={name} shop={shop} isWhole={state === 'done'} />
   return (
-    <section className="panel mt-5 max-w-[760px] px-5 py-4" aria-labelledby="report">
+    <section className="panel mt-5 max-w-form px-5 py-4" aria-labelledby="report">
       <h2 id="report" className="text-[16px] font-semibold">
         {say('bringOrders.importing', { name })}
       </h2>
@@ -161,7 +161,7 @@ function Report({
 }) {
   const { changes, problems } = report
   return (
-    <section role="status" className="panel mt-5 max-w-[760px] px-5 py-4" aria-labelledby="report">
+    <section role="status" className="panel mt-5 max-w-form px-5 py-4" aria-labelledby="report">
       <h2 id="report" className="text-[16px] font-semibold">
         {say('bringOrders.taken', { count: report.rows })}
       </h2>

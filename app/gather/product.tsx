@@ -79,7 +79,7 @@ export default function ProductPage({ loaderData, params }: Route.ComponentProps
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
       <title>{`${product.title} · Elogio`}</title>
-      <div className="mx-auto flex max-w-[660px] flex-col gap-5">
+      <div className="flex max-w-form flex-col gap-5">
         <div>
           <Link to={list} className="inline-flex min-h-6 items-center gap-1 text-petrol underline">
             <ArrowLeft className="size-4" aria-hidden="true" />

@@ -66,7 +66,7 @@ export default function Products({ loaderData, params }: Route.ComponentProps) {
   return (
     <main className="relative min-h-0 flex-1 overflow-y-auto px-4 py-6 lg:px-6">
       <title>{`${say('products.title')} · Elogio`}</title>
-      <div className="mx-auto max-w-[900px]">
+      <div className="max-w-page">
         <h1>{say('products.title')}</h1>
         <AddProduct />
         <ProductChanged changes={changes} now={loaderData.now} />

@@ -43,7 +43,11 @@ export default function TriedForm({ loaderData, params }: Route.ComponentProps) 
         </Link>
       </TrialLine>
       <ShopSheet shop={shop} title={translate('form.thanks.title')} translate={translate}>
-        <Thanked {...loaderData} />
+        <Thanked
+          {...loaderData}
+          // Who tries it stays in the editor.
+          thanks={{ ...loaderData.thanks, link: { ...loaderData.thanks.link, after: 0 } }}
+        />
       </ShopSheet>
     </>
   )

@@ -1,10 +1,10 @@
 import type { FormDesign } from '../../core/form/design'
-import type { CustomerKey } from '../../core/messages/customers/customerMessages'
 import type { Receipt } from '../../server/data/receipts'
+import { OpensNext } from './OpensNext'
 import { PassOn } from './PassOn'
 import { useTranslate } from './speech'
 
-type NextStep = Extract<CustomerKey, `form.thanks.${string}`>
+type NextStep = `form.thanks.${'spam' | 'only' | 'confirmFirst' | 'next' | 'shown' | 'held'}`
 
 /** What happens next. What the writer has to do comes first. */
 function nextSteps({ state, showable, confirm, unconfirmed }: Receipt): NextStep[] {
@@ -63,6 +63,7 @@ export function Thanked({
           {link.words.trim()}
         </a>
       )}
+      {link.url && link.after > 0 && <OpensNext url={link.url} after={link.after} />}
       {passOn && <PassOn url={passOnUrl} shop={shop.name} />}
     </>
   )

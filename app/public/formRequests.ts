@@ -80,7 +80,7 @@ export async function thanksPage(found: CustomerForm, { request, context }: Aske
       speech,
       thanks: design.thanks,
       coupon: couponOf(design),
-      passOnUrl: shop.siteUrl || `${context.elogio.publicUrl}/f/${form.slug}`,
+      passOnUrl: design.thanks.passOnUrl || shop.siteUrl || `${context.elogio.publicUrl}/f/${form.slug}`,
       shop: {
         name: shop.name,
         shortName: shop.shortName,

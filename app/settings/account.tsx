@@ -53,7 +53,7 @@ export default function Account({ loaderData, actionData }: Route.ComponentProps
   const last = useLastAnswer(actionData)
   const answer = last && 'errors' in last ? (last as Answer) : null
   return (
-    <div className="mt-6 max-w-[560px]">
+    <div className="mt-6 max-w-form">
       <title>{`${say('settings.section.account')} · Elogio`}</title>
       <Problem text={last && 'problem' in last ? last.problem : null} />
       <Password errors={answer?.errors ?? {}} done={answer?.done === 'password'} member={loaderData.member} />

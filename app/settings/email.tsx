@@ -35,7 +35,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 /** Outgoing email and what the member is told. */
 export default function Email({ loaderData }: Route.ComponentProps) {
   return (
-    <div className="mt-6 max-w-[680px]">
+    <div className="mt-6 max-w-form">
       <title>{`${say('settings.section.email')} · Elogio`}</title>
       <Mails {...loaderData} />
     </div>

@@ -54,10 +54,10 @@ export default function Jobs({ loaderData, params }: Route.ComponentProps) {
   return (
     <div className="mt-6">
       <title>{`${say('jobs.title')} · Elogio`}</title>
-      <p className="mt-1 max-w-[62ch] text-soft">{say('jobs.why')}</p>
-      {groups.length === 0 && <p className="panel mt-5 max-w-[760px] px-5 py-4">{say('jobs.none')}</p>}
+      <p className="mt-1 max-w-text text-soft">{say('jobs.why')}</p>
+      {groups.length === 0 && <p className="panel mt-5 max-w-form px-5 py-4">{say('jobs.none')}</p>}
       {groups.map(({ title, list }) => (
-        <section key={title} className="panel mt-5 max-w-[760px] px-5 py-4" aria-label={title}>
+        <section key={title} className="panel mt-5 max-w-form px-5 py-4" aria-label={title}>
           <h2 className="text-[16px] font-semibold">{title}</h2>
           <ul className="mt-1">
             {list.map((job) => (

@@ -33,7 +33,7 @@ export default function Languages({ loaderData, actionData }: Route.ComponentPro
   const [values, setValues] = useState(loaderData.values)
   const { errors, saved, problem } = useProfileAnswer(actionData)
   return (
-    <div className="mt-6 max-w-[760px]">
+    <div className="mt-6 max-w-form">
       <title>{`${say('settings.section.languages')} · Elogio`}</title>
       <Form method="post" className="panel flex flex-col gap-5 px-5 py-5">
         <LocaleFields values={values} change={setValues} errors={errors} timeZones={loaderData.timeZones} />

@@ -41,9 +41,9 @@ export default function Learning({ loaderData, params }: Route.ComponentProps) {
   const { taught, untaught, count } = loaderData
   const row = { shop: params.shop, ...loaderData }
   return (
-    <div className="mt-6 max-w-[760px]">
+    <div className="mt-6 max-w-form">
       <title>{`${say('learning.title')} · Elogio`}</title>
-      <p className="max-w-[62ch] text-soft">{say('learning.why')}</p>
+      <p className="max-w-text text-soft">{say('learning.why')}</p>
       {taught.length === 0 && <p className="panel mt-5 px-5 py-4">{say('learning.none')}</p>}
       {(['spam', 'honest'] as const).map((verdict) => {
         const own = taught.filter((lesson) => lesson.verdict === verdict)

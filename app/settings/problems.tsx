@@ -15,7 +15,7 @@ export default function Problems({ loaderData, params }: Route.ComponentProps) {
   const { checks } = loaderData
   const count = checks.filter(({ state }) => state === 'wrong').length
   return (
-    <div className="mt-6 max-w-[760px]">
+    <div className="mt-6 max-w-form">
       <title>{`${say('problems.title')} · Elogio`}</title>
       <h2 className="text-[20px] font-semibold">
         {count === 0 ? say('problems.none') : say('problems.some', { count })}

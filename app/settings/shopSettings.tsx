@@ -27,7 +27,7 @@ export default function ShopSettings({ loaderData, actionData }: Route.Component
   const [values, setValues] = useState(loaderData.values)
   const { errors, saved, problem } = useProfileAnswer(actionData)
   return (
-    <div className="mt-6 max-w-[760px]">
+    <div className="mt-6 max-w-form">
       <title>{`${say('settings.section.shop')} · Elogio`}</title>
       <Form method="post" className="panel flex flex-col gap-5 px-5 py-5">
         <NameFields values={values} change={setValues} errors={errors} />

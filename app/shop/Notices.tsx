@@ -8,7 +8,7 @@ import type { NoticeShown } from './notices'
 const AGAIN_MS = 60_000
 
 /** What needs a person beyond the queue; nothing while nothing does. */
-export function Notices({ shop }: { shop: string }) {
+export default function Notices({ shop }: { shop: string }) {
   const notices = useNotices(shop)
   if (notices.length === 0) return null
   return (

@@ -35,7 +35,7 @@ export function Sentence({
   const isFolded =
     open !== null && (collapsedParts as readonly string[]).includes(open) && !words[open as SentencePart]
   return (
-    <p className="mt-0.5 max-w-[1200px] text-[19px] leading-[1.58]" data-sentence>
+    <p className="mt-0.5 text-[19px] leading-[1.58]" data-sentence>
       {sentencePieces(configuration, names).map((piece, i) =>
         typeof piece === 'string' ? <span key={i}>{piece}</span> : part(piece.part, piece.words),
       )}{' '}

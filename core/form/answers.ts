@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Answer } from '../intake/answer'
-import { dayFirstDate } from '../formats/dayFirstDate'
+import { typedDay } from '../formats/typedDay'
 import { messageCode } from '../messages/code'
 import { answerField, askedQuestions } from './askedQuestions'
 import { LONG_ANSWER_LIMIT, SHORT_ANSWER_LIMIT } from './choices'
@@ -18,9 +18,6 @@ const typed = (limit: number) =>
     })
 
 /** Empty is no answer. */
-/** Of "2026-05-31". */
-const DAY_LENGTH = 10
-
 /** What a question accepts, as the text that is stored. */
 function answerTo({ kind, options, steps, required }: Question) {
   const isOffered = (answer: string) => answer === '' || options.includes(answer)
@@ -37,8 +34,8 @@ function answerTo({ kind, options, steps, required }: Question) {
       z
         .string({ error: messageCode('form.error.date') })
         // Browsers send ISO dates; without their field people type what their language writes.
-        .transform((given) => (given.trim() === '' ? '' : dayFirstDate(given)))
-        .refine((day) => day === '' || day?.length === DAY_LENGTH, { error: messageCode('form.error.date') }),
+        .transform((given) => (given.trim() === '' ? '' : typedDay(given)))
+        .refine((day) => day !== null, { error: messageCode('form.error.date') }),
     scale: () =>
       z
         .string({ error: notOffered })

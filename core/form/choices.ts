@@ -22,3 +22,6 @@ export const hasOptions = (kind: QuestionKind): boolean => kind === 'one' || kin
 
 /** On the page of all ways in. */
 export const FORMS_OF_PAGE = 20
+
+/** How long the page after a form may wait before it opens the next one. */
+export const MOST_SECONDS_TO_NEXT = 60

@@ -10,6 +10,7 @@ import {
   MOST_CORNERS,
   MOST_OPTIONS,
   MOST_QUESTIONS,
+  MOST_SECONDS_TO_NEXT,
   OPTION_LIMIT,
   QUESTION_LIMIT,
   questionKinds,
@@ -55,6 +56,7 @@ const questionSchema = z.object({
 })
 export type Question = z.infer<typeof questionSchema>
 
+const nextAddress = z.union([z.literal(''), z.url({ protocol: /^https?$/ }).max(2000)]).default('')
 const words = z.string().max(FORM_TEXT_LIMIT)
 
 /** The texts of a form in one language; an empty one is that of all languages. */
@@ -156,11 +158,15 @@ export const designSchema = z.object({
       link: z
         .object({
           words: z.string().max(60).default(''),
-          url: z.union([z.literal(''), z.url({ protocol: /^https?$/ }).max(2000)]).default(''),
+          url: nextAddress,
+          /** Seconds until the address opens by itself; 0 for never. */
+          after: z.number().int().min(0).max(MOST_SECONDS_TO_NEXT).default(0),
         })
         .prefault({}),
-      /** Links for passing the form on. */
+      /** Links for telling others. */
       passOn: z.boolean().default(false),
+      /** Where these lead; empty is the shop’s site. */
+      passOnUrl: nextAddress,
     })
     .prefault({}),
   /** What a closed form says. */

@@ -29,7 +29,7 @@ export const startingDesign: FormDesign = {
   consent: { label: '' },
   button: '',
   coupon: { text: '', announced: true },
-  thanks: { heading: '', text: '', link: { words: '', url: '' }, passOn: false },
+  thanks: { heading: '', text: '', link: { words: '', url: '', after: 0 }, passOn: false, passOnUrl: '' },
   closed: '',
   translations: {},
 }

@@ -4,9 +4,10 @@ import { countBatch, latestActOf, latestStandingAct, readDecisionStates } from '
 import type { Shop } from '../data/shops'
 import type { Services } from '../services'
 
-const RECENT_MS = 3_600_000
+/** Later it would be said beside reviews that it is not about. */
+const RECENT_MS = 120_000
 
-/** What the member did last on this shop's reviews within the hour, an undo included, and on how many at once. */
+/** What the member did last on this shop's reviews in the last two minutes, an undo included, and on how many at once. */
 export async function latestOwnAct(
   { db, now }: Services,
   shop: Shop,

@@ -192,11 +192,34 @@ function Thanks({ draft, set }: Settings) {
         type="url"
         set={(url) => set('thanks', { ...draft.thanks, link: { ...draft.thanks.link, url } })}
       />
+      {draft.thanks.link.url && (
+        <Slider
+          label={say('forms.linkAfter')}
+          value={draft.thanks.link.after}
+          words={
+            draft.thanks.link.after === 0
+              ? say('forms.linkNever')
+              : say('forms.linkSeconds', { count: draft.thanks.link.after })
+          }
+          min={0}
+          max={30}
+          set={(after) => set('thanks', { ...draft.thanks, link: { ...draft.thanks.link, after } })}
+        />
+      )}
       <SwitchLine
         words={say('forms.passOn')}
         on={draft.thanks.passOn}
         set={(passOn) => set('thanks', { ...draft.thanks, passOn })}
       />
+      {draft.thanks.passOn && (
+        <TextLine
+          label={say('forms.passOnUrl')}
+          value={draft.thanks.passOnUrl}
+          limit={2000}
+          type="url"
+          set={(passOnUrl) => set('thanks', { ...draft.thanks, passOnUrl })}
+        />
+      )}
     </>
   )
 }

@@ -76,6 +76,9 @@ export const en = {
       product: 'Please choose one from the list.',
     },
     thanks: {
+      opens_one: 'The next page opens in one second.',
+      opens_other: 'The next page opens in {{count}} seconds.',
+      stay: 'Stay here',
       title: 'Thank you',
       kept: '{{shop}} has your review.',
       next: 'They read every review before it’s shown, good or bad.',
