@@ -31,7 +31,7 @@ export function Band({
     <header className="band relative flex h-16 shrink-0 items-center gap-x-3 overflow-x-clip lg:gap-x-6 bg-deep px-4 text-white lg:px-6">
       <Link
         to={`/s/${shop.slug}/gather`}
-        className="relative z-10 w-[126px] shrink-0 bg-deep"
+        className="relative z-10 w-[88px] shrink-0 bg-deep lg:w-[126px]"
         aria-label="Elogio"
       >
         <Wordmark />
@@ -48,7 +48,7 @@ export function Band({
           name={say('account.shops')}
           label={
             <span className="flex min-w-0 items-center gap-1">
-              <span className="max-w-[24vw] truncate lg:max-w-[40vw]">{shop.name}</span>
+              <span className="max-w-[20vw] truncate lg:max-w-[40vw]">{shop.name}</span>
               <ChevronDown className="size-4" aria-hidden="true" />
             </span>
           }

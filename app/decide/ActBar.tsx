@@ -131,7 +131,7 @@ export function ActBar({
         >
           {say('act.reply')} <Key>4</Key>
         </button>
-        <span className="order-1 ml-1 min-w-0 shrink-[4] text-[13px] text-soft max-lg:hidden lg:order-none lg:truncate">
+        <UndoLast {...{ shop, lastAct, canUndo }} problem={problem || message}>
           {after?.authorName ? (
             say('decide.next', { name: after.authorName })
           ) : nextLane ? (
@@ -141,8 +141,7 @@ export function ActBar({
           ) : (
             say('decide.last')
           )}
-        </span>
-        <UndoLast {...{ shop, lastAct, canUndo }} problem={problem || message} />
+        </UndoLast>
       </div>
     </>
   )

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import { useUndoShortcut } from '../components/useShortcut'
 import { useFetcher } from 'react-router'
 import type { ReviewState } from '../../core/moderation/rules'
@@ -17,11 +18,14 @@ export function UndoLast({
   lastAct,
   canUndo,
   problem,
+  children,
 }: {
   shop: string
   lastAct: LastAct | null
   canUndo: boolean
   problem?: string
+  /** What comes next; not on a phone. */
+  children?: ReactNode
 }) {
   const fetcher = useFetcher<{ problem: string; passing?: string }>()
   const undo = () => {
@@ -34,13 +38,16 @@ export function UndoLast({
   const done = lastAct ? doneWords(lastAct) : ''
   const words = wrong || done
   return (
-    <span className="order-2 ml-auto flex min-w-0 items-center gap-3 lg:order-none">
-      <span
-        role="status"
-        title={words}
-        className={`min-w-0 text-right max-lg:text-[13px] max-lg:leading-4 ${wrong ? 'font-semibold text-plum lg:line-clamp-3' : 'text-soft lg:truncate'}`}
-      >
-        {words}
+    <span className="order-2 ml-auto flex min-w-0 flex-1 items-center justify-end gap-3 lg:order-none lg:ml-1">
+      <span className="flex min-w-0 flex-1 flex-col text-[13px] leading-[18px]">
+        <span
+          role="status"
+          title={words}
+          className={`max-lg:text-right ${wrong ? 'font-semibold text-plum lg:line-clamp-3' : 'lg:line-clamp-2'}`}
+        >
+          {words}
+        </span>
+        <span className="truncate text-soft max-lg:hidden">{!wrong && children}</span>
       </span>
       <button
         type="button"

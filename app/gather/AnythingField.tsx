@@ -47,7 +47,7 @@ export function AnythingField({
           rows={2}
           value={text}
           placeholder={hint}
-          className="w-full resize-none text-[17px] outline-none placeholder:text-soft"
+          className="field-sizing-content min-h-14 w-full resize-none text-[17px] outline-none placeholder:text-soft"
           onChange={(event) => setText(event.currentTarget.value)}
           onPaste={(event) => {
             const pasted = event.clipboardData.getData('text/plain')

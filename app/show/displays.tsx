@@ -51,11 +51,7 @@ export default function Displays({ loaderData, params }: Route.ComponentProps) {
           {counts.all === 0
             ? say('show.none')
             : `${live > 0 ? say('show.liveCount', { count: live }) : say('show.noneLive')} ${
-                differing > 0
-                  ? say('show.differs', { count: differing })
-                  : live > 0
-                    ? say('show.seenOnSite', { count: counts.seen, all: live })
-                    : ''
+                differing > 0 ? say('show.differs', { count: differing }) : live > 0 ? seenWords(counts) : ''
               }`}
         </h1>
         <Link to={`/s/${params.shop}/show/new`} className="btn btn-primary">
@@ -92,6 +88,11 @@ export default function Displays({ loaderData, params }: Route.ComponentProps) {
       <PageLinks count={counts.matching} ofPage={CARDS_OF_PAGE} />
     </main>
   )
+}
+
+function seenWords({ seen, live }: { seen: number; live: number }): string {
+  if (seen === 0) return say('show.seenNone')
+  return seen === live && live > 1 ? say('show.seenAll') : say('show.seenSome', { count: seen })
 }
 
 /** The result of the last action, with its undo. */
