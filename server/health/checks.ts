@@ -86,7 +86,10 @@ async function checkEmail(services: Services, shop: Shop): Promise<Check> {
   if (count > 0) return found('wrong', messageCode('problems.emailTroubled', { count }))
   if (await asksTooMany(services, shop)) return found('wrong', messageCode('problems.emailMany'))
   const { sent } = await mailCounts(db, shop.id)
-  return found('good', messageCode('problems.emailGood', { count: sent }))
+  return found(
+    'good',
+    sent === 0 ? messageCode('problems.emailReady') : messageCode('problems.emailGood', { count: sent }),
+  )
 }
 
 async function checkJobs({ db }: Services, shop: Shop): Promise<Check> {

@@ -31,6 +31,7 @@ export const problemWords = {
     backupFailed: 'The latest one failed. Ask whoever installed Elogio to look at its log.',
     backupNoSpace:
       'There’s no space for a backup: {{megabytes}} MB must be free. Delete files on the server, or get a larger disk.',
+    emailReady: 'An email server is set up. No email has been sent yet.',
     emailGood_one: '{{count}} email has been sent.',
     emailGood_other: '{{count}} emails have been sent.',
     emailNone:
