@@ -30,7 +30,7 @@ interface FilterGiven {
 }
 
 /** The choices of one part of the filter, or of all unset parts, with the number of matches of each. */
-export default function FilterStrip({
+export function FilterStrip({
   shop,
   filter,
   facets,

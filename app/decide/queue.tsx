@@ -10,6 +10,7 @@ import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
 import { queuePath, queueQuery } from './address'
 import { FilterSentence, type OpenStrip } from './FilterSentence'
+import { FilterStrip } from './FilterStrip'
 import { Keys } from './Keys'
 import { Lanes } from './Lanes'
 import { openLane } from './openLane'
@@ -50,8 +51,6 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
 
 const HOUR_MS = 3_600_000
 // Hardly any day has an attack.
-// Loaded when a part of the sentence is opened.
-const FilterStrip = lazy(() => import('./FilterStrip'))
 const AttackBanner = lazy(() => import('./AttackBanner'))
 
 /** Shared with the open review. */
@@ -132,18 +131,16 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
           )}
         </Lanes>
         {open && (
-          <Suspense>
-            <FilterStrip
-              shop={params.shop}
-              filter={search}
-              facets={loaderData.facets}
-              products={products}
-              {...{ tags, forms, answers, titles }}
-              today={loaderData.today}
-              open={open}
-              close={() => setOpen(null)}
-            />
-          </Suspense>
+          <FilterStrip
+            shop={params.shop}
+            filter={search}
+            facets={loaderData.facets}
+            products={products}
+            {...{ tags, forms, answers, titles }}
+            today={loaderData.today}
+            open={open}
+            close={() => setOpen(null)}
+          />
         )}
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[402px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
