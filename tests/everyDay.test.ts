@@ -234,7 +234,7 @@ test('everything is found from every screen, by keys', async () => {
     await page.sees(/\S/, '#writer')
     await openFind(page)
     await page.keys('honey')
-    await page.sees('Approved reviews with these words', 'dialog[open] [role=option][aria-selected=true]')
+    await page.sees('Approved reviews with “honey”', 'dialog[open] [role=option][aria-selected=true]')
     await page.keys(Key.ENTER)
     await page.find('[data-lane-matches=approved]')
     expect(await (await page.find('[name=q]')).getAttribute('value')).toBe('honey')

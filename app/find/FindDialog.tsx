@@ -36,18 +36,27 @@ export default function FindDialog({ where, close }: { where: Where; close: () =
     close()
     void navigate(result.to)
   }
+  // Enter before the answer opens its first result, never one of the answer before.
+  const [isOpening, setIsOpening] = useState(false)
+  const isAnswered = words === '' || answer?.typed === words
+  useEffect(() => {
+    if (!isOpening || !isAnswered) return
+    setIsOpening(false)
+    if (results[0]) open(results[0])
+  })
   const onKey = (event: KeyboardEvent) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key]
     if (step !== undefined && results.length > 0) {
       event.preventDefault()
       setMarked((at + step + results.length) % results.length)
     }
-    if (event.key === 'Enter' && !event.nativeEvent.isComposing && results[at]) {
+    if (event.key === 'Enter' && !event.nativeEvent.isComposing) {
       event.preventDefault()
-      open(results[at])
+      if (!isAnswered) setIsOpening(true)
+      else if (results[at]) open(results[at])
     }
   }
-  const isEmpty = words !== '' && answer?.typed === words && results.length === 0
+  const isEmpty = words !== '' && isAnswered && results.length === 0
   return (
     <>
       <label className="flex items-center gap-3 border-b border-line px-5">
@@ -69,6 +78,7 @@ export default function FindDialog({ where, close }: { where: Where; close: () =
           onChange={(event) => {
             setTyped(event.currentTarget.value)
             setMarked(0)
+            setIsOpening(false)
           }}
           onKeyDown={onKey}
         />

@@ -1,5 +1,5 @@
 import type { Permission } from '../../core/account/permissions'
-import { normalizeText } from '../../core/formats/normalizeText'
+import { normalizedWords, normalizeText } from '../../core/formats/normalizeText'
 import { keysOf } from '../../core/formats/keysOf'
 import { say } from '../../core/messages/say/find'
 
@@ -32,7 +32,7 @@ export function pagesFor(
   isOwner: boolean,
   typed: string,
 ): { key: Page; to: string; title: string }[] {
-  const words = normalizeText(typed).split(/\s+/).filter(Boolean)
+  const words = normalizedWords(typed)
   if (words.length === 0) return []
   return keysOf(pages).flatMap((key) => {
     const page: { path: string; needs?: Permission } = pages[key]

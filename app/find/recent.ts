@@ -29,7 +29,11 @@ export function keepFound(shop: string, found: Recent): void {
 
 /** The names of customers do not stay in the browser of somebody who signed out: asked by the page to sign in. */
 export function forgetFound(): void {
-  for (const key of Object.keys(localStorage)) if (key.startsWith(PREFIX)) localStorage.removeItem(key)
+  try {
+    for (const key of Object.keys(localStorage)) if (key.startsWith(PREFIX)) localStorage.removeItem(key)
+  } catch {
+    // Without storage nothing was remembered.
+  }
 }
 
 // Zod would be loaded with every page.

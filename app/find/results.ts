@@ -90,7 +90,7 @@ function listsWith({ lists }: Found, typed: string, { shop, openList }: Where): 
     .toSorted((a, b) => Number(b === openList) - Number(a === openList))
     .map((state) => ({
       to: queuePath(shop, null, { lane: state, q: typed }),
-      title: say('find.listed', { lane: say(`state.${state}`) }),
+      title: say('find.listed', { lane: say(`state.${state}`), typed }),
       about:
         lists[state] < MOST_MATCHES ? String(lists[state]) : say('find.manyMatches', { count: MOST_MATCHES }),
       state,

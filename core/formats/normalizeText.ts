@@ -19,3 +19,9 @@ export function normalizeText(text: string): string {
     .toLowerCase()
     .replace(/[łøđħßæœþðı]/g, (letter) => barred[letter] ?? letter)
 }
+
+/** The normalized words of what was typed, as it is, between spaces. Control characters part words too: SQLite ends a query at the first NUL. */
+export const normalizedWords = (typed: string): string[] =>
+  normalizeText(typed)
+    .split(/[\s\p{Cc}]+/u)
+    .filter(Boolean)

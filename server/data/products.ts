@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { normalizeText } from '../../core/formats/normalizeText'
+import { normalizedWords, normalizeText } from '../../core/formats/normalizeText'
 import { countRows } from './countRows'
 import type { Writers } from '../../core/intake/writers'
 import { tables } from './schema/tables'
@@ -89,11 +89,10 @@ async function fewMatches(db: Knex, shopId: number, words: string): Promise<numb
 export const countMatching = (db: Knex, shopId: number, words: string): Promise<number> =>
   countRows(matching(db, shopId, words))
 
-const wordsIn = (words: string): string[] =>
-  normalizeText(words).split(/\s+/).filter(Boolean).slice(0, MAX_SEARCHED_WORDS)
+const wordsIn = (words: string): string[] => normalizedWords(words).slice(0, MAX_SEARCHED_WORDS)
 
 function matching(db: Knex, shopId: number, words: string): Knex.QueryBuilder {
-  const indexed = wordsIn(words).filter((word) => word.length >= SHORTEST_INDEXED)
+  const indexed = wordsIn(words).filter((word) => [...word].length >= SHORTEST_INDEXED)
   const query =
     indexed.length === 0
       ? db.from(db.raw('product INDEXED BY product_by_text'))

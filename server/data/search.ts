@@ -37,7 +37,7 @@ export async function latestWith(
   return found.toSorted((a, b) => b.id - a.id).slice(0, limit)
 }
 
-/** Customers who wrote a review, or ordered, whose address begins with some letters. */
+/** Customers, who all wrote, whose address begins with some letters. */
 export function customersAt(
   db: Knex,
   shopId: number,

@@ -362,6 +362,29 @@ describe('a shop with many products', () => {
     expect(text.length).toBeLessThan(200_000)
   })
 
+  test.each([
+    ...[
+      '%00comb',
+      'comb%00frame',
+      'comb%0A2999',
+      '%22%22%22',
+      'comb%22%20OR%20%22x',
+      '%F0%9F%98%80a',
+      '%ED%A0%80abc',
+    ],
+    ...['NEAR(comb%20frame)', '*', '%25', 'a'.repeat(3000)],
+  ])('a search for %s is answered by every search', async (q) => {
+    for (const to of [
+      '/f/wrenfield/products',
+      '/s/wrenfield/find',
+      '/s/wrenfield/gather/products/find',
+      '/s/wrenfield/gather/products',
+      '/s/wrenfield/tags',
+      '/s/wrenfield/decide',
+    ])
+      expect((await mara.get(`${to}?q=${q}`)).status, to).toBeLessThan(400)
+  })
+
   test('customers and members find each by its words, and a customer by its title without scripts', async () => {
     const found = async (to: string) => (await (await mara.get(to)).json()) as { title: string }[]
     expect((await found('/f/wrenfield/products?q=comb%202999')).map(({ title }) => title)).toEqual([

@@ -1,5 +1,5 @@
 import { may } from '../../core/account/permissions'
-import { normalizeText } from '../../core/formats/normalizeText'
+import { normalizedWords, normalizeText } from '../../core/formats/normalizeText'
 import { foundExcerpt } from '../../core/moderation/foundExcerpt'
 import type { ReviewState } from '../../core/moderation/rules'
 import { fullTextQuery } from '../../core/moderation/searchWords'
@@ -99,7 +99,7 @@ async function customersWith(
 
 /** Those whose name has all words, in any order. */
 function named<T extends { name: string }>(all: T[], typed: string): T[] {
-  const words = normalizeText(typed).split(/\s+/).filter(Boolean)
+  const words = normalizedWords(typed)
   const has = ({ name }: T) => {
     const plain = normalizeText(name)
     return words.every((word) => plain.includes(word))

@@ -14,7 +14,7 @@ export const findWords = {
     manyMatches: '{{count}} or more',
     reviewsOf_one: '{{address}}, one review',
     reviewsOf_other: '{{address}}, {{count}} reviews',
-    listed: '{{lane}} reviews with these words',
+    listed: '{{lane}} reviews with “{{typed}}”',
     groups: {
       recent: 'Found lately',
       pages: 'Go to',
