@@ -1,5 +1,5 @@
 import { Search } from 'lucide-react'
-import { useEffect, useId, useState, type KeyboardEvent } from 'react'
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { say } from '../../core/messages/say/find'
 import { StateMark } from '../components/StateMark'
@@ -37,11 +37,11 @@ export default function FindDialog({ where, close }: { where: Where; close: () =
     void navigate(result.to)
   }
   // Enter before the answer opens its first result, never one of the answer before.
-  const [isOpening, setIsOpening] = useState(false)
+  const isOpening = useRef(false)
   const isAnswered = words === '' || answer?.typed === words
   useEffect(() => {
-    if (!isOpening || !isAnswered) return
-    setIsOpening(false)
+    if (!isOpening.current || !isAnswered) return
+    isOpening.current = false
     if (results[0]) open(results[0])
   })
   const onKey = (event: KeyboardEvent) => {
@@ -52,7 +52,7 @@ export default function FindDialog({ where, close }: { where: Where; close: () =
     }
     if (event.key === 'Enter' && !event.nativeEvent.isComposing) {
       event.preventDefault()
-      if (!isAnswered) setIsOpening(true)
+      if (!isAnswered) isOpening.current = true
       else if (results[at]) open(results[at])
     }
   }
@@ -78,7 +78,7 @@ export default function FindDialog({ where, close }: { where: Where; close: () =
           onChange={(event) => {
             setTyped(event.currentTarget.value)
             setMarked(0)
-            setIsOpening(false)
+            isOpening.current = false
           }}
           onKeyDown={onKey}
         />
