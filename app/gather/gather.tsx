@@ -198,7 +198,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
               }
               count={null}
             >
-              <Link to={`/s/${params.shop}/gather/connect`} className="btn btn-unreviewed">
+              <Link to={`/s/${params.shop}/gather/connect`} className="btn btn-quiet">
                 {say('listings.connectOne')}
               </Link>
             </SourceRow>
@@ -209,7 +209,7 @@ export default function Gather({ loaderData, params }: Route.ComponentProps) {
             count={say('gather.ofOrders', { count: orders })}
           >
             {isOwner && (
-              <Link to={`/s/${params.shop}/gather/orders`} className="btn btn-unreviewed">
+              <Link to={`/s/${params.shop}/gather/orders`} className="btn btn-quiet">
                 {say('bringOrders.bring')}
               </Link>
             )}
