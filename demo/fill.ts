@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import { asMember } from '../core/moderation/actor'
 import { insertProduct } from '../server/data/products'
 import { existsSync, rmSync } from 'node:fs'
@@ -6,7 +7,8 @@ import { plainAct, type ReviewAct } from '../core/moderation/reviewAct'
 import { manualEntrySchema } from '../core/intake/manualEntry'
 import { normalizeText } from '../core/formats/normalizeText'
 import type { PhotoRef } from '../core/intake/photos'
-import { submissionSchema, TRAP_FIELD } from '../core/intake/submission'
+import { answerFields } from '../core/form/answers'
+import { TRAP_FIELD } from '../core/intake/submission'
 import { orderNumberKey } from '../core/proof/orderNumber'
 import { hashPassword } from '../server/account/password'
 import { openForm, submitForm } from '../server/collection/customerForm'
@@ -246,12 +248,9 @@ async function sent(services: Services, story: ShopStory, review: ReviewStory): 
   const slug = review.through?.form ?? story.form.slug
   const form = await openForm(services, slug)
   if (!form) throw new Error(`the form ${slug} is missing`)
-  if (review.rating === null) throw new Error(`${review.name} gave no rating, which the form wants`)
   const opened = new Date(services.now().getTime() - review.took * 1000)
   const token = issueFormToken(services.signingKey, form.form.publicId, services.newId(), opened)
-  const answers = submissionSchema({ skus: null, any: true, buyersOnly: false }, form.design)
-    .partial()
-    .parse(review.through?.answers ?? {})
+  const answers = z.object(answerFields(form.design)).parse(review.through?.answers ?? {})
   const { publicId } = await submitForm(services, form, {
     ...answers,
     rating: review.rating,

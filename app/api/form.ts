@@ -1,3 +1,4 @@
+import { designFor } from '../../core/form/neededFields'
 import { submissionFields, VERSION_FIELD } from '../../core/intake/submission'
 import { messageCode, translateCode } from '../../core/messages/code'
 import { customerTranslate } from '../../core/messages/customers'
@@ -20,7 +21,7 @@ export async function loader({ params, request, context }: Route.LoaderArgs) {
         await context.throttle.suspicion(context.clientAddress, params.slug),
       )),
       [VERSION_FIELD]: found.form.version,
-      fields: submissionFields(found.design, { buyersOnly: found.form.writers === 'buyers' }).map((field) =>
+      fields: submissionFields(designFor(found.design, found.form.writers)).map((field) =>
         field.name === 'product'
           ? { ...field, options: products, ...(isPart && { more: `/f/${params.slug}/products?q=` }) }
           : field,

@@ -1,4 +1,5 @@
 import { Fragment, useRef, useState } from 'react'
+import { writerInSentence } from '../../core/messages/writerName'
 import { useShortcut } from '../components/useShortcut'
 import { Link, useNavigate, useOutletContext } from 'react-router'
 import { acts, stateAfter, type Act } from '../../core/moderation/likelyAct'
@@ -132,8 +133,8 @@ export function ActBar({
           {say('act.reply')} <Key>4</Key>
         </button>
         <UndoLast {...{ shop, lastAct, canUndo }} problem={problem || message}>
-          {after?.authorName ? (
-            say('decide.next', { name: after.authorName })
+          {after?.authorName !== undefined ? (
+            say('decide.next', { name: writerInSentence(after.authorName) })
           ) : nextLane ? (
             <Link to={queuePath(shop, null, { lane: nextLane.lane })} className="text-petrol underline">
               {say(`decide.nextLane.${nextLane.lane}`, { count: nextLane.count })}

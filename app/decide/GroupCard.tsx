@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
+import { writerInSentence, writerName } from '../../core/messages/writerName'
 import { Link, useFetcher, useNavigate } from 'react-router'
 import { acts, type Act } from '../../core/moderation/likelyAct'
 import { plainAct } from '../../core/moderation/reviewAct'
@@ -59,7 +60,7 @@ export default function GroupCard({
       <input
         type="checkbox"
         className="checkbox checkbox-sm mt-0.5 rounded-[5px] border-edge"
-        aria-label={say('decide.many.select', { name: member.authorName })}
+        aria-label={say('decide.many.select', { name: writerInSentence(member.authorName) })}
         checked={isTicked(member)}
         onChange={(event) => select(member.publicId, event.currentTarget.checked)}
       />
@@ -154,7 +155,7 @@ function Line({
   return (
     <span className="min-w-0 flex-1">
       <span className="flex flex-wrap items-baseline gap-x-2">
-        <b className="font-semibold">{authorName}</b>
+        <b className="font-semibold">{writerName(authorName)}</b>
         <RatingMark rating={rating} />
         {apart ? (
           <b className="font-semibold text-ochre">{apart}</b>

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react'
+import { writerInSentence, writerName } from '../../core/messages/writerName'
 import { Link, NavLink } from 'react-router'
 import { isNarrowed } from '../../core/moderation/reviewFilter'
 import { scoredKinds, type SignalKind } from '../../core/moderation/signal'
@@ -80,7 +81,7 @@ export function QueueList({
               <input
                 type="checkbox"
                 className="checkbox checkbox-sm rounded-[5px] border-edge bg-paper"
-                aria-label={say('decide.many.select', { name: line.authorName })}
+                aria-label={say('decide.many.select', { name: writerInSentence(line.authorName) })}
                 checked={selection.isSelected(line.publicId)}
                 onChange={(event) =>
                   selection.toggle(line.publicId, (event.nativeEvent as MouseEvent).shiftKey === true)
@@ -150,7 +151,7 @@ function LineWords({
     <>
       <span ref={top} className="flex scroll-m-24 items-baseline justify-between gap-3">
         <b className="truncate font-semibold">
-          <FoundWords text={line.authorName} q={q} />
+          <FoundWords text={writerName(line.authorName)} q={q} />
         </b>
         <span className="shrink-0 text-[12.5px] text-soft">{line.when}</span>
       </span>

@@ -1,4 +1,5 @@
 import { Fragment } from 'react'
+import { writerName } from '../../core/messages/writerName'
 import { Link } from 'react-router'
 import type { RatingTally } from '../../core/curation/ratingTally'
 import { oneDecimal } from '../../core/formats/rating'
@@ -96,7 +97,7 @@ function Writer({ shop, review, posted, when }: Given) {
         />
       )}
       <b id="writer" className="mr-1.5 font-semibold break-words text-ink">
-        {review.authorName}
+        {writerName(review.authorName)}
       </b>
       {[
         ...writerTextNames.map((name) => review[name]),
@@ -170,7 +171,7 @@ function Standing({ standing }: { standing: NonNullable<Given['standing']> }) {
         <p>{standing.body}</p>
       </div>
       <Answers answers={standing.answers} />
-      <p className="mt-1 text-soft">{standing.authorName}</p>
+      <p className="mt-1 text-soft">{writerName(standing.authorName)}</p>
     </section>
   )
 }

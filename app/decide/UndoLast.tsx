@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { writerInSentence } from '../../core/messages/writerName'
 import { useUndoShortcut } from '../components/useShortcut'
 import { useFetcher } from 'react-router'
 import type { ReviewState } from '../../core/moderation/rules'
@@ -64,7 +65,7 @@ export function UndoLast({
 }
 
 function doneWords({ act, authorName, state, count }: LastAct): string {
-  const words = { name: authorName, state: say(`state.${state}`).toLowerCase() }
+  const words = { name: writerInSentence(authorName), state: say(`state.${state}`).toLowerCase() }
   if (count > 1 && isManyAct(act)) return say(`decide.doneMany.${act}`, { count })
   return isSaidAct(act) ? say(`decide.done.${act}`, words) : ''
 }

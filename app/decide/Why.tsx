@@ -1,4 +1,5 @@
 import { Link } from 'react-router'
+import { writerName } from '../../core/messages/writerName'
 import { HELD_FROM, SPAM_FROM, strangersKinds, type ReviewState } from '../../core/moderation/rules'
 import type { Signal } from '../../core/moderation/signal'
 import { translateCode, translateCodes } from '../../core/messages/code'
@@ -67,7 +68,7 @@ function Taught({ shop, lessons }: { shop: string; lessons: LessonLine[] }) {
       {lessons.map(({ publicId, authorName, title, body }) => (
         <span key={publicId} className="block">
           <Link to={queuePath(shop, publicId, { lane: 'spam' })} className="part">
-            {authorName}
+            {writerName(authorName)}
           </Link>{' '}
           <span className="text-soft" dir="auto">
             {shortened([title, body].filter(Boolean).join('. '))}

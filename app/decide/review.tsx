@@ -1,4 +1,5 @@
 import { ArrowLeft } from 'lucide-react'
+import { writerInSentence } from '../../core/messages/writerName'
 import { lazy, Suspense, useRef } from 'react'
 import { data, Link, redirect } from 'react-router'
 import { z } from 'zod'
@@ -69,7 +70,10 @@ export async function action({ request, context, params }: Route.ActionArgs) {
   const result = await context.elogio.decide(shop, actor, params.review, act, revision)
   if (result.outcome === 'gone') return { problem: say('decide.gone') }
   if (result.outcome !== 'done') {
-    const words = { name: result.authorName, state: say(`state.${result.state}`).toLowerCase() }
+    const words = {
+      name: writerInSentence(result.authorName),
+      state: say(`state.${result.state}`).toLowerCase(),
+    }
     return { problem: say(`decide.${result.outcome}`, words) }
   }
   if (act.kind !== 'approve' && act.kind !== 'decline' && act.kind !== 'spam') return null
@@ -127,7 +131,12 @@ function OpenReview({ loaderData, params }: Route.ComponentProps) {
           when={loaderData.when}
           q={search.q}
         />
-        <ReviewPhotos address={address} photos={loaderData.photos} act={act} writer={review.authorName} />
+        <ReviewPhotos
+          address={address}
+          photos={loaderData.photos}
+          act={act}
+          writer={writerInSentence(review.authorName)}
+        />
         <div className="mt-4 flex flex-col gap-4">
           {loaderData.group && (
             <Suspense fallback={<div className="panel h-32" />}>

@@ -1,4 +1,5 @@
 import { redirect } from 'react-router'
+import { writerInSentence } from '../../core/messages/writerName'
 import { z } from 'zod'
 import { say } from '../../core/messages/say/decide'
 import { requireShop } from '../account/session'
@@ -33,7 +34,7 @@ export async function action({ request, context, params }: Route.ActionArgs) {
     case 'overtaken':
     case 'confirmed': {
       const { authorName, state } = result.review
-      const words = { name: authorName, state: say(`state.${state}`).toLowerCase() }
+      const words = { name: writerInSentence(authorName), state: say(`state.${state}`).toLowerCase() }
       return {
         problem: say(result.outcome === 'confirmed' ? 'decide.undoConfirmed' : 'decide.undoBlocked', words),
         passing: [...passed, result.decisionId].join(','),

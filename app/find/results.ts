@@ -1,3 +1,4 @@
+import { writerName } from '../../core/messages/writerName'
 import { MOST_MATCHES } from '../../core/moderation/searchWords'
 import { reviewStates, type ReviewState } from '../../core/moderation/rules'
 import { say } from '../../core/messages/say/find'
@@ -35,7 +36,7 @@ export function groupsOf(found: Found, typed: string, where: Where, recent: Set<
       name: 'reviews',
       results: found.reviews.map(({ key, state, author, text }) => ({
         to: queuePath(where.shop, key, { lane: state, q: typed }),
-        title: author,
+        title: writerName(author),
         about: text,
         state,
       })),

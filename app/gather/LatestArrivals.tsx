@@ -1,4 +1,5 @@
 import { Link } from 'react-router'
+import { writerName } from '../../core/messages/writerName'
 import { say } from '../../core/messages/say/gather'
 import type { ReviewLine } from '../../server/data/reviewLists'
 import { RatingMark } from '../components/RatingMark'
@@ -74,7 +75,7 @@ function ArrivalLine({ shop, review }: { shop: string; review: Arrival }) {
         </span>
         <span className="min-w-0 flex-1">
           <span className="flex justify-between gap-3">
-            <b className="truncate font-semibold">{review.authorName}</b>
+            <b className="truncate font-semibold">{writerName(review.authorName)}</b>
             <span className="shrink-0 text-soft">
               {say(`state.${review.state}`)} · {review.when}
             </span>

@@ -1,5 +1,6 @@
 import { useEffect, useState, type MouseEvent } from 'react'
 import { data } from 'react-router'
+import { designFor } from '../../core/form/neededFields'
 import { designIn } from '../../core/form/translation'
 import { sheetLook } from '../../core/form/sheetLook'
 import type { FormDesign } from '../../core/form/design'
@@ -20,13 +21,13 @@ export async function loader({ request, context, params }: Route.LoaderArgs) {
     speech: speechFor(request, shop),
     design: view.draft,
     products: view.products,
-    buyersOnly: view.settings.writers === 'buyers',
+    writers: view.settings.writers,
     shop: { name: shop.name, shortName: shop.shortName, logo: shop.logo, brand: shop.brand },
   }
 }
 
 export default function FormPage({
-  loaderData: { speech, shop, products, buyersOnly, ...loaded },
+  loaderData: { speech, shop, products, writers, ...loaded },
 }: Route.ComponentProps) {
   const translate = useSpeech(speech)
   const [shown, setShown] = useState<{ design: FormDesign; part: string | null }>({
@@ -52,7 +53,7 @@ export default function FormPage({
     event.preventDefault()
     if (found) parent.postMessage({ part: found.getAttribute('data-part') }, location.origin)
   }
-  const design = designIn(shown.design, speech.language)
+  const design = designIn(designFor(shown.design, writers), speech.language)
   const heading = design.heading || translate('form.heading')
   return (
     <div className="form-editing" onClickCapture={choose} onSubmitCapture={(event) => event.preventDefault()}>
@@ -68,7 +69,7 @@ export default function FormPage({
           version={0}
           fixedProduct={null}
           findProducts={null}
-          buyersOnly={buyersOnly}
+          writers={writers}
           token=""
           proofOfWork={null}
           address=""

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react'
+import { writerName } from '../../core/messages/writerName'
 import { data, Link, useFetcher } from 'react-router'
 import { z } from 'zod'
 import { translateCode } from '../../core/messages/code'
@@ -186,7 +187,7 @@ function Report({
         {changes.map(({ publicId, authorName, verified, why }) => (
           <li key={publicId}>
             <Link to={`/s/${shop}/decide/${publicId}`} className="part">
-              {authorName}
+              {writerName(authorName)}
             </Link>{' '}
             <span className={verified ? 'text-moss' : 'text-ochre'}>
               {say(verified ? 'bringOrders.proven' : 'bringOrders.unproven', {

@@ -8,6 +8,7 @@ import { fieldNames, formFields, wordedFields } from '../../core/form/fields'
 import type { ShownDesign } from '../../core/form/translation'
 import { recordOf } from '../../core/formats/keysOf'
 import { submissionSchema, TRAP_FIELD, VERSION_FIELD } from '../../core/intake/submission'
+import type { Writers } from '../../core/intake/writers'
 import { WORK_FIELD } from '../../core/intake/suspicion'
 import { Mistakes } from './Labelled'
 import { PhotoField } from './photos/PhotoField'
@@ -25,9 +26,10 @@ import { WriterFields } from './WriterFields'
 
 interface Given extends Pick<
   ComponentProps<typeof SubjectFields>,
-  'products' | 'fixedProduct' | 'findProducts' | 'buyersOnly'
+  'products' | 'fixedProduct' | 'findProducts'
 > {
   design: ShownDesign
+  writers: Writers
   /** The number of the design, so that what is sent is read as it was asked for. */
   version: number
   shop: { shortName: string }
@@ -40,7 +42,7 @@ interface Given extends Pick<
 
 /** Everything that a customer fills in. */
 export function FormFields(given: Given) {
-  const { design, version, shop, buyersOnly, lastResult } = given
+  const { design, version, shop, writers, lastResult } = given
   const translate = useTranslate()
   const photos = usePhotos(given.address, lastResult?.photos ?? [])
   const { schema, form, fields, labels, all, mistaken, refusal } = useReviewForm(given)
@@ -69,9 +71,18 @@ export function FormFields(given: Given) {
       </div>
       <Summary fields={wasSent ? mistaken : []} text={refusal} attempt={attempt} />
 
-      {buyersOnly && <p className="text-soft">{translate('form.buyersOnly', { shop: shop.shortName })}</p>}
+      {writers === 'buyers' && (
+        <p className="text-soft">{translate('form.buyersOnly', { shop: shop.shortName })}</p>
+      )}
 
-      <RatingChoice field={fields.rating} legend={labels.rating} isShown={design.rating.label !== ''} />
+      {design.rating.shown && (
+        <RatingChoice
+          field={fields.rating}
+          legend={labels.rating}
+          isShown={design.rating.label !== ''}
+          required={design.rating.required}
+        />
+      )}
       <SubjectFields {...given} fields={fields} labels={labels} />
       <WordsFields title={fields.title} body={fields.body} design={design} labels={labels} />
 
@@ -121,7 +132,7 @@ export function FormFields(given: Given) {
 }
 
 /** The fields with their labels and what is wrong in them. */
-function useReviewForm({ design, products, fixedProduct, buyersOnly, lastResult }: Given) {
+function useReviewForm({ design, products, fixedProduct, lastResult }: Given) {
   const translate = useTranslate()
   const wordCode = useCodes()
   const offered = [...products.products, ...(fixedProduct ? [fixedProduct] : [])]
@@ -129,7 +140,6 @@ function useReviewForm({ design, products, fixedProduct, buyersOnly, lastResult 
     {
       skus: products.isPart ? null : offered.map(({ sku }) => sku),
       any: offered.length > 0,
-      buyersOnly,
     },
     design,
   )

@@ -10,10 +10,12 @@ export function RatingChoice({
   field,
   legend,
   isShown = false,
+  required = true,
 }: {
   /** By default the catalogue's, for screen readers. */
   legend?: string
   isShown?: boolean
+  required?: boolean
   field: Pick<FieldMetadata<string>, 'id' | 'name' | 'errors' | 'errorId' | 'initialValue'>
 }) {
   const group = useRef<HTMLFieldSetElement>(null)
@@ -25,7 +27,7 @@ export function RatingChoice({
     input?.click()
   }
   return (
-    <div data-part="rating">
+    <div data-part="rating" className="group">
       <fieldset
         ref={group}
         id={field.id}
@@ -35,6 +37,7 @@ export function RatingChoice({
       >
         <legend className={isShown ? 'mb-1.5 font-semibold' : 'sr-only'}>
           {legend ?? translate('form.rating')}
+          {!required && <span className="font-normal">{` (${translate('form.optional')})`}</span>}
         </legend>
         <div className="grid max-w-[530px] grid-cols-5 items-start gap-2 sm:gap-3">
           {ratings.map((rating) => (
@@ -56,6 +59,12 @@ export function RatingChoice({
           ))}
         </div>
       </fieldset>
+      {!required && (
+        <label className="mt-1 hidden min-h-6 cursor-pointer items-center gap-2 text-[13px] group-has-[.rating-step_input:checked]:inline-flex">
+          <input type="radio" name={field.name} value="" className="radio radio-xs" />
+          {translate('form.noRating')}
+        </label>
+      )}
       <Mistakes field={field} />
     </div>
   )

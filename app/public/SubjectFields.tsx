@@ -19,7 +19,6 @@ export function SubjectFields({
   products,
   fixedProduct,
   findProducts,
-  buyersOnly,
 }: {
   fields: Record<'product' | 'order_number', FieldMetadata<string | undefined>>
   design: ShownDesign
@@ -28,10 +27,9 @@ export function SubjectFields({
   fixedProduct: OfferedProduct | null
   /** Where products are looked up; null in the editor of the form. */
   findProducts: string | null
-  /** Whether only verified buyers can write. */
-  buyersOnly: boolean
 }) {
   const translate = useTranslate()
+  const { orderNumber } = design
   const { required } = design.product
   return (
     <div className="grid gap-4 empty:hidden sm:grid-cols-2 sm:gap-5">
@@ -48,12 +46,13 @@ export function SubjectFields({
           <ProductField field={fields.product} {...products} required={required} address={findProducts} />
         </Labelled>
       ) : null}
-      {(design.orderNumber.shown || buyersOnly) && (
+      {/* A product that is chosen can ask for more than the form. */}
+      {(orderNumber.shown || fields.order_number.errors) && (
         <LineField
           field={fields.order_number}
           label={labels.orderNumber}
-          hint={buyersOnly ? undefined : translate('form.optional')}
-          light={!buyersOnly}
+          hint={orderNumber.required ? undefined : translate('form.optional')}
+          light={!orderNumber.required}
           part="orderNumber"
           autoComplete="off"
         />

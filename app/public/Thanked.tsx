@@ -56,7 +56,11 @@ export function Thanked({
         {nextSteps(received).map((key) => (
           <li key={key}>{translate(key, { shop: shop.shortName })}</li>
         ))}
-        {!received.confirm && <li className="text-soft">{translate('form.thanks.mail')}</li>}
+        {!received.confirm && (
+          <li className="text-soft">
+            {translate(received.hasAddress ? 'form.thanks.mail' : 'form.thanks.noEmail')}
+          </li>
+        )}
       </ul>
       {link.words.trim() && link.url && (
         <a href={link.url} className="btn mt-6 border-0 bg-(--shop-button) px-6 text-[15px] text-white">

@@ -19,39 +19,54 @@ export function WriterFields({
   labels: Record<WordedField, string>
 }) {
   const translate = useTranslate()
+  const { name, email } = design
+  const hints = ({ required }: { required: boolean }, hint: string) =>
+    required ? hint : `${translate('form.optional')}, ${hint}`
   const shownName = publicName(fields.author_name.value ?? '')
   return (
     <div className="grid gap-4 sm:grid-cols-2 sm:gap-5">
-      <LineField
-        field={fields.author_name}
-        label={labels.name}
-        part="name"
-        hint={shownName ? translate('form.shownAs', { name: shownName }) : translate('form.shownAsHint')}
-        autoComplete="name"
-      />
+      {(name.shown || fields.author_name.errors) && (
+        <LineField
+          field={fields.author_name}
+          label={labels.name}
+          part="name"
+          hint={hints(
+            name,
+            shownName ? translate('form.shownAs', { name: shownName }) : translate('form.shownAsHint'),
+          )}
+          light={!name.required}
+          autoComplete="name"
+        />
+      )}
       {askedTexts
-        .filter((name) => design[name].shown)
-        .map((name) => (
+        .filter((text) => design[text].shown)
+        .map((text) => (
           <LineField
-            key={name}
-            field={fields[name]}
-            label={labels[name]}
-            part={name}
-            hint={[!design[name].required && translate('form.optional'), translate('form.answerShown')]
-              .filter(Boolean)
-              .join(', ')}
-            light={!design[name].required}
-            autoComplete={writerTexts[name].autoComplete}
+            key={text}
+            field={fields[text]}
+            label={labels[text]}
+            part={text}
+            hint={hints(design[text], translate('form.answerShown'))}
+            light={!design[text].required}
+            autoComplete={writerTexts[text].autoComplete}
           />
         ))}
-      <LineField
-        field={fields.author_email}
-        type="email"
-        label={labels.email}
-        part="email"
-        hint={translate('form.neverShown')}
-        autoComplete="email"
-      />
+      {(email.shown || fields.author_email.errors) && (
+        <LineField
+          field={fields.author_email}
+          type="email"
+          label={labels.email}
+          part="email"
+          hint={hints(email, translate('form.neverShown'))}
+          light={!email.required}
+          autoComplete="email"
+        />
+      )}
+      {!email.required && (
+        <p className="text-[13px] text-soft sm:col-span-2" data-part="email">
+          {translate(email.shown ? 'form.withoutEmail' : 'form.noEmailAsked')}
+        </p>
+      )}
     </div>
   )
 }

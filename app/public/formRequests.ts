@@ -2,8 +2,9 @@ import { data, redirect, type AppLoadContext } from 'react-router'
 import { couponOf } from '../../core/form/coupon'
 import { plainTextOf } from '../../core/form/richText'
 import { sheetLook } from '../../core/form/sheetLook'
+import { designFor } from '../../core/form/neededFields'
 import { designIn } from '../../core/form/translation'
-import { submissionNames, submissionSchema, type Accepting } from '../../core/intake/submission'
+import { submissionNames, submissionSchema } from '../../core/intake/submission'
 import type { CustomerLanguage } from '../../core/messages/customers/languages'
 import type { CustomerForm } from '../../server/collection/customerForm'
 import type { ProductChoices } from '../../server/collection/productChoices'
@@ -20,9 +21,10 @@ interface Asked {
 export async function formPage(found: CustomerForm, { request, context }: Asked) {
   const { form, shop } = found
   const speech = speechFor(request, shop)
-  const design = designIn(found.design, speech.language)
   const asked = new URL(request.url).searchParams.get('product') ?? ''
-  const fixed = (await found.findProduct(design.product.fixed)) ?? (await found.findProduct(asked))
+  const fixed = (await found.findProduct(found.design.product.fixed)) ?? (await found.findProduct(asked))
+  const writers = fixed?.writers ?? form.writers
+  const design = designIn(designFor(found.design, writers), speech.language)
   const suspicion = await context.throttle.suspicion(context.clientAddress, form.slug)
   return {
     speech,
@@ -39,7 +41,7 @@ export async function formPage(found: CustomerForm, { request, context }: Asked)
       shades: sheetLook(design, shop.brand),
     },
     products: forCustomers(found.products),
-    buyersOnly: (fixed?.writers ?? form.writers) === 'buyers',
+    writers,
     fixedProduct: fixed ? { sku: fixed.sku, title: fixed.title, picture: fixed.picture } : null,
   }
 }
@@ -54,17 +56,13 @@ export const forCustomers = ({ products, isPart }: ProductChoices) => ({
  * Replaces what a customer has typed as the product by its SKU.
  * @returns what the form accepts from her
  */
-async function acceptProduct(
-  { form, products, findProduct }: CustomerForm,
-  sent: FormData,
-): Promise<Accepting> {
+async function schemaFor({ design, form, products, findProduct }: CustomerForm, sent: FormData) {
   const product = await findProduct(String(sent.get('product') ?? ''))
   if (product) sent.set('product', product.sku)
-  return {
-    skus: product ? [product.sku] : [],
-    any: products.products.length > 0,
-    buyersOnly: (product?.writers ?? form.writers) === 'buyers',
-  }
+  return submissionSchema(
+    { skus: product ? [product.sku] : [], any: products.products.length > 0 },
+    designFor(design, product?.writers ?? form.writers),
+  )
 }
 
 /** The page after a form; null if the address names no review of it. */
@@ -116,7 +114,7 @@ export async function receiveForm(
   const { form, design } = found
   const { clientAddress, elogio } = context
   const sent = onlyFields(context, submissionNames(design))
-  const schema = submissionSchema(await acceptProduct(found, sent), design)
+  const schema = await schemaFor(found, sent)
   return submitReview(context, {
     sent,
     schema,

@@ -59,7 +59,7 @@ export async function action({ params, context }: Route.ActionArgs) {
   }
   const result = await submitReview(context, {
     sent,
-    schema: ownChangeSchema,
+    schema: ownChangeSchema(own.review),
     wait,
     owner: own.form,
     kept: keptPhotos(own.photos),
@@ -186,6 +186,7 @@ function Change({
   const translate = useTranslate()
   const wordCode = useCodes()
   const photos = usePhotos(photoAddress ?? '', kept)
+  const schema = ownChangeSchema(words)
   const { send, waiting } = useSendWhenReady(photos.pending)
   const [form, fields] = useForm({
     lastResult,
@@ -197,7 +198,7 @@ function Change({
     },
     shouldValidate: 'onBlur',
     shouldRevalidate: 'onInput',
-    onValidate: ({ formData }) => parseWithZod(formData, { schema: ownChangeSchema }),
+    onValidate: ({ formData }) => parseWithZod(formData, { schema }),
   })
   return (
     <Form
@@ -211,7 +212,7 @@ function Change({
           {form.errors.map(wordCode).join(' ')}
         </p>
       )}
-      <RatingChoice field={fields.rating} />
+      <RatingChoice field={fields.rating} required={words.rating !== null} />
       <WordsFields title={fields.title} body={fields.body} />
       {(photoAddress !== null || kept.length > 0) && (
         <PhotoField photos={photos} errors={fields.media.errors} mayAdd={photoAddress !== null} />

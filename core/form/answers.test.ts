@@ -18,7 +18,7 @@ const asking = (...questions: Partial<Question>[]): FormDesign =>
   })
 const good = { rating: '4', author_name: 'Piotr Lis', author_email: 'piotr@lis.example' }
 function answered(design: FormDesign, fields: Record<string, unknown>) {
-  const read = submissionSchema({ skus: [], any: false, buyersOnly: false }, design).safeParse({
+  const read = submissionSchema({ skus: [], any: false }, design).safeParse({
     ...good,
     ...fields,
   })
@@ -80,7 +80,7 @@ describe('an answer', () => {
 test('a question without words or choices is not asked, and keeps the form from being opened', () => {
   const design = asking({ label: ' ' }, { kind: 'one', options: ['', ' '] }, { label: 'Why?' })
   expect(
-    Object.keys(submissionSchema({ skus: [], any: false, buyersOnly: false }, design).shape).filter((name) =>
+    Object.keys(submissionSchema({ skus: [], any: false }, design).shape).filter((name) =>
       name.startsWith('answer_'),
     ),
   ).toEqual(['answer_q002'])
@@ -88,7 +88,7 @@ test('a question without words or choices is not asked, and keeps the form from 
     { fault: 'noWords', question: 'q000' },
     { fault: 'noOptions', question: 'q001' },
   ])
-  expect(submissionFields(design, { buyersOnly: false }).at(-1)).toEqual({
+  expect(submissionFields(design).at(-1)).toEqual({
     ...{ name: 'answer_q002', label: 'Why?', kind: 'short', required: false },
   })
 })
@@ -102,7 +102,7 @@ test('lengths, and what is required, are those of the design', () => {
     photos: { most: 0 },
   })
   const faults = (fields: object) => {
-    const read = submissionSchema({ skus: ['HK-2'], any: true, buyersOnly: false }, design).safeParse({
+    const read = submissionSchema({ skus: ['HK-2'], any: true }, design).safeParse({
       ...good,
       ...fields,
     })
@@ -117,7 +117,7 @@ test('lengths, and what is required, are those of the design', () => {
 test('two hundred options and thirty questions are read in time that grows with what is sent', () => {
   const options = Array.from({ length: 200 }, (_, i) => `option ${i}`)
   const design = asking(...Array.from({ length: 30 }, () => ({ kind: 'several' as const, options })))
-  const schema = submissionSchema({ skus: [], any: false, buyersOnly: false }, design)
+  const schema = submissionSchema({ skus: [], any: false }, design)
   expectLinear(
     (sent) => schema.safeParse({ ...good, answer_q000: sent.split(',') }),
     (length) => Array.from({ length }, (_, i) => `option ${i % 200}`).join(),

@@ -27,6 +27,9 @@ import { textKeys } from './textKeys'
 
 /** Empty is the text of the catalogue, in the customer's language. */
 const label = z.string().max(FORM_LABEL_LIMIT).default('')
+const field = ({ shown, required }: { shown: boolean; required: boolean }) =>
+  z.object({ shown: z.boolean().default(shown), required: z.boolean().default(required), label }).prefault({})
+const asked = { shown: true, required: true }
 const lengthOf = ({ min, max }: { min: number; max: number }) => z.number().int().min(min).max(max)
 const colour = z.union([z.literal(''), z.string().regex(/^#[0-9a-f]{6}$/i)])
 
@@ -82,7 +85,7 @@ const translationSchema = z.object({
 })
 export type Translation = z.infer<typeof translationSchema>
 
-/** What a form shows and asks for. Rating, name and email address are always asked for. */
+/** What a form shows and asks for. Who can write makes some fields necessary (`neededFields.ts`). */
 export const designSchema = z.object({
   schema: z.literal(1),
   /** Whether the shop's logo is above the form. */
@@ -102,7 +105,7 @@ export const designSchema = z.object({
   background: colour.default(''),
   /** Of the sheet, in CSS pixels. */
   corners: z.number().int().min(0).max(MOST_CORNERS).default(USUAL_CORNERS),
-  rating: z.object({ label }).prefault({}),
+  rating: field(asked),
   product: z
     .object({
       shown: z.boolean().default(true),
@@ -112,7 +115,7 @@ export const designSchema = z.object({
       fixed: z.string().max(100).default(''),
     })
     .prefault({}),
-  orderNumber: z.object({ shown: z.boolean().default(true), label }).prefault({}),
+  orderNumber: field({ shown: true, required: false }),
   title: z
     .object({
       shown: z.boolean().default(true),
@@ -131,11 +134,9 @@ export const designSchema = z.object({
     .prefault({}),
   photos: z.object({ most: z.number().int().min(0).max(MOST_PHOTOS).default(MOST_PHOTOS) }).prefault({}),
   video: z.object({ shown: z.boolean().default(false) }).prefault({}),
-  name: z.object({ label }).prefault({}),
-  ...recordOf(askedTexts, () =>
-    z.object({ shown: z.boolean().default(false), required: z.boolean().default(false), label }).prefault({}),
-  ),
-  email: z.object({ label }).prefault({}),
+  name: field(asked),
+  ...recordOf(askedTexts, () => field({ shown: false, required: false })),
+  email: field(asked),
   questions: z
     .array(questionSchema)
     .max(MOST_QUESTIONS)

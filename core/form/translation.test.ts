@@ -37,7 +37,7 @@ test('changed texts are those of the language alone', () => {
   const german = edited((shown) => ({
     ...shown,
     heading: 'Wie war der Kurs?',
-    name: { label: 'Ihr Name' },
+    name: { ...shown.name, label: 'Ihr Name' },
     thanks: { ...shown.thanks, text: 'Bis bald', link: { ...shown.thanks.link, words: 'Zum Laden' } },
   }))
   expect(designIn(german, 'de')).toMatchObject({

@@ -1,18 +1,21 @@
-import type { z } from 'zod'
+import { z } from 'zod'
 import { startingDesign } from '../form/startingDesign'
-import { submissionSchema } from './submission'
+import { needsRatingOrWords, ownFields } from './submission'
 
-/** What a customer can change in her own review. */
-export const ownChangeSchema = submissionSchema(
-  { skus: [], any: false, buyersOnly: false },
-  startingDesign,
-).pick({
-  rating: true,
-  title: true,
-  body: true,
-  author_name: true,
-  media: true,
-})
-export const ownChangeFieldNames = ['act', ...Object.keys(ownChangeSchema.shape)]
+const changeable = ['rating', 'title', 'body', 'author_name', 'media'] as const
 
-export type OwnChange = z.infer<typeof ownChangeSchema>
+/** What a customer can change in her own review. A rating or name that it has can't be removed. */
+export function ownChangeSchema(earlier: { rating: number | null; authorName: string }) {
+  const { rating, title, body, author_name, media } = ownFields(
+    { skus: [], any: false },
+    {
+      ...startingDesign,
+      rating: { ...startingDesign.rating, required: earlier.rating !== null },
+      name: { ...startingDesign.name, required: earlier.authorName !== '' },
+    },
+  )
+  return z.object({ rating, title, body, author_name, media }).superRefine(needsRatingOrWords(true))
+}
+export const ownChangeFieldNames = ['act', ...changeable]
+
+export type OwnChange = z.infer<ReturnType<typeof ownChangeSchema>>

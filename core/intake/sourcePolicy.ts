@@ -108,6 +108,9 @@ export const ownSources = sources.filter(
 export const siteSources = sources.filter((source) => sourcePolicies[source].typedBy === 'site')
 export const isOfSite = (source: Source): boolean => sourcePolicies[source].typedBy === 'site'
 
+/** Reviews whose writer has to give an email address before a purchase is looked for. */
+export const addressedSources = sources.filter((source) => sourcePolicies[source].typedBy === 'customer')
+
 /** The sources of reviews that visitors may see. */
 export const publicSources = sources.filter((source) => sourcePolicies[source].isPublic)
 

@@ -1,11 +1,13 @@
-import { expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
+import { designFor } from '../form/neededFields'
 import { languageOf } from './language'
 import { startingDesign } from '../form/startingDesign'
+import type { Writers } from './writers'
 import { submissionFields, submissionSchema } from './submission'
 
 const good = { rating: '4', author_name: 'Piotr Lis', author_email: ' piotr@lis.example ' }
 const read = (fields: Record<string, unknown>) =>
-  submissionSchema({ skus: ['HK-2'], any: true, buyersOnly: false }, startingDesign).safeParse({
+  submissionSchema({ skus: ['HK-2'], any: true }, startingDesign).safeParse({
     ...good,
     ...fields,
   })
@@ -70,15 +72,70 @@ test('what a form does not ask about its writer is dropped, and what it needs is
     role: { shown: true, required: false, label: '' },
     company: { shown: true, required: true, label: '' },
   }
-  const schema = submissionSchema({ skus: null, any: false, buyersOnly: false }, asking)
+  const schema = submissionSchema({ skus: null, any: false }, asking)
   expect(schema.parse({ ...good, company: ' Berg & Co ' })).toMatchObject({ role: '', company: 'Berg & Co' })
   for (const company of ['', ' ', 'x'.repeat(121)]) {
     const issues = schema.safeParse({ ...good, company }).error?.issues
     expect(issues?.map(({ path }) => path[0])).toEqual(['company'])
   }
-  expect(submissionFields(asking, { buyersOnly: false })).toContainEqual({
+  expect(submissionFields(asking)).toContainEqual({
     name: 'company',
     required: true,
     maxLength: 120,
+  })
+})
+
+describe('rating, name and email address', () => {
+  const left = { shown: false, required: false, label: '' }
+  const optional = { shown: true, required: false, label: '' }
+  const readWith = (design: object, writers: Writers, sent: object) =>
+    submissionSchema(
+      { skus: null, any: false },
+      designFor({ ...startingDesign, ...design }, writers),
+    ).safeParse(sent)
+  const faults = (...given: Parameters<typeof readWith>) =>
+    readWith(...given).error?.issues.map(({ path, message }) => [path[0], message]) ?? []
+
+  test('may be optional, but then a rating or words are needed', () => {
+    const design = { rating: optional, name: optional, email: optional }
+    expect(readWith(design, 'anyone', { body: 'Good wax' }).data).toMatchObject({
+      rating: null,
+      author_name: '',
+      author_email: '',
+    })
+    expect(readWith(design, 'anyone', { rating: '2' }).data).toMatchObject({ rating: 2, body: '' })
+    expect(faults(design, 'anyone', { body: '  ' })).toEqual([['rating', 'form.error.ratingOrWords']])
+    expect(faults(design, 'anyone', { rating: '6' })).toEqual([['rating', 'form.error.ratingScale']])
+    expect(faults(design, 'anyone', { body: 'Good', author_email: 'anna@' })).toEqual([
+      ['author_email', 'form.error.emailShape'],
+    ])
+  })
+
+  test('are not read when they are left out', () => {
+    const design = { rating: left, name: left, email: left }
+    const sent = { rating: '5', author_name: 'Ada', author_email: 'ada@wendt.example', body: 'Good' }
+    expect(readWith(design, 'anyone', sent).data).toMatchObject({
+      rating: null,
+      author_name: '',
+      author_email: '',
+    })
+    expect(faults(design, 'anyone', { rating: '5' })).toEqual([['body', 'form.error.words']])
+    const names = submissionFields({ ...startingDesign, ...design }).map(({ name }) => name)
+    expect(names).not.toEqual(expect.arrayContaining(['rating']))
+    expect(names.filter((name) => name.startsWith('author_'))).toEqual([])
+  })
+
+  test('are asked for where the writers have to be checked, whatever the design says', () => {
+    const design = { rating: left, name: left, email: left, orderNumber: left }
+    const sent = { body: 'Good' }
+    expect(faults(design, 'confirmed', sent).map(([field]) => field)).toEqual(['author_email'])
+    expect(faults(design, 'buyers', sent).map(([field]) => field)).toEqual([
+      'author_name',
+      'author_email',
+      'order_number',
+    ])
+    expect(submissionFields(designFor({ ...startingDesign, ...design }, 'buyers'))).toEqual(
+      expect.arrayContaining([expect.objectContaining({ name: 'order_number', required: true })]),
+    )
   })
 })

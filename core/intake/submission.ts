@@ -23,11 +23,14 @@ const typedText = z
   .string({ error: messageCode('form.error.answer') })
   .transform((text) => text.replace(/\r\n?/g, '\n'))
 
-const filled = (missing: string, limit: number) =>
+/** A line that is asked for: of a field that isn't shown, nothing is read. */
+const line = ({ shown, required }: Asked, missing: string, limit: number) =>
   z
     .string({ error: missing })
-    .refine((text) => text.trim().length > 0, { error: missing })
     .refine((text) => text.length <= limit, { error: messageCode('form.error.long', { limit }) })
+    .optional()
+    .transform((text) => (shown ? (text ?? '') : ''))
+    .refine((text) => !(shown && required) || text.trim() !== '', { error: missing })
 
 const optional = (limit: number, least = 0, required = false) =>
   typedText
@@ -47,8 +50,11 @@ export interface Accepting {
   skus: string[] | null
   /** Whether there are any products, so that one can be required. */
   any: boolean
-  /** Whether only verified buyers can write, who need an order number. */
-  buyersOnly: boolean
+}
+
+interface Asked {
+  shown: boolean
+  required: boolean
 }
 
 /** Whether a SKU is empty or among those given, whatever its case. */
@@ -60,20 +66,34 @@ export function isSkuAmong(skus: string[]): (sku: string) => boolean {
 /** The part of a design that says what is accepted. */
 type AcceptingDesign = Pick<
   FormDesign,
-  'title' | 'body' | 'product' | 'photos' | 'video' | 'questions' | AskedText
+  | 'rating'
+  | 'name'
+  | 'email'
+  | 'orderNumber'
+  | 'title'
+  | 'body'
+  | 'product'
+  | 'photos'
+  | 'video'
+  | 'questions'
+  | AskedText
 >
 
 /** The fields of every form under their public names. Products are given by SKU. */
-function ownFields({ skus, any, buyersOnly }: Accepting, design: AcceptingDesign) {
-  const { title, body, product, photos, video } = design
+export function ownFields({ skus, any }: Accepting, design: AcceptingDesign) {
+  const { rating, title, body, product, photos, video } = design
   return {
     rating: z
       .string({ error: messageCode('form.error.rating') })
       .regex(/^[1-5]$/, { error: messageCode('form.error.ratingScale') })
-      .transform(Number),
+      .optional()
+      .transform((step) => (rating.shown && step !== undefined ? Number(step) : null))
+      .refine((step) => !(rating.shown && rating.required) || step !== null, {
+        error: messageCode('form.error.rating'),
+      }),
     title: optional(title.most),
     body: optional(body.most, body.least, body.required),
-    author_name: filled(messageCode('form.error.name'), NAME_LIMIT),
+    author_name: line(design.name, messageCode('form.error.name'), NAME_LIMIT),
     ...recordOf(askedTexts, (name) =>
       optional(writerTexts[name].limit, 0, design[name].shown && design[name].required).transform((text) =>
         design[name].shown ? text.trim() : '',
@@ -83,10 +103,21 @@ function ownFields({ skus, any, buyersOnly }: Accepting, design: AcceptingDesign
       .string({ error: messageCode('form.error.email') })
       .trim()
       .max(254, { error: messageCode('form.error.long', { limit: 254 }) })
-      .pipe(z.email({ error: messageCode('form.error.emailShape') })),
-    order_number: buyersOnly
-      ? filled(messageCode('form.error.orderNumber'), ORDER_NUMBER_LIMIT)
-      : optional(ORDER_NUMBER_LIMIT),
+      .pipe(
+        z.union([z.literal(''), z.email({ error: messageCode('form.error.emailShape') })], {
+          error: messageCode('form.error.emailShape'),
+        }),
+      )
+      .optional()
+      .transform((address) => (design.email.shown ? (address ?? '') : ''))
+      .refine((address) => !(design.email.shown && design.email.required) || address !== '', {
+        error: messageCode('form.error.email'),
+      }),
+    order_number: line(
+      { shown: true, required: design.orderNumber.shown && design.orderNumber.required },
+      messageCode('form.error.orderNumber'),
+      ORDER_NUMBER_LIMIT,
+    ),
     product: z
       .string()
       .optional()
@@ -109,34 +140,44 @@ function ownFields({ skus, any, buyersOnly }: Accepting, design: AcceptingDesign
 
 /** All fields of a form, with its own questions. */
 export function submissionSchema(accepting: Accepting, design: AcceptingDesign) {
-  return z.object({ ...answerFields(design), ...ownFields(accepting, design) })
+  return z
+    .object({ ...answerFields(design), ...ownFields(accepting, design) })
+    .superRefine(needsRatingOrWords(design.rating.shown))
 }
+
+/** A review says something: it has a rating, a title or a text. */
+export const needsRatingOrWords =
+  (asksForRating: boolean) =>
+  (
+    { rating, title, body }: { rating: number | null; title: string; body: string },
+    context: z.core.$RefinementCtx,
+  ) => {
+    if (rating !== null || `${title}${body}`.trim() !== '') return
+    context.addIssue({
+      code: 'custom',
+      path: [asksForRating ? 'rating' : 'body'],
+      message: messageCode(asksForRating ? 'form.error.ratingOrWords' : 'form.error.words'),
+    })
+  }
 
 /** The names of all fields of a form. */
 export const submissionNames = (design: AcceptingDesign): string[] =>
-  Object.keys(submissionSchema({ skus: null, any: false, buyersOnly: false }, design).shape)
+  Object.keys(submissionSchema({ skus: null, any: false }, design).shape)
 
 export type Submission = z.infer<z.ZodObject<ReturnType<typeof ownFields>>>
 /** Fields that only describe the writer may be missing. */
 export type SubmissionGiven = Omit<Submission, keyof AboutWriter> & Partial<Submission>
 
 /** The fields in the form's JSON. */
-export const submissionFields = (
-  { title, body, product, orderNumber, photos, questions, ...design }: FormDesign,
-  { buyersOnly }: Pick<Accepting, 'buyersOnly'>,
-) => [
-  { name: 'rating', required: true, minimum: 1, maximum: 5 },
+export const submissionFields = ({ title, body, product, photos, questions, ...design }: FormDesign) => [
+  ...asked('rating', design.rating, { minimum: 1, maximum: 5 }),
   ...(title.shown ? [{ name: 'title', required: false, maxLength: title.most }] : []),
   { name: 'body', required: body.required, minLength: body.least, maxLength: body.most },
-  { name: 'author_name', required: true, maxLength: NAME_LIMIT },
-  ...askedTexts
-    .filter((name) => design[name].shown)
-    .map((name) => ({ name, required: design[name].required, maxLength: writerTexts[name].limit })),
-  { name: 'author_email', required: true, maxLength: 254 },
-  ...(orderNumber.shown || buyersOnly
-    ? [{ name: 'order_number', required: buyersOnly, maxLength: ORDER_NUMBER_LIMIT }]
-    : []),
-  ...(product.shown ? [{ name: 'product', required: product.required }] : []),
+  ...asked('author_name', design.name, { maxLength: NAME_LIMIT }),
+  ...askedTexts.flatMap((name) => asked(name, design[name], { maxLength: writerTexts[name].limit })),
+  ...asked('author_email', design.email, { maxLength: 254 }),
+  ...asked('order_number', design.orderNumber, { maxLength: ORDER_NUMBER_LIMIT }),
+  ...asked('product', product, {}),
   ...(photos.most > 0
     ? [{ name: 'media', required: false, most: photos.most, maxBytes: MOST_PHOTO_BYTES }]
     : []),
@@ -150,3 +191,6 @@ export const submissionFields = (
     ...(kind === 'scale' && { minimum: 1, maximum: steps }),
   })),
 ]
+
+const asked = <Bounds extends object>(name: string, { shown, required }: Asked, bounds: Bounds) =>
+  shown ? [{ name, required, ...bounds }] : []

@@ -31,7 +31,7 @@ interface Claim {
 
 export type ProofMethod = 'mailbox' | 'orderNumber'
 
-const proofFailures = [
+const matchFailures = [
   'noNumber',
   'unknownNumber',
   'otherName',
@@ -39,8 +39,10 @@ const proofFailures = [
   'cancelled',
   'notDelivered',
 ] as const
-export type ProofFailure = (typeof proofFailures)[number]
-type OrderMatch = { line: OrderLine; by: ProofMethod } | { failure: ProofFailure }
+type MatchFailure = (typeof matchFailures)[number]
+/** Why no purchase is proven. Without an email address none is looked for. */
+export type ProofFailure = MatchFailure | 'noEmail'
+type OrderMatch = { line: OrderLine; by: ProofMethod } | { failure: MatchFailure }
 
 const bought = new Set<string>(['delivered', 'refunded', 'returned'] satisfies LineStatus[])
 
@@ -68,7 +70,7 @@ export function matchOrder(claim: Claim, lines: OrderLine[], timeZone: string): 
 
   const product = productKey(claim.product)
   const writtenDay = dayOf(timeZone, claim.writtenAt)
-  const steps: [ProofFailure, (line: OrderLine) => boolean][] = [
+  const steps: [MatchFailure, (line: OrderLine) => boolean][] = [
     [
       'otherProduct',
       (line) => !product || [line.productSku, line.productTitle].some((p) => productKey(p) === product),
@@ -99,7 +101,7 @@ function numberAmong(lines: OrderLine[], typed: string): string {
   return only !== undefined && others.length === 0 ? only : typed
 }
 
-function whyNobody(number: string, lines: OrderLine[]): ProofFailure {
+function whyNobody(number: string, lines: OrderLine[]): MatchFailure {
   if (!number) return 'noNumber'
   return lines.some((line) => orderNumberKey(line.orderNumber) === number) ? 'otherName' : 'unknownNumber'
 }

@@ -151,7 +151,7 @@ export async function submitForm(
     fillSeconds,
     // An address of our own network belongs to a proxy, not to the writer.
     ip: isLocalAddress(ip) ? '' : ip,
-    rating: { value: submission.rating, scale: 5 },
+    rating: submission.rating === null ? null : { value: submission.rating, scale: 5 },
     title: submission.title,
     body: submission.body,
     authorName: submission.author_name,

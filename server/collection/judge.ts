@@ -1,7 +1,8 @@
+import type { Knex } from 'knex'
 import { hundredthsOfFive } from '../../core/formats/rating'
 import type { Candidate } from '../../core/intake/candidate'
 import { expectedLanguages, languageOf } from '../../core/intake/language'
-import { sourcePolicies } from '../../core/intake/sourcePolicy'
+import { addressedSources, sourcePolicies } from '../../core/intake/sourcePolicy'
 import { askedTexts } from '../../core/intake/writerTexts'
 import type { RuleFacts } from '../../core/moderation/rules'
 import type { Place, Signal } from '../../core/moderation/signal'
@@ -50,9 +51,7 @@ export async function judge(
   const receivedAt = services.now().toISOString()
   const publicId = known?.publicId ?? services.newId()
   const rating = candidate.rating && hundredthsOfFive(candidate.rating.value, candidate.rating.scale)
-  const proof = known
-    ? null
-    : await proveBuyer(db, shop, { ...candidate, provenEmail: '', writtenAt: receivedAt })
+  const proof = known ? null : await proofOf(db, shop, candidate, receivedAt)
   const before = known && (await confirmationOf(db, shop.id, known.id))
   const verified = proof ? proof.line !== null : before!.verified
   const {
@@ -109,6 +108,12 @@ export async function judge(
     imprint,
   }
 }
+
+// Nobody could be asked later whether an order number was hers.
+const proofOf = async (db: Knex, shop: Shop, candidate: Candidate, writtenAt: string): Promise<BuyerProof> =>
+  candidate.authorEmail === '' && addressedSources.includes(candidate.source)
+    ? { line: null, failure: 'noEmail' }
+    : proveBuyer(db, shop, { ...candidate, provenEmail: '', writtenAt })
 
 /** Its words; its answers if it has none. */
 const writtenIn = ({ title, body, answers }: Candidate) =>

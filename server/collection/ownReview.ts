@@ -58,12 +58,13 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
   if (!own) return false
   const { shop, review } = own
   const photos = await photosChosen(services, own, change.media)
+  const rating = change.rating === null ? null : { value: change.rating, scale: 5 }
   const samePhotos = photos.length === own.photos.length && photos.every((photo) => 'id' in photo)
   const sameWords =
     review.title === change.title &&
     review.body === change.body &&
     review.authorName === change.author_name &&
-    review.rating === hundredthsOfFive(change.rating, 5)
+    review.rating === (rating && hundredthsOfFive(rating.value, rating.scale))
   if (sameWords && samePhotos) return false
   const { address, productSku, writers } = await confirmationOf(services.db, shop.id, review.id)
   const candidate: Candidate = {
@@ -75,7 +76,7 @@ export async function changeOwn(services: Services, token: string, change: OwnCh
     fillSeconds: null,
     ip: '',
     arrivesAs: 'waiting',
-    rating: { value: change.rating, scale: 5 },
+    rating,
     title: change.title,
     body: change.body,
     authorName: change.author_name,

@@ -1,3 +1,4 @@
+import { provableReviews } from '../data/evidence'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { laneCounts } from '../data/reviewCounts'
 import { findReview, proofOfReview, signalsOfVersion } from '../data/reviewReading'
@@ -35,6 +36,7 @@ describe('a token', () => {
       publicId: first.publicId,
       state: 'waiting',
       showable: true,
+      hasAddress: true,
       confirm: false,
       unconfirmed: false,
     })
@@ -93,6 +95,16 @@ test('a purchase proven by number and name is kept as evidence', async () => {
     deliveredAt: '2026-03-09T10:00:00.000Z',
     reason: '',
   })
+})
+
+test('without an email address there is no proof, no email and no name to make up', async () => {
+  const nameless = { author_name: '', author_email: '', rating: null, order_number: 'WB-2091' }
+  const receipt = await send(services, 'wrenfield', nameless)
+  expect(receipt).toMatchObject({ state: 'waiting', hasAddress: false, confirm: false })
+  const review = await found(receipt.publicId)
+  expect([review.verified, review.proofFailure, review.rating]).toEqual([false, 'noEmail', null])
+  expect(await provableReviews(services.db, shop.id, 0, 10)).toEqual([])
+  expect(await services.db('mail')).toEqual([])
 })
 
 test('another shop’s order proves nothing here', async () => {

@@ -147,6 +147,7 @@ const receiptOf = ({ candidate, judged, invited }: Arrived): Receipt => ({
   publicId: judged.publicId,
   state: judged.state,
   showable: isShowable(candidate.source, candidate.consent.answer),
+  hasAddress: candidate.authorEmail !== '',
   confirm: invited,
   unconfirmed: judged.unconfirmed,
 })

@@ -64,7 +64,11 @@ export async function storeNew(
     outcome: 'stored',
     reviewId: ids[i]!.reviewId,
     publicId,
-    receipt: { publicId, state, showable, unconfirmed, confirm: arrived[i]!.invited },
+    receipt: {
+      ...{ publicId, state, showable, unconfirmed },
+      hasAddress: arrived[i]!.candidate.authorEmail !== '',
+      confirm: arrived[i]!.invited,
+    },
   }))
 }
 

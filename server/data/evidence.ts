@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { ProofFailure } from '../../core/proof/matchOrder'
+import { addressedSources } from '../../core/intake/sourcePolicy'
 import { tables } from './schema/tables'
 import { insert, row } from './rows'
 import { like, maybe, orEmpty, pick, readAll, type Selected } from './select'
@@ -63,6 +64,10 @@ export async function provableReviews(
     .where('review.shop_id', shopId)
     .where('review.id', '>', after)
     .where((given) => void given.whereNotNull('review.confirmed_at').orWhereNot('review.claimed_order', ''))
+    .where(
+      (given) =>
+        void given.whereNotNull('review.customer_id').orWhereNotIn('review.source', addressedSources),
+    )
     .whereNotExists(
       db('verification as taken')
         .whereRaw('taken.review_id = review.id')

@@ -10,6 +10,8 @@ export interface Receipt {
   publicId: string
   state: ArrivalState
   showable: boolean
+  /** Whether its writer gave an email address. */
+  hasAddress: boolean
   /** Whether a confirmation email was sent. */
   confirm: boolean
   /** Held back only because the address is not confirmed. */
@@ -23,11 +25,11 @@ export async function findReceipt(
   which: { tokenHash: string } | { id: number } | { formId: number; publicId: string },
 ): Promise<Receipt | null> {
   const found = await readFirst(db('review').where(whereOf(tables.review, { shopId, ...which })), {
-    ...pick(tables.review, 'publicId', 'showable', 'unconfirmed'),
+    ...pick(tables.review, 'publicId', 'showable', 'unconfirmed', 'customerId'),
     state: tables.review.arrivalState,
     mails: value(z.number(), db('mail').whereRaw('mail.review_id = review.id').count('*')),
   })
   if (!found) return null
-  const { mails, ...receipt } = found
-  return { ...receipt, confirm: mails > 0 }
+  const { mails, customerId, ...receipt } = found
+  return { ...receipt, hasAddress: customerId !== null, confirm: mails > 0 }
 }

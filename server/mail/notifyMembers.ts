@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { writerInSentence } from '../../core/messages/writerName'
 import { TZDate } from '@date-fns/tz'
 import { say } from '../../core/messages/say/everything'
 import { undecidedCount } from '../data/reviewCounts'
@@ -35,7 +36,7 @@ export async function tellOfArrival(
   const members = await membersWithPreferences(trx, shop.id)
   for (const { email, name, preference } of members) {
     if (preference === 'digest' || (preference === 'held' && !arrived.held)) continue
-    const words = { name: arrived.authorName, shop: shop.shortName }
+    const words = { name: writerInSentence(arrived.authorName), shop: shop.shortName }
     await toMember(
       services,
       trx,

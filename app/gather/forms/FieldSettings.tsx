@@ -1,5 +1,6 @@
 import { FORM_LABEL_LIMIT } from '../../../core/form/choices'
 import { lengthBounds, type FormField } from '../../../core/form/fields'
+import { neededFields } from '../../../core/form/neededFields'
 import type { FormDesign } from '../../../core/form/design'
 import { MOST_PHOTOS } from '../../../core/intake/photos'
 import { say } from '../../../core/messages/say/forms'
@@ -10,13 +11,14 @@ import type { PanelProps, PartProps } from './formParts'
 import { TextLine } from './TextLine'
 
 /** The settings of a field that customers fill in: those that its part of the design has. */
-export function FieldSettings({ part, draft, change, products }: PanelProps & { part: FormField }) {
+export function FieldSettings({ part, draft, change, products, writers }: PanelProps & { part: FormField }) {
   if (part === 'photos') return <MediaSettings {...{ draft, change }} />
   const field: Record<string, unknown> = draft[part]
   const set = (changed: object) => change({ ...draft, [part]: { ...field, ...changed } })
   const isFixed = part === 'product' && draft.product.fixed !== ''
-  const canBeLeftOut = 'shown' in field && !isFixed
-  const isAsked = !isFixed && field.shown !== false
+  const isNeeded = neededFields(writers).some((needed) => needed === part)
+  const canBeLeftOut = 'shown' in field && !isFixed && !isNeeded
+  const isAsked = !isFixed && (isNeeded || field.shown !== false)
   return (
     <>
       {part === 'product' && (
@@ -41,7 +43,7 @@ export function FieldSettings({ part, draft, change, products }: PanelProps & { 
             placeholder={say(`form.${part}`)}
             set={(label) => set({ label })}
           />
-          {'required' in field && (
+          {'required' in field && !isNeeded && (
             <SwitchLine
               words={say('forms.required')}
               on={field.required === true}
@@ -51,12 +53,20 @@ export function FieldSettings({ part, draft, change, products }: PanelProps & { 
           {(part === 'title' || part === 'body') && <Lengths part={part} draft={draft} set={set} />}
         </>
       )}
-      {alwaysAsked.has(part) && <p className="text-[13px] text-soft">{say('forms.always')}</p>}
+      {isNeeded && (
+        <p className="text-[13px] text-soft">
+          {say(writers === 'buyers' ? 'forms.neededOfBuyers' : 'forms.neededToConfirm')}
+        </p>
+      )}
+      {part === 'email' && !isNeeded && !(draft.email.shown && draft.email.required) && (
+        <p className="text-[13px] text-ochre">{say('forms.withoutEmail')}</p>
+      )}
+      {part === 'rating' && !(draft.rating.shown && draft.rating.required) && (
+        <p className="text-[13px] text-soft">{say('forms.withoutRating')}</p>
+      )}
     </>
   )
 }
-
-const alwaysAsked = new Set<FormField>(['rating', 'name', 'email'])
 
 /** How long a text has to be, and may be. */
 function Lengths({
@@ -96,7 +106,7 @@ function Lengths({
 }
 type Bounds = (typeof lengthBounds)['body']['least'] | (typeof lengthBounds)['title' | 'body']['most']
 
-function MediaSettings({ draft, change }: PartProps) {
+function MediaSettings({ draft, change }: Pick<PartProps, 'draft' | 'change'>) {
   return (
     <>
       <Slider

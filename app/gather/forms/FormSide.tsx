@@ -23,7 +23,7 @@ export function FormSide({
   draft,
   change,
   choose,
-}: PartProps & {
+}: Omit<PartProps, 'writers'> & {
   view: FormView
   shopColour: string
   /** The address of the editor. */
@@ -34,7 +34,9 @@ export function FormSide({
   language: CustomerLanguage | ''
   choose: (part: FormPart) => void
 }) {
-  if (part === null) return <PartList {...{ draft, change, choose }} isDraft={view.state === 'draft'} />
+  const { writers } = view.settings
+  if (part === null)
+    return <PartList {...{ draft, change, choose, writers }} isDraft={view.state === 'draft'} />
   if (part !== 'writers' && part !== 'arrivals' && !isUse(part))
     return (
       <PartPanel
@@ -42,7 +44,7 @@ export function FormSide({
         draft={language ? editedIn(draft, language) : draft}
         change={(changed) => change(language ? withEdited(draft, language, changed) : changed)}
         key={language}
-        shopColour={shopColour}
+        {...{ shopColour, writers }}
         products={view.products}
         leave={() => setPart(null)}
       />

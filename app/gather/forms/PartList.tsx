@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { MOST_QUESTIONS } from '../../../core/form/choices'
+import { designFor } from '../../../core/form/neededFields'
 import { designProblems } from '../../../core/form/designProblems'
 import type { Question } from '../../../core/form/design'
 import { say } from '../../../core/messages/say/forms'
@@ -14,6 +15,7 @@ export function PartList({
   draft,
   change,
   choose,
+  writers,
   isDraft,
 }: PartProps & {
   choose: (part: FormPart) => void
@@ -23,6 +25,7 @@ export function PartList({
   const row = (part: FormPart, words: string, state = '') => (
     <PartRow key={part} words={words} state={state} choose={() => choose(part)} />
   )
+  const design = designFor(draft, writers)
   const unready = new Set(designProblems(draft).map(({ question }) => question))
   const questions = draft.questions.map(({ id, label, kind }) => ({
     id,
@@ -50,7 +53,7 @@ export function PartList({
       <h2>{say('forms.parts')}</h2>
       <ul className="-mx-2 mt-1">
         {formParts.map((part) =>
-          row(part, say(`forms.part.${part}`), isShown(draft, part) === false ? say('forms.none') : ''),
+          row(part, say(`forms.part.${part}`), isShown(design, part) === false ? say('forms.none') : ''),
         )}
       </ul>
       <h2 className="mt-4">{say('forms.questions')}</h2>

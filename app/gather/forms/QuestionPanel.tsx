@@ -16,7 +16,12 @@ import type { PartProps } from './formParts'
 import { TextLine } from './TextLine'
 
 /** One of the shop's own questions. */
-export function QuestionPanel({ id, draft, change, leave }: PartProps & { id: string; leave: () => void }) {
+export function QuestionPanel({
+  id,
+  draft,
+  change,
+  leave,
+}: Pick<PartProps, 'draft' | 'change'> & { id: string; leave: () => void }) {
   const at = draft.questions.findIndex((one) => one.id === id)
   const question = draft.questions[at]
   if (!question) return null

@@ -2,6 +2,7 @@ import type { ProductChoices } from '../../../server/collection/productChoices'
 import { formFields, type FormField } from '../../../core/form/fields'
 import { couponOf } from '../../../core/form/coupon'
 import type { FormDesign } from '../../../core/form/design'
+import type { Writers } from '../../../core/intake/writers'
 
 /** What can be changed of a form, in the order of the page; a question is `question:ID`. */
 export const formParts = [
@@ -28,6 +29,8 @@ export type FormPart =
 export interface PartProps {
   draft: FormDesign
   change: (changed: FormDesign) => void
+  /** Who can write makes some fields necessary. */
+  writers: Writers
 }
 
 /** What the settings of a part are given. */

@@ -140,7 +140,11 @@ export const formWords = {
       setLink: 'Set the link',
       noLink: 'No link',
     },
-    always: 'always asked',
+    neededToConfirm: 'Always asked while writers confirm their email.',
+    neededOfBuyers: 'Always asked while only verified buyers can write.',
+    withoutEmail:
+      'Without an email there is no confirmation, no “bought here” mark and no page where a customer changes her review. The form tells her.',
+    withoutRating: 'A review without a rating needs a few words, and no average counts it.',
     shown: 'Ask for it',
     required: 'Required',
     wording: 'Wording',

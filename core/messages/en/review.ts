@@ -8,6 +8,7 @@ export const reviewWords = {
     spam: 'Spam',
     withdrawn: 'Withdrawn',
   },
+  writer: { none: 'No name', inSentence: 'a customer' },
   proof: {
     verified: 'verified buyer',
     yes: 'Yes, order {{number}}',
@@ -22,6 +23,7 @@ export const reviewWords = {
     vouchWhy: 'How do you know?',
     unvouchWhy: 'Why?',
     reasonSeen: 'saved with the review',
+    noEmail: 'No email was given, so a purchase can’t be shown.',
     noNumber: 'No order number was given.',
     unknownNumber: 'You have no order {{number}}.',
     otherName: 'Order {{number}} has another name on it.',
@@ -31,6 +33,7 @@ export const reviewWords = {
     short: {
       mailbox: 'by the email address of order {{number}}',
       orderNumber: 'by the number and name of order {{number}}',
+      noEmail: 'no email',
       noNumber: 'no order number',
       unknownNumber: 'order not found',
       otherName: 'another name on the order',
