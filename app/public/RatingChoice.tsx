@@ -35,7 +35,7 @@ export function RatingChoice({
         aria-describedby={field.errors ? field.errorId : undefined}
         aria-invalid={field.errors ? true : undefined}
       >
-        <legend className={isShown ? 'mb-1.5 font-semibold' : 'sr-only'}>
+        <legend className={isShown || !required ? 'mb-1.5 font-semibold' : 'sr-only'}>
           {legend ?? translate('form.rating')}
           {!required && <span className="font-normal">{` (${translate('form.optional')})`}</span>}
         </legend>

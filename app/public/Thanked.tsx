@@ -4,15 +4,17 @@ import { OpensNext } from './OpensNext'
 import { PassOn } from './PassOn'
 import { useTranslate } from './speech'
 
-type NextStep = `form.thanks.${'spam' | 'only' | 'confirmFirst' | 'next' | 'shown' | 'held'}`
+type NextStep =
+  `form.thanks.${'spam' | 'only' | 'confirmFirst' | 'next' | 'shown' | 'shownNameless' | 'held'}`
 
 /** What happens next. What the writer has to do comes first. */
-function nextSteps({ state, showable, confirm, unconfirmed }: Receipt): NextStep[] {
+function nextSteps({ state, showable, confirm, unconfirmed }: Receipt, named: boolean): NextStep[] {
   if (state === 'spam') return ['form.thanks.spam']
   if (!showable) return ['form.thanks.only']
-  if (confirm && unconfirmed) return ['form.thanks.confirmFirst', 'form.thanks.next', 'form.thanks.shown']
+  const shown = named ? 'form.thanks.shown' : 'form.thanks.shownNameless'
+  if (confirm && unconfirmed) return ['form.thanks.confirmFirst', 'form.thanks.next', shown]
   const looks: NextStep[] = state === 'held' ? ['form.thanks.held'] : []
-  return ['form.thanks.next', ...looks, 'form.thanks.shown']
+  return ['form.thanks.next', ...looks, shown]
 }
 
 /** The page after a form. */
@@ -21,6 +23,7 @@ export function Thanked({
   thanks: { heading, text, link, passOn },
   coupon,
   passOnUrl,
+  named,
   shop,
 }: {
   received: Receipt
@@ -29,6 +32,8 @@ export function Thanked({
   coupon: string
   /** What is passed on. */
   passOnUrl: string
+  /** Whether the form needs a name. */
+  named: boolean
   shop: { name: string; shortName: string }
 }) {
   const translate = useTranslate()
@@ -53,7 +58,7 @@ export function Thanked({
       <p className="mt-4 text-[17px]">{translate('form.thanks.kept', { shop: shop.name })}</p>
       <ul className="mt-4 flex flex-col gap-2 text-[15px]">
         {received.confirm && <li className="font-semibold">{translate('form.thanks.confirm')}</li>}
-        {nextSteps(received).map((key) => (
+        {nextSteps(received, named).map((key) => (
           <li key={key}>{translate(key, { shop: shop.shortName })}</li>
         ))}
         {!received.confirm && (

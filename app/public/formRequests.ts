@@ -78,6 +78,7 @@ export async function thanksPage(found: CustomerForm, { request, context }: Aske
       speech,
       thanks: design.thanks,
       coupon: couponOf(design),
+      named: design.name.shown && design.name.required,
       passOnUrl: design.thanks.passOnUrl || shop.siteUrl || `${context.elogio.publicUrl}/f/${form.slug}`,
       shop: {
         name: shop.name,

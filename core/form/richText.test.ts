@@ -5,6 +5,7 @@ import { cutRichText, plainTextOf } from './richText'
 
 const text = (words: string, ...marks: object[]) => ({ type: 'text', text: words, marks })
 const paragraph = (...content: object[]) => ({ type: 'paragraph', content })
+const picture = { type: 'picture', attrs: { name: `${'0a'.repeat(16)}.webp`, alt: 'A hive' } }
 const doc = (...content: object[]) => ({ type: 'doc', content })
 
 test('lines of a plain text are paragraphs', () => {
@@ -32,12 +33,14 @@ test('what the editor makes is kept, and cut a second time stays the same', () =
         },
       ],
     },
+    { type: 'heading', content: [text('More')] },
+    picture,
     paragraph(),
   )
   const cut = cutRichText(made, 100)
   expect(cut).toEqual(made.content)
   expect(cutRichText(cut, 100)).toEqual(cut)
-  expect(plainTextOf(cut)).toBe('Plain, bold and both\nhere')
+  expect(plainTextOf(cut)).toBe('Plain, bold and both\nhere\nMore')
 })
 
 describe('left out is', () => {
@@ -55,7 +58,9 @@ describe('left out is', () => {
   })
 
   test.each<[string, unknown]>([
-    ['a heading', doc({ type: 'heading', content: [text('words')] })],
+    ['a heading without words', doc({ type: 'heading', attrs: { level: 2 } })],
+    ['a picture of another site', doc({ type: 'picture', attrs: { name: 'https://a.example/x.png' } })],
+    ['a picture out of its folder', doc({ type: 'picture', attrs: { name: '../a.webp' } })],
     ['a picture', doc({ type: 'image', attrs: { src: 'https://a.example/x.png' } })],
     ['html', doc({ type: 'html', html: '<img onerror=alert(1)>' })],
     ['a list of nothing', doc({ type: 'bulletList', content: [] })],
@@ -65,6 +70,11 @@ describe('left out is', () => {
     ['paragraphs in a ring of types', doc(Object.create({ type: 'doc' }) as object)],
   ])('%s', (_, given) => {
     expect(cutRichText(given, 100)).toEqual([])
+  })
+
+  test('pictures after the third, and all but their name and description', () => {
+    const cut = cutRichText(doc(...Array.from({ length: 5 }, () => ({ ...picture, onerror: 'x' }))), 100)
+    expect(cut).toEqual([picture, picture, picture])
   })
 
   test('what is longer than the limit', () => {

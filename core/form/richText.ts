@@ -1,5 +1,21 @@
-/** Text with paragraphs, lists, bold, italics and links, as a tree of the kind that the editor of the form's text has. */
-export type RichText = (Paragraph | List)[]
+import { keptFile } from '../formats/picture'
+
+/**
+ * Text with headings, paragraphs, lists, pictures, bold, italics and links, as a tree of the kind that the editor of the
+ * form's text has.
+ */
+export type RichText = (Heading | Paragraph | List | Picture)[]
+
+interface Heading {
+  type: 'heading'
+  content: Run[]
+}
+
+/** A file of the shop. */
+export interface Picture {
+  type: 'picture'
+  attrs: { name: string; alt: string }
+}
 
 export interface Paragraph {
   type: 'paragraph'
@@ -22,14 +38,18 @@ type Mark = { type: 'bold' } | { type: 'italic' } | { type: 'link'; attrs: { hre
 
 const MOST_BLOCKS = 60
 const HREF_LIMIT = 2000
+const MOST_PICTURES = 3
+/** Characters of the description of a picture. */
+export const ALT_LIMIT = 200
 
 /**
  * What may be shown of a text from elsewhere: a string, with a paragraph for each line; or a document of the editor,
- * of which only what is listed above is kept. Without words, nothing is. Everything else is left out, and what is longer than the limit.
+ * of which only what is listed above is kept. Without words or pictures, nothing is. Everything else is left out, and
+ * what is longer than the limit.
  * @param limit in characters
  */
 export function cutRichText(given: unknown, limit: number): RichText {
-  const room = { left: limit }
+  const room = { left: limit, pictures: MOST_PICTURES }
   if (typeof given === 'string')
     return given
       .split('\n')
@@ -37,8 +57,11 @@ export function cutRichText(given: unknown, limit: number): RichText {
       .flatMap((line) => (line === '' ? [] : [paragraph([run({ text: line }, room)])]))
       .filter(({ content }) => content.length > 0)
   const kept = partsOf(given).flatMap((block): RichText => {
-    if (typeIn(block) === 'paragraph') return [paragraphOf(block, room)]
-    if (typeIn(block) !== 'bulletList') return []
+    const type = typeIn(block)
+    if (type === 'paragraph') return [paragraphOf(block, room)]
+    if (type === 'heading') return [{ type, content: paragraphOf(block, room).content }]
+    if (type === 'picture') return pictureOf(block, room)
+    if (type !== 'bulletList') return []
     const items = partsOf(block)
       .filter((item) => typeIn(item) === 'listItem')
       .map((item) => ({
@@ -50,7 +73,8 @@ export function cutRichText(given: unknown, limit: number): RichText {
       .filter(({ content }) => content.length > 0)
     return items.length > 0 ? [{ type: 'bulletList', content: items }] : []
   })
-  return plainTextOf(kept) === '' ? [] : kept
+  const isEmpty = plainTextOf(kept) === '' && room.pictures === MOST_PICTURES
+  return isEmpty ? [] : kept
 }
 
 const isObject = (given: unknown): given is Record<string, unknown> =>
@@ -70,6 +94,15 @@ const paragraph = (runs: (Run | null)[]): Paragraph => ({
 
 const paragraphOf = (given: unknown, room: { left: number }): Paragraph =>
   paragraph(partsOf(given).map((part) => (typeIn(part) === 'text' ? run(part, room) : null)))
+
+function pictureOf(given: unknown, room: { pictures: number }): Picture[] {
+  const attrs = isObject(given) && isObject(given.attrs) ? given.attrs : {}
+  const name = keptFile.safeParse(attrs.name)
+  if (!name.success || room.pictures === 0) return []
+  room.pictures--
+  const alt = typeof attrs.alt === 'string' ? attrs.alt.slice(0, ALT_LIMIT) : ''
+  return [{ type: 'picture', attrs: { name: name.data, alt } }]
+}
 
 function run(given: unknown, room: { left: number }): Run | null {
   const { text, marks } = given as Record<string, unknown>
@@ -95,13 +128,14 @@ export const isHref = (given: unknown): given is string =>
 
 /** The text alone, a line for each paragraph. */
 export function plainTextOf(text: RichText): string {
-  const lineOf = ({ content }: Paragraph) => content.map((one) => one.text).join('')
+  const lineOf = ({ content }: Paragraph | Heading) => content.map((one) => one.text).join('')
   return text
-    .flatMap((block) =>
-      block.type === 'paragraph'
-        ? [lineOf(block)]
-        : block.content.flatMap((item) => item.content.map(lineOf)),
-    )
+    .flatMap((block) => {
+      if (block.type === 'picture') return []
+      return block.type === 'bulletList'
+        ? block.content.flatMap((item) => item.content.map(lineOf))
+        : [lineOf(block)]
+    })
     .join('\n')
     .trim()
 }

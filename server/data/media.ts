@@ -29,11 +29,12 @@ function unused(db: Knex, before: string): Knex.QueryBuilder {
   const query = db('media').where('media.created_at', '<', before)
   for (const [table, column] of uses)
     query.whereNotExists(db(table).whereRaw('?? = media.name', [`${table}.${column}`]))
-  // Any version of a display can be published again, and any version of a form be filled in.
+  // Any version of a display can be published again, and any version of a form be filled in. A form has pictures in
+  // its texts too, in each language.
   return query
     .whereNotExists(db('display_version').whereRaw("json_extract(configuration, '$.picture') = media.name"))
-    .whereNotExists(db('form').whereRaw("json_extract(draft, '$.picture.name') = media.name"))
-    .whereNotExists(db('form_version').whereRaw("json_extract(design, '$.picture.name') = media.name"))
+    .whereNotExists(db('form').whereRaw('instr(form.draft, media.name) > 0'))
+    .whereNotExists(db('form_version').whereRaw('instr(form_version.design, media.name) > 0'))
 }
 
 /** Files registered before a time that nothing refers to. */

@@ -88,6 +88,7 @@ export const en = {
       kept: '{{shop}} has your review.',
       next: 'They read every review before it’s shown, good or bad.',
       shown: 'If they approve it, it appears on their site under your first name and initial.',
+      shownNameless: 'If they approve it, it appears on their site.',
       only: 'You didn’t give permission to show it, so only {{shop}} will read it.',
       held: 'Something in it needs a closer look first, so it may take a little longer.',
       spam: 'Something in it looked like advertising, so it may not be read.',

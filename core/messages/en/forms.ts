@@ -132,6 +132,8 @@ export const formWords = {
       came: 'Last 30 days',
     },
     text: {
+      heading: 'Heading',
+      picture: 'Add a picture',
       bold: 'Bold',
       italic: 'Italic',
       list: 'List',

@@ -1,0 +1,21 @@
+import { Node } from '@tiptap/core'
+
+/** A picture of the shop in the editor of a text. */
+export const PictureNode = Node.create({
+  name: 'picture',
+  group: 'block',
+  atom: true,
+  draggable: true,
+  addAttributes: () => ({ name: { default: '' }, alt: { default: '' } }),
+  // A picture of another page that is pasted has no file here.
+  parseHTML: () => [
+    {
+      tag: 'img[data-name]',
+      getAttrs: (found) => ({ name: found.dataset.name, alt: found.getAttribute('alt') }),
+    },
+  ],
+  renderHTML: ({ HTMLAttributes: { name, alt } }) => [
+    'img',
+    { src: `/media/${String(name)}`, alt: String(alt), 'data-name': String(name) },
+  ],
+})
