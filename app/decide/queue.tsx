@@ -80,14 +80,6 @@ export default function Queue({ loaderData, params }: Route.ComponentProps) {
   return (
     <main className="flex min-h-0 flex-1 flex-col">
       <title>{`${say('decide.title')} · Elogio`}</title>
-      {reviewIsOpen && (
-        <a
-          href="#actions"
-          className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:rounded-lg focus:bg-paper focus:px-4 focus:py-2"
-        >
-          {say('decide.skip')}
-        </a>
-      )}
       <div
         className={`min-h-[66px] flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-2 lg:px-6 ${reviewIsOpen ? 'hidden lg:flex' : 'flex'}`}
       >

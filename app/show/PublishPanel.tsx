@@ -159,7 +159,11 @@ function Changes({ view: { changes, comes, goes } }: { view: EditorView }) {
         <div key={part} className="contents">
           <dt className="text-soft">{name}</dt>
           <dd className="break-words">
-            {say('show.from')} <span className="text-soft">{before}</span> {say('show.to')}{' '}
+            {before && (
+              <>
+                {say('show.from')} <span className="text-soft">{before}</span> {say('show.to')}{' '}
+              </>
+            )}
             <b className="font-semibold">{after}</b>
           </dd>
         </div>

@@ -1,3 +1,4 @@
+import { startingTheme } from './startingTheme'
 import { describe, expect, test } from 'vitest'
 import { beeShop, configured, showable, shownOf } from '../../tests/support/display'
 import { readAsked } from './asked'
@@ -81,7 +82,7 @@ describe('what will change', () => {
       ['limit', '6', '8'],
       ['ratings', 'any rating', '4 stars and up'],
       ['order', 'newest first', 'highest first'],
-      ['title', 'none', 'under the title “Kept bees a year longer”'],
+      ['title', '', 'under the title “Kept bees a year longer”'],
     ])
     expect(changesBetween(draft, draft)).toEqual([])
   })
@@ -270,4 +271,22 @@ test('a display can be looked at with other data, made of the shop’s own', () 
   expect(triedWith(own, 'long').every(({ body }) => body.length >= 1200)).toBe(true)
   expect(triedWith(own, 'missing').every(({ boughtAt, title }) => !boughtAt && !title)).toBe(true)
   expect(triedWith(own, 'real')).toBe(own)
+})
+
+test('changes of the style are told by their values, and counted in the sentence', () => {
+  const styled = configured({
+    theme: {
+      texts: { title: { size: 60, weight: 700 }, name: { italic: true } },
+      card: { ...startingTheme.card, fill: 'tint', lineWidth: 2, lineKind: 'dashed' },
+    },
+  })
+  const said = Object.fromEntries(
+    changesBetween(configured(), styled).map(({ part, before, after }) => [part, [before, after]]),
+  )
+  expect(said).toEqual({
+    texts: ['', 'title: 60% size, bold; names: italic'],
+    cards: ['', 'background: a tint of the text and a dashed line of 2 px'],
+  })
+  expect(sentenceText(styled)).toContain('styled like the page around it, with 3 changes')
+  expect(sentenceText(configured({ theme: { background: 'colour' } }))).not.toContain('change')
 })

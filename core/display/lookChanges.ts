@@ -45,6 +45,16 @@ export const changedTexts = (theme: Theme, before: Theme): TextPart[] =>
     textDiffersFromLook(theme, before, part),
   )
 
+/** How many groups and texts differ from the look; its background and colour are told by themselves. */
+export function countLookChanges(theme: Theme, before: Theme): number {
+  const { background, colour } = before
+  const told = { ...theme, background, colour }
+  return (
+    themeGroups.filter((group) => differsFromLook(told, before, group)).length +
+    changedTexts(theme, before).length
+  )
+}
+
 /** One group as in the look again. */
 export function groupAsInLook(theme: Theme, before: Theme, group: ThemeGroup): Theme {
   const back = Object.fromEntries(keysOfGroup[group].map((key) => [key, before[key]])) as Partial<Theme>

@@ -51,7 +51,8 @@ export default function PartChoices({
 }: Given & { clicked: Clicked; around: DOMRect; shop: string; close: () => void }) {
   const panel = useRef<HTMLDivElement>(null)
   useEffect(() => {
-    panel.current?.querySelector<HTMLElement>('input:checked, input, button')?.focus({ preventScroll: true })
+    const first = (fields: string) => panel.current?.querySelector<HTMLElement>(fields)
+    ;(first('input:checked, input, select, textarea') ?? first('button'))?.focus({ preventScroll: true })
   }, [clicked])
   const { part, review, column, box } = clicked
   const width = Math.min(part === 'summary' ? WIDEST : part === 'card' ? WIDER : WIDTH, around.width - 16)

@@ -36,6 +36,7 @@ export function TextStyleFields({ part, ...props }: StyleProps & { part: TextPar
         min={SMALLEST_TEXT}
         max={LARGEST_TEXT}
         step={5}
+        byFactor
         set={(size) => set({ size })}
       />
       <ColourChoice

@@ -9,6 +9,7 @@ import { settingTexts } from './settingTexts'
 export interface Change {
   part: SentencePart | Setting
   name: string
+  /** Empty if it was not set. */
   before: string
   after: string
 }
@@ -26,7 +27,7 @@ export function changesBetween(
   return changed.map((part) => ({
     part,
     name: say(`display.part.${part}`),
-    before: before[part] || say('display.unset'),
+    before: before[part],
     after: after[part] || say('display.unset'),
   }))
 }

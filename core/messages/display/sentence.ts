@@ -1,3 +1,4 @@
+import { countLookChanges, themeBefore } from '../../display/lookChanges'
 import { dateFormat } from '../../formats/dates'
 import { showsReviews } from '../../display/layoutTraits'
 import type { Configuration } from '../../display/configuration'
@@ -62,9 +63,16 @@ function writtenText({ writtenFrom, writtenUntil }: Configuration['selection']):
   return say(`display.written.${from && until ? 'between' : from ? 'from' : 'until'}`, { from, until })
 }
 
-function themeText({ look, background, colour }: Theme, names: ProductNames): string {
+function themeText(theme: Theme, names: ProductNames): string {
+  const { look, background, colour } = theme
   const painted =
     background === 'colour' ? say('display.inColour', { colour }) : say(`display.background.${background}`)
+  const changes = look === 'page' || isReadyLook(look) ? countLookChanges(theme, themeBefore(theme, [])) : 0
+  const styled = styleName(theme, names, painted)
+  return changes > 0 ? say('display.withChanges', { style: styled, count: changes }) : styled
+}
+
+function styleName({ look, background }: Theme, names: ProductNames, painted: string): string {
   if (look === 'page') return painted
   const name = isReadyLook(look) ? say(`display.look.${look}`) : (names[look] ?? say('display.goneLook'))
   const asLook = say('display.inLook', { look: name })

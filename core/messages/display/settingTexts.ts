@@ -3,10 +3,11 @@ import { fixedColumns } from '../../display/choices'
 import { otherSiteParts, summaryParts, type Setting } from '../../display/settings'
 import { switchedParts } from '../../display/reviewParts'
 import { bands, differencesIn } from '../../display/bands'
-import { changedTexts, differsFromLook } from '../../display/lookChanges'
+import { changedTexts } from '../../display/lookChanges'
 import { startingTheme } from '../../display/startingTheme'
 import { say } from '../say/show'
 import { listed } from './listed'
+import { surfaceText, textStyleText } from './styleTexts'
 
 const unless = (isUnset: boolean, text: string) => (isUnset ? '' : text)
 
@@ -72,13 +73,15 @@ export function settingTexts({
       theme.corners === null ? say('display.pageCorners') : say('display.corners', { count: theme.corners })
     }${theme.background === 'colour' && theme.text ? `, ${say('display.textColour', { colour: theme.text })}` : ''}`,
     spaces: say('display.spaces', theme),
-    cards: unless(!differsFromLook(theme, startingTheme, 'cards'), say('display.ownStyle')),
+    cards: surfaceText(theme),
     bands: listed(
       bands
         .filter((band) => configured[band])
         .map((band) => say(`display.band.${band}`, { count: differencesIn(configured[band]).length })),
     ),
-    texts: listed(changedTexts(theme, startingTheme).map((part) => say(`display.textPart.${part}`))),
+    texts: changedTexts(theme, startingTheme)
+      .map((part) => `${say(`display.textPart.${part}`)}: ${textStyleText(theme.texts[part] ?? {})}`)
+      .join('; '),
     css: unless(
       theme.css.trim() === '',
       say('display.cssLength', { count: theme.css.trim().split('\n').length }),

@@ -98,7 +98,6 @@ export const decideWords = {
       held_one: 'One held back next',
       held_other: '{{count}} held back next',
     },
-    skip: 'Skip to the actions',
     done: {
       approve: 'Approved {{name}}’s review.',
       decline: 'Declined {{name}}’s review.',

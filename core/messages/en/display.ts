@@ -226,7 +226,6 @@ export const displayWords = {
       tablet_one: '{{count}} change from 481 to 800 px',
       tablet_other: '{{count}} changes from 481 to 800 px',
     },
-    ownStyle: 'a style of its own',
     spaces: '{{density}}% spacing, {{inside}} px padding, {{around}} px margin',
     whenEmpty: { invitation: 'an invitation to write', nothing: 'nothing' },
     picture: 'a picture',
@@ -234,6 +233,8 @@ export const displayWords = {
     pinned_other: '{{count}} pinned (places {{places}})',
     leftOut: '{{count}} left out',
     inHand: '{{count}} in your own order',
+    withChanges_one: '{{style}}, with one change',
+    withChanges_other: '{{style}}, with {{count}} changes',
     part: {
       limit: 'Number',
       ratings: 'Ratings',

@@ -5,6 +5,7 @@ export const frameWords = {
   productSearch: 'Search for a product',
   pages: { name: 'Pages', before: 'Previous', after: 'Next', of: 'Page {{page}} of {{pages}}' },
   frame: {
+    skip: 'Skip the header',
     steps: 'Steps',
     settings: 'Settings',
     find: 'Find',
