@@ -14,6 +14,7 @@ import {
 import type { ReactNode } from 'react'
 import type { Route } from './+types/root'
 import { say } from '../core/messages/say/frame'
+import { useDroppedFiles } from './components/useDroppedFiles'
 import { Wordmark } from './components/Wordmark'
 import { useProblemTranslate, type ProblemTranslate, type Speech } from './public/speech'
 import { problemSpeechFor } from './public/speechFor'
@@ -61,6 +62,7 @@ function usePageLanguage(): string {
 }
 
 export default function Root() {
+  useDroppedFiles()
   return <Outlet />
 }
 

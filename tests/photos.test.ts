@@ -9,7 +9,7 @@ import { buildServices } from '../server/services'
 import { startDemo, type Running } from './support/application'
 import { desk, phone, withBrowser } from './support/browser'
 import { TRIED_AGAIN } from './support/longestWait'
-import { Key, pageOf, signIn, type Page } from './support/page'
+import { Key, pageOf, PATIENCE_MS, signIn, type Page } from './support/page'
 import { phonePhoto, program, svgWithScript, zip } from './support/pictures'
 import { formToken } from './support/submissions'
 
@@ -84,6 +84,36 @@ test('photos of a phone come with a review, one is hidden, visitors open the oth
     await page.accessible()
     await page.keys(Key.ESCAPE)
     expect(await driver.executeScript('return document.activeElement === arguments[0]', link)).toBe(true)
+  })
+})
+
+test('a file that misses its field does not replace the page', async () => {
+  await withBrowser(desk, async (driver) => {
+    const page = pageOf(driver)
+    await page.go(`${demo.url}/f/tell-us`)
+    const isKept = (css: string) =>
+      driver.executeScript<boolean>(
+        `const files = new DataTransfer()
+         files.items.add(new File(['x'], 'reviews.csv'))
+         const dropped = new DragEvent('drop', { dataTransfer: files, bubbles: true, cancelable: true })
+         document.querySelector(arguments[0]).dispatchEvent(dropped)
+         return dropped.defaultPrevented`,
+        css,
+      )
+    // The page's scripts come once something is typed that could be lost.
+    await page.type('[name=body]', 'Still here')
+    await driver.wait(() => isKept('h1'), PATIENCE_MS, 'the page is kept')
+    expect(await isKept('[name=body]')).toBe(true)
+    // Dropped text goes into the field as usual.
+    expect(
+      await driver.executeScript(
+        `const words = new DataTransfer()
+         words.setData('text/plain', 'words')
+         const dropped = new DragEvent('drop', { dataTransfer: words, bubbles: true, cancelable: true })
+         document.querySelector('[name=body]').dispatchEvent(dropped)
+         return dropped.defaultPrevented`,
+      ),
+    ).toBe(false)
   })
 })
 

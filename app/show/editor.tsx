@@ -165,7 +165,7 @@ export default function Editor({ loaderData: view, params }: Route.ComponentProp
           </Link>
           <NameField name={view.name} />
           <span
-            className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft'}`}
+            className={`ml-auto text-[13px] ${problem ? 'font-semibold text-plum' : 'text-soft max-lg:sr-only'}`}
             role="status"
           >
             {problem

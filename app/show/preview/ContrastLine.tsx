@@ -1,3 +1,4 @@
+import { Check } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import type { Configuration } from '../../../core/display/configuration'
 import { nearestLegible } from '../../../core/display/nearestLegible'
@@ -32,8 +33,13 @@ export default function ContrastLine({
   if (texts.length === 0) return null
   if (faults.length === 0)
     return (
-      <span data-contrast="good" title={say('style.readableHelp', { ratio: lowest.toFixed(1) })}>
-        {say('style.readable', { ratio: lowest.toFixed(1) })}
+      <span
+        className="inline-flex items-center gap-1"
+        data-contrast="good"
+        title={say('style.readableHelp', { ratio: lowest.toFixed(1) })}
+      >
+        <Check className="size-4 text-moss" aria-hidden="true" />
+        {say('style.readable')}
       </span>
     )
   const named = faults.flatMap(({ part, ...fault }) => (part ? [{ part, ...fault }] : []))

@@ -1,3 +1,4 @@
+import { MonitorSmartphone, Smartphone, Tablet } from 'lucide-react'
 import { lazy, Suspense, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { Configuration } from '../../../core/display/configuration'
@@ -14,6 +15,10 @@ const OwnCssLine = lazy(() => import('./OwnCssLine'))
 /** The width of a phone in CSS pixels, and that of a tablet. */
 export const PHONE = 390
 const TABLET = 768
+const sizes = [
+  { at: PHONE, name: 'show.phone', Icon: Smartphone },
+  { at: TABLET, name: 'show.tablet', Icon: Tablet },
+] as const
 
 interface Given {
   view: EditorView
@@ -82,25 +87,28 @@ function SeenOn({ page }: { page: PreviewPage }) {
 
 function Widths({ width, setWidth, beside, setBeside }: Given) {
   return (
-    <span className="flex gap-1">
-      {[PHONE, TABLET].map((at) => (
+    // On a phone every width is a phone's.
+    <span className="hidden gap-3 lg:flex">
+      {sizes.map(({ at, name, Icon }) => (
         <button
           key={at}
           type="button"
-          className="part min-h-6"
+          className="part inline-flex min-h-6 items-center gap-1"
           aria-pressed={width === at}
           onClick={() => setWidth(width === at ? null : at)}
         >
-          {say(at === PHONE ? 'show.phone' : 'show.tablet')}
+          <Icon className="size-4" aria-hidden="true" />
+          {say(name)}
         </button>
       ))}
       {beside !== null && (
         <button
           type="button"
-          className="part min-h-6"
+          className="part inline-flex min-h-6 items-center gap-1"
           aria-pressed={beside}
           onClick={() => setBeside(!beside)}
         >
+          <MonitorSmartphone className="size-4" aria-hidden="true" />
           {say('preview.beside')}
         </button>
       )}

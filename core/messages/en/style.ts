@@ -85,7 +85,7 @@ export const styleWords = {
       quoteMark: 'quotation mark {{where}}',
       buttons: 'buttons or arrows of its own',
     },
-    readable: 'readable (contrast {{ratio}})',
+    readable: 'Readable',
     readableHelp: 'Every text can be read: the lowest contrast is {{ratio}}',
     hardToRead: 'Hard to read: {{what}}, {{ratio}} of {{needed}}.',
     otherText: 'other text',
