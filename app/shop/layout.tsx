@@ -1,7 +1,6 @@
 import { Outlet } from 'react-router'
 import { requireShop } from '../account/session'
 import { Band } from '../components/Band'
-import { SkipLink } from '../components/SkipLink'
 import { useFreshCounts } from './useFreshCounts'
 import type { Route } from './+types/layout'
 
@@ -19,7 +18,6 @@ export default function ShopLayout({ loaderData }: Route.ComponentProps) {
   useFreshCounts(loaderData.shop.slug)
   return (
     <div className="shop-page flex min-h-dvh flex-col pb-12 lg:h-dvh lg:pb-0">
-      <SkipLink />
       <Band {...loaderData} />
       <Outlet />
     </div>
