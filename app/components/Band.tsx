@@ -2,7 +2,7 @@ import { ChevronDown } from 'lucide-react'
 import { lazy, Suspense, type ReactNode } from 'react'
 import { Form, Link } from 'react-router'
 import { say } from '../../core/messages/say/frame'
-import { SkipLink } from './SkipLink'
+import { SkipHeader } from './SkipHeader'
 import { Menu } from './Menu'
 import { ThemeChoice } from './ThemeChoice'
 import { Steps, type StepCounts } from './Steps'
@@ -30,7 +30,7 @@ export function Band({
 }) {
   return (
     <header className="band relative flex h-16 shrink-0 items-center gap-x-3 overflow-x-clip lg:gap-x-6 bg-deep px-4 text-white lg:px-6">
-      <SkipLink />
+      <SkipHeader />
       <Link
         to={`/s/${shop.slug}/gather`}
         className="relative z-10 w-[88px] shrink-0 bg-deep lg:w-[126px]"

@@ -1,3 +1,4 @@
+import { writerName } from '../../core/messages/writerName'
 import { Check } from 'lucide-react'
 import type { ReadReview } from '../../core/intake/text/readText'
 import { say } from '../../core/messages/say/write'
@@ -28,7 +29,7 @@ export function FoundList({
             <span className="w-5 shrink-0 tabular-nums text-soft">
               {saved.includes(i) ? <Check className="size-4" aria-label={say('write.foundSaved')} /> : i + 1}
             </span>
-            <b className="max-w-[40%] shrink-0 truncate font-semibold">{authorName ?? say('write.noName')}</b>
+            <b className="max-w-[40%] shrink-0 truncate font-semibold">{writerName(authorName ?? '')}</b>
             {rating && <span className="shrink-0 font-semibold">{rating.hundredths / 100}</span>}
             <span className="customer-words min-w-0 flex-1 truncate">{body}</span>
           </button>

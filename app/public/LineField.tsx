@@ -1,12 +1,17 @@
 import { getInputProps, type FieldMetadata } from '@conform-to/react'
+import { useState } from 'react'
 import { Labelled } from './Labelled'
 
-/** A labelled line of text. */
+/**
+ * A labelled line of text. One that the form leaves out appears, and stays, once its answer is missed: a product that is
+ * chosen can ask for more than the form.
+ */
 export function LineField({
   field,
   type = 'text',
   autoComplete,
   hint,
+  shown = true,
   ...more
 }: {
   field: FieldMetadata<string | undefined>
@@ -14,9 +19,13 @@ export function LineField({
   autoComplete: string
   label: string
   hint?: string
+  shown?: boolean
   light?: boolean
   part?: string
 }) {
+  const [missed, setMissed] = useState(false)
+  if (field.errors && !missed) setMissed(true)
+  if (!shown && !missed && !field.errors) return null
   return (
     <Labelled field={field} hint={hint} {...more}>
       <input

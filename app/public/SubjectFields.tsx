@@ -46,17 +46,15 @@ export function SubjectFields({
           <ProductField field={fields.product} {...products} required={required} address={findProducts} />
         </Labelled>
       ) : null}
-      {/* A product that is chosen can ask for more than the form. */}
-      {(orderNumber.shown || fields.order_number.errors) && (
-        <LineField
-          field={fields.order_number}
-          label={labels.orderNumber}
-          hint={orderNumber.required ? undefined : translate('form.optional')}
-          light={!orderNumber.required}
-          part="orderNumber"
-          autoComplete="off"
-        />
-      )}
+      <LineField
+        field={fields.order_number}
+        label={labels.orderNumber}
+        shown={orderNumber.shown}
+        hint={orderNumber.required ? undefined : translate('form.optional')}
+        light={!orderNumber.required}
+        part="orderNumber"
+        autoComplete="off"
+      />
     </div>
   )
 }

@@ -25,19 +25,18 @@ export function WriterFields({
   const shownName = publicName(fields.author_name.value ?? '')
   return (
     <div className="grid gap-4 sm:grid-cols-2 sm:gap-5">
-      {(name.shown || fields.author_name.errors) && (
-        <LineField
-          field={fields.author_name}
-          label={labels.name}
-          part="name"
-          hint={hints(
-            name,
-            shownName ? translate('form.shownAs', { name: shownName }) : translate('form.shownAsHint'),
-          )}
-          light={!name.required}
-          autoComplete="name"
-        />
-      )}
+      <LineField
+        field={fields.author_name}
+        label={labels.name}
+        shown={name.shown}
+        part="name"
+        hint={hints(
+          name,
+          shownName ? translate('form.shownAs', { name: shownName }) : translate('form.shownAsHint'),
+        )}
+        light={!name.required}
+        autoComplete="name"
+      />
       {askedTexts
         .filter((text) => design[text].shown)
         .map((text) => (
@@ -51,17 +50,16 @@ export function WriterFields({
             autoComplete={writerTexts[text].autoComplete}
           />
         ))}
-      {(email.shown || fields.author_email.errors) && (
-        <LineField
-          field={fields.author_email}
-          type="email"
-          label={labels.email}
-          part="email"
-          hint={hints(email, translate('form.neverShown'))}
-          light={!email.required}
-          autoComplete="email"
-        />
-      )}
+      <LineField
+        field={fields.author_email}
+        type="email"
+        label={labels.email}
+        shown={email.shown}
+        part="email"
+        hint={hints(email, translate('form.neverShown'))}
+        light={!email.required}
+        autoComplete="email"
+      />
       {!email.required && (
         <p className="text-[13px] text-soft sm:col-span-2" data-part="email">
           {translate(email.shown ? 'form.withoutEmail' : 'form.noEmailAsked')}

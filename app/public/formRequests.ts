@@ -57,7 +57,7 @@ export const forCustomers = ({ products, isPart }: ProductChoices) => ({
  * @returns what the form accepts from her
  */
 async function schemaFor({ design, form, products, findProduct }: CustomerForm, sent: FormData) {
-  const product = await findProduct(String(sent.get('product') ?? ''))
+  const product = await findProduct(design.product.fixed || String(sent.get('product') ?? ''))
   if (product) sent.set('product', product.sku)
   return submissionSchema(
     { skus: product ? [product.sku] : [], any: products.products.length > 0 },

@@ -287,6 +287,10 @@ test('changes of the style are told by their values, and counted in the sentence
     texts: ['', 'title: 60% size, bold; names: italic'],
     cards: ['', 'background: a tint of the text and a dashed line of 2 px'],
   })
+  const dashed = { ...startingTheme.card, lineKind: 'dashed' as const }
+  expect(changesBetween(configured(), configured({ theme: { card: dashed } }))).toMatchObject([
+    { part: 'cards', before: '', after: 'changed' },
+  ])
   expect(sentenceText(styled)).toContain('styled like the page around it, with 3 changes')
   expect(sentenceText(configured({ theme: { background: 'colour' } }))).not.toContain('change')
 })

@@ -1,4 +1,5 @@
 import { Node } from '@tiptap/core'
+import { keptFile } from '../../../core/formats/picture'
 
 /** A picture of the shop in the editor of a text. */
 export const PictureNode = Node.create({
@@ -11,7 +12,11 @@ export const PictureNode = Node.create({
   parseHTML: () => [
     {
       tag: 'img[data-name]',
-      getAttrs: (found) => ({ name: found.dataset.name, alt: found.getAttribute('alt') }),
+      getAttrs: (found) =>
+        keptFile.safeParse(found.dataset.name).success && {
+          name: found.dataset.name,
+          alt: found.getAttribute('alt'),
+        },
     },
   ],
   renderHTML: ({ HTMLAttributes: { name, alt } }) => [

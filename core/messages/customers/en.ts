@@ -93,7 +93,7 @@ export const en = {
       held: 'Something in it needs a closer look first, so it may take a little longer.',
       spam: 'Something in it looked like advertising, so it may not be read.',
       mail: 'We won’t email you about it, and your address is never shown.',
-      noEmail: 'You gave no email, so there is no link to change it later.',
+      noEmail: 'Without an email address, there is no link to change it later.',
       confirmFirst: '{{shop}} sees it once you’ve confirmed your email address.',
       confirm: 'We’ve sent you an email. Press the button in it to confirm your address.',
       coupon: 'Your discount',

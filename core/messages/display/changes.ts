@@ -9,7 +9,7 @@ import { settingTexts } from './settingTexts'
 export interface Change {
   part: SentencePart | Setting
   name: string
-  /** Empty if it was not set. */
+  /** Empty if it was not set, or if it can't be said. */
   before: string
   after: string
 }
@@ -24,10 +24,10 @@ export function changesBetween(
   if (changed.length === 0) return []
   const before = { ...partTexts(live, names), ...settingTexts(live) }
   const after = { ...partTexts(draft, names), ...settingTexts(draft) }
-  return changed.map((part) => ({
-    part,
-    name: say(`display.part.${part}`),
-    before: before[part],
-    after: after[part] || say('display.unset'),
-  }))
+  return changed.map((part) => {
+    const name = say(`display.part.${part}`)
+    // Not every value has words.
+    if (before[part] === after[part]) return { part, name, before: '', after: say('display.otherwise') }
+    return { part, name, before: before[part], after: after[part] || say('display.unset') }
+  })
 }

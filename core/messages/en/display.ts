@@ -18,6 +18,7 @@ export const displayWords = {
     page: 'Reviews of {{shop}}',
     title: 'under the title “{{title}}”',
     unset: 'none',
+    otherwise: 'changed',
     rating: {
       any: 'any rating',
       from: '{{lowest}} stars and up',

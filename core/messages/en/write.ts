@@ -45,7 +45,6 @@ export const writeWords = {
     saveAllHint_other: 'Saving all takes the other {{count}} as they were found, with the same permission.',
     foundList: 'Found reviews',
     foundSaved: 'saved',
-    noName: 'no name',
     savedMany: 'Saved {{count}} reviews.',
     savedManyPrivate: 'Saved {{count}} reviews, but they’re not shown, because there’s no permission.',
     saved: 'Saved {{who}}: {{state}}.',

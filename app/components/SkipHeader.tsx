@@ -1,7 +1,7 @@
 import { say } from '../../core/messages/say/frame'
 
 /** The first stop of the Tab key: past the header, to the acts on a review or else to the page. */
-export function SkipLink() {
+export function SkipHeader() {
   return (
     <button
       type="button"
