@@ -35,7 +35,11 @@ export function toQuotation(
     width,
     height,
     // Photos without a description need distinct names.
-    alt: alt || translate(video ? 'visitor.video' : 'visitor.photo', { place: i + 1, name: by }),
+    alt:
+      alt ||
+      (by
+        ? translate(video ? 'visitor.video' : 'visitor.photo', { place: i + 1, name: by })
+        : translate(video ? 'visitor.videoOnly' : 'visitor.photoOnly', { place: i + 1 })),
     video: at(video),
   })
   const spoken = { now, timeZone: shop.timeZone, locale }

@@ -6,15 +6,13 @@ const changeable = ['rating', 'title', 'body', 'author_name', 'media'] as const
 
 /** What a customer can change in her own review. A rating or name that it has can't be removed. */
 export function ownChangeSchema(earlier: { rating: number | null; authorName: string }) {
-  const { rating, title, body, author_name, media } = ownFields(
-    { skus: [], any: false },
-    {
-      ...startingDesign,
-      rating: { ...startingDesign.rating, required: earlier.rating !== null },
-      name: { ...startingDesign.name, required: earlier.authorName !== '' },
-    },
-  )
-  return z.object({ rating, title, body, author_name, media }).superRefine(needsRatingOrWords(true))
+  const design = {
+    ...startingDesign,
+    rating: { ...startingDesign.rating, required: earlier.rating !== null },
+    name: { ...startingDesign.name, required: earlier.authorName !== '' },
+  }
+  const { rating, title, body, author_name, media } = ownFields({ skus: [], any: false }, design)
+  return z.object({ rating, title, body, author_name, media }).superRefine(needsRatingOrWords(design.rating))
 }
 export const ownChangeFieldNames = ['act', ...changeable]
 

@@ -104,7 +104,12 @@ describe('rating, name and email address', () => {
       author_email: '',
     })
     expect(readWith(design, 'anyone', { rating: '2' }).data).toMatchObject({ rating: 2, body: '' })
-    expect(faults(design, 'anyone', { body: '  ' })).toEqual([['rating', 'form.error.ratingOrWords']])
+    for (const body of ['  ', '\u00a0\u200b\u2060', '\0'])
+      expect(faults(design, 'anyone', { body })).toEqual([['rating', 'form.error.ratingOrWords']])
+    for (const body of ['🐝', '!', '蜂']) expect(readWith(design, 'anyone', { body }).success).toBe(true)
+    expect(faults({}, 'anyone', { author_name: 'Ada', author_email: 'ada@wendt.example' })).toEqual([
+      ['rating', 'form.error.rating'],
+    ])
     expect(faults(design, 'anyone', { rating: '6' })).toEqual([['rating', 'form.error.ratingScale']])
     expect(faults(design, 'anyone', { body: 'Good', author_email: 'anna@' })).toEqual([
       ['author_email', 'form.error.emailShape'],

@@ -142,21 +142,25 @@ export function ownFields({ skus, any }: Accepting, design: AcceptingDesign) {
 export function submissionSchema(accepting: Accepting, design: AcceptingDesign) {
   return z
     .object({ ...answerFields(design), ...ownFields(accepting, design) })
-    .superRefine(needsRatingOrWords(design.rating.shown))
+    .superRefine(needsRatingOrWords(design.rating))
 }
+
+/** What can be seen; not spaces, and no characters without width. */
+const VISIBLE = /[\p{L}\p{N}\p{P}\p{S}]/u
 
 /** A review says something: it has a rating, a title or a text. */
 export const needsRatingOrWords =
-  (asksForRating: boolean) =>
+  ({ shown, required }: Asked) =>
   (
     { rating, title, body }: { rating: number | null; title: string; body: string },
     context: z.core.$RefinementCtx,
   ) => {
-    if (rating !== null || `${title}${body}`.trim() !== '') return
+    // A missing rating has a message of its own where it is required.
+    if (rating !== null || (shown && required) || VISIBLE.test(`${title}${body}`)) return
     context.addIssue({
       code: 'custom',
-      path: [asksForRating ? 'rating' : 'body'],
-      message: messageCode(asksForRating ? 'form.error.ratingOrWords' : 'form.error.words'),
+      path: [shown ? 'rating' : 'body'],
+      message: messageCode(shown ? 'form.error.ratingOrWords' : 'form.error.words'),
     })
   }
 

@@ -261,6 +261,8 @@ export const en = {
     mark: '{{mark}} stars: {{count}}',
     photo: 'Photo {{place}} by {{name}}',
     video: 'Video by {{name}}',
+    photoOnly: 'Photo {{place}}',
+    videoOnly: 'A video',
     close: 'Close',
     notPublishedTitle: 'Not published yet',
     notPublished:
