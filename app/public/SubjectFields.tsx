@@ -50,8 +50,7 @@ export function SubjectFields({
         field={fields.order_number}
         label={labels.orderNumber}
         shown={orderNumber.shown}
-        hint={orderNumber.required ? undefined : translate('form.optional')}
-        light={!orderNumber.required}
+        required={orderNumber.required}
         part="orderNumber"
         autoComplete="off"
       />

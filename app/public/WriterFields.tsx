@@ -20,8 +20,6 @@ export function WriterFields({
 }) {
   const translate = useTranslate()
   const { name, email } = design
-  const hints = ({ required }: { required: boolean }, hint: string) =>
-    required ? hint : `${translate('form.optional')}, ${hint}`
   const shownName = publicName(fields.author_name.value ?? '')
   return (
     <div className="grid gap-4 sm:grid-cols-2 sm:gap-5">
@@ -30,11 +28,8 @@ export function WriterFields({
         label={labels.name}
         shown={name.shown}
         part="name"
-        hint={hints(
-          name,
-          shownName ? translate('form.shownAs', { name: shownName }) : translate('form.shownAsHint'),
-        )}
-        light={!name.required}
+        hint={shownName ? translate('form.shownAs', { name: shownName }) : translate('form.shownAsHint')}
+        required={name.required}
         autoComplete="name"
       />
       {askedTexts
@@ -45,8 +40,8 @@ export function WriterFields({
             field={fields[text]}
             label={labels[text]}
             part={text}
-            hint={hints(design[text], translate('form.answerShown'))}
-            light={!design[text].required}
+            hint={translate('form.answerShown')}
+            required={design[text].required}
             autoComplete={writerTexts[text].autoComplete}
           />
         ))}
@@ -56,8 +51,8 @@ export function WriterFields({
         label={labels.email}
         shown={email.shown}
         part="email"
-        hint={hints(email, translate('form.neverShown'))}
-        light={!email.required}
+        hint={translate('form.neverShown')}
+        required={email.required}
         autoComplete="email"
       />
       {!email.required && (

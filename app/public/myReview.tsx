@@ -221,6 +221,7 @@ function Change({
         field={fields.author_name}
         label={translate('form.name')}
         hint={translate('form.shownAsHint')}
+        required={words.authorName !== ''}
         autoComplete="name"
       />
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">

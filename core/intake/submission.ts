@@ -23,14 +23,46 @@ const typedText = z
   .string({ error: messageCode('form.error.answer') })
   .transform((text) => text.replace(/\r\n?/g, '\n'))
 
-/** A line that is asked for: of a field that isn't shown, nothing is read. */
-const line = ({ shown, required }: Asked, missing: string, limit: number) =>
+/** Of a field that a form leaves out nothing is read, whatever is sent. */
+const ifAsked = <T>(
+  { shown }: Pick<Asked, 'shown'>,
+  field: z.ZodType<T, string | undefined>,
+  nothing: T,
+): z.ZodType<T, string | undefined> =>
+  shown
+    ? field
+    : z
+        .string()
+        .optional()
+        .catch(undefined)
+        .transform(() => nothing)
+
+const line = (required: boolean, missing: string, limit: number) =>
   z
     .string({ error: missing })
     .refine((text) => text.length <= limit, { error: messageCode('form.error.long', { limit }) })
     .optional()
-    .transform((text) => (shown ? (text ?? '') : ''))
-    .refine((text) => !(shown && required) || text.trim() !== '', { error: missing })
+    .transform((text) => text ?? '')
+    .refine((text) => !required || text.trim() !== '', { error: missing })
+
+const ratingField = (required: boolean) =>
+  z
+    .string({ error: messageCode('form.error.rating') })
+    .regex(/^[1-5]$/, { error: messageCode('form.error.ratingScale') })
+    .optional()
+    .transform((step) => (step === undefined ? null : Number(step)))
+    .refine((step) => !required || step !== null, { error: messageCode('form.error.rating') })
+
+const notAnAddress = { error: messageCode('form.error.emailShape') }
+const emailField = (required: boolean) =>
+  z
+    .string({ error: messageCode('form.error.email') })
+    .trim()
+    .max(254, { error: messageCode('form.error.long', { limit: 254 }) })
+    .pipe(z.union([z.literal(''), z.email(notAnAddress)], notAnAddress))
+    .optional()
+    .transform((address) => address ?? '')
+    .refine((address) => !required || address !== '', { error: messageCode('form.error.email') })
 
 const optional = (limit: number, least = 0, required = false) =>
   typedText
@@ -81,40 +113,23 @@ type AcceptingDesign = Pick<
 
 /** The fields of every form under their public names. Products are given by SKU. */
 export function ownFields({ skus, any }: Accepting, design: AcceptingDesign) {
-  const { rating, title, body, product, photos, video } = design
+  const { rating, title, body, product, photos, video, name, email, orderNumber } = design
   return {
-    rating: z
-      .string({ error: messageCode('form.error.rating') })
-      .regex(/^[1-5]$/, { error: messageCode('form.error.ratingScale') })
-      .optional()
-      .transform((step) => (rating.shown && step !== undefined ? Number(step) : null))
-      .refine((step) => !(rating.shown && rating.required) || step !== null, {
-        error: messageCode('form.error.rating'),
-      }),
+    rating: ifAsked(rating, ratingField(rating.required), null),
     title: optional(title.most),
     body: optional(body.most, body.least, body.required),
-    author_name: line(design.name, messageCode('form.error.name'), NAME_LIMIT),
-    ...recordOf(askedTexts, (name) =>
-      optional(writerTexts[name].limit, 0, design[name].shown && design[name].required).transform((text) =>
-        design[name].shown ? text.trim() : '',
+    author_name: ifAsked(name, line(name.required, messageCode('form.error.name'), NAME_LIMIT), ''),
+    ...recordOf(askedTexts, (text) =>
+      ifAsked(
+        design[text],
+        optional(writerTexts[text].limit, 0, design[text].required).transform((typed) => typed.trim()),
+        '',
       ),
     ),
-    author_email: z
-      .string({ error: messageCode('form.error.email') })
-      .trim()
-      .max(254, { error: messageCode('form.error.long', { limit: 254 }) })
-      .pipe(
-        z.union([z.literal(''), z.email({ error: messageCode('form.error.emailShape') })], {
-          error: messageCode('form.error.emailShape'),
-        }),
-      )
-      .optional()
-      .transform((address) => (design.email.shown ? (address ?? '') : ''))
-      .refine((address) => !(design.email.shown && design.email.required) || address !== '', {
-        error: messageCode('form.error.email'),
-      }),
+    author_email: ifAsked(email, emailField(email.required), ''),
+    // Also read where the form does not show it: it proves a purchase.
     order_number: line(
-      { shown: true, required: design.orderNumber.shown && design.orderNumber.required },
+      orderNumber.shown && orderNumber.required,
       messageCode('form.error.orderNumber'),
       ORDER_NUMBER_LIMIT,
     ),
